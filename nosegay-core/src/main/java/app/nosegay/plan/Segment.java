@@ -1,0 +1,67 @@
+package app.nosegay.plan;
+
+import app.nosegay.plan.RunSheet.Block;
+import app.nosegay.plan.RunSheet.MoveLine;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Tempo;
+import app.nosegay.time.Time;
+
+/**
+ * One stretch of the timeline with one purpose.
+ *
+ * @param id {@code block-slug/move-slug/rR/part}; stable while other blocks are edited
+ * @param interval the id of the interval it belongs to
+ * @param kind its purpose
+ * @param move the move done, as written; what an active rest does; null otherwise
+ * @param block the block it stands in
+ * @param line the move line it comes from; null for talk and plain rests
+ * @param round its round from 1, or null
+ * @param set its set from 1, or null
+ * @param side the presenter's own side; null when nobody moves
+ * @param way how the sides are shared
+ * @param start on the timeline
+ * @param duration its exact length
+ * @param reps the rep target, or null when a clock ends it
+ * @param tempo one rep's tempo; null when nobody moves
+ * @param teaches the move this rest or demo teaches, or null
+ * @param open whether its length is only an estimate, measured from the take
+ */
+public record Segment(
+        String id,
+        String interval,
+        SegmentKind kind,
+        String move,
+        Block block,
+        MoveLine line,
+        Integer round,
+        Integer set,
+        Side side,
+        SideWay way,
+        Time<Axis.Plan> start,
+        Length duration,
+        Integer reps,
+        Tempo tempo,
+        String teaches,
+        boolean open) {
+
+    public Time<Axis.Plan> end() {
+        return start.plus(duration);
+    }
+
+    public Span<Axis.Plan> span() {
+        return new Span<>(start, end());
+    }
+
+    Segment movedTo(Time<Axis.Plan> newStart) {
+        return new Segment(
+                id, interval, kind, move, block, line, round, set, side, way, newStart, duration, reps, tempo, teaches,
+                open);
+    }
+
+    Segment teaching(String next) {
+        return new Segment(
+                id, interval, kind, move, block, line, round, set, side, way, start, duration, reps, tempo, next, open);
+    }
+}

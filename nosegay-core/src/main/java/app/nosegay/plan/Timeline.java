@@ -1,0 +1,70 @@
+package app.nosegay.plan;
+
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The run sheet expanded, second by second: segments that follow each other without gap or overlap.
+ *
+ * @param sheet where it comes from
+ * @param segments in order
+ */
+public record Timeline(RunSheet sheet, List<Segment> segments) {
+    public Timeline {
+        segments = List.copyOf(segments);
+    }
+
+    public Length total() {
+        return segments.isEmpty()
+                ? Length.ZERO
+                : new Length(segments.get(segments.size() - 1).end().micros());
+    }
+
+    /** The sum of the segments of one kind. */
+    public Length total(SegmentKind kind) {
+        return segments.stream()
+                .filter(s -> s.kind() == kind)
+                .map(Segment::duration)
+                .reduce(Length.ZERO, Length::plus);
+    }
+
+    public Optional<Segment> segment(String id) {
+        return segments.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    /** The intervals in order. */
+    public List<Interval> intervals() {
+        Map<String, List<Segment>> byId = new LinkedHashMap<>();
+        for (Segment segment : segments) {
+            byId.computeIfAbsent(segment.interval(), k -> new ArrayList<>()).add(segment);
+        }
+        return byId.entrySet().stream()
+                .map(e -> new Interval(e.getKey(), e.getValue()))
+                .toList();
+    }
+
+    /**
+     * The distinct moves done in work segments, as a viewer counts them: once however many rounds and sides, compounds of moves
+     * already done alone not at all, bonus moves only when {@code withBonus}.
+     */
+    public List<String> workMoves(boolean withBonus) {
+        Set<String> moves = new LinkedHashSet<>();
+        for (Segment s : segments) {
+            boolean counts = s.kind() == SegmentKind.WORK
+                    && s.line() != null
+                    && (withBonus
+                            || !(s.line().attributes().flag(Attribute.BONUS)
+                                    || s.block().attributes().flag(Attribute.BONUS)));
+            if (counts && !moves.containsAll(s.line().parts())) {
+                moves.add(s.move());
+            }
+        }
+        return List.copyOf(moves);
+    }
+}

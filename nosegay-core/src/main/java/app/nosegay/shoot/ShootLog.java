@@ -1,0 +1,75 @@
+package app.nosegay.shoot;
+
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What the shoot clock logged: the text it ran and where every boundary fell, in seconds of its own sound output.
+ *
+ * @param sheet the run sheet's text at the time
+ * @param run the run number the sync tones carry, 0 to 255
+ * @param startTone when the start tone was played
+ * @param endTone when the end tone was played, or null when the run was broken off
+ * @param entries the segments as run, in order
+ */
+public record ShootLog(
+        String sheet, int run, Time<Axis.Clock> startTone, Time<Axis.Clock> endTone, List<Entry> entries) {
+    private static final int FORMAT = 1;
+
+    public ShootLog {
+        entries = List.copyOf(entries);
+    }
+
+    /** One segment as the clock ran it. */
+    public record Entry(String segment, Span<Axis.Clock> span) {}
+
+    public String toJson() {
+        ObjectNode root = JsonMapper.builder().build().createObjectNode();
+        root.put("format", FORMAT);
+        root.put("sheet", sheet);
+        root.put("run", run);
+        root.put("startTone", startTone.seconds());
+        if (endTone == null) {
+            root.putNull("endTone");
+        } else {
+            root.put("endTone", endTone.seconds());
+        }
+        ArrayNode list = root.putArray("segments");
+        for (Entry e : entries) {
+            list.addObject()
+                    .put("segment", e.segment())
+                    .put("start", e.span().start().seconds())
+                    .put("end", e.span().end().seconds());
+        }
+        return root.toPrettyString() + "\n";
+    }
+
+    /** Reads a log file's text; fails with a sentence for the user when it is not one. */
+    public static ShootLog fromJson(String json) throws IOException {
+        JsonNode root = JsonMapper.builder().build().readTree(json);
+        if (!root.path("segments").isArray() || !root.path("startTone").isNumber()) {
+            throw new IOException("this is not a shoot log: it has no \"segments\" and \"startTone\"");
+        }
+        List<Entry> entries = new ArrayList<>();
+        for (JsonNode e : root.path("segments")) {
+            Time<Axis.Clock> start = Time.ofSeconds(e.path("start").asDouble());
+            Time<Axis.Clock> end = Time.ofSeconds(e.path("end").asDouble());
+            entries.add(new Entry(e.path("segment").asText(), new Span<>(start, Time.max(start, end))));
+        }
+        JsonNode end = root.path("endTone");
+        return new ShootLog(
+                root.path("sheet").asText(),
+                root.path("run").asInt(),
+                Time.ofSeconds(root.path("startTone").asDouble()),
+                end.isNumber() ? Time.ofSeconds(end.asDouble()) : null,
+                entries);
+    }
+}
