@@ -157,7 +157,7 @@ class ExpansionTest {
                 .containsExactly(
                         "a/squat/count-in",
                         "a/squat",
-                        "b/push-up/demo",
+                        "b/push-up/r1/demo",
                         "b/push-up/r1",
                         "b/push-up/r1/rest",
                         "b/push-up/r2");

@@ -1,0 +1,91 @@
+package app.nosegay.match;
+
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Where everything planned is in the takes.
+ *
+ * @param takes the takes, with the clock of each where it was heard
+ * @param segments one per planned segment, in planned order
+ * @param unplanned stretches inside the workout that belong to no segment
+ * @param reps rep moments by segment id
+ */
+public record Match(
+        List<Take> takes, List<Placed> segments, List<Unplanned> unplanned, Map<String, List<Time<Axis.Take>>> reps) {
+    public static final Match NOTHING = new Match(List.of(), List.of(), List.of(), Map.of());
+
+    public Match {
+        takes = List.copyOf(takes);
+        segments = List.copyOf(segments);
+        unplanned = List.copyOf(unplanned);
+        reps = Map.copyOf(reps);
+    }
+
+    /**
+     * One take as matched: take time = offset + clock time · (1 + ratePpm / 10⁶).
+     *
+     * @param offset null when no sync tone with a log was heard
+     * @param ratePpm 0 when it could not be measured
+     * @param evidence what was used: tones, log, beeps, words, motion
+     */
+    public record Take(String id, String file, Length length, Length offset, double ratePpm, List<String> evidence) {}
+
+    /**
+     * A planned segment at its place.
+     *
+     * @param id the segment's id
+     * @param planned its planned length
+     * @param take the take it lies in; null when it is missing
+     * @param start announced start; null when missing
+     * @param end announced end; null when missing
+     * @param performedStart first movement
+     * @param performedEnd last movement
+     * @param startDoubt 0 (certain) to 1
+     * @param endDoubt 0 (certain) to 1
+     * @param startPinned whether the user fixed the start
+     * @param endPinned whether the user fixed the end
+     */
+    public record Placed(
+            String id,
+            Length planned,
+            String take,
+            Time<Axis.Take> start,
+            Time<Axis.Take> end,
+            Time<Axis.Take> performedStart,
+            Time<Axis.Take> performedEnd,
+            double startDoubt,
+            double endDoubt,
+            boolean startPinned,
+            boolean endPinned) {
+        public boolean matched() {
+            return take != null;
+        }
+
+        /** The larger of the two doubts. */
+        public double doubt() {
+            return Math.max(startDoubt, endDoubt);
+        }
+
+        /** Recorded minus planned length; zero when missing. */
+        public Length drift() {
+            return matched() ? end.since(start).minus(planned) : Length.ZERO;
+        }
+
+        public Optional<Span<Axis.Take>> span() {
+            return matched() ? Optional.of(new Span<>(start, end)) : Optional.empty();
+        }
+    }
+
+    /** A stretch nobody planned. */
+    public record Unplanned(String take, Span<Axis.Take> span, String kind) {}
+
+    public Optional<Placed> segment(String id) {
+        return segments.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+}
