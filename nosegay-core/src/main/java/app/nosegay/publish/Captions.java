@@ -1,0 +1,76 @@
+package app.nosegay.publish;
+
+import app.nosegay.match.Caption;
+import app.nosegay.match.Cut;
+import app.nosegay.publish.TimedText.Cue;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The captions of the finished programme, from the transcripts of its takes. */
+public final class Captions {
+    /** Two lines of this many characters at most. */
+    private static final int LINE = 42;
+    /** A caption stays up long enough to be noticed. */
+    private static final Length SHORTEST = Length.ofMillis(900);
+
+    private Captions() {}
+
+    /** The transcript lines that survive the cut, on the programme's time; overlaps shortened, long lines broken. */
+    public static List<Cue> of(Map<String, List<Caption>> transcripts, Cut cut) {
+        List<Cue> cues = new ArrayList<>();
+        transcripts.forEach((take, captions) -> {
+            for (Caption c : captions) {
+                Optional<Time<Axis.Cut>> start = cut.toCut(take, c.start());
+                if (start.isPresent() && !c.text().isBlank()) {
+                    Time<Axis.Cut> end = cut.toCut(take, c.end())
+                            .orElse(start.get().plus(c.end().since(c.start())));
+                    Time<Axis.Cut> programmeEnd = Time.<Axis.Cut>zero().plus(cut.total());
+                    Time<Axis.Cut> longEnough = Time.max(end, start.get().plus(SHORTEST));
+                    cues.add(new Cue(
+                            new Span<>(start.get(), Time.max(start.get(), Time.min(longEnough, programmeEnd))),
+                            broken(c.text())));
+                }
+            }
+        });
+        cues.sort(Comparator.comparing((Cue c) -> c.span().start()));
+        List<Cue> clean = new ArrayList<>();
+        for (int i = 0; i < cues.size(); i++) {
+            Cue cue = cues.get(i);
+            Time<Axis.Cut> limit = i + 1 < cues.size()
+                    ? cues.get(i + 1).span().start()
+                    : cue.span().end();
+            Span<Axis.Cut> span = new Span<>(
+                    cue.span().start(),
+                    Time.max(cue.span().start(), Time.min(cue.span().end(), limit)));
+            if (span.length().isPositive()) {
+                clean.add(new Cue(span, cue.text()));
+            }
+        }
+        return clean;
+    }
+
+    /** The text in lines of at most {@value #LINE} characters, broken between words. */
+    private static String broken(String text) {
+        StringBuilder out = new StringBuilder();
+        int column = 0;
+        for (String word : text.strip().split("\\s+")) {
+            if (column > 0 && column + 1 + word.length() > LINE) {
+                out.append('\n');
+                column = 0;
+            } else if (column > 0) {
+                out.append(' ');
+                column++;
+            }
+            out.append(word);
+            column += word.length();
+        }
+        return out.toString();
+    }
+}
