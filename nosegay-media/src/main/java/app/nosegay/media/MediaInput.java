@@ -1,0 +1,288 @@
+package app.nosegay.media;
+
+import static org.bytedeco.ffmpeg.global.avcodec.*;
+import static org.bytedeco.ffmpeg.global.avformat.*;
+import static org.bytedeco.ffmpeg.global.avutil.*;
+
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.bytedeco.ffmpeg.avcodec.AVCodec;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avcodec.AVPacket;
+import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
+import org.bytedeco.ffmpeg.avformat.AVFormatContext;
+import org.bytedeco.ffmpeg.avformat.AVStream;
+import org.bytedeco.ffmpeg.avutil.AVDictionary;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVRational;
+import org.bytedeco.javacpp.IntPointer;
+import org.bytedeco.javacpp.Pointer;
+
+/** A media file being decoded: frames of picture and sound in the order they come, at take time. Not thread-safe. */
+public final class MediaInput implements AutoCloseable {
+    private static final AVRational MICROS = new AVRational().num(1).den(1_000_000);
+
+    static {
+        av_log_set_level(AV_LOG_QUIET);
+    }
+
+    /** What {@link #next} found. */
+    public enum Kind {
+        VIDEO,
+        AUDIO,
+        END
+    }
+
+    private final Path file;
+    private final AVFormatContext format;
+    private final AVPacket packet = av_packet_alloc();
+    private final AVFrame frame = av_frame_alloc();
+    private final long startMicros;
+    private Stream video;
+    private Stream audio;
+    private Stream draining;
+    private boolean ended;
+    private Time<Axis.Take> time = Time.zero();
+
+    /** A stream with its decoder. */
+    private static final class Stream {
+        AVStream stream;
+        AVCodecContext codec;
+        boolean flushed;
+        long nextMicros;
+    }
+
+    /**
+     * Opens {@code file} for decoding.
+     *
+     * @param withVideo whether to decode the picture
+     * @param withAudio whether to decode the sound
+     * @throws MediaException when it is missing, not media, cut off before its index, or holds neither
+     */
+    public MediaInput(Path file, boolean withVideo, boolean withAudio) throws MediaException {
+        this.file = file;
+        if (!Files.isRegularFile(file)) {
+            throw new MediaException(file, "the file is not there; choose it again or bring it back");
+        }
+        AVFormatContext opened = new AVFormatContext(null);
+        int error = avformat_open_input(opened, file.toString(), null, (AVDictionary) null);
+        if (error < 0) {
+            throw new MediaException(
+                    file,
+                    "this is not a video or sound file that can be read (" + message(error)
+                            + "). If a recording was cut off, copy it again from the camera");
+        }
+        format = opened;
+        if (avformat_find_stream_info(format, (AVDictionary) null) < 0) {
+            close();
+            throw new MediaException(file, "its streams cannot be read; copy it again from the camera");
+        }
+        startMicros = format.start_time() == AV_NOPTS_VALUE ? 0 : format.start_time();
+        video = withVideo ? open(AVMEDIA_TYPE_VIDEO) : null;
+        audio = withAudio ? open(AVMEDIA_TYPE_AUDIO) : null;
+        for (int i = 0; i < format.nb_streams(); i++) {
+            AVStream s = format.streams(i);
+            boolean used = (video != null && s.index() == video.stream.index())
+                    || (audio != null && s.index() == audio.stream.index());
+            if (!used) {
+                s.discard(AVDISCARD_ALL);
+            }
+        }
+    }
+
+    /** The text of an FFmpeg error code. */
+    static String message(int error) {
+        byte[] text = new byte[128];
+        av_strerror(error, text, text.length);
+        int end = 0;
+        while (end < text.length && text[end] != 0) {
+            end++;
+        }
+        return new String(text, 0, end);
+    }
+
+    private Stream open(int type) {
+        int index = av_find_best_stream(format, type, -1, -1, (AVCodec) null, 0);
+        if (index < 0) {
+            return null;
+        }
+        AVStream stream = format.streams(index);
+        boolean coverPicture = (stream.disposition() & AV_DISPOSITION_ATTACHED_PIC) != 0;
+        AVCodec decoder = avcodec_find_decoder(stream.codecpar().codec_id());
+        if (decoder == null || coverPicture) {
+            return null;
+        }
+        AVCodecContext codec = avcodec_alloc_context3(decoder);
+        avcodec_parameters_to_context(codec, stream.codecpar());
+        codec.thread_count(0);
+        codec.pkt_timebase(stream.time_base());
+        if (avcodec_open2(codec, decoder, (AVDictionary) null) < 0) {
+            avcodec_free_context(codec);
+            return null;
+        }
+        Stream opened = new Stream();
+        opened.stream = stream;
+        opened.codec = codec;
+        return opened;
+    }
+
+    /** What is in {@code file}. */
+    public static MediaInfo probe(Path file) throws MediaException {
+        try (MediaInput input = new MediaInput(file, true, true)) {
+            return input.info();
+        }
+    }
+
+    public MediaInfo info() throws MediaException {
+        if (video == null && audio == null) {
+            throw new MediaException(file, "it holds neither picture nor sound that can be read");
+        }
+        long micros = format.duration() == AV_NOPTS_VALUE ? 0 : format.duration();
+        MediaInfo.Video picture = null;
+        if (video != null) {
+            AVRational rate = av_guess_frame_rate(format, video.stream, (AVFrame) null);
+            double fps = rate.den() == 0 || rate.num() == 0 ? 0 : av_q2d(rate);
+            picture = new MediaInfo.Video(
+                    avcodec_get_name(video.codec.codec_id()).getString(),
+                    video.codec.width(),
+                    video.codec.height(),
+                    fps,
+                    rotation());
+        }
+        MediaInfo.Audio sound = audio == null
+                ? null
+                : new MediaInfo.Audio(
+                        avcodec_get_name(audio.codec.codec_id()).getString(),
+                        audio.codec.sample_rate(),
+                        audio.codec.ch_layout().nb_channels());
+        String name = format.iformat().name().getString();
+        return new MediaInfo(name, new Length(micros), picture, sound);
+    }
+
+    private int rotation() {
+        AVPacketSideData side = av_packet_side_data_get(
+                video.stream.codecpar().coded_side_data(),
+                video.stream.codecpar().nb_coded_side_data(),
+                AV_PKT_DATA_DISPLAYMATRIX);
+        if (side == null || side.isNull()) {
+            return 0;
+        }
+        double degrees = av_display_rotation_get(new IntPointer((Pointer) side.data()));
+        return Double.isNaN(degrees) ? 0 : (int) Math.floorMod(Math.round(-degrees), 360L);
+    }
+
+    public boolean hasVideo() {
+        return video != null;
+    }
+
+    public boolean hasAudio() {
+        return audio != null;
+    }
+
+    AVCodecContext videoCodec() {
+        return video.codec;
+    }
+
+    AVCodecContext audioCodec() {
+        return audio.codec;
+    }
+
+    /** Decodes the next frame; it stays valid until the next call. Damaged packets are passed over. */
+    public Kind next() {
+        while (true) {
+            if (draining != null) {
+                if (avcodec_receive_frame(draining.codec, frame) >= 0) {
+                    stamp(draining);
+                    return draining == video ? Kind.VIDEO : Kind.AUDIO;
+                }
+                draining = null;
+            }
+            if (ended) {
+                Stream rest = unflushed();
+                if (rest == null) {
+                    return Kind.END;
+                }
+                rest.flushed = true;
+                avcodec_send_packet(rest.codec, (AVPacket) null);
+                draining = rest;
+                continue;
+            }
+            if (av_read_frame(format, packet) < 0) {
+                ended = true;
+                continue;
+            }
+            Stream stream = streamOf(packet.stream_index());
+            if (stream != null && avcodec_send_packet(stream.codec, packet) >= 0) {
+                draining = stream;
+            }
+            av_packet_unref(packet);
+        }
+    }
+
+    private Stream unflushed() {
+        if (video != null && !video.flushed) {
+            return video;
+        }
+        return audio != null && !audio.flushed ? audio : null;
+    }
+
+    private Stream streamOf(int index) {
+        if (video != null && video.stream.index() == index) {
+            return video;
+        }
+        return audio != null && audio.stream.index() == index ? audio : null;
+    }
+
+    private void stamp(Stream stream) {
+        long pts = frame.best_effort_timestamp();
+        long micros = pts == AV_NOPTS_VALUE
+                ? stream.nextMicros
+                : av_rescale_q(pts, stream.stream.time_base(), MICROS) - startMicros;
+        time = new Time<>(micros);
+        long length = stream == audio
+                ? Math.round(1e6 * frame.nb_samples() / Math.max(1, frame.sample_rate()))
+                : av_rescale_q(Math.max(0, frame.duration()), stream.stream.time_base(), MICROS);
+        stream.nextMicros = micros + length;
+    }
+
+    /** The frame last decoded. */
+    AVFrame frame() {
+        return frame;
+    }
+
+    /** The presentation time of the frame last decoded. */
+    public Time<Axis.Take> time() {
+        return time;
+    }
+
+    /** Goes to the last key frame at or before {@code target}. */
+    public void seek(Time<Axis.Take> target) {
+        long micros = Math.max(0, target.micros()) + startMicros;
+        avformat_seek_file(format, -1, Long.MIN_VALUE, micros, micros, 0);
+        for (Stream s : new Stream[] {video, audio}) {
+            if (s != null) {
+                avcodec_flush_buffers(s.codec);
+                s.flushed = false;
+            }
+        }
+        draining = null;
+        ended = false;
+    }
+
+    @Override
+    public void close() {
+        for (Stream s : new Stream[] {video, audio}) {
+            if (s != null) {
+                avcodec_free_context(s.codec);
+            }
+        }
+        av_packet_free(packet);
+        av_frame_free(frame);
+        if (format != null && !format.isNull()) {
+            avformat_close_input(format);
+        }
+    }
+}

@@ -1,0 +1,283 @@
+package app.nosegay.media;
+
+import static org.bytedeco.ffmpeg.global.avcodec.*;
+import static org.bytedeco.ffmpeg.global.avformat.*;
+import static org.bytedeco.ffmpeg.global.avutil.*;
+import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
+
+import app.nosegay.publish.TimedText;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.List;
+import org.bytedeco.ffmpeg.avcodec.AVCodec;
+import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avcodec.AVPacket;
+import org.bytedeco.ffmpeg.avformat.AVChapter;
+import org.bytedeco.ffmpeg.avformat.AVFormatContext;
+import org.bytedeco.ffmpeg.avformat.AVIOContext;
+import org.bytedeco.ffmpeg.avformat.AVStream;
+import org.bytedeco.ffmpeg.avutil.AVDictionary;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+import org.bytedeco.ffmpeg.avutil.AVRational;
+import org.bytedeco.javacpp.FloatPointer;
+import org.bytedeco.javacpp.Pointer;
+import org.bytedeco.javacpp.PointerPointer;
+
+/**
+ * Writes an MP4 of H.264 and AAC at a constant frame rate. The file appears under its name only when {@link #finish} has closed it; until
+ * then, and for good when it is not finished, nothing but a {@code .part} file exists, which {@link #close} removes.
+ */
+public final class MovieWriter implements AutoCloseable {
+    public static final int SOUND_HZ = 48_000;
+    private static final int CHANNELS = 2;
+    private static final long SOUND_BIT_RATE = 160_000;
+    private static final List<String> ENCODERS = List.of("libx264", "libopenh264", "mpeg4");
+
+    private final Path target;
+    private final Path part;
+    private final AVFormatContext format = new AVFormatContext(null);
+    private final AVPacket packet = av_packet_alloc();
+    private final AVCodecContext video;
+    private final AVStream videoStream;
+    private final AVCodecContext audio;
+    private final AVStream audioStream;
+    private final AVFrame soundFrame;
+    private final float[] soundPending;
+    private final BgraFrame bgra;
+    private final PictureScaler toYuv;
+    private int soundFill;
+    private long soundWritten;
+    private boolean finished;
+
+    /**
+     * Opens the file for writing.
+     *
+     * @param title the film's title; empty for none
+     * @param chapters its chapters; empty for none
+     */
+    public MovieWriter(
+            Path target,
+            int width,
+            int height,
+            FrameRate rate,
+            EncoderSettings settings,
+            boolean withSound,
+            String title,
+            List<TimedText.Cue> chapters)
+            throws IOException {
+        this.target = target;
+        this.part = target.resolveSibling(target.getFileName() + ".part");
+        Files.createDirectories(target.toAbsolutePath().getParent());
+        check(avformat_alloc_output_context2(format, null, "mp4", part.toString()), "cannot be prepared");
+        boolean globalHeader = (format.oformat().flags() & AVFMT_GLOBALHEADER) != 0;
+        video = openVideo(width, height, rate, settings, globalHeader);
+        videoStream = stream(video);
+        videoStream.avg_frame_rate(new AVRational().num(rate.frames()).den(rate.seconds()));
+        audio = withSound ? openAudio(globalHeader) : null;
+        audioStream = withSound ? stream(audio) : null;
+        soundFrame = withSound ? soundFrame() : null;
+        soundPending = withSound ? new float[audio.frame_size() * CHANNELS] : null;
+        bgra = new BgraFrame(width, height);
+        toYuv = new PictureScaler(width, height, AV_PIX_FMT_YUV420P, SWS_BILINEAR);
+        if (!title.isEmpty()) {
+            AVDictionary metadata = new AVDictionary(null);
+            av_dict_set(metadata, "title", title, 0);
+            format.metadata(metadata);
+        }
+        chapters(chapters);
+        AVIOContext io = new AVIOContext(null);
+        check(
+                avio_open(io, part.toString(), AVIO_FLAG_WRITE),
+                "cannot be written there; check the folder and the space left");
+        format.pb(io);
+        AVDictionary options = new AVDictionary(null);
+        av_dict_set(options, "movflags", "+faststart", 0);
+        check(avformat_write_header(format, options), "its header cannot be written");
+    }
+
+    private void check(int result, String what) throws MediaException {
+        if (result < 0) {
+            throw new MediaException(target, what + " (" + MediaInput.message(result) + ")");
+        }
+    }
+
+    private AVCodecContext openVideo(
+            int width, int height, FrameRate rate, EncoderSettings settings, boolean globalHeader)
+            throws MediaException {
+        for (String name : ENCODERS) {
+            AVCodec encoder = avcodec_find_encoder_by_name(name);
+            if (encoder == null) {
+                continue;
+            }
+            AVCodecContext codec = avcodec_alloc_context3(encoder);
+            codec.width(width);
+            codec.height(height);
+            codec.time_base(new AVRational().num(rate.seconds()).den(rate.frames()));
+            codec.framerate(new AVRational().num(rate.frames()).den(rate.seconds()));
+            codec.pix_fmt(AV_PIX_FMT_YUV420P);
+            codec.color_range(AVCOL_RANGE_MPEG);
+            codec.colorspace(AVCOL_SPC_BT709);
+            codec.color_primaries(AVCOL_PRI_BT709);
+            codec.color_trc(AVCOL_TRC_BT709);
+            codec.gop_size((int) Math.max(1, Math.round(settings.keyFrameSeconds() * rate.perSecond())));
+            codec.thread_count(0);
+            codec.flags(codec.flags() | (globalHeader ? AV_CODEC_FLAG_GLOBAL_HEADER : 0));
+            AVDictionary options = new AVDictionary(null);
+            if (name.equals("libx264")) {
+                av_dict_set(options, "preset", settings.preset(), 0);
+                av_dict_set(options, "crf", "" + settings.quality(), 0);
+            } else {
+                // Without a rate factor: about 0.1 bit per pixel keeps a person in a room clean.
+                codec.bit_rate(Math.round(0.1 * width * height * rate.perSecond()));
+            }
+            if (avcodec_open2(codec, encoder, options) >= 0) {
+                return codec;
+            }
+            avcodec_free_context(codec);
+        }
+        throw new MediaException(target, "no video encoder works here (tried " + String.join(", ", ENCODERS) + ")");
+    }
+
+    private AVCodecContext openAudio(boolean globalHeader) throws MediaException {
+        AVCodec encoder = avcodec_find_encoder(AV_CODEC_ID_AAC);
+        AVCodecContext codec = avcodec_alloc_context3(encoder);
+        codec.sample_fmt(AV_SAMPLE_FMT_FLTP);
+        codec.sample_rate(SOUND_HZ);
+        av_channel_layout_default(codec.ch_layout(), CHANNELS);
+        codec.bit_rate(SOUND_BIT_RATE);
+        codec.time_base(new AVRational().num(1).den(SOUND_HZ));
+        codec.flags(codec.flags() | (globalHeader ? AV_CODEC_FLAG_GLOBAL_HEADER : 0));
+        check(avcodec_open2(codec, encoder, (AVDictionary) null), "no sound encoder works here");
+        return codec;
+    }
+
+    private AVStream stream(AVCodecContext codec) {
+        AVStream stream = avformat_new_stream(format, null);
+        stream.time_base(codec.time_base());
+        avcodec_parameters_from_context(stream.codecpar(), codec);
+        return stream;
+    }
+
+    private AVFrame soundFrame() {
+        AVFrame frame = av_frame_alloc();
+        frame.format(AV_SAMPLE_FMT_FLTP);
+        frame.sample_rate(SOUND_HZ);
+        frame.nb_samples(audio.frame_size());
+        av_channel_layout_default(frame.ch_layout(), CHANNELS);
+        av_frame_get_buffer(frame, 0);
+        return frame;
+    }
+
+    private void chapters(List<TimedText.Cue> chapters) {
+        if (chapters.isEmpty()) {
+            return;
+        }
+        PointerPointer<AVChapter> list =
+                new PointerPointer<AVChapter>(av_mallocz((long) chapters.size() * Pointer.sizeof(Pointer.class)));
+        for (int i = 0; i < chapters.size(); i++) {
+            AVChapter chapter = new AVChapter(av_mallocz(Pointer.sizeof(AVChapter.class)));
+            chapter.id(i + 1);
+            chapter.time_base(new AVRational().num(1).den(1000));
+            chapter.start(chapters.get(i).span().start().micros() / 1000);
+            chapter.end(chapters.get(i).span().end().micros() / 1000);
+            AVDictionary metadata = new AVDictionary(null);
+            av_dict_set(metadata, "title", chapters.get(i).text(), 0);
+            chapter.metadata(metadata);
+            list.put(i, chapter);
+        }
+        format.chapters(list);
+        format.nb_chapters(chapters.size());
+    }
+
+    /** Writes {@code image}, ARGB and of the film's size, as frame {@code n}. */
+    public void picture(BufferedImage image, long n) throws MediaException {
+        bgra.set(image);
+        AVFrame yuv = toYuv.scale(bgra.frame());
+        yuv.pts(n);
+        yuv.pict_type(AV_PICTURE_TYPE_NONE);
+        picture(yuv);
+    }
+
+    /** Writes a YUV 4:2:0 frame whose {@code pts} is its number. */
+    void picture(AVFrame yuv) throws MediaException {
+        encode(video, videoStream, yuv);
+    }
+
+    /** Writes {@code count} stereo samples from an interleaved array. */
+    public void sound(float[] interleaved, int from, int count) throws MediaException {
+        for (int i = 0; i < count * CHANNELS; i++) {
+            soundPending[soundFill++] = interleaved[from * CHANNELS + i];
+            if (soundFill == soundPending.length) {
+                flushSound(audio.frame_size());
+            }
+        }
+    }
+
+    /** How many samples per channel have been taken. */
+    public long soundPosition() {
+        return soundWritten + soundFill / CHANNELS;
+    }
+
+    private void flushSound(int samples) throws MediaException {
+        av_frame_make_writable(soundFrame);
+        soundFrame.nb_samples(samples);
+        float[] plane = new float[samples];
+        for (int c = 0; c < CHANNELS; c++) {
+            for (int i = 0; i < samples; i++) {
+                plane[i] = soundPending[i * CHANNELS + c];
+            }
+            new FloatPointer(soundFrame.data(c)).put(plane, 0, samples);
+        }
+        soundFrame.pts(soundWritten);
+        soundWritten += samples;
+        soundFill = 0;
+        encode(audio, audioStream, soundFrame);
+    }
+
+    private void encode(AVCodecContext codec, AVStream stream, AVFrame frame) throws MediaException {
+        check(avcodec_send_frame(codec, frame), "a frame cannot be encoded");
+        while (avcodec_receive_packet(codec, packet) >= 0) {
+            av_packet_rescale_ts(packet, codec.time_base(), stream.time_base());
+            packet.stream_index(stream.index());
+            check(av_interleaved_write_frame(format, packet), "cannot be written; the disk may be full");
+        }
+    }
+
+    /** Ends the file and gives it its name. */
+    public void finish() throws IOException {
+        if (audio != null) {
+            if (soundFill > 0) {
+                flushSound(soundFill / CHANNELS);
+            }
+            encode(audio, audioStream, null);
+        }
+        encode(video, videoStream, null);
+        check(av_write_trailer(format), "its end cannot be written; the disk may be full");
+        avio_closep(format.pb());
+        format.pb(null);
+        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
+        finished = true;
+    }
+
+    @Override
+    public void close() throws IOException {
+        avcodec_free_context(video);
+        if (audio != null) {
+            avcodec_free_context(audio);
+            av_frame_free(soundFrame);
+        }
+        av_packet_free(packet);
+        bgra.close();
+        toYuv.close();
+        if (format.pb() != null && !format.pb().isNull()) {
+            avio_closep(format.pb());
+        }
+        avformat_free_context(format);
+        if (!finished) {
+            Files.deleteIfExists(part);
+        }
+    }
+}

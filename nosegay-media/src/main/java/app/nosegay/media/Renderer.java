@@ -1,0 +1,231 @@
+package app.nosegay.media;
+
+import static org.bytedeco.ffmpeg.global.avutil.*;
+import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
+
+import app.nosegay.dress.Dressing;
+import app.nosegay.dress.Face;
+import app.nosegay.dress.TimerDigits;
+import app.nosegay.match.Cut;
+import app.nosegay.publish.TimedText;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+
+/** Renders a cut with its pieces to a finished MP4: constant frame rate, the nearest frame by presentation time, sound at its own time. */
+public final class Renderer {
+    /** Sound that is off by more than this is padded or dropped to where it belongs, in samples (20 ms). */
+    private static final int MOST_SOUND_OFF = MovieWriter.SOUND_HZ / 50;
+
+    private final Job job;
+    private final Progress progress;
+    private final MovieWriter writer;
+    private final AVFrame finished = av_frame_alloc();
+    private final AVFrame held = av_frame_alloc();
+    private final BgraFrame overlayPixels;
+    private final PictureScaler overlayYuv;
+    private final BufferedImage overlayImage;
+    private List<Face> shown;
+    private AVFrame overlay;
+    private long n;
+
+    /**
+     * What to render.
+     *
+     * @param cut which stretches of which takes
+     * @param files the takes' files by id
+     * @param dressing the pieces; null renders the bare cut
+     * @param painter draws faces; unused without dressing
+     */
+    public record Job(
+            Cut cut,
+            Map<String, Path> files,
+            Dressing dressing,
+            FacePainter painter,
+            int width,
+            int height,
+            FrameRate rate,
+            EncoderSettings settings,
+            String title,
+            List<TimedText.Cue> chapters) {}
+
+    /** Draws faces on a cleared, transparent image. */
+    @FunctionalInterface
+    public interface FacePainter {
+        void paint(List<Face> faces, BufferedImage target);
+    }
+
+    private Renderer(Job job, MovieWriter writer, Progress progress) {
+        this.job = job;
+        this.writer = writer;
+        this.progress = progress;
+        overlayPixels = new BgraFrame(job.width(), job.height());
+        overlayYuv = new PictureScaler(job.width(), job.height(), AV_PIX_FMT_YUVA420P, SWS_BILINEAR);
+        overlayImage = new BufferedImage(job.width(), job.height(), BufferedImage.TYPE_INT_ARGB);
+    }
+
+    /** Renders to {@code target}; on failure or cancel no file is left. */
+    public static void render(Job job, Path target, Progress progress) throws IOException {
+        if (job.cut().clips().isEmpty()) {
+            throw new MediaException(target, "nothing to render: no segment is matched with a take yet");
+        }
+        boolean sound = false;
+        for (Cut.Clip clip : job.cut().clips()) {
+            sound |= MediaInput.probe(job.files().get(clip.take())).audio() != null;
+        }
+        try (MovieWriter writer = new MovieWriter(
+                target, job.width(), job.height(), job.rate(), job.settings(), sound, job.title(), job.chapters())) {
+            Renderer renderer = new Renderer(job, writer, progress);
+            try {
+                for (Cut.Clip clip : job.cut().clips()) {
+                    renderer.clip(clip, sound);
+                }
+            } finally {
+                renderer.release();
+            }
+            writer.finish();
+        }
+    }
+
+    private void release() {
+        av_frame_free(finished);
+        av_frame_free(held);
+        overlayPixels.close();
+        overlayYuv.close();
+    }
+
+    private void clip(Cut.Clip clip, boolean sound) throws IOException {
+        Path file = job.files().get(clip.take());
+        OverlayGraph graph = null;
+        try (MediaInput input = new MediaInput(file, true, sound);
+                SoundConverter converter = new SoundConverter(MovieWriter.SOUND_HZ, 2)) {
+            MediaInfo.Video video = input.info().video();
+            if (video == null) {
+                throw new MediaException(file, "has no picture; a video cannot be made of it");
+            }
+            input.seek(clip.source().start());
+            Time<Axis.Take> heldTime = null;
+            MediaInput.Kind kind = input.next();
+            boolean pictureDone = false;
+            while (kind != MediaInput.Kind.END
+                    && !(pictureDone
+                            && (!sound || input.time().isAfter(clip.source().end())))) {
+                if (kind == MediaInput.Kind.AUDIO) {
+                    hear(clip, input, converter);
+                } else if (!pictureDone) {
+                    if (graph == null) {
+                        graph = new OverlayGraph(
+                                input.frame(),
+                                video.rotation(),
+                                job.width(),
+                                job.height(),
+                                job.rate(),
+                                job.dressing() != null);
+                    }
+                    if (heldTime != null) {
+                        Time<Axis.Take> middle =
+                                new Time<>((heldTime.micros() + input.time().micros()) / 2);
+                        pictureDone = showHeld(clip, graph, middle);
+                    }
+                    av_frame_unref(held);
+                    av_frame_ref(held, input.frame());
+                    heldTime = input.time();
+                }
+                kind = input.next();
+            }
+            if (graph != null) {
+                showHeld(clip, graph, clip.source().end().plus(job.rate().frameLength()));
+                graph.end();
+                drain(graph);
+            }
+            if (sound) {
+                silenceUntil(clip.end());
+            }
+        } finally {
+            if (graph != null) {
+                graph.close();
+            }
+            av_frame_unref(held);
+        }
+    }
+
+    /** Shows the held frame for every programme frame whose source time is before {@code until}; true at the clip's end. */
+    private boolean showHeld(Cut.Clip clip, OverlayGraph graph, Time<Axis.Take> until) throws MediaException {
+        while (true) {
+            Time<Axis.Cut> at = job.rate().timeOf(n);
+            if (!at.isBefore(clip.end())) {
+                return true;
+            }
+            Time<Axis.Take> source = clip.source().start().plus(at.since(clip.start()));
+            if (!source.isBefore(until)) {
+                return false;
+            }
+            graph.send(held, overlayAt(at), n++);
+            drain(graph);
+        }
+    }
+
+    private AVFrame overlayAt(Time<Axis.Cut> presentation) {
+        if (job.dressing() == null) {
+            return null;
+        }
+        List<Face> faces =
+                job.dressing().at(TimerDigits.ofFrame(presentation, job.rate().frameLength()));
+        if (!faces.equals(shown)) {
+            job.painter().paint(faces, overlayImage);
+            overlayPixels.set(overlayImage);
+            overlay = overlayYuv.scale(overlayPixels.frame());
+            shown = faces;
+        }
+        return overlay;
+    }
+
+    private void drain(OverlayGraph graph) throws MediaException {
+        while (graph.receive(finished)) {
+            finished.pict_type(AV_PICTURE_TYPE_NONE);
+            writer.picture(finished);
+            if (finished.pts() % 15 == 0) {
+                progress.at(Math.min(
+                        1,
+                        job.rate().timeOf(finished.pts()).seconds()
+                                / job.cut().total().seconds()));
+            }
+            av_frame_unref(finished);
+        }
+    }
+
+    private void hear(Cut.Clip clip, MediaInput input, SoundConverter converter) throws MediaException {
+        Time<Axis.Take> time = input.time();
+        int count = converter.convert(input.frame());
+        Time<Axis.Cut> at = clip.start().plus(time.since(clip.source().start()));
+        long wanted = Math.round(at.seconds() * MovieWriter.SOUND_HZ);
+        long position = writer.soundPosition();
+        long end = Math.round(clip.end().seconds() * MovieWriter.SOUND_HZ);
+        int skip = 0;
+        if (wanted - position > MOST_SOUND_OFF) {
+            silence(wanted - position);
+        } else if (position - wanted > MOST_SOUND_OFF) {
+            skip = (int) Math.min(count, position - wanted);
+        }
+        int use = (int) Math.max(0, Math.min(count - skip, end - writer.soundPosition()));
+        if (use > 0) {
+            writer.sound(converter.samples(), skip, use);
+        }
+    }
+
+    private void silenceUntil(Time<Axis.Cut> time) throws MediaException {
+        silence(Math.round(time.seconds() * MovieWriter.SOUND_HZ) - writer.soundPosition());
+    }
+
+    private void silence(long samples) throws MediaException {
+        float[] zeros = new float[2 * 4800];
+        for (long left = samples; left > 0; left -= 4800) {
+            writer.sound(zeros, 0, (int) Math.min(left, 4800));
+        }
+    }
+}

@@ -1,0 +1,206 @@
+package app.nosegay.media;
+
+import static org.bytedeco.ffmpeg.global.avutil.*;
+import static org.bytedeco.ffmpeg.global.swscale.SWS_AREA;
+import static org.bytedeco.ffmpeg.global.swscale.SWS_FAST_BILINEAR;
+
+import app.nosegay.match.BeepListener;
+import app.nosegay.match.SyncListener;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.match.Trace;
+import app.nosegay.shoot.SyncTone;
+import app.nosegay.time.Length;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
+
+/** Reads all evidence from one take in one streaming pass: sync tones, beeps, loudness, motion, small poses and thumbnails. */
+public final class TakeReader {
+    private static final int SOUND_HZ = 16_000;
+    private static final int LOUDNESS_HZ = 20;
+    /** Motion needs no more pictures a second than this; the rest are decoded but not looked at. */
+    private static final double MOTION_HZ = 10;
+
+    private static final int LOOK_WIDTH = 128;
+    private static final int LOOK_HEIGHT = 72;
+    private static final int POSE_WIDTH = 16;
+    private static final int POSE_HEIGHT = 9;
+    public static final int THUMB_WIDTH = 128;
+    public static final int THUMB_HEIGHT = 72;
+    /** A thumbnail every so many seconds. */
+    public static final double THUMB_SECONDS = 5;
+    /** A cell counts as changed when its brightness moves by more than camera noise. */
+    private static final int NOISE = 6;
+
+    private final SyncListener sync = new SyncListener(SOUND_HZ);
+    private final BeepListener beeps = new BeepListener(SOUND_HZ);
+    private final ByteArrayOutputStream poses = new ByteArrayOutputStream();
+    private final List<BufferedImage> thumbs = new ArrayList<>();
+    private float[] loudness = new float[1024];
+    private int loudnessCount;
+    private double blockEnergy;
+    private int blockFill;
+    private float[] motion = new float[1024];
+    private int motionCount;
+    private byte[] lastLook;
+    private long soundSamples;
+    private long lastMicros;
+
+    private TakeReader() {}
+
+    /** What one pass over a take gives. */
+    public record Reading(MediaInfo info, TakeEvidence evidence, List<BufferedImage> thumbnails) {}
+
+    /** Reads {@code file} whole; may take as long as decoding it does. */
+    public static Reading read(Path file, String id, Progress progress) throws MediaException {
+        return new TakeReader().pass(file, id, progress);
+    }
+
+    private Reading pass(Path file, String id, Progress progress) throws MediaException {
+        try (MediaInput input = new MediaInput(file, true, true);
+                PictureScaler look = new PictureScaler(LOOK_WIDTH, LOOK_HEIGHT, AV_PIX_FMT_GRAY8, SWS_FAST_BILINEAR);
+                PictureScaler pose = new PictureScaler(POSE_WIDTH, POSE_HEIGHT, AV_PIX_FMT_GRAY8, SWS_AREA);
+                PictureScaler thumb = new PictureScaler(THUMB_WIDTH, THUMB_HEIGHT, AV_PIX_FMT_BGRA, SWS_FAST_BILINEAR);
+                SoundConverter sound = new SoundConverter(SOUND_HZ, 1)) {
+            MediaInfo info = input.info();
+            double length = Math.max(0.001, info.length().seconds());
+            MediaInput.Kind kind = input.next();
+            long frames = 0;
+            while (kind != MediaInput.Kind.END) {
+                lastMicros = Math.max(lastMicros, input.time().micros());
+                if (kind == MediaInput.Kind.AUDIO) {
+                    hear(input, sound);
+                } else {
+                    see(input, look, pose, thumb);
+                }
+                if (frames++ % 25 == 0) {
+                    progress.at(Math.min(1, input.time().seconds() / length));
+                }
+                kind = input.next();
+            }
+            if (frames == 0) {
+                throw new MediaException(file, "nothing in it can be decoded; copy it again from the camera");
+            }
+            Length seen = new Length(lastMicros);
+            boolean cutOff =
+                    info.length().micros() > 0 && seen.seconds() < info.length().seconds() - 2;
+            Length used = cutOff || info.length().micros() == 0 ? seen : info.length();
+            return new Reading(info, evidence(file, id, used), thumbs);
+        }
+    }
+
+    private void hear(MediaInput input, SoundConverter sound) {
+        long wanted = Math.round(input.time().seconds() * SOUND_HZ);
+        // Sound that starts late or has a hole is filled with silence, so that sample positions stay take time.
+        long gap = wanted - soundSamples;
+        if (gap > SOUND_HZ / 20) {
+            float[] silence = new float[(int) Math.min(gap, SOUND_HZ * 60L)];
+            take(silence, silence.length);
+        }
+        int n = sound.convert(input.frame());
+        take(sound.samples(), n);
+    }
+
+    private void take(float[] samples, int n) {
+        soundSamples += n;
+        sync.listen(samples, n);
+        beeps.listen(samples, n);
+        int block = SOUND_HZ / LOUDNESS_HZ;
+        for (int i = 0; i < n; i++) {
+            blockEnergy += samples[i] * samples[i];
+            if (++blockFill == block) {
+                loudness = roomy(loudness, loudnessCount);
+                loudness[loudnessCount++] = (float) Math.max(-100, 10 * Math.log10(blockEnergy / block + 1e-10));
+                blockEnergy = 0;
+                blockFill = 0;
+            }
+        }
+    }
+
+    private static float[] roomy(float[] values, int count) {
+        return count < values.length ? values : Arrays.copyOf(values, values.length * 2);
+    }
+
+    private void see(MediaInput input, PictureScaler look, PictureScaler pose, PictureScaler thumb) {
+        double seconds = input.time().seconds();
+        if (seconds >= thumbs.size() * THUMB_SECONDS) {
+            thumb.scale(input.frame());
+            BufferedImage image = new BufferedImage(THUMB_WIDTH, THUMB_HEIGHT, BufferedImage.TYPE_INT_ARGB);
+            thumb.copyTo(image);
+            while (thumbs.size() * THUMB_SECONDS <= seconds) {
+                thumbs.add(image);
+            }
+        }
+        if (seconds * MOTION_HZ < motionCount - 0.25) {
+            return;
+        }
+        AVFrame grey = look.scale(input.frame(), lumaFormat(input.frame().format()));
+        byte[] now = bytes(grey, LOOK_WIDTH, LOOK_HEIGHT);
+        float changed = lastLook == null ? 0 : change(lastLook, now);
+        lastLook = now;
+        byte[] small = bytes(pose.scale(grey), POSE_WIDTH, POSE_HEIGHT);
+        int upTo = Math.max(motionCount + 1, (int) Math.floor(seconds * MOTION_HZ + 0.25) + 1);
+        while (motionCount < upTo) {
+            motion = roomy(motion, motionCount);
+            motion[motionCount++] = changed;
+            poses.write(small, 0, small.length);
+        }
+    }
+
+    /** 8-bit planar video has its brightness in plane 0, which can be read as a grey picture without touching colour. */
+    private static int lumaFormat(int format) {
+        boolean planarEightBit = format == AV_PIX_FMT_YUV420P
+                || format == AV_PIX_FMT_YUVJ420P
+                || format == AV_PIX_FMT_YUV422P
+                || format == AV_PIX_FMT_YUVJ422P
+                || format == AV_PIX_FMT_YUV444P
+                || format == AV_PIX_FMT_NV12;
+        return planarEightBit ? AV_PIX_FMT_GRAY8 : format;
+    }
+
+    private static byte[] bytes(AVFrame grey, int width, int height) {
+        byte[] all = new byte[width * height];
+        for (int y = 0; y < height; y++) {
+            grey.data(0).position((long) y * grey.linesize(0)).get(all, y * width, width);
+        }
+        grey.data(0).position(0);
+        return all;
+    }
+
+    /** The share of the picture that changed, weighted by how much. */
+    private static float change(byte[] a, byte[] b) {
+        int sum = 0;
+        for (int i = 0; i < a.length; i++) {
+            int d = Math.abs((a[i] & 0xff) - (b[i] & 0xff));
+            sum += d > NOISE ? Math.min(d, 64) : 0;
+        }
+        return sum / (64f * a.length);
+    }
+
+    private TakeEvidence evidence(Path file, String id, Length length) {
+        List<TakeEvidence.Tone> tones = sync.heard();
+        List<TakeEvidence.Beep> outsideTones = beeps.heard().stream()
+                .filter(b -> tones.stream().noneMatch(t -> {
+                    double off = b.time().seconds() - t.time().seconds();
+                    return off > -0.1 && off < SyncTone.seconds() + 0.1;
+                }))
+                .toList();
+        TakeEvidence.Poses small = motionCount == 0
+                ? null
+                : new TakeEvidence.Poses(MOTION_HZ, POSE_WIDTH * POSE_HEIGHT, poses.toByteArray());
+        return new TakeEvidence(
+                id,
+                file.toString(),
+                length,
+                tones,
+                outsideTones,
+                new Trace(LOUDNESS_HZ, Arrays.copyOf(loudness, loudnessCount)),
+                new Trace(MOTION_HZ, Arrays.copyOf(motion, motionCount)),
+                small,
+                List.of());
+    }
+}

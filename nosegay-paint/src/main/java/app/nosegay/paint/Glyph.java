@@ -1,0 +1,98 @@
+package app.nosegay.paint;
+
+import java.awt.Graphics2D;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Area;
+import java.awt.geom.Ellipse2D;
+import java.awt.geom.Path2D;
+
+/** The shape that goes with each colour, so that nothing depends on colour alone. Drawn in a circle of radius 1. */
+public enum Glyph {
+    /** Work: five petals. */
+    FLOWER,
+    /** Rest: one leaf. */
+    LEAF,
+    /** Voice: a bell flower. */
+    BELL,
+    /** Counts: three seeds. */
+    SEEDS,
+    /** Options: a forked stem. */
+    FORK,
+    /** Cautions: a thorn. */
+    THORN;
+
+    /** Fills the glyph with the current colour. */
+    public void fill(Graphics2D g, double x, double y, double radius) {
+        AffineTransform at = AffineTransform.getTranslateInstance(x, y);
+        at.scale(radius, radius);
+        g.fill(at.createTransformedShape(shape()));
+    }
+
+    private Shape shape() {
+        Area area = new Area();
+        switch (this) {
+            case FLOWER -> {
+                for (int i = 0; i < 5; i++) {
+                    area.add(new Area(petal(i * 72)));
+                }
+                area.subtract(new Area(new Ellipse2D.Double(-0.2, -0.2, 0.4, 0.4)));
+            }
+            case LEAF -> {
+                Path2D leaf = new Path2D.Double();
+                leaf.moveTo(-0.85, 0.75);
+                leaf.quadTo(-0.75, -0.75, 0.9, -0.85);
+                leaf.quadTo(0.8, 0.75, -0.85, 0.75);
+                area.add(new Area(leaf));
+            }
+            case BELL -> {
+                Path2D bell = new Path2D.Double();
+                bell.moveTo(0, -0.95);
+                bell.curveTo(0.75, -0.8, 0.45, 0.2, 0.9, 0.75);
+                bell.lineTo(0.3, 0.55);
+                bell.lineTo(0, 0.95);
+                bell.lineTo(-0.3, 0.55);
+                bell.lineTo(-0.9, 0.75);
+                bell.curveTo(-0.45, 0.2, -0.75, -0.8, 0, -0.95);
+                area.add(new Area(bell));
+            }
+            case SEEDS -> {
+                area.add(new Area(new Ellipse2D.Double(-0.95, 0.0, 0.8, 0.8)));
+                area.add(new Area(new Ellipse2D.Double(0.15, 0.0, 0.8, 0.8)));
+                area.add(new Area(new Ellipse2D.Double(-0.4, -0.95, 0.8, 0.8)));
+            }
+            case FORK -> {
+                Path2D fork = new Path2D.Double();
+                fork.moveTo(-0.16, 0.95);
+                fork.lineTo(-0.16, 0.1);
+                fork.lineTo(-0.9, -0.7);
+                fork.lineTo(-0.6, -0.95);
+                fork.lineTo(0, -0.3);
+                fork.lineTo(0.6, -0.95);
+                fork.lineTo(0.9, -0.7);
+                fork.lineTo(0.16, 0.1);
+                fork.lineTo(0.16, 0.95);
+                fork.closePath();
+                area.add(new Area(fork));
+            }
+            case THORN -> {
+                Path2D thorn = new Path2D.Double();
+                thorn.moveTo(-0.95, 0.8);
+                thorn.quadTo(-0.15, 0.3, 0, -0.95);
+                thorn.quadTo(0.15, 0.3, 0.95, 0.8);
+                thorn.quadTo(0, 0.45, -0.95, 0.8);
+                area.add(new Area(thorn));
+            }
+        }
+        return area;
+    }
+
+    /** A petal that points up from the centre, turned by {@code degrees}. */
+    static Shape petal(double degrees) {
+        Path2D petal = new Path2D.Double();
+        petal.moveTo(0, -0.12);
+        petal.curveTo(-0.62, -0.35, -0.42, -1.0, 0, -1.0);
+        petal.curveTo(0.42, -1.0, 0.62, -0.35, 0, -0.12);
+        return AffineTransform.getRotateInstance(Math.toRadians(degrees)).createTransformedShape(petal);
+    }
+}
