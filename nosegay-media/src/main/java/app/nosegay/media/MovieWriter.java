@@ -36,6 +36,10 @@ public final class MovieWriter implements AutoCloseable {
     private static final long SOUND_BIT_RATE = 160_000;
     private static final List<String> ENCODERS = List.of("libx264", "libopenh264", "mpeg4");
 
+    static {
+        av_log_set_level(AV_LOG_QUIET);
+    }
+
     private final Path target;
     private final Path part;
     private final AVFormatContext format = new AVFormatContext(null);

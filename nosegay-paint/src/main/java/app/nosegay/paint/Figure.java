@@ -64,7 +64,7 @@ public final class Figure {
         Joints j = joints(motion, motion.at(phase), swapped);
         // The anchor keeps its place in the picture through the whole rep.
         Joints rest = joints(motion, motion.at(0), swapped);
-        double anchorX = anchor(j, motion) - (anchor(rest, motion) - centre(rest)) * 1.0;
+        double anchorX = anchor(j, motion) - (anchor(rest, motion) - centre(rest));
         double lowest = j.lowest();
         double lift = (motion.from()[9] + (motion.to()[9] - motion.from()[9]) * phase) / 100;
         Graphics2D d = (Graphics2D) g.create();
@@ -254,7 +254,7 @@ public final class Figure {
         double dx = (j.head.x - j.shoulder.x) / (NECK + HEAD);
         double dy = (j.head.y - j.shoulder.y) / (NECK + HEAD);
         // A bun at the back, so that one can see which way the head looks.
-        double back = front ? 0 : -1;
+        double back = front ? 0 : 1;
         double bx = j.head.x + dx * 0.03 + back * -dy * -0.052;
         double by = j.head.y + dy * 0.03 + back * dx * -0.052;
         g.setColor(hair);

@@ -126,13 +126,13 @@ public final class PiecePainter {
         int shown = timer.countUp() ? timer.total() - timer.seconds() : timer.seconds();
         String digits = shown >= 60 ? shown / 60 + ":" + String.format("%02d", shown % 60) : "" + shown;
         Font font = Typefaces.digits(radius * (digits.length() > 3 ? 0.56 : 0.82));
-        centred(g, digits, font, Palette.INK, cx, cy - radius * 0.05);
+        centred(g, digits, font, Palette.INK, cx, cy - radius * 0.10);
         String word = timer.phase() == Face.Phase.REST
                 ? "rest"
                 : timer.phase() == Face.Phase.WORK
                         ? "work"
                         : timer.phase() == Face.Phase.WARM_UP ? "warm up" : "cool down";
-        centred(g, word, Typefaces.strong(radius * 0.22), colour, cx, cy + radius * 0.36);
+        centred(g, word, Typefaces.strong(radius * 0.22), colour, cx, cy + radius * 0.33);
     }
 
     private static Ellipse2D circle(double cx, double cy, double radius) {
@@ -205,15 +205,16 @@ public final class PiecePainter {
         double ay = y + 29;
         int d = badge.towardsLeft() ? -1 : 1;
         Path2D arrow = new Path2D.Double();
-        arrow.moveTo(ax + 18 * d, ay);
-        arrow.quadTo(ax + 2 * d, ay - 4, ax - 2 * d, ay - 18);
-        arrow.lineTo(ax - 16 * d, ay);
-        arrow.lineTo(ax - 2 * d, ay + 18);
-        arrow.quadTo(ax + 2 * d, ay + 4, ax + 18 * d, ay);
+        arrow.moveTo(ax + 20 * d, ay);
+        arrow.lineTo(ax, ay - 19);
+        arrow.quadTo(ax + 4 * d, ay - 10, ax + 1 * d, ay - 6);
+        arrow.lineTo(ax - 20 * d, ay - 5);
+        arrow.lineTo(ax - 20 * d, ay + 5);
+        arrow.lineTo(ax + 1 * d, ay + 6);
+        arrow.quadTo(ax + 4 * d, ay + 10, ax, ay + 19);
+        arrow.closePath();
         g.setColor(Palette.COUNT);
-        // The leaf's tip points the way.
-        AffineTransform turn = AffineTransform.getRotateInstance(Math.PI, ax, ay);
-        g.fill(turn.createTransformedShape(arrow));
+        g.fill(arrow);
         text(g, badge.word(), Typefaces.strong(32), Palette.INK, x + 68, y + 40);
     }
 

@@ -1,0 +1,94 @@
+package app.nosegay.cli;
+
+import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.PublishJob;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.match.Match;
+import app.nosegay.media.MediaInfo;
+import app.nosegay.media.MediaInput;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+/** {@code nosegay demo}: the window on the demo workout, or the whole job without one. */
+@Command(
+        name = "demo",
+        mixinStandardHelpOptions = true,
+        description = "Open the demo workout, or do the whole job without a window.")
+final class DemoCommand implements Callable<Integer> {
+    @Option(names = "--headless", description = "plan, film, match, dress, render, captions, chapters; no window")
+    private boolean headless;
+
+    @Option(names = "--out", paramLabel = "DIR", description = "folder for the demo's files")
+    private Path out;
+
+    @Spec
+    private CommandSpec spec;
+
+    private long lastNanos = System.nanoTime();
+
+    @Override
+    public Integer call() throws Exception {
+        if (!headless) {
+            Path folder = out == null ? Path.of(System.getProperty("user.home"), "Nosegay demo") : out;
+            return Main.window("demo", folder.toString());
+        }
+        if (out == null) {
+            throw new IOException("say where the demo's files go: ./nosegay demo --headless --out DIR");
+        }
+        PrintWriter print = spec.commandLine().getOut();
+        PrintWriter err = spec.commandLine().getErr();
+        Files.createDirectories(out);
+        long began = System.nanoTime();
+        Path file = Demo.prepare(out, new ConsoleProgress("filming", err));
+        Workout workout = WorkoutFile.open(file);
+        step(print, "planned and filmed", out.resolve("take-1.mp4"));
+        WorkoutMedia media = WorkoutMedia.read(workout, Sheets.folderOf(file), new ConsoleProgress("reading", err));
+        step(print, "read the take", null);
+        Programme programme = media.programme(workout);
+        long found = programme.match().segments().stream()
+                .filter(Match.Placed::matched)
+                .count();
+        step(
+                print,
+                "matched " + found + " of " + programme.match().segments().size() + " segments, dressed with "
+                        + programme.dressing().pieces().size() + " pieces",
+                null);
+        List<Path> texts = PublishJob.texts(programme, out, true);
+        for (Path text : texts) {
+            step(print, "wrote", text);
+        }
+        Path video = PublishJob.video(programme, media, out, true, new ConsoleProgress("rendering", err));
+        MediaInfo info = MediaInput.probe(video);
+        step(
+                print,
+                String.format(
+                        Locale.ROOT,
+                        "rendered %s of %dx%d",
+                        info.length(),
+                        info.video().width(),
+                        info.video().height()),
+                video);
+        print.printf(Locale.ROOT, "%6.1f s  in all%n", (System.nanoTime() - began) / 1e9);
+        print.flush();
+        return Main.DONE;
+    }
+
+    private void step(PrintWriter print, String what, Path file) {
+        long now = System.nanoTime();
+        print.printf(Locale.ROOT, "%6.1f s  %s%s%n", (now - lastNanos) / 1e9, what, file == null ? "" : " " + file);
+        print.flush();
+        lastNanos = now;
+    }
+}

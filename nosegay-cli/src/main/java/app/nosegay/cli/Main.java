@@ -1,0 +1,93 @@
+package app.nosegay.cli;
+
+import java.io.IOException;
+import java.lang.reflect.InvocationTargetException;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CancellationException;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** The entry of {@code ./nosegay}. Exits 0 (done), 1 (findings of severity stop) or 2 (bad input, one clear line on stderr). */
+@Command(
+        name = "nosegay",
+        mixinStandardHelpOptions = true,
+        version = "Nosegay 0.1.0",
+        description =
+                "Plan, film, match, dress and publish follow-along strength workout videos. Without a command: open the window.",
+        subcommands = {
+            PlanCommand.class,
+            ScriptCommand.class,
+            SimulateCommand.class,
+            MatchCommand.class,
+            PublishCommand.class,
+            DemoCommand.class,
+            BenchCommand.class,
+            Main.Screenshots.class
+        })
+public final class Main implements Callable<Integer> {
+    static final int DONE = 0;
+    static final int STOPPED_BY_FINDINGS = 1;
+    static final int BAD_INPUT = 2;
+
+    @Parameters(arity = "0..1", paramLabel = "WORKOUT", description = "a workout file to open")
+    private Path workout;
+
+    public static void main(String[] args) {
+        System.exit(run(args));
+    }
+
+    /** Runs one command line; gives its exit code. */
+    public static int run(String... args) {
+        CommandLine line = new CommandLine(new Main());
+        line.setExecutionExceptionHandler((e, command, result) -> {
+            if (e instanceof CancellationException) {
+                command.getErr().println("cancelled; nothing was left half-written");
+                return BAD_INPUT;
+            }
+            if (e instanceof IOException || e instanceof IllegalArgumentException) {
+                command.getErr().println("nosegay: " + e.getMessage());
+                return BAD_INPUT;
+            }
+            throw e;
+        });
+        return line.execute(args);
+    }
+
+    @Override
+    public Integer call() throws Exception {
+        return window("open", workout == null ? "" : workout.toString());
+    }
+
+    /** Starts the window by class name, so that no command but this one loads JavaFX. */
+    static int window(String mode, String file) throws Exception {
+        try {
+            Class.forName("app.nosegay.desktop.Desktop")
+                    .getMethod("open", String.class, String.class)
+                    .invoke(null, mode, file);
+            return DONE;
+        } catch (InvocationTargetException e) {
+            if (e.getCause() instanceof Exception cause) {
+                throw cause;
+            }
+            throw e;
+        }
+    }
+
+    /** Drives the real interface and takes its pictures. */
+    @Command(
+            name = "screenshots",
+            mixinStandardHelpOptions = true,
+            description = "Write docs/screenshots from the demo workout.")
+    static final class Screenshots implements Callable<Integer> {
+        @Option(names = "--out", defaultValue = "docs/screenshots", description = "folder; default ${DEFAULT-VALUE}")
+        private Path out;
+
+        @Override
+        public Integer call() throws Exception {
+            return window("screenshots", out.toString());
+        }
+    }
+}

@@ -1,0 +1,135 @@
+package app.nosegay.cli;
+
+import app.nosegay.jobs.Media;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.match.Match;
+import app.nosegay.match.MatchJson;
+import app.nosegay.media.MediaInput;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code nosegay match}: where everything planned is in the footage. */
+@Command(name = "match", mixinStandardHelpOptions = true, description = "Find every planned segment in the footage.")
+final class MatchCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "PLAN", description = "a run sheet or a workout file")
+    private Path plan;
+
+    @Option(
+            names = "--footage",
+            required = true,
+            arity = "1..*",
+            paramLabel = "FILE",
+            description = "recordings, in order")
+    private List<Path> footage;
+
+    @Option(
+            names = "--transcript",
+            arity = "1..*",
+            paramLabel = "FILE",
+            description = "a timed transcript per recording, in order")
+    private List<Path> transcripts = new ArrayList<>();
+
+    @Option(names = "--log", arity = "1..*", paramLabel = "FILE", description = "a shoot log per recording, in order")
+    private List<Path> logs = new ArrayList<>();
+
+    @Option(
+            names = "--save",
+            paramLabel = "WORKOUT",
+            description = "write a workout file with these takes (*.nosegay.json)")
+    private Path save;
+
+    @Option(names = "--overwrite", description = "replace a workout file that is there already")
+    private boolean overwrite;
+
+    @Option(names = "--json", paramLabel = "FILE|-", description = "also write JSON")
+    private String json;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws Exception {
+        if (transcripts.size() > footage.size() || logs.size() > footage.size()) {
+            throw new IOException(
+                    "there are more transcripts or logs than recordings; give one per recording, in order");
+        }
+        if (save != null && !overwrite && Files.exists(save)) {
+            throw new IOException(save + ": is there already; it is only replaced when you say so (--overwrite)");
+        }
+        Path folder = Sheets.folderOf(save == null ? footage.get(0) : save);
+        Workout read = Sheets.workout(plan);
+        Workout workout = new Workout(read.sheet(), List.of(), read.pins());
+        for (int i = 0; i < footage.size(); i++) {
+            Path movie = footage.get(i);
+            double seconds = MediaInput.probe(movie).length().seconds();
+            Path transcript = i < transcripts.size() ? transcripts.get(i) : null;
+            Path log = i < logs.size() ? logs.get(i) : null;
+            workout = workout.withTake(Media.reference(folder, "take-" + (i + 1), movie, seconds, transcript, log));
+        }
+        WorkoutMedia media = WorkoutMedia.read(
+                workout,
+                folder,
+                new ConsoleProgress("reading", spec.commandLine().getErr()));
+        Programme programme = media.programme(workout);
+        if (save != null) {
+            WorkoutFile.save(save, workout);
+        }
+        if (!Sheets.json(spec, json, MatchJson.of(programme.timeline(), programme.match()))) {
+            table(spec.commandLine().getOut(), programme.match());
+        }
+        return Main.DONE;
+    }
+
+    static void table(PrintWriter out, Match match) {
+        for (Match.Take t : match.takes()) {
+            String clock = t.offset() == null
+                    ? "no clock"
+                    : String.format(
+                            Locale.ROOT,
+                            "clock offset %.3f s, rate %+.1f ppm",
+                            t.offset().seconds(),
+                            t.ratePpm());
+            out.printf(
+                    "%s: %s; evidence: %s%n",
+                    t.id(), clock, t.evidence().isEmpty() ? "none" : String.join(", ", t.evidence()));
+        }
+        out.printf("%9s %9s %7s %6s  %s%n", "start", "end", "drift", "doubt", "segment");
+        for (Match.Placed p : match.segments()) {
+            if (p.matched()) {
+                out.printf(
+                        Locale.ROOT,
+                        "%9.3f %9.3f %+7.2f %6.2f  %s%n",
+                        p.start().seconds(),
+                        p.end().seconds(),
+                        p.drift().seconds(),
+                        p.doubt(),
+                        p.id());
+            } else {
+                out.printf("%9s %9s %7s %6s  %s%n", "–", "–", "–", "–", p.id() + " (missing)");
+            }
+        }
+        for (Match.Unplanned u : match.unplanned()) {
+            out.printf(
+                    Locale.ROOT,
+                    "%9.3f %9.3f  unplanned: %s%n",
+                    u.span().start().seconds(),
+                    u.span().end().seconds(),
+                    u.kind());
+        }
+        out.flush();
+    }
+}

@@ -1,0 +1,61 @@
+package app.nosegay.cli;
+
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.match.TranscriptReader;
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.RunSheetParser;
+import app.nosegay.plan.Timeline;
+import app.nosegay.workout.Workout;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import picocli.CommandLine;
+
+/** What the commands share: reading a PLAN, writing JSON. */
+final class Sheets {
+    private Sheets() {}
+
+    /** A PLAN: a workout file, or a run sheet in any encoding. */
+    static Workout workout(Path file) throws IOException {
+        if (!Files.isRegularFile(file)) {
+            throw new IOException(file + ": there is no such file");
+        }
+        if (file.toString().endsWith(WorkoutFile.ENDING)) {
+            return WorkoutFile.open(file);
+        }
+        byte[] bytes = Files.readAllBytes(file);
+        for (int i = 0; i < Math.min(bytes.length, 4096); i++) {
+            boolean utf16 = bytes.length > 1 && ((bytes[0] & 0xff) >= 0xfe && (bytes[1] & 0xff) >= 0xfe);
+            if (bytes[i] == 0 && !utf16) {
+                throw new IOException(file + ": this is not a run sheet (it is not text)");
+            }
+        }
+        return Workout.EMPTY.withSheet(TranscriptReader.decode(bytes));
+    }
+
+    static Timeline timeline(Path file) throws IOException {
+        MoveLibrary library = MoveLibrary.shipped();
+        return Expansion.expand(RunSheetParser.parse(workout(file).sheet(), library), library);
+    }
+
+    /** Writes {@code json} to {@code target}, or to standard output for {@code -}; nothing for null. True when it went to standard output. */
+    static boolean json(CommandLine.Model.CommandSpec spec, String target, JsonNode json) throws IOException {
+        if (target == null) {
+            return false;
+        }
+        if (target.equals("-")) {
+            spec.commandLine().getOut().println(json.toPrettyString());
+            spec.commandLine().getOut().flush();
+            return true;
+        }
+        Files.writeString(Path.of(target), json.toPrettyString() + "\n");
+        return false;
+    }
+
+    /** The folder a file lies in. */
+    static Path folderOf(Path file) {
+        return file.toAbsolutePath().normalize().getParent();
+    }
+}

@@ -1,0 +1,81 @@
+package app.nosegay.cli;
+
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Timeline;
+import app.nosegay.standins.GuideVoice;
+import app.nosegay.standins.SimulatedTake;
+import app.nosegay.standins.Trouble;
+import app.nosegay.standins.Voice;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code nosegay simulate}: the simulated camera films a plan. */
+@Command(
+        name = "simulate",
+        mixinStandardHelpOptions = true,
+        description = "Have the simulated camera film a plan: movie, transcript, shoot log, truth.")
+final class SimulateCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "PLAN", description = "a run sheet or a workout file")
+    private Path plan;
+
+    @Option(names = "--out", required = true, paramLabel = "DIR", description = "folder for take-1.*")
+    private Path out;
+
+    @Option(names = "--seed", defaultValue = "1", description = "same seed, same take; default ${DEFAULT-VALUE}")
+    private long seed;
+
+    @Option(
+            names = "--trouble",
+            defaultValue = "",
+            paramLabel = "LIST",
+            description = "comma separated: late-start, clock-rate, hold, missed-beeps, no-tones, no-beeps")
+    private String trouble;
+
+    @Option(names = "--evidence-only", description = "no movie: transcript, log and truth alone")
+    private boolean evidenceOnly;
+
+    @Option(names = "--overwrite", description = "replace a take that is there already")
+    private boolean overwrite;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws Exception {
+        Timeline timeline = Sheets.timeline(plan);
+        if (timeline.segments().isEmpty()) {
+            throw new IOException(plan + ": there is nothing to film; it has no segments");
+        }
+        if (!overwrite && Files.exists(out.resolve("take-1.truth.json"))) {
+            throw new IOException(out + ": holds a take-1 already; it is only replaced when you say so (--overwrite)");
+        }
+        Voice voice = evidenceOnly ? null : new GuideVoice();
+        PrintWriter err = spec.commandLine().getErr();
+        SimulatedTake.Written written = SimulatedTake.make(
+                timeline,
+                MoveLibrary.shipped(),
+                out,
+                "take-1",
+                seed,
+                Trouble.parse(trouble),
+                voice,
+                new ConsoleProgress("filming", err));
+        PrintWriter print = spec.commandLine().getOut();
+        for (Path file :
+                new Path[] {written.movie(), written.transcript(), written.words(), written.log(), written.truth()}) {
+            if (file != null) {
+                print.println(file);
+            }
+        }
+        print.flush();
+        return Main.DONE;
+    }
+}

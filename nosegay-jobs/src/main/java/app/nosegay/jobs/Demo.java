@@ -1,0 +1,77 @@
+package app.nosegay.jobs;
+
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.media.MediaInput;
+import app.nosegay.media.Progress;
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.RunSheetParser;
+import app.nosegay.plan.Timeline;
+import app.nosegay.standins.GuideVoice;
+import app.nosegay.standins.SimulatedTake;
+import app.nosegay.standins.Trouble;
+import app.nosegay.standins.Voice;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/** The demo workout: an invented channel for allotment gardeners, filmed in a potting shed by the simulated camera. */
+public final class Demo {
+    /** Chosen once: this run is late into three sets and stops for water once. */
+    public static final long SEED = 12;
+
+    public static final Set<Trouble> TROUBLES = EnumSet.of(Trouble.LATE_START, Trouble.CLOCK_RATE, Trouble.HOLD);
+    public static final String NAME = "potting-shed-strength";
+
+    private Demo() {}
+
+    /** The demo's run sheet. */
+    public static String sheet() {
+        try (InputStream in = Demo.class.getResourceAsStream("demo.runsheet")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new IllegalStateException("the demo's run sheet is missing from the application", e);
+        }
+    }
+
+    /** The demo's workout file in {@code folder}, filmed there when it has not been yet. */
+    public static Path prepare(Path folder, Progress progress) throws IOException {
+        Path file = folder.resolve(NAME + WorkoutFile.ENDING);
+        Path movie = folder.resolve("take-1.mp4");
+        boolean ready = Files.exists(file)
+                && Files.exists(movie)
+                && WorkoutFile.open(file).sheet().equals(sheet());
+        if (!ready) {
+            Workout workout = film(
+                    new Workout(sheet(), List.of(), List.of()), folder, SEED, TROUBLES, new GuideVoice(), progress);
+            WorkoutFile.save(file, workout);
+        }
+        return file;
+    }
+
+    /** Has the simulated camera film the workout into {@code folder}; gives the workout with the new take. */
+    public static Workout film(
+            Workout workout, Path folder, long seed, Set<Trouble> troubles, Voice voice, Progress progress)
+            throws IOException {
+        MoveLibrary library = MoveLibrary.shipped();
+        Timeline timeline = Expansion.expand(RunSheetParser.parse(workout.sheet(), library), library);
+        if (timeline.segments().isEmpty()) {
+            throw new IOException("there is nothing to film: the run sheet has no segments yet");
+        }
+        int n = 1;
+        while (Files.exists(folder.resolve("take-" + n + ".mp4"))) {
+            n++;
+        }
+        String id = "take-" + n;
+        SimulatedTake.Written written =
+                SimulatedTake.make(timeline, library, folder, id, seed, troubles, voice, progress);
+        double seconds = MediaInput.probe(written.movie()).length().seconds();
+        return workout.withTake(
+                Media.reference(folder, id, written.movie(), seconds, written.transcript(), written.log()));
+    }
+}

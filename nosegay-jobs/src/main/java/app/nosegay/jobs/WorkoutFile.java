@@ -1,0 +1,86 @@
+package app.nosegay.jobs;
+
+import app.nosegay.workout.Workout;
+import app.nosegay.workout.WorkoutJson;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.MalformedInputException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.Optional;
+
+/** Reads and writes workout files. A save is complete or has not happened; an autosave beside the file survives a kill at any instant. */
+public final class WorkoutFile {
+    public static final String ENDING = ".nosegay.json";
+
+    private WorkoutFile() {}
+
+    /** Reads a workout file. */
+    public static Workout open(Path file) throws IOException {
+        try {
+            return WorkoutJson.read(Files.readString(file));
+        } catch (MalformedInputException e) {
+            throw new IOException(file.getFileName() + ": this is not a workout file (it is not text)", e);
+        } catch (NoSuchFileException e) {
+            throw new IOException(file.getFileName() + ": there is no such file", e);
+        } catch (IOException e) {
+            throw new IOException(file.getFileName() + ": " + e.getMessage(), e);
+        }
+    }
+
+    /** Writes a new file, syncs it, and puts it in place of the old one; then the autosave is no longer needed. */
+    public static void save(Path file, Workout workout) throws IOException {
+        write(file, workout);
+        Files.deleteIfExists(autosave(file));
+    }
+
+    /** Writes the autosave beside {@code file}. */
+    public static void autosave(Path file, Workout workout) throws IOException {
+        write(autosave(file), workout);
+    }
+
+    /** An autosave newer than the file itself: the state before a crash; empty when there is none or it cannot be read. */
+    public static Optional<Workout> recovered(Path file) {
+        Path autosave = autosave(file);
+        try {
+            boolean newer = Files.exists(autosave)
+                    && (!Files.exists(file)
+                            || Files.getLastModifiedTime(autosave).compareTo(Files.getLastModifiedTime(file)) >= 0);
+            return newer ? Optional.of(WorkoutJson.read(Files.readString(autosave))) : Optional.empty();
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
+
+    public static Path autosave(Path file) {
+        return file.resolveSibling("." + file.getFileName() + ".autosave");
+    }
+
+    private static void write(Path file, Workout workout) throws IOException {
+        Path fresh = file.resolveSibling("." + file.getFileName() + ".new");
+        Files.createDirectories(file.toAbsolutePath().getParent());
+        try (FileChannel channel = FileChannel.open(
+                fresh, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING)) {
+            ByteBuffer bytes = ByteBuffer.wrap(WorkoutJson.write(workout).getBytes(StandardCharsets.UTF_8));
+            while (bytes.hasRemaining()) {
+                channel.write(bytes);
+            }
+            channel.force(true);
+        } catch (IOException e) {
+            Files.deleteIfExists(fresh);
+            throw new IOException(
+                    file.getFileName() + ": cannot be saved here (" + e.getMessage() + "); choose another folder", e);
+        }
+        try {
+            Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (AtomicMoveNotSupportedException e) {
+            Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
+        }
+    }
+}

@@ -1,0 +1,89 @@
+package app.nosegay.jobs;
+
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.match.Caption;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.match.TranscriptReader;
+import app.nosegay.media.Progress;
+import app.nosegay.media.TakeReader;
+import app.nosegay.shoot.ShootLog;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The takes of a workout, read: what the programme is reckoned from besides the workout itself.
+ *
+ * @param folder where the workout file is
+ * @param readings by take id, in order
+ * @param evidence the readings' evidence with their transcripts
+ * @param logs one per take in the same order; entries may be null
+ */
+public record WorkoutMedia(
+        Path folder, Map<String, TakeReader.Reading> readings, List<TakeEvidence> evidence, List<ShootLog> logs) {
+    public static WorkoutMedia none(Path folder) {
+        return new WorkoutMedia(folder, Map.of(), List.of(), List.of());
+    }
+
+    /** Reads all takes of {@code workout}, from the shelf where they are there. */
+    public static WorkoutMedia read(Workout workout, Path folder, Progress progress) throws IOException {
+        Map<String, TakeReader.Reading> readings = new LinkedHashMap<>();
+        List<TakeEvidence> evidence = new ArrayList<>();
+        List<ShootLog> logs = new ArrayList<>();
+        int n = workout.takes().size();
+        for (int i = 0; i < n; i++) {
+            Workout.TakeRef take = workout.takes().get(i);
+            int before = i;
+            Path movie = Media.present(folder, take);
+            TakeReader.Reading reading = TakeShelf.read(movie, take.id(), folder, s -> progress.at((before + s) / n));
+            readings.put(take.id(), reading);
+            evidence.add(reading.evidence().withWords(transcript(folder, take)));
+            logs.add(take.log() == null ? null : log(Media.resolved(folder, take.log())));
+        }
+        return new WorkoutMedia(folder, readings, evidence, logs);
+    }
+
+    private static List<Caption> transcript(Path folder, Workout.TakeRef take) throws IOException {
+        return take.transcript() == null ? List.of() : transcript(Media.resolved(folder, take.transcript()));
+    }
+
+    /** Reads a timed transcript; fails naming the file. */
+    public static List<Caption> transcript(Path file) throws IOException {
+        try {
+            return TranscriptReader.read(Files.readAllBytes(file));
+        } catch (NoSuchFileException e) {
+            throw new IOException(file.getFileName() + ": there is no such transcript", e);
+        } catch (IOException e) {
+            throw new IOException(file.getFileName() + ": " + e.getMessage(), e);
+        }
+    }
+
+    /** Reads a shoot log; fails naming the file. */
+    public static ShootLog log(Path file) throws IOException {
+        try {
+            return ShootLog.fromJson(Files.readString(file));
+        } catch (NoSuchFileException e) {
+            throw new IOException(file.getFileName() + ": there is no such shoot log", e);
+        } catch (IOException e) {
+            throw new IOException(file.getFileName() + ": cannot be read as a shoot log (" + e.getMessage() + ")", e);
+        }
+    }
+
+    public Programme programme(Workout workout) {
+        return Programme.of(workout, evidence, logs, MoveLibrary.shipped());
+    }
+
+    /** The takes' files by id. */
+    public Map<String, Path> files(Workout workout) {
+        Map<String, Path> files = new LinkedHashMap<>();
+        workout.takes().forEach(t -> files.put(t.id(), Media.resolved(folder, t.file())));
+        return files;
+    }
+}

@@ -1,0 +1,86 @@
+package app.nosegay.standins;
+
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.match.Caption;
+import app.nosegay.match.MatchJson;
+import app.nosegay.media.Progress;
+import app.nosegay.plan.Timeline;
+import app.nosegay.publish.TimedText;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.CuePlanner;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
+import app.nosegay.time.SpeechRate;
+import app.nosegay.time.Time;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+
+/** Writes a simulated take and everything that goes with it into a folder. */
+public final class SimulatedTake {
+    private SimulatedTake() {}
+
+    /** The files of one take; {@code movie} is null for an evidence stream alone. */
+    public record Written(Path movie, Path transcript, Path words, Path log, Path truth) {}
+
+    /**
+     * Runs, and films, a plan.
+     *
+     * @param id the take's name and the stem of its files
+     * @param voice says the script; null makes the evidence stream alone, without a film
+     */
+    public static Written make(
+            Timeline timeline,
+            MoveLibrary library,
+            Path folder,
+            String id,
+            long seed,
+            Set<Trouble> troubles,
+            Voice voice,
+            Progress progress)
+            throws IOException {
+        Files.createDirectories(folder);
+        CuePlan cues = CuePlanner.plan(timeline, library, SpeechRate.DEFAULT);
+        Performance performance = Performance.of(timeline, cues, seed, troubles);
+        Path movie = voice == null ? null : folder.resolve(id + ".mp4");
+        List<Performance.Spoken> said = voice == null
+                ? performance.spoken()
+                : SimulatedCamera.film(performance, library, voice, movie, progress);
+        List<Caption> captions = said.stream().map(Performance.Spoken::caption).toList();
+        Path transcript = Files.writeString(
+                folder.resolve(id + ".vtt"),
+                TimedText.webVtt(captions.stream().map(SimulatedTake::cue).toList()));
+        Path words = Files.writeString(folder.resolve(id + ".words.json"), words(captions));
+        Path log = Files.writeString(
+                folder.resolve(id + ".log.json"), performance.log().toJson());
+        ObjectNode truth = MatchJson.of(timeline, performance.truth(id, id + ".mp4"));
+        ArrayNode named = truth.putArray("troubles");
+        troubles.forEach(t -> named.add(t.word()));
+        Path truthFile = Files.writeString(folder.resolve(id + ".truth.json"), truth.toPrettyString() + "\n");
+        return new Written(movie, transcript, words, log, truthFile);
+    }
+
+    private static TimedText.Cue cue(Caption caption) {
+        Span<Axis.Cut> span = new Span<>(
+                new Time<>(caption.start().micros()), new Time<>(caption.end().micros()));
+        return new TimedText.Cue(span, caption.text());
+    }
+
+    private static String words(List<Caption> captions) {
+        ArrayNode list = JsonMapper.builder().build().createArrayNode();
+        for (Caption caption : captions) {
+            for (Caption.Word word : caption.words()) {
+                list.addObject()
+                        .put("word", word.text())
+                        .put("start", Math.round(word.start().seconds() * 1000) / 1000.0)
+                        .put("end", Math.round(word.end().seconds() * 1000) / 1000.0);
+            }
+        }
+        return list.toPrettyString() + "\n";
+    }
+}
