@@ -10,6 +10,8 @@ import java.util.Arrays;
 final class Movement {
     /** Movement is this share of the way from the take's stillness to its usual movement. */
     private static final double SHARE = 0.3;
+    /** Less than this many times the take's stillness is no movement at all. */
+    private static final double LEAST_RISE = 1.3;
     /** A twitch is not a start: movement has to go on for this long. */
     private static final Length STEADY = Length.ofMillis(400);
 
@@ -23,9 +25,16 @@ final class Movement {
         float[] sorted = motion.values().clone();
         Arrays.sort(sorted);
         double low = sorted[sorted.length / 10];
-        double threshold = low + SHARE * (sorted[(int) (sorted.length * 0.8)] - low);
         int from = motion.index(announced.start());
         int to = motion.index(announced.end());
+        // A small movement is measured by its own strength, a large one by the take's.
+        float[] own = Arrays.copyOfRange(motion.values(), from, Math.max(from + 1, to));
+        Arrays.sort(own);
+        double usual = Math.min(sorted[(int) (sorted.length * 0.8)], own[(int) (own.length * 0.7)]);
+        if (usual < low * LEAST_RISE) {
+            return announced;
+        }
+        double threshold = low + SHARE * (usual - low);
         int steady = (int) Math.max(1, Math.round(STEADY.seconds() * motion.hz()));
         int first = steadyFrom(motion, from, to, 1, steady, threshold);
         int last = steadyFrom(motion, to, from, -1, steady, threshold);
