@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.List;
 
 /** The media files a workout refers to: paths relative to it, fingerprints that recognise them when moved. */
 public final class Media {
@@ -75,5 +76,24 @@ public final class Media {
                     file, "the recording is missing; bring it back to " + file.getParent() + " or choose it again");
         }
         return file;
+    }
+
+    /** The transcript that lies beside a recording under its name, or null. */
+    public static Path transcriptBeside(Path movie) {
+        return beside(movie, List.of(".vtt", ".srt", ".txt"));
+    }
+
+    /** The shoot log that lies beside a recording under its name, or null. */
+    public static Path logBeside(Path movie) {
+        return beside(movie, List.of(".log.json"));
+    }
+
+    private static Path beside(Path movie, List<String> endings) {
+        String stem = movie.getFileName().toString().replaceFirst("\\.[^.]*$", "");
+        return endings.stream()
+                .map(e -> movie.resolveSibling(stem + e))
+                .filter(Files::isRegularFile)
+                .findFirst()
+                .orElse(null);
     }
 }

@@ -9,6 +9,6 @@ package app.nosegay.media;
  */
 public record EncoderSettings(String preset, int quality, double keyFrameSeconds) {
     public static final EncoderSettings FINISHED = new EncoderSettings("veryfast", 20, 2);
-    /** Takes are scrubbed: key frames every half second, and the fastest preset, since they are only material. */
-    public static final EncoderSettings TAKE = new EncoderSettings("superfast", 21, 0.5);
+    /** Takes are scrubbed: key frames every second, and the fastest preset, since they are only material. */
+    public static final EncoderSettings TAKE = new EncoderSettings("ultrafast", 20, 1);
 }

@@ -1,0 +1,57 @@
+package app.nosegay.desktop;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** All keys on one sheet (F1). */
+final class KeysOverlay {
+    private static final String[][] KEYS = {
+        {"Ctrl+1 … Ctrl+4", "Plan, Match, Dress, Publish"},
+        {"Ctrl+Z  ·  Ctrl+Shift+Z", "Undo  ·  redo, step by step"},
+        {"Ctrl+S  ·  Ctrl+O", "Save  ·  open a workout"},
+        {"Ctrl+.", "Plan: mend the error on this line with the nearest word"},
+        {"Alt+Up  ·  Alt+Down", "Plan: the number under the cursor up or down"},
+        {"J  ·  K", "Match and Dress: next line  ·  line before"},
+        {"Space", "Match and Dress: play from the line's start, or stop"},
+        {"D", "Match: the most doubtful boundary not looked at yet"},
+        {"B", "Match: keep the selected boundary where it is (pin)"},
+        {"[  ·  ]", "Match: the line's start a frame earlier  ·  later"},
+        {"{  ·  }", "Match: the line's end a frame earlier  ·  later"},
+        {"Left  ·  Right", "Dress: a tenth of a second back  ·  on"},
+        {"F1", "This sheet"},
+    };
+
+    private final StackPane shade = new StackPane();
+
+    KeysOverlay() {
+        GridPane grid = new GridPane();
+        grid.setHgap(28);
+        grid.setVgap(8);
+        for (int i = 0; i < KEYS.length; i++) {
+            Label key = new Label(KEYS[i][0]);
+            key.getStyleClass().add("key");
+            grid.addRow(i, key, new Label(KEYS[i][1]));
+        }
+        Label heading = new Label("Keys");
+        heading.getStyleClass().add("heading");
+        VBox sheet = new VBox(14, heading, grid);
+        sheet.getStyleClass().add("sheet");
+        sheet.setMaxSize(VBox.USE_PREF_SIZE, VBox.USE_PREF_SIZE);
+        shade.getChildren().add(sheet);
+        shade.setAlignment(Pos.CENTER);
+        shade.getStyleClass().add("shade");
+        shade.setVisible(false);
+        shade.setOnMouseClicked(e -> toggle());
+    }
+
+    StackPane view() {
+        return shade;
+    }
+
+    void toggle() {
+        shade.setVisible(!shade.isVisible());
+    }
+}

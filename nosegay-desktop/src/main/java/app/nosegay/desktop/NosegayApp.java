@@ -1,0 +1,67 @@
+package app.nosegay.desktop;
+
+import app.nosegay.jobs.Demo;
+import app.nosegay.paint.Typefaces;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.text.Font;
+import javafx.stage.Stage;
+
+/** The JavaFX application. */
+public final class NosegayApp extends Application {
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    @Override
+    public void start(Stage stage) throws Exception {
+        List<String> given = getParameters().getRaw();
+        String mode = given.isEmpty() ? "open" : given.get(0);
+        String file = given.size() < 2 ? "" : given.get(1);
+        Shell shell = show(stage);
+        switch (mode) {
+            case "demo" -> openDemo(shell, Path.of(file));
+            case "screenshots" -> {
+                String kept = System.getProperty("nosegay.demo");
+                Path folder = kept == null ? Files.createTempDirectory("nosegay-pictures") : Path.of(kept);
+                Files.createDirectories(Path.of(file));
+                new Photographer(shell, folder, Path.of(file)).start();
+            }
+            default -> {
+                if (!file.isEmpty()) {
+                    shell.session().open(Path.of(file));
+                }
+            }
+        }
+    }
+
+    /** Builds and shows the window; used by the tests as well. */
+    public static Shell show(Stage stage) {
+        for (String font : Typefaces.FILES) {
+            Font.loadFont(NosegayApp.class.getResourceAsStream(font), 14);
+        }
+        Shell shell = new Shell(stage, new Session());
+        Scene scene = new Scene(shell.root(), WIDTH, HEIGHT);
+        scene.getStylesheets().add(NosegayApp.class.getResource("nosegay.css").toExternalForm());
+        shell.installKeys(scene);
+        stage.setTitle("Nosegay");
+        stage.setMinWidth(1100);
+        stage.setMinHeight(680);
+        stage.setScene(scene);
+        stage.setOnCloseRequest(e -> {
+            shell.close();
+            Platform.exit();
+        });
+        stage.show();
+        return shell;
+    }
+
+    private static void openDemo(Shell shell, Path folder) {
+        shell.session()
+                .jobs()
+                .run("Filming the demo workout", progress -> Demo.prepare(folder, progress), shell.session()::open);
+    }
+}

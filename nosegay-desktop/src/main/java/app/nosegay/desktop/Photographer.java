@@ -1,0 +1,110 @@
+package app.nosegay.desktop;
+
+import app.nosegay.jobs.Demo;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.function.BooleanSupplier;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.ListView;
+import javafx.scene.image.WritableImage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+
+/** Drives the real window through the demo and takes a picture of each main view. */
+final class Photographer {
+    private static final Duration LOOK_EVERY = Duration.millis(100);
+    /** After a view has what it needs, the pictures and lists in it still have to be laid out. */
+    private static final int SETTLE_LOOKS = 12;
+
+    private final Shell shell;
+    private final Path demo;
+    private final Path out;
+    private final Deque<Step> steps = new ArrayDeque<>();
+    private int settled;
+
+    private record Step(Runnable begin, BooleanSupplier ready, String picture) {}
+
+    Photographer(Shell shell, Path demo, Path out) {
+        this.shell = shell;
+        this.demo = demo;
+        this.out = out;
+    }
+
+    void start() {
+        Session session = shell.session();
+        steps.add(new Step(() -> shell.go(1), () -> true, "match-empty"));
+        steps.add(new Step(
+                () -> session.jobs().run("Filming the demo workout", p -> Demo.prepare(demo, p), session::open),
+                () -> session.programme().get() != null
+                        && !session.programme().get().match().takes().isEmpty()
+                        && !session.jobs().isRunning(),
+                null));
+        steps.add(new Step(() -> shell.go(0), () -> true, "plan"));
+        steps.add(new Step(() -> pick(1, "#score", 5), () -> true, "match"));
+        steps.add(new Step(() -> pick(2, "#stretches", 5), () -> true, "dress"));
+        steps.add(new Step(() -> shell.go(3), () -> true, "publish"));
+        Timeline clock = new Timeline(new KeyFrame(LOOK_EVERY, e -> look()));
+        clock.setCycleCount(Timeline.INDEFINITE);
+        steps.peek().begin().run();
+        clock.play();
+    }
+
+    /** Goes to a stage and selects a line of its list. */
+    private void pick(int stage, String list, int index) {
+        shell.go(stage);
+        Node node = shell.root().lookup(list);
+        if (node instanceof ListView<?> view) {
+            view.getSelectionModel().select(index);
+        }
+    }
+
+    private void look() {
+        Step step = steps.peek();
+        String trouble = shell.session().jobs().message().get();
+        if (!trouble.isEmpty()) {
+            System.err.println("nosegay: the pictures cannot be taken: " + trouble);
+            steps.clear();
+            shell.close();
+            Platform.exit();
+            return;
+        }
+        if (step == null || !step.ready().getAsBoolean() || settled++ < SETTLE_LOOKS) {
+            return;
+        }
+        if (step.picture() != null) {
+            take(out.resolve(step.picture() + ".png"));
+        }
+        steps.remove();
+        settled = 0;
+        if (steps.isEmpty()) {
+            shell.close();
+            Platform.exit();
+        } else {
+            steps.peek().begin().run();
+        }
+    }
+
+    private void take(Path file) {
+        WritableImage image = shell.root().getScene().snapshot(null);
+        int w = (int) image.getWidth();
+        int h = (int) image.getHeight();
+        BufferedImage picture = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < h; y++) {
+            for (int x = 0; x < w; x++) {
+                picture.setRGB(x, y, image.getPixelReader().getArgb(x, y));
+            }
+        }
+        try {
+            ImageIO.write(picture, "png", file.toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(file + " cannot be written", e);
+        }
+    }
+}

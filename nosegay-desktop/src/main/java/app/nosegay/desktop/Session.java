@@ -1,0 +1,292 @@
+package app.nosegay.desktop;
+
+import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.Media;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.media.MediaInput;
+import app.nosegay.standins.GuideVoice;
+import app.nosegay.standins.Trouble;
+import app.nosegay.workout.History;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.util.Duration;
+
+/**
+ * The one workout of a window: its history, its file, its takes as read, and the programme that follows from them. Used on the interface
+ * thread; the reckoning runs beside it and only its newest result is shown.
+ */
+public final class Session {
+    private static final Duration AUTOSAVE_AFTER = Duration.millis(1500);
+    private static final Duration TYPING_PAUSE = Duration.seconds(1);
+
+    private final Jobs jobs = new Jobs();
+    private final ExecutorService reckoning = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "reckoning");
+        t.setDaemon(true);
+        return t;
+    });
+    private final AtomicLong wanted = new AtomicLong();
+    private final ReadOnlyObjectWrapper<Programme> programme = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
+    private final PauseTransition autosave = new PauseTransition(AUTOSAVE_AFTER);
+    private final PauseTransition typing = new PauseTransition(TYPING_PAUSE);
+    private History history = new History(Workout.EMPTY);
+    private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
+    private Path file;
+    private int typingRun;
+
+    public Session() {
+        autosave.setOnFinished(e -> writeAutosave());
+        typing.setOnFinished(e -> typingRun++);
+        reckon();
+    }
+
+    public Jobs jobs() {
+        return jobs;
+    }
+
+    public Workout workout() {
+        return history.now();
+    }
+
+    public WorkoutMedia media() {
+        return media;
+    }
+
+    /** The programme that follows from the workout; behind by a moment while it is reckoned. */
+    public ReadOnlyObjectProperty<Programme> programme() {
+        return programme.getReadOnlyProperty();
+    }
+
+    /** Where the workout is kept and whether that is up to date, for the status line. */
+    public ReadOnlyStringProperty state() {
+        return state.getReadOnlyProperty();
+    }
+
+    /** The workout's file; empty until it has been saved. */
+    public Optional<Path> file() {
+        return Optional.ofNullable(file);
+    }
+
+    public Optional<String> undoName() {
+        return history.undoName();
+    }
+
+    public Optional<String> redoName() {
+        return history.redoName();
+    }
+
+    /** Does a step that can be undone. */
+    public void apply(String name, Workout next) {
+        history.apply(name, next);
+        changed();
+    }
+
+    /** Takes typed text; typing on one line without a pause is one step. */
+    public void type(String text, int line) {
+        history.apply("edit line " + (line + 1), history.now().withSheet(text), "typing " + typingRun + " " + line);
+        typing.playFromStart();
+        changed();
+    }
+
+    public void undo() {
+        history.undo().ifPresent(w -> changedTakes());
+    }
+
+    public void redo() {
+        history.redo().ifPresent(w -> changedTakes());
+    }
+
+    private void changed() {
+        state.set(file == null ? "not saved yet" : "saving …");
+        autosave.playFromStart();
+        reckon();
+    }
+
+    /** A step that may have added or removed takes: those are read (again) first. */
+    private void changedTakes() {
+        boolean same = workout().takes().stream()
+                .map(Workout.TakeRef::id)
+                .toList()
+                .equals(List.copyOf(media.readings().keySet()));
+        changed();
+        if (!same) {
+            readTakes();
+        }
+    }
+
+    private void writeAutosave() {
+        if (file == null) {
+            return;
+        }
+        Workout workout = workout();
+        Path target = file;
+        reckoning.execute(() -> {
+            try {
+                WorkoutFile.autosave(target, workout);
+                Platform.runLater(() -> state.set("changes kept; Ctrl+S saves"));
+            } catch (IOException e) {
+                Platform.runLater(() -> state.set(e.getMessage()));
+            }
+        });
+    }
+
+    private void reckon() {
+        long mine = wanted.incrementAndGet();
+        Workout workout = workout();
+        WorkoutMedia from = media;
+        reckoning.execute(() -> {
+            if (mine == wanted.get()) {
+                Programme next = from.programme(workout);
+                Platform.runLater(() -> {
+                    if (mine == wanted.get()) {
+                        programme.set(next);
+                    }
+                });
+            }
+        });
+    }
+
+    /** Begins a new, empty workout. */
+    public void begin() {
+        file = null;
+        history = new History(Workout.EMPTY);
+        media = WorkoutMedia.none(Path.of("").toAbsolutePath());
+        state.set("not saved yet");
+        reckon();
+    }
+
+    /** Opens a workout file; changes an earlier session could not save come back as a step that can be undone. */
+    public void open(Path opened) {
+        jobs.run("Opening " + opened.getFileName(), progress -> WorkoutFile.open(opened), workout -> {
+            file = opened.toAbsolutePath().normalize();
+            history = new History(workout);
+            state.set("saved");
+            WorkoutFile.recovered(file).filter(r -> !r.equals(workout)).ifPresent(r -> {
+                history.apply("changes recovered from the last session", r);
+                state.set("changes of the last session recovered; undo brings back the saved state");
+            });
+            media = WorkoutMedia.none(file.getParent());
+            reckon();
+            readTakes();
+        });
+    }
+
+    /** Reads the takes of the workout that are not read yet. */
+    private void readTakes() {
+        Workout workout = workout();
+        Path folder = folder();
+        if (workout.takes().isEmpty()) {
+            media = WorkoutMedia.none(folder);
+            reckon();
+            return;
+        }
+        jobs.run("Reading the recordings", progress -> WorkoutMedia.read(workout, folder, progress), read -> {
+            media = read;
+            reckon();
+        });
+    }
+
+    /** The folder media paths are relative to. */
+    public Path folder() {
+        return file == null ? Path.of(System.getProperty("user.home")) : file.getParent();
+    }
+
+    /** Saves to the workout's file, or to {@code target} where that is given. */
+    public void save(Path target) {
+        Path to = target == null ? file : target.toAbsolutePath().normalize();
+        Workout moved = rebased(workout(), folder(), to.getParent());
+        try {
+            WorkoutFile.save(to, moved);
+            boolean elsewhere = !to.equals(file);
+            file = to;
+            if (elsewhere) {
+                history = new History(moved);
+                readTakes();
+            }
+            state.set("saved");
+        } catch (IOException e) {
+            state.set(e.getMessage());
+            jobs.say(e.getMessage());
+        }
+    }
+
+    /** The same workout with its media paths seen from another folder. */
+    private static Workout rebased(Workout workout, Path from, Path to) {
+        return new Workout(
+                workout.sheet(),
+                workout.takes().stream()
+                        .map(t -> new Workout.TakeRef(
+                                t.id(),
+                                Media.stored(to, Media.resolved(from, t.file())),
+                                t.size(),
+                                t.seconds(),
+                                t.fingerprint(),
+                                t.transcript() == null ? null : Media.stored(to, Media.resolved(from, t.transcript())),
+                                t.log() == null ? null : Media.stored(to, Media.resolved(from, t.log()))))
+                        .toList(),
+                workout.pins());
+    }
+
+    /** Has the simulated camera film the plan; the take is added when it is done. */
+    public void film(long seed) {
+        Workout workout = workout();
+        Path folder = folder();
+        jobs.run(
+                "Filming with the simulated camera",
+                progress -> Demo.film(
+                        workout,
+                        folder,
+                        seed,
+                        EnumSet.of(Trouble.LATE_START, Trouble.CLOCK_RATE),
+                        new GuideVoice(),
+                        progress),
+                filmed -> addTake(filmed.takes().get(filmed.takes().size() - 1)));
+    }
+
+    /** Brings a recording in, with the transcript and the shoot log that lie beside it under its name. */
+    public void bringIn(Path movie) {
+        Path folder = folder();
+        int n = workout().takes().size() + 1;
+        jobs.run(
+                "Bringing in " + movie.getFileName(),
+                progress -> {
+                    double seconds = MediaInput.probe(movie).length().seconds();
+                    return Media.reference(
+                            folder, "take-" + n, movie, seconds, Media.transcriptBeside(movie), Media.logBeside(movie));
+                },
+                this::addTake);
+    }
+
+    private void addTake(Workout.TakeRef take) {
+        apply("add " + take.id(), workout().withTake(take));
+        readTakes();
+    }
+
+    /** Ends the session: what is not saved yet is kept in the autosave. */
+    public void close() {
+        writeAutosave();
+        reckoning.shutdown();
+        try {
+            reckoning.awaitTermination(3, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

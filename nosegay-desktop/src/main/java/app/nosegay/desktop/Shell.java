@@ -1,0 +1,241 @@
+package app.nosegay.desktop;
+
+import app.nosegay.desktop.dress.DressStage;
+import app.nosegay.desktop.match.MatchStage;
+import app.nosegay.desktop.plan.PlanStage;
+import app.nosegay.desktop.publish.PublishStage;
+import app.nosegay.jobs.WorkoutFile;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import javafx.stage.Stage;
+
+/** The frame of the window: the stage rail, the workout's name and file, what is running. */
+public final class Shell {
+    private final Stage stage;
+    private final Session session;
+    private final BorderPane frame = new BorderPane();
+    private final StackPane root = new StackPane(frame);
+    private final List<StageView> stages = new ArrayList<>();
+    private final List<ToggleButton> tabs = new ArrayList<>();
+    private final Label title = new Label();
+    private final Button undo = new Button("Undo");
+    private final Button redo = new Button("Redo");
+    private final KeysOverlay keys = new KeysOverlay();
+    private StageView shown;
+
+    Shell(Stage stage, Session session) {
+        this.stage = stage;
+        this.session = session;
+        stages.add(new PlanStage(session));
+        stages.add(new MatchStage(session, stage));
+        stages.add(new DressStage(session));
+        stages.add(new PublishStage(session, stage));
+        frame.getStyleClass().add("frame");
+        frame.setLeft(rail());
+        frame.setTop(head());
+        frame.setBottom(foot());
+        root.getChildren().add(keys.view());
+        session.programme().addListener((o, before, now) -> refreshHead());
+        go(0);
+        refreshHead();
+    }
+
+    StackPane root() {
+        return root;
+    }
+
+    public Session session() {
+        return session;
+    }
+
+    private VBox rail() {
+        VBox rail = new VBox();
+        rail.getStyleClass().add("rail");
+        Label mark = new Label("Nosegay");
+        mark.getStyleClass().add("mark");
+        rail.getChildren().add(mark);
+        ToggleGroup group = new ToggleGroup();
+        for (int i = 0; i < stages.size(); i++) {
+            int index = i;
+            ToggleButton tab = new ToggleButton(stages.get(i).name());
+            tab.setToggleGroup(group);
+            tab.setId("stage-" + stages.get(i).name().toLowerCase(Locale.ROOT));
+            tab.getStyleClass().setAll("stage-tab");
+            tab.setMaxWidth(Double.MAX_VALUE);
+            tab.setTooltip(new Tooltip("Ctrl+" + (i + 1)));
+            tab.setOnAction(e -> go(index));
+            tabs.add(tab);
+            rail.getChildren().add(tab);
+        }
+        Region space = new Region();
+        VBox.setVgrow(space, Priority.ALWAYS);
+        Label local = new Label("No picture or sound leaves this machine.");
+        local.setWrapText(true);
+        local.getStyleClass().add("small");
+        Button help = quiet("Keys  F1", keys::toggle);
+        rail.getChildren().addAll(space, help, local);
+        return rail;
+    }
+
+    private HBox head() {
+        title.getStyleClass().add("workout-title");
+        title.setMinWidth(60);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        undo.getStyleClass().add("quiet");
+        redo.getStyleClass().add("quiet");
+        undo.setId("undo");
+        redo.setId("redo");
+        undo.setOnAction(e -> session.undo());
+        redo.setOnAction(e -> session.redo());
+        Button begin = quiet("New", session::begin);
+        Button open = quiet("Open …", this::chooseAndOpen);
+        Button save = quiet("Save", this::save);
+        Button saveAs = quiet("Save as …", this::saveAs);
+        undo.setTooltip(new Tooltip("Ctrl+Z"));
+        redo.setTooltip(new Tooltip("Ctrl+Shift+Z"));
+        HBox head = new HBox(title, space, undo, redo, begin, open, save, saveAs);
+        head.getStyleClass().add("head");
+        head.setAlignment(Pos.CENTER_LEFT);
+        return head;
+    }
+
+    private HBox foot() {
+        Label running = new Label();
+        running.setId("job-name");
+        running.textProperty().bind(session.jobs().name());
+        ProgressBar bar = new ProgressBar();
+        bar.progressProperty().bind(session.jobs().share());
+        bar.setPrefWidth(220);
+        Button cancel = quiet("Cancel", session.jobs()::cancel);
+        cancel.setId("job-cancel");
+        HBox job = new HBox(running, bar, cancel);
+        job.setAlignment(Pos.CENTER_LEFT);
+        job.setSpacing(10);
+        job.visibleProperty().bind(Bindings.isNotEmpty(session.jobs().name()));
+        job.managedProperty().bind(job.visibleProperty());
+        Label message = new Label();
+        message.setId("message");
+        message.getStyleClass().add("message");
+        message.textProperty().bind(session.jobs().message());
+        message.setWrapText(true);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        Label state = new Label();
+        state.setId("file-state");
+        state.getStyleClass().add("small");
+        state.textProperty().bind(session.state());
+        HBox foot = new HBox(job, message, space, state);
+        foot.getStyleClass().add("foot");
+        foot.setAlignment(Pos.CENTER_LEFT);
+        return foot;
+    }
+
+    private static Button quiet(String text, Runnable action) {
+        Button button = new Button(text);
+        button.getStyleClass().add("quiet");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    private void refreshHead() {
+        String name = session.programme().get() == null
+                ? ""
+                : session.programme().get().timeline().sheet().header().title();
+        String file = session.file().map(f -> "  " + f.getFileName()).orElse("");
+        title.setText(name.isEmpty() ? "New workout" : name);
+        stage.setTitle((name.isEmpty() ? "New workout" : name) + file + " – Nosegay");
+        undo.setText(session.undoName().map(n -> "Undo: " + n).orElse("Undo"));
+        undo.setDisable(session.undoName().isEmpty());
+        redo.setText(session.redoName().map(n -> "Redo: " + n).orElse("Redo"));
+        redo.setDisable(session.redoName().isEmpty());
+    }
+
+    /** Shows a stage by its place on the rail, from 0. */
+    void go(int index) {
+        if (shown != null) {
+            shown.left();
+        }
+        shown = stages.get(index);
+        tabs.get(index).setSelected(true);
+        frame.setCenter(shown.view());
+        shown.entered();
+    }
+
+    void installKeys(Scene scene) {
+        KeyCode[] digits = {KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4};
+        for (int i = 0; i < stages.size(); i++) {
+            int index = i;
+            scene.getAccelerators().put(control(digits[i]), () -> go(index));
+        }
+        scene.getAccelerators().put(control(KeyCode.Z), session::undo);
+        scene.getAccelerators()
+                .put(
+                        new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
+                        session::redo);
+        scene.getAccelerators().put(control(KeyCode.S), this::save);
+        scene.getAccelerators().put(control(KeyCode.O), this::chooseAndOpen);
+        scene.getAccelerators().put(new KeyCodeCombination(KeyCode.F1), keys::toggle);
+    }
+
+    private static KeyCodeCombination control(KeyCode code) {
+        return new KeyCodeCombination(code, KeyCombination.SHORTCUT_DOWN);
+    }
+
+    private void chooseAndOpen() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Open a workout");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Workouts", "*" + WorkoutFile.ENDING));
+        File chosen = chooser.showOpenDialog(stage);
+        if (chosen != null) {
+            session.open(chosen.toPath());
+        }
+    }
+
+    private void save() {
+        if (session.file().isPresent()) {
+            session.save(null);
+        } else {
+            saveAs();
+        }
+    }
+
+    private void saveAs() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Save the workout");
+        chooser.setInitialFileName("workout" + WorkoutFile.ENDING);
+        File chosen = chooser.showSaveDialog(stage);
+        if (chosen != null) {
+            String path = chosen.getPath();
+            session.save(Path.of(path.endsWith(WorkoutFile.ENDING) ? path : path + WorkoutFile.ENDING));
+        }
+    }
+
+    void close() {
+        shown.left();
+        session.close();
+    }
+}

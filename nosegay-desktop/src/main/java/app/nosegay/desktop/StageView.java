@@ -1,0 +1,17 @@
+package app.nosegay.desktop;
+
+import javafx.scene.layout.Region;
+
+/** One stage of the work, as the shell shows it. */
+public interface StageView {
+    /** Its name on the rail. */
+    String name();
+
+    Region view();
+
+    /** Called when it comes on screen. */
+    default void entered() {}
+
+    /** Called when it leaves the screen: stops playing. */
+    default void left() {}
+}

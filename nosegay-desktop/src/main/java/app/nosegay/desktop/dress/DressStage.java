@@ -1,0 +1,363 @@
+package app.nosegay.desktop.dress;
+
+import app.nosegay.desktop.Pictures;
+import app.nosegay.desktop.Session;
+import app.nosegay.desktop.StageView;
+import app.nosegay.match.Cut;
+import app.nosegay.match.Match;
+import app.nosegay.media.FramePicker;
+import app.nosegay.media.MediaException;
+import app.nosegay.media.Playback;
+import app.nosegay.paint.PiecePainter;
+import app.nosegay.plan.Interval;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import app.nosegay.workout.Programme;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.Slider;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** The finished picture, segment by segment: the same pixels that are rendered. */
+public final class DressStage implements StageView {
+    private static final double STEP_SECONDS = 0.1;
+    private static final int WIDTH = 800;
+    private static final int HEIGHT = 450;
+
+    private final Session session;
+    private final ListView<Stretch> stretches = new ListView<>();
+    private final ImageView picture = new ImageView();
+    private final Slider slider = new Slider();
+    private final Label at = new Label();
+    private final Label empty =
+            new Label("Nothing is dressed yet. Film the plan or bring in a recording on the Match stage first.");
+    private final BorderPane view = new BorderPane();
+    private final Region filled;
+    private final ExecutorService frames = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "dress-frames");
+        t.setDaemon(true);
+        return t;
+    });
+    private final AtomicLong wanted = new AtomicLong();
+    private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
+    private FramePicker picker;
+    private Path picked;
+    private Playback playing;
+    private Programme programme;
+    private boolean following;
+
+    /** An interval at its place in the programme. */
+    private record Stretch(Interval interval, Span<Axis.Cut> span) {}
+
+    public DressStage(Session session) {
+        this.session = session;
+        stretches.setId("stretches");
+        stretches.setCellFactory(list -> new StretchCell());
+        stretches.setMinWidth(216);
+        stretches.setMaxWidth(216);
+        stretches.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> enter(now));
+        stretches.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        slider.setId("scrub");
+        slider.valueProperty().addListener((o, before, now) -> scrubbed());
+        slider.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        at.setId("dress-at");
+        picture.setPreserveRatio(true);
+        empty.getStyleClass().add("empty");
+        filled = filled();
+        view.setCenter(empty);
+        session.programme().addListener((o, before, now) -> show(now));
+        if (session.programme().get() != null) {
+            show(session.programme().get());
+        }
+    }
+
+    private Region filled() {
+        StackPane stage = new StackPane(picture);
+        stage.getStyleClass().add("picture");
+        stage.setMinSize(0, 0);
+        stage.setPrefSize(WIDTH, HEIGHT);
+        stage.setAccessibleText("The finished picture");
+        stage.setId("finished-picture");
+        picture.fitWidthProperty().bind(stage.widthProperty());
+        picture.fitHeightProperty().bind(stage.heightProperty());
+        VBox.setVgrow(stage, Priority.ALWAYS);
+        Button play = new Button("Play  (Space)");
+        play.getStyleClass().add("quiet");
+        play.setMinWidth(Region.USE_PREF_SIZE);
+        play.setId("dress-play");
+        play.setOnAction(e -> togglePlay());
+        HBox.setHgrow(slider, Priority.ALWAYS);
+        at.setMinWidth(190);
+        HBox below = new HBox(12, play, slider, at);
+        below.setAlignment(Pos.CENTER_LEFT);
+        VBox centre = new VBox(10, stage, below);
+        centre.getStyleClass().add("stage");
+        Label heading = new Label("Intervals");
+        heading.getStyleClass().add("heading");
+        VBox.setVgrow(stretches, Priority.ALWAYS);
+        VBox left = new VBox(8, heading, stretches);
+        left.getStyleClass().add("stage");
+        BorderPane pane = new BorderPane(centre);
+        pane.setLeft(left);
+        return pane;
+    }
+
+    @Override
+    public String name() {
+        return "Dress";
+    }
+
+    @Override
+    public Region view() {
+        return view;
+    }
+
+    @Override
+    public void entered() {
+        stretches.requestFocus();
+        draw();
+    }
+
+    @Override
+    public void left() {
+        stop();
+    }
+
+    private void show(Programme now) {
+        programme = now;
+        boolean any = !now.cut().clips().isEmpty();
+        view.setCenter(any ? filled : empty);
+        if (!any) {
+            stop();
+            return;
+        }
+        int selected = Math.max(0, stretches.getSelectionModel().getSelectedIndex());
+        List<Stretch> list = new ArrayList<>();
+        for (Interval interval : now.timeline().intervals()) {
+            Optional<Time<Axis.Cut>> start = cut(now, interval.first(), false);
+            Optional<Time<Axis.Cut>> end = cut(now, interval.last(), true);
+            if (start.isPresent() && end.isPresent() && end.get().isAfter(start.get())) {
+                list.add(new Stretch(interval, new Span<>(start.get(), end.get())));
+            }
+        }
+        stretches.getItems().setAll(list);
+        if (!list.isEmpty()) {
+            stretches.getSelectionModel().select(Math.min(selected, list.size() - 1));
+        }
+    }
+
+    private static Optional<Time<Axis.Cut>> cut(Programme programme, Segment segment, boolean end) {
+        return programme
+                .match()
+                .segment(segment.id())
+                .filter(Match.Placed::matched)
+                .flatMap(p -> programme.cut().toCut(p.take(), end ? p.end() : p.start()));
+    }
+
+    private void enter(Stretch stretch) {
+        if (stretch != null && !following) {
+            stop();
+            slider.setMin(0);
+            slider.setMax(stretch.span().length().seconds());
+            slider.setValue(Math.min(slider.getMax(), stretch.span().length().seconds() * 0.3));
+            draw();
+        }
+    }
+
+    private void scrubbed() {
+        if (!following) {
+            stop();
+            draw();
+        }
+    }
+
+    private Time<Axis.Cut> time() {
+        Stretch stretch = stretches.getSelectionModel().getSelectedItem();
+        return stretch == null ? Time.zero() : stretch.span().start().plus(Length.ofSeconds(slider.getValue()));
+    }
+
+    private void draw() {
+        Stretch stretch = stretches.getSelectionModel().getSelectedItem();
+        if (programme == null || stretch == null || view.getScene() == null) {
+            return;
+        }
+        Time<Axis.Cut> time = time();
+        tell(stretch, time);
+        long mine = wanted.incrementAndGet();
+        Programme of = programme;
+        Cut.Clip clip = of.cut().clipAt(time).orElseThrow();
+        Path file = session.media().files(of.workout()).get(clip.take());
+        frames.execute(() -> {
+            if (mine != wanted.get() || file == null) {
+                return; // a newer position is already asked for
+            }
+            try {
+                if (!file.equals(picked)) {
+                    if (picker != null) {
+                        picker.close();
+                    }
+                    picker = null;
+                    picked = null;
+                    picker = new FramePicker(file);
+                    picked = file;
+                }
+                Time<Axis.Take> source = clip.source().start().plus(time.since(clip.start()));
+                BufferedImage image = picker.frameAt(source, 1280, 720);
+                if (image != null) {
+                    dress(image, of, time);
+                    Platform.runLater(() -> picture.setImage(Pictures.toFx(image)));
+                }
+            } catch (MediaException e) {
+                Platform.runLater(() -> session.jobs().say(e.getMessage()));
+            }
+        });
+    }
+
+    private static void dress(BufferedImage image, Programme programme, Time<Axis.Cut> time) {
+        Graphics2D g = image.createGraphics();
+        PiecePainter.draw(programme.dressing().at(time), g, image.getWidth(), image.getHeight());
+        g.dispose();
+    }
+
+    private void tell(Stretch stretch, Time<Axis.Cut> time) {
+        double seconds = time.since(stretch.span().start()).seconds();
+        at.setText(String.format(
+                Locale.ROOT,
+                "%s  ·  %.1f of %.1f s",
+                time,
+                seconds,
+                stretch.span().length().seconds()));
+    }
+
+    private void key(KeyEvent e) {
+        if (e.isShortcutDown() || e.isAltDown()) {
+            return;
+        }
+        if (e.getCode() == KeyCode.SPACE) {
+            togglePlay();
+            e.consume();
+        } else if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
+            double step = e.getCode() == KeyCode.LEFT ? -STEP_SECONDS : STEP_SECONDS;
+            slider.setValue(Math.max(slider.getMin(), Math.min(slider.getMax(), slider.getValue() + step)));
+            e.consume();
+        } else if (e.getCode() == KeyCode.J) {
+            stretches.getSelectionModel().selectNext();
+            e.consume();
+        } else if (e.getCode() == KeyCode.K) {
+            stretches.getSelectionModel().selectPrevious();
+            e.consume();
+        }
+    }
+
+    private void togglePlay() {
+        if (playing != null) {
+            stop();
+            return;
+        }
+        Time<Axis.Cut> from = time();
+        Programme of = programme;
+        Cut.Clip clip = of == null ? null : of.cut().clipAt(from).orElse(null);
+        if (clip == null) {
+            return;
+        }
+        Path file = session.media().files(of.workout()).get(clip.take());
+        Time<Axis.Take> source = clip.source().start().plus(from.since(clip.start()));
+        Playback[] mine = new Playback[1];
+        mine[0] = new Playback(file, source, clip.source().end(), 960, 540, new Playback.Screen() {
+            @Override
+            public void show(BufferedImage image, Time<Axis.Take> time) {
+                Time<Axis.Cut> cutTime =
+                        clip.start().plus(time.since(clip.source().start()));
+                dress(image, of, cutTime);
+                if (newest.getAndSet(image) == null) {
+                    Platform.runLater(() -> follow(newest.getAndSet(null), cutTime, mine[0]));
+                }
+            }
+
+            @Override
+            public void ended(String message) {
+                Platform.runLater(() -> {
+                    playing = playing == mine[0] ? null : playing;
+                    if (message != null) {
+                        session.jobs().say(message);
+                    }
+                });
+            }
+        });
+        playing = mine[0];
+    }
+
+    private void follow(BufferedImage image, Time<Axis.Cut> time, Playback source) {
+        if (image == null || playing != source) {
+            return;
+        }
+        picture.setImage(Pictures.toFx(image));
+        following = true;
+        for (Stretch s : stretches.getItems()) {
+            if (s.span().contains(time)) {
+                if (stretches.getSelectionModel().getSelectedItem() != s) {
+                    stretches.getSelectionModel().select(s);
+                    slider.setMax(s.span().length().seconds());
+                }
+                slider.setValue(time.since(s.span().start()).seconds());
+                tell(s, time);
+            }
+        }
+        following = false;
+    }
+
+    private void stop() {
+        if (playing != null) {
+            playing.close();
+            playing = null;
+        }
+        newest.set(null);
+    }
+
+    /** An interval by name, round and side. */
+    private static final class StretchCell extends ListCell<Stretch> {
+        @Override
+        protected void updateItem(Stretch s, boolean none) {
+            super.updateItem(s, none);
+            if (none || s == null) {
+                setText(null);
+                return;
+            }
+            Segment first = s.interval().first();
+            String name = first.kind().isMoving()
+                    ? first.move()
+                    : first.kind() == SegmentKind.TALK
+                            ? first.block().name()
+                            : first.kind().word();
+            String round = first.round() == null ? "" : " · r" + first.round();
+            setText(s.span().start().toString().replaceAll("\\..*", "") + "   " + name + round);
+        }
+    }
+}

@@ -1,0 +1,142 @@
+package app.nosegay.desktop.match;
+
+import app.nosegay.match.Match;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.plan.Interval;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.Side;
+import app.nosegay.plan.Timeline;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import app.nosegay.workout.Programme;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * One line of the Score: an interval, or a stretch nobody planned.
+ *
+ * @param interval the planned interval; null for an unplanned stretch
+ * @param placed its segments as matched; empty for an unplanned stretch
+ * @param recorded where it is in the take; null when it is missing
+ * @param take the evidence of the take it lies in; null when it is missing
+ * @param reps rep moments inside it
+ * @param target the rep target, or 0
+ */
+record ScoreLine(
+        Interval interval,
+        List<Match.Placed> placed,
+        Span<Axis.Take> recorded,
+        TakeEvidence take,
+        List<Time<Axis.Take>> reps,
+        int target) {
+
+    /** The lines of a programme in the order of the plan, unplanned stretches where they happened. */
+    static List<ScoreLine> of(Programme programme) {
+        Match match = programme.match();
+        Timeline timeline = programme.timeline();
+        List<ScoreLine> lines = new ArrayList<>();
+        for (Interval interval : timeline.intervals()) {
+            List<Match.Placed> placed = interval.segments().stream()
+                    .flatMap(s -> match.segment(s.id()).stream())
+                    .toList();
+            List<Match.Placed> found =
+                    placed.stream().filter(Match.Placed::matched).toList();
+            List<Time<Axis.Take>> reps = new ArrayList<>();
+            found.forEach(p -> reps.addAll(match.reps().getOrDefault(p.id(), List.of())));
+            int target = interval.segments().stream()
+                    .mapToInt(s -> s.reps() == null ? 0 : s.reps())
+                    .sum();
+            Span<Axis.Take> recorded = found.isEmpty()
+                    ? null
+                    : new Span<>(
+                            found.get(0).start(), found.get(found.size() - 1).end());
+            TakeEvidence take =
+                    found.isEmpty() ? null : evidence(programme, found.get(0).take());
+            lines.add(new ScoreLine(interval, placed, recorded, take, reps, target));
+        }
+        for (Match.Unplanned u : match.unplanned()) {
+            ScoreLine line = new ScoreLine(null, List.of(), u.span(), evidence(programme, u.take()), List.of(), 0);
+            int at = 0;
+            while (at < lines.size()
+                    && (lines.get(at).recorded() == null
+                            || lines.get(at)
+                                    .recorded()
+                                    .start()
+                                    .isBefore(u.span().start()))) {
+                at++;
+            }
+            lines.add(at, line);
+        }
+        return lines;
+    }
+
+    private static TakeEvidence evidence(Programme programme, String take) {
+        return programme.evidence().stream()
+                .filter(e -> e.id().equals(take))
+                .findFirst()
+                .orElse(null);
+    }
+
+    boolean isUnplanned() {
+        return interval == null;
+    }
+
+    boolean isMissing() {
+        return recorded == null;
+    }
+
+    Length planned() {
+        return interval == null ? Length.ZERO : interval.length();
+    }
+
+    /** Recorded minus planned; zero when missing or unplanned. */
+    Length drift() {
+        return isUnplanned() || isMissing() ? Length.ZERO : recorded.length().minus(planned());
+    }
+
+    /** The largest doubt of its boundaries. */
+    double doubt() {
+        return placed.stream()
+                .map(Match.Placed::doubt)
+                .max(Comparator.naturalOrder())
+                .orElse(0.0);
+    }
+
+    /** The first line of its label. */
+    String title() {
+        if (isUnplanned()) {
+            return "not planned";
+        }
+        Segment s = interval.first();
+        String what = s.move() != null && s.kind().isMoving()
+                ? s.move()
+                : s.kind() == SegmentKind.TALK ? s.block().name() : s.kind().word();
+        return Character.toUpperCase(what.charAt(0)) + what.substring(1);
+    }
+
+    /** The second line: round or set, side. */
+    String detail() {
+        if (isUnplanned()) {
+            return "from " + recorded.start().toString();
+        }
+        Segment s = interval.first();
+        List<String> parts = new ArrayList<>();
+        if (s.round() != null) {
+            parts.add("round " + s.round());
+        }
+        if (s.set() != null) {
+            parts.add("set " + s.set());
+        }
+        if (interval.segments().size() > 1) {
+            parts.add(s.side().word() + ", then " + s.side().other().word());
+        } else if (s.side() == Side.LEFT || s.side() == Side.RIGHT) {
+            parts.add(s.side().word());
+        }
+        return parts.isEmpty() ? s.kind().word().toLowerCase(Locale.ROOT) : String.join(", ", parts);
+    }
+}

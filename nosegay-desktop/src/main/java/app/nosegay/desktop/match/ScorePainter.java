@@ -1,0 +1,351 @@
+package app.nosegay.desktop.match;
+
+import app.nosegay.desktop.Petals;
+import app.nosegay.match.Caption;
+import app.nosegay.match.Match;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.match.Trace;
+import app.nosegay.paint.Palette;
+import app.nosegay.paint.Typefaces;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Font;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.geom.Line2D;
+import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
+import java.util.List;
+import java.util.Locale;
+
+/** Paints a line of the Score to an image, once; the window only moves images while scrolling. */
+final class ScorePainter {
+    static final double BEFORE = 5;
+    static final double AFTER = 8;
+    static final int ROW = 76;
+    static final int LEFT = 158;
+    static final int RIGHT = 92;
+    private static final double BAR_TOP = 8;
+    private static final double BAR = 13;
+    private static final double TRACE_TOP = 25;
+    private static final double TRACE = 27;
+    private static final double WORDS = 66;
+
+    private final int width;
+    private final double span;
+    private final double scale;
+
+    /**
+     * @param width of the image in pixels
+     * @param longestWork seconds of the longest work line: the scale all lines share
+     */
+    ScorePainter(int width, double longestWork) {
+        this.width = width;
+        this.span = longestWork + BEFORE + AFTER;
+        this.scale = (width - LEFT - RIGHT) / span;
+    }
+
+    /** How many rows a line folds into. */
+    int rows(ScoreLine line) {
+        double length = Math.max(
+                line.planned().seconds(),
+                line.isMissing() ? 0 : line.recorded().length().seconds());
+        return (int) Math.max(1, Math.min(8, Math.ceil((length + BEFORE + AFTER - 0.001) / span)));
+    }
+
+    int height(ScoreLine line) {
+        return rows(line) * ROW;
+    }
+
+    /** The pixel a moment of a line's own time (0 at its start) is at; x and row. */
+    double x(double seconds) {
+        return LEFT + (BEFORE + seconds - row(seconds) * span) * scale;
+    }
+
+    int row(double seconds) {
+        return (int) Math.max(0, Math.floor((BEFORE + seconds) / span));
+    }
+
+    /** The moment of the line's own time at a pixel. */
+    double seconds(double x, double y) {
+        return (x - LEFT) / scale - BEFORE + Math.floor(y / ROW) * span;
+    }
+
+    double scale() {
+        return scale;
+    }
+
+    BufferedImage paint(ScoreLine line) {
+        int rows = rows(line);
+        BufferedImage image = new BufferedImage(width, rows * ROW, BufferedImage.TYPE_INT_ARGB);
+        Graphics2D g = image.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        g.setRenderingHint(RenderingHints.KEY_TEXT_ANTIALIASING, RenderingHints.VALUE_TEXT_ANTIALIAS_ON);
+        g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+        margins(g, line);
+        for (int r = 0; r < rows; r++) {
+            Graphics2D row = (Graphics2D) g.create(0, r * ROW, width, ROW);
+            row(row, line, r, rows);
+            row.dispose();
+        }
+        g.setColor(Palette.RULE);
+        g.draw(new Line2D.Double(0, rows * ROW - 0.5, width, rows * ROW - 0.5));
+        g.dispose();
+        return image;
+    }
+
+    private void margins(Graphics2D g, ScoreLine line) {
+        Color colour = line.isUnplanned()
+                ? Palette.FADED_INK
+                : Petals.awt(line.interval().kind());
+        g.setColor(colour);
+        g.fill(new Rectangle2D.Double(0, 8, 4, ROW - 18));
+        text(g, shortened(g, line.title(), Typefaces.strong(15), LEFT - 20), Typefaces.strong(15), Palette.INK, 12, 26);
+        text(g, line.detail(), Typefaces.text(13), Palette.FADED_INK, 12, 45);
+        double x = width - RIGHT + 10;
+        if (line.isMissing()) {
+            text(g, "missing", Typefaces.strong(14), Palette.CAUTION, x, 26);
+            return;
+        }
+        if (line.isUnplanned()) {
+            text(g, line.recorded().length().toString(), Typefaces.strong(15), Palette.INK, x, 26);
+            return;
+        }
+        double drift = line.drift().seconds();
+        String shown = Math.abs(drift) < 0.05 ? "on time" : String.format(Locale.ROOT, "%+.1f s", drift);
+        text(g, shown, Typefaces.strong(15), Math.abs(drift) < 0.5 ? Palette.COUNT : Palette.CAUTION, x, 26);
+        if (line.interval().kind() == SegmentKind.WORK) {
+            String reps = line.reps().size() + (line.target() > 0 ? " of " + line.target() : "") + " reps";
+            text(g, reps, Typefaces.text(13), Palette.INK, x, 45);
+        }
+        if (line.doubt() > 0.1) {
+            text(g, String.format(Locale.ROOT, "doubt %.2f", line.doubt()), Typefaces.text(13), Palette.VOICE, x, 62);
+        }
+    }
+
+    private static String shortened(Graphics2D g, String text, Font font, double room) {
+        String t = text;
+        while (t.length() > 3
+                && font.getStringBounds(t, g.getFontRenderContext()).getWidth() > room) {
+            t = t.substring(0, t.length() - 2).stripTrailing() + "…";
+        }
+        return t;
+    }
+
+    private static void text(Graphics2D g, String text, Font font, Color colour, double x, double y) {
+        g.setFont(font);
+        g.setColor(colour);
+        g.drawString(text, (float) x, (float) y);
+    }
+
+    private void row(Graphics2D g, ScoreLine line, int r, int rows) {
+        double from = r * span - BEFORE;
+        double length = Math.max(
+                line.planned().seconds(),
+                line.isMissing() ? 0 : line.recorded().length().seconds());
+        double to = Math.min(from + span, length + AFTER);
+        g.clip(new Rectangle2D.Double(LEFT, 0, width - LEFT - RIGHT, ROW));
+        ticks(g, from, to);
+        planned(g, line, from);
+        if (!line.isMissing() && line.take() != null) {
+            sound(g, line, from, to);
+            motion(g, line, from, to);
+            recorded(g, line, from);
+            beeps(g, line, from, to);
+            words(g, line, from, to);
+            reps(g, line, from);
+        }
+        if (rows > 1) {
+            torn(g, r, rows);
+        }
+    }
+
+    private double at(double seconds, double from) {
+        return LEFT + (seconds - from) * scale;
+    }
+
+    private void ticks(Graphics2D g, double from, double to) {
+        g.setStroke(new BasicStroke(1));
+        for (int s = (int) Math.ceil(from / 5) * 5; s <= to; s += 5) {
+            g.setColor(s == 0 ? Palette.FADED_INK : Palette.faded(Palette.RULE, s % 10 == 0 ? 200 : 110));
+            g.draw(new Line2D.Double(at(s, from), 4, at(s, from), ROW - 8));
+        }
+    }
+
+    private void planned(Graphics2D g, ScoreLine line, double from) {
+        g.setStroke(new BasicStroke(1.2f));
+        if (line.isUnplanned()) {
+            g.setColor(Palette.FADED_INK);
+            g.setStroke(new BasicStroke(1.4f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 4, new float[] {5, 4}, 0));
+            g.draw(new Rectangle2D.Double(
+                    at(0, from), BAR_TOP, line.recorded().length().seconds() * scale, BAR));
+            return;
+        }
+        double t = 0;
+        for (Segment s : line.interval().segments()) {
+            Rectangle2D bar =
+                    new Rectangle2D.Double(at(t, from), BAR_TOP, s.duration().seconds() * scale, BAR);
+            g.setColor(Palette.faded(Petals.awt(s.kind()), 60));
+            if (!line.isMissing()) {
+                g.fill(bar);
+            }
+            g.setColor(Petals.awt(s.kind()));
+            g.draw(bar);
+            t += s.duration().seconds();
+        }
+    }
+
+    private static Time<Axis.Take> take(ScoreLine line, double seconds) {
+        return line.recorded().start().plus(Length.ofSeconds(seconds));
+    }
+
+    private void sound(Graphics2D g, ScoreLine line, double from, double to) {
+        Trace loudness = line.take().loudness();
+        if (loudness.isEmpty()) {
+            return;
+        }
+        g.setColor(Palette.faded(Palette.VOICE, 90));
+        double middle = TRACE_TOP + TRACE / 2;
+        for (double x = at(from, from); x < at(to, from); x += 1.5) {
+            double seconds = (x - LEFT) / scale + from;
+            // From silence at −60 dB to full height at −10 dB.
+            double level = Math.max(0, Math.min(1, (loudness.at(take(line, seconds)) + 60) / 50));
+            double h = Math.max(0.6, level * TRACE);
+            g.fill(new Rectangle2D.Double(x, middle - h / 2, 1.1, h));
+        }
+    }
+
+    private void motion(Graphics2D g, ScoreLine line, double from, double to) {
+        Trace motion = line.take().motion();
+        if (motion.isEmpty()) {
+            return;
+        }
+        Path2D path = new Path2D.Double();
+        boolean first = true;
+        for (double seconds = from; seconds < to; seconds += 0.1) {
+            double level = Math.min(1, Math.sqrt(motion.at(take(line, seconds))) * 4);
+            double y = TRACE_TOP + TRACE - level * TRACE;
+            if (first) {
+                path.moveTo(at(seconds, from), y);
+                first = false;
+            } else {
+                path.lineTo(at(seconds, from), y);
+            }
+        }
+        g.setStroke(new BasicStroke(1.4f));
+        g.setColor(Palette.COUNT);
+        g.draw(path);
+    }
+
+    /** The recorded interval under the planned bar: performed stretch filled, boundaries as stems with a whisker as wide as their doubt. */
+    private void recorded(Graphics2D g, ScoreLine line, double from) {
+        for (Match.Placed p : line.placed()) {
+            if (!p.matched()) {
+                continue;
+            }
+            double start = p.start().since(line.recorded().start()).seconds();
+            double end = p.end().since(line.recorded().start()).seconds();
+            double first = p.performedStart().since(line.recorded().start()).seconds();
+            double last = p.performedEnd().since(line.recorded().start()).seconds();
+            Color colour = line.interval() == null
+                    ? Palette.FADED_INK
+                    : Petals.awt(line.interval()
+                            .segments()
+                            .get(line.placed().indexOf(p))
+                            .kind());
+            g.setColor(colour);
+            g.fill(new Rectangle2D.Double(at(first, from), BAR_TOP + 4, Math.max(1, (last - first) * scale), BAR - 8));
+            stem(g, at(start, from), p.startDoubt(), p.startPinned(), colour);
+            stem(g, at(end, from), p.endDoubt(), p.endPinned(), colour);
+        }
+    }
+
+    private void stem(Graphics2D g, double x, double doubt, boolean pinned, Color colour) {
+        g.setColor(colour);
+        g.setStroke(new BasicStroke(2.2f));
+        g.draw(new Line2D.Double(x, 4, x, TRACE_TOP + TRACE));
+        if (pinned) {
+            g.fill(new Rectangle2D.Double(x - 4, 1, 8, 8));
+        } else if (doubt > 0.05) {
+            double reach = 3 + doubt * 26;
+            g.setStroke(new BasicStroke(1.4f));
+            g.draw(new Line2D.Double(x - reach, 5, x + reach, 5));
+            g.draw(new Line2D.Double(x - reach, 2, x - reach, 8));
+            g.draw(new Line2D.Double(x + reach, 2, x + reach, 8));
+        }
+    }
+
+    private void beeps(Graphics2D g, ScoreLine line, double from, double to) {
+        g.setColor(Palette.REST);
+        for (TakeEvidence.Beep b : line.take().beeps()) {
+            double s = b.time().since(line.recorded().start()).seconds();
+            if (s >= from && s <= to) {
+                double x = at(s, from);
+                Path2D mark = new Path2D.Double();
+                mark.moveTo(x, TRACE_TOP - 5);
+                mark.lineTo(x + 4, TRACE_TOP);
+                mark.lineTo(x, TRACE_TOP + 5);
+                mark.lineTo(x - 4, TRACE_TOP);
+                mark.closePath();
+                g.fill(mark);
+            }
+        }
+    }
+
+    private void words(Graphics2D g, ScoreLine line, double from, double to) {
+        g.setFont(Typefaces.text(13));
+        double free = LEFT;
+        for (Caption c : line.take().words()) {
+            double s = c.start().since(line.recorded().start()).seconds();
+            if (s < from - 8 || s > to) {
+                continue;
+            }
+            double x = at(s, from);
+            double room = g.getFont()
+                    .getStringBounds(c.text(), g.getFontRenderContext())
+                    .getWidth();
+            boolean fits = x >= free;
+            g.setColor(Palette.VOICE);
+            g.draw(new Line2D.Double(x, TRACE_TOP + TRACE, x, WORDS - 11));
+            if (fits) {
+                g.setColor(Palette.INK);
+                g.drawString(c.text(), (float) x, (float) WORDS);
+                free = x + room + 8;
+            }
+        }
+    }
+
+    private void reps(Graphics2D g, ScoreLine line, double from) {
+        g.setColor(Palette.COUNT);
+        g.setStroke(new BasicStroke(2));
+        List<Time<Axis.Take>> reps = line.reps();
+        for (Time<Axis.Take> rep : reps) {
+            double x = at(rep.since(line.recorded().start()).seconds(), from);
+            g.draw(new Line2D.Double(x, TRACE_TOP + TRACE - 7, x, TRACE_TOP + TRACE + 1));
+        }
+    }
+
+    /** A line that goes on below is torn at the edge. */
+    private void torn(Graphics2D g, int r, int rows) {
+        g.setColor(Palette.faded(Palette.FADED_INK, 150));
+        g.setStroke(new BasicStroke(1.2f));
+        for (int side = 0; side < 2; side++) {
+            boolean tears = side == 0 ? r > 0 : r < rows - 1;
+            if (tears) {
+                double x = side == 0 ? LEFT + 3 : width - RIGHT - 3;
+                Path2D tear = new Path2D.Double();
+                tear.moveTo(x, 2);
+                for (int y = 2; y < ROW - 6; y += 6) {
+                    tear.lineTo(x + (y / 6 % 2 == 0 ? 3 : -3), y + 3);
+                }
+                g.draw(tear);
+            }
+        }
+    }
+}

@@ -1,0 +1,130 @@
+package app.nosegay.desktop.match;
+
+import app.nosegay.desktop.Pictures;
+import app.nosegay.media.FramePicker;
+import app.nosegay.media.MediaException;
+import app.nosegay.media.Playback;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import java.awt.image.BufferedImage;
+import java.nio.file.Path;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+
+/** Shows a take: plays from a moment on, or stands at one frame. */
+final class TakeScreen {
+    private static final int WIDTH = 416;
+    private static final int HEIGHT = 234;
+
+    private final ImageView picture = new ImageView();
+    private final StackPane pane = new StackPane(picture);
+    private final ExecutorService frames = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "take-frames");
+        t.setDaemon(true);
+        return t;
+    });
+    private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
+    private final Consumer<String> failed;
+    private Playback playing;
+    private FramePicker picker;
+    private Path picked;
+
+    TakeScreen(Consumer<String> failed) {
+        this.failed = failed;
+        pane.getStyleClass().add("picture");
+        pane.setMinSize(WIDTH, HEIGHT);
+        pane.setMaxSize(WIDTH, HEIGHT);
+        pane.setAccessibleText("The take");
+    }
+
+    Region view() {
+        return pane;
+    }
+
+    Image image() {
+        return picture.getImage();
+    }
+
+    boolean isPlaying() {
+        return playing != null;
+    }
+
+    /** Plays {@code file} from a moment on; {@code moved} hears the time, {@code ended} when it is over. */
+    void play(Path file, Time<Axis.Take> from, Consumer<Time<Axis.Take>> moved, Runnable ended) {
+        stop();
+        Time<Axis.Take> end = from.plus(Length.ofSeconds(36_000));
+        Playback[] mine = new Playback[1];
+        mine[0] = new Playback(file, from, end, WIDTH, HEIGHT, new Playback.Screen() {
+            @Override
+            public void show(BufferedImage image, Time<Axis.Take> time) {
+                if (newest.getAndSet(image) == null) {
+                    Platform.runLater(() -> {
+                        BufferedImage latest = newest.getAndSet(null);
+                        if (latest != null && playing == mine[0]) {
+                            picture.setImage(Pictures.toFx(latest));
+                            moved.accept(time);
+                        }
+                    });
+                }
+            }
+
+            @Override
+            public void ended(String message) {
+                Platform.runLater(() -> {
+                    if (playing == mine[0]) {
+                        playing = null;
+                        ended.run();
+                    }
+                    if (message != null) {
+                        failed.accept(message);
+                    }
+                });
+            }
+        });
+        playing = mine[0];
+    }
+
+    void stop() {
+        if (playing != null) {
+            playing.close();
+            playing = null;
+        }
+        newest.set(null);
+    }
+
+    /** Shows the frame at {@code time}. */
+    void stand(Path file, Time<Axis.Take> time) {
+        stop();
+        frames.execute(() -> {
+            try {
+                if (!file.equals(picked)) {
+                    if (picker != null) {
+                        picker.close();
+                    }
+                    picker = null;
+                    picked = null;
+                    picker = new FramePicker(file);
+                    picked = file;
+                }
+                BufferedImage image = picker.frameAt(time, WIDTH, HEIGHT);
+                if (image != null) {
+                    Platform.runLater(() -> {
+                        if (playing == null) {
+                            picture.setImage(Pictures.toFx(image));
+                        }
+                    });
+                }
+            } catch (MediaException e) {
+                Platform.runLater(() -> failed.accept(e.getMessage()));
+            }
+        });
+    }
+}

@@ -1,0 +1,106 @@
+package app.nosegay.desktop.plan;
+
+import app.nosegay.desktop.Petals;
+import app.nosegay.library.MuscleGroup;
+import app.nosegay.plan.Balance;
+import app.nosegay.time.Length;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+
+/** A petal per muscle group, as long as its load: upper body above, legs below, front to the left, back to the right. */
+final class Bouquet {
+    private static final double WIDTH = 390;
+    private static final double HEIGHT = 230;
+    private static final double INNER = 12;
+    private static final double OUTER = 74;
+
+    /** Clockwise from the top. */
+    private static final MuscleGroup[] ORDER = {
+        MuscleGroup.NECK, MuscleGroup.UPPER_BACK, MuscleGroup.REAR_SHOULDER, MuscleGroup.LATS, MuscleGroup.TRICEPS,
+        MuscleGroup.LOWER_BACK, MuscleGroup.GLUTES, MuscleGroup.HAMSTRINGS, MuscleGroup.CALVES, MuscleGroup.QUADRICEPS,
+        MuscleGroup.OBLIQUES, MuscleGroup.ABDOMINALS, MuscleGroup.FOREARMS, MuscleGroup.BICEPS, MuscleGroup.CHEST,
+        MuscleGroup.FRONT_SHOULDER
+    };
+
+    private final Canvas canvas = new Canvas(WIDTH, HEIGHT);
+    private final StackPane pane = new StackPane(canvas);
+
+    Bouquet() {
+        pane.setMinSize(WIDTH, HEIGHT);
+        pane.setMaxSize(WIDTH, HEIGHT);
+        pane.setAccessibleText("Load per muscle group");
+    }
+
+    Region view() {
+        return pane;
+    }
+
+    void show(Balance balance) {
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, WIDTH, HEIGHT);
+        double most = balance.muscles().values().stream()
+                .mapToDouble(Length::seconds)
+                .max()
+                .orElse(1);
+        double cx = WIDTH / 2;
+        double cy = HEIGHT / 2;
+        g.setStroke(Petals.RULE);
+        g.strokeOval(cx - OUTER, cy - OUTER, 2 * OUTER, 2 * OUTER);
+        for (int i = 0; i < ORDER.length; i++) {
+            double seconds =
+                    balance.muscles().getOrDefault(ORDER[i], Length.ZERO).seconds();
+            double degrees = i * 360.0 / ORDER.length;
+            petal(g, cx, cy, degrees, INNER + (OUTER - INNER) * seconds / most, colour(ORDER[i]), seconds > 0);
+            label(g, cx, cy, degrees, ORDER[i].word().replace('-', ' '), seconds > 0);
+        }
+        g.setFill(Petals.VOICE);
+        g.fillOval(cx - 8, cy - 8, 16, 16);
+    }
+
+    private static Color colour(MuscleGroup group) {
+        return switch (group.region()) {
+            case UPPER -> Petals.WORK;
+            case CORE -> Petals.OPTION;
+            case LOWER -> Petals.COUNT;
+        };
+    }
+
+    private static void petal(
+            GraphicsContext g, double cx, double cy, double degrees, double length, Color colour, boolean loaded) {
+        if (!loaded) {
+            return;
+        }
+        g.save();
+        g.translate(cx, cy);
+        g.rotate(degrees);
+        double w = Math.min(15, length * 0.32);
+        g.beginPath();
+        g.moveTo(0, -6);
+        g.bezierCurveTo(-w, -length * 0.45, -w * 0.9, -length, 0, -length);
+        g.bezierCurveTo(w * 0.9, -length, w, -length * 0.45, 0, -6);
+        g.setFill(colour.deriveColor(0, 0.9, 1.1, 0.85));
+        g.fill();
+        g.setStroke(colour.darker());
+        g.setLineWidth(0.8);
+        g.stroke();
+        g.restore();
+    }
+
+    private static void label(GraphicsContext g, double cx, double cy, double degrees, String text, boolean loaded) {
+        double a = Math.toRadians(degrees);
+        double x = cx + Math.sin(a) * (OUTER + 9);
+        double y = cy - Math.cos(a) * (OUTER + 11) + 4;
+        g.setFont(Font.font("Source Sans 3", 13));
+        g.setFill(loaded ? Petals.INK : Petals.FADED);
+        g.setTextAlign(
+                Math.abs(Math.sin(a)) < 0.1
+                        ? TextAlignment.CENTER
+                        : Math.sin(a) > 0 ? TextAlignment.LEFT : TextAlignment.RIGHT);
+        g.fillText(text, x, y);
+    }
+}

@@ -1,0 +1,222 @@
+package app.nosegay.desktop.plan;
+
+import app.nosegay.desktop.Session;
+import app.nosegay.library.CueKind;
+import app.nosegay.plan.Attribute;
+import app.nosegay.plan.BlockKind;
+import app.nosegay.plan.Problem;
+import app.nosegay.plan.RunSheet;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.scene.AccessibleRole;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import org.fxmisc.richtext.CodeArea;
+import org.fxmisc.richtext.LineNumberFactory;
+import org.fxmisc.richtext.model.StyleSpans;
+import org.fxmisc.richtext.model.StyleSpansBuilder;
+import org.fxmisc.richtext.util.UndoUtils;
+
+/** The run sheet as text: coloured by what each word is, errors underlined in place. Undo is the window's, not the editor's. */
+public final class RunSheetEditor extends CodeArea {
+    private static final Pattern ATTRIBUTE =
+            Pattern.compile("(?<=  |\\t|\\| )(" + String.join("|", Attribute.allWords()) + ")(?= |$)");
+    private static final Pattern CUE =
+            Pattern.compile("^\\s+(" + String.join("|", CueKind.words()) + "|level|round|set|view|rep)( [^:]*)?:.*$");
+    private static final Pattern BLOCK =
+            Pattern.compile("^(" + String.join("|", BlockKind.words()) + ")(?= |$)([^#]*?)(?=  |$)");
+    private static final Pattern NUMBER = Pattern.compile("\\d+(:\\d{2})?");
+
+    private final transient Session session;
+    private boolean showing;
+    private List<Problem> problems = List.of();
+
+    RunSheetEditor(Session session) {
+        this.session = session;
+        getStyleClass().add("run-sheet");
+        setId("run-sheet");
+        setAccessibleRole(AccessibleRole.TEXT_AREA);
+        setAccessibleText("Run sheet");
+        setParagraphGraphicFactory(LineNumberFactory.get(this));
+        setUndoManager(UndoUtils.noOpUndoManager());
+        textProperty().addListener((o, before, now) -> {
+            if (!showing) {
+                session.type(now, getCurrentParagraph());
+            }
+        });
+        multiPlainChanges().successionEnds(Duration.ofMillis(40)).subscribe(c -> colour());
+        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    }
+
+    private void key(KeyEvent e) {
+        if (e.isShortcutDown() && e.getCode() == KeyCode.Z) {
+            if (e.isShiftDown()) {
+                session.redo();
+            } else {
+                session.undo();
+            }
+            e.consume();
+        } else if (e.isShortcutDown() && e.getCode() == KeyCode.PERIOD) {
+            problems.stream()
+                    .filter(p -> p.line() == getCurrentParagraph() + 1 && p.nearest() != null)
+                    .findFirst()
+                    .ifPresent(this::fix);
+            e.consume();
+        } else if (e.isAltDown() && (e.getCode() == KeyCode.UP || e.getCode() == KeyCode.DOWN)) {
+            step(e.getCode() == KeyCode.UP ? 1 : -1);
+            e.consume();
+        } else if (e.getCode() == KeyCode.ENTER && !e.isShortcutDown()) {
+            String line = getParagraph(getCurrentParagraph()).getText();
+            String indent = line.replaceAll("\\S.*$", "");
+            boolean opensBlock = BLOCK.matcher(line).find() && !line.startsWith("talk") && !line.startsWith("rest");
+            insertText(getCaretPosition(), "\n" + (opensBlock ? "  " : indent));
+            e.consume();
+        }
+    }
+
+    /** The number under the cursor up or down: durations by five seconds, counts by one. */
+    private void step(int direction) {
+        int paragraph = getCurrentParagraph();
+        int column = getCaretColumn();
+        Matcher m = NUMBER.matcher(getParagraph(paragraph).getText());
+        while (m.find()) {
+            if (m.start() <= column && column <= m.end()) {
+                String now = m.group();
+                String next;
+                if (now.contains(":")) {
+                    int seconds = Integer.parseInt(now.split(":")[0]) * 60
+                            + Integer.parseInt(now.split(":")[1])
+                            + 5 * direction;
+                    next = Math.max(0, seconds) / 60 + ":" + String.format("%02d", Math.max(0, seconds) % 60);
+                } else {
+                    next = "" + Math.max(1, Integer.parseInt(now) + direction);
+                }
+                replaceText(paragraph, m.start(), paragraph, m.end(), next);
+                moveTo(paragraph, Math.min(m.start() + next.length(), column));
+                return;
+            }
+        }
+    }
+
+    /** Shows a sheet that was just read: its text where it differs (undo, open), its problems in place. */
+    void show(RunSheet sheet) {
+        problems = sheet.problems();
+        String wanted = session.workout().sheet();
+        if (!getText().equals(wanted.replace("\r\n", "\n"))) {
+            showing = true;
+            int caret = Math.min(getCaretPosition(), wanted.length());
+            replaceText(wanted.replace("\r\n", "\n"));
+            moveTo(Math.min(caret, getLength()));
+            showing = false;
+        }
+        colour();
+    }
+
+    /** Moves the cursor to a line, from 1, and shows it. */
+    void goToLine(int line) {
+        int paragraph = Math.max(0, Math.min(getParagraphs().size(), line) - 1);
+        moveTo(paragraph, 0);
+        requestFollowCaret();
+        selectLine();
+        requestFocus();
+    }
+
+    /** Writes the nearest known word in place of the one that could not be read. */
+    void fix(Problem p) {
+        int paragraph = p.line() - 1;
+        if (paragraph < getParagraphs().size()) {
+            String text = getParagraph(paragraph).getText();
+            int at = text.toLowerCase(Locale.ROOT)
+                    .indexOf(p.found().toLowerCase(Locale.ROOT), Math.max(0, p.column() - 2));
+            at = at < 0 ? text.indexOf(p.found()) : at;
+            if (at >= 0 && !p.found().isEmpty()) {
+                replaceText(paragraph, at, paragraph, at + p.found().length(), p.nearest());
+            }
+        }
+    }
+
+    private void colour() {
+        if (getLength() == 0) {
+            return;
+        }
+        StyleSpansBuilder<Collection<String>> spans = new StyleSpansBuilder<>();
+        int n = getParagraphs().size();
+        for (int i = 0; i < n; i++) {
+            String line = getParagraph(i).getText();
+            for (Piece piece : pieces(line, i + 1)) {
+                spans.add(piece.styles(), piece.length());
+            }
+            if (i < n - 1) {
+                spans.add(Collections.emptyList(), 1);
+            }
+        }
+        StyleSpans<Collection<String>> made = spans.create();
+        if (made.length() == getLength()) {
+            setStyleSpans(0, made);
+        }
+    }
+
+    private record Piece(Collection<String> styles, int length) {}
+
+    /** The styles of a line, run by run. */
+    private List<Piece> pieces(String line, int number) {
+        String[] style = new String[line.length()];
+        int comment = line.startsWith("#") ? 0 : line.indexOf(" #");
+        Matcher block = BLOCK.matcher(line);
+        if (block.find()) {
+            fill(style, 0, block.end(1), "block");
+            fill(style, block.start(2), block.end(2), "block-name");
+        } else if (CUE.matcher(line).matches()) {
+            fill(style, 0, line.indexOf(':') + 1, "cue");
+        } else if (!line.startsWith(" ") && !line.startsWith("\t") && line.contains(":")) {
+            fill(style, 0, line.indexOf(':') + 1, "header");
+        }
+        Matcher attribute = ATTRIBUTE.matcher(line);
+        while (attribute.find()) {
+            fill(style, attribute.start(1), attribute.end(1), "attribute");
+        }
+        if (comment >= 0) {
+            fill(style, comment, line.length(), "comment");
+        }
+        boolean[] wrong = new boolean[line.length()];
+        for (Problem p : problems) {
+            if (p.line() == number && !p.note()) {
+                int from = Math.min(Math.max(0, p.column() - 1), Math.max(0, line.length() - 1));
+                int to = Math.min(line.length(), from + Math.max(1, p.found().length()));
+                for (int i = from; i < to; i++) {
+                    wrong[i] = true;
+                }
+            }
+        }
+        List<Piece> pieces = new ArrayList<>();
+        int from = 0;
+        for (int i = 1; i <= line.length(); i++) {
+            boolean ends = i == line.length() || !Objects.equals(style[i], style[from]) || wrong[i] != wrong[from];
+            if (ends) {
+                List<String> styles = new ArrayList<>();
+                if (style[from] != null) {
+                    styles.add(style[from]);
+                }
+                if (wrong[from]) {
+                    styles.add("error");
+                }
+                pieces.add(new Piece(styles, i - from));
+                from = i;
+            }
+        }
+        return pieces;
+    }
+
+    private static void fill(String[] style, int from, int to, String name) {
+        for (int i = from; i < Math.min(to, style.length); i++) {
+            style[i] = name;
+        }
+    }
+}

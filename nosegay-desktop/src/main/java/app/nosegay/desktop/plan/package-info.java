@@ -1,0 +1,2 @@
+/** The Plan stage: run-sheet editor, ribbon, bouquet, promise. */
+package app.nosegay.desktop.plan;

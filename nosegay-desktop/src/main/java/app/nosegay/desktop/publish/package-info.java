@@ -1,0 +1,2 @@
+/** The Publish stage: the things themselves, as viewers meet them. */
+package app.nosegay.desktop.publish;
