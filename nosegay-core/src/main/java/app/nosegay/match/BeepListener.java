@@ -17,9 +17,9 @@ public final class BeepListener {
 
     private static final double HIGH_HZ = 5200;
     /** The line against the next strongest one, in power: voices have several strong lines. */
-    private static final double ABOVE_OTHERS = 9;
+    private static final double ABOVE_OTHERS = 7;
     /** The line's share of the power of the whole band. */
-    private static final double SHARE = 0.4;
+    private static final double SHARE = 0.35;
     /** Under this amplitude it is not meant to be heard. */
     private static final double LEAST_AMPLITUDE = 0.004;
     /** Shorter is a click, longer is music or a hum, in seconds. */

@@ -107,14 +107,18 @@ public final class Expansion {
                 boolean first = side == startSide(block, attributes);
                 for (MoveLine move : block.moves()) {
                     Place place = new Place(block, move, shown, null);
-                    if (move.attributes().has(Attribute.SIDES)) {
-                        if (first) {
-                            move(place, r);
-                        }
+                    boolean ownWay = move.attributes().has(Attribute.SIDES);
+                    if (ownWay && !first) {
+                        continue; // a move with its own way is done once, with the first side
+                    }
+                    if (ownWay) {
+                        move(place, r);
                     } else {
                         oneSide(place, lengthOf(place, r), side, SideWay.CHAIN, first);
                     }
-                    rest(place, attributes.pause(Attribute.REST).orElse(null));
+                    rest(
+                            place.withPart(side.word()),
+                            attributes.pause(Attribute.REST).orElse(null));
                 }
             }
         } else {

@@ -144,10 +144,17 @@ public final class CuePlanner {
         return side.spoken(timeline.sheet().header().mirrored());
     }
 
-    private void call(Segment segment, CueKind kind, String text, Time<Axis.Plan> at) {
+    /** Places a call at its second, in whatever segment runs then. */
+    private void call(Segment wanted, CueKind kind, String text, Time<Axis.Plan> at) {
         if (at.micros() < 0) {
             return;
         }
+        Segment segment = wanted.span().contains(at)
+                ? wanted
+                : timeline.segments().stream()
+                        .filter(s -> s.span().contains(at))
+                        .findFirst()
+                        .orElse(wanted);
         Length spoken = kind == CueKind.COUNT
                 ? Length.ofSeconds(text.split(",").length)
                 : rate.toSay(text, segment.kind().isMoving());
@@ -168,9 +175,19 @@ public final class CuePlanner {
     }
 
     private void talk(Segment s, boolean first) {
+        List<Cue> cautions = s.block().cues().stream()
+                .filter(c -> c.kind() == CueKind.CAUTION)
+                .toList();
         if (first) {
             String title = timeline.sheet().header().title();
             place(s, CueKind.NAME, "Welcome" + (title.isEmpty() ? "." : " to " + title + "."), 0, 1);
+            // The screening line comes before everything that can be left out.
+            place(
+                    s,
+                    CueKind.CAUTION,
+                    cautions.isEmpty() ? SCREENING : cautions.get(0).text(),
+                    0,
+                    1);
             int moves = timeline.workMoves(true).size();
             place(
                     s,
@@ -185,11 +202,9 @@ public final class CuePlanner {
             }
         }
         for (Cue cue : s.block().cues()) {
-            place(s, cue.kind(), cue.text(), 0, 1);
-        }
-        boolean screened = s.block().cues().stream().anyMatch(c -> c.kind() == CueKind.CAUTION);
-        if (first && !screened) {
-            place(s, CueKind.CAUTION, SCREENING, 0, 1);
+            if (!first || cautions.isEmpty() || cue != cautions.get(0)) {
+                place(s, cue.kind(), cue.text(), 0, 1);
+            }
         }
         if (!first && s.block().cues().isEmpty()) {
             place(

@@ -47,8 +47,8 @@ final class Photographer {
                         && !session.jobs().isRunning(),
                 null));
         steps.add(new Step(() -> shell.go(0), () -> true, "plan"));
-        steps.add(new Step(() -> pick(1, "#score", 5), () -> true, "match"));
-        steps.add(new Step(() -> pick(2, "#stretches", 5), () -> true, "dress"));
+        steps.add(new Step(() -> pick(1, "#score", 6), () -> true, "match"));
+        steps.add(new Step(() -> pick(2, "#stretches", 6), () -> true, "dress"));
         steps.add(new Step(() -> shell.go(3), () -> true, "publish"));
         Timeline clock = new Timeline(new KeyFrame(LOOK_EVERY, e -> look()));
         clock.setCycleCount(Timeline.INDEFINITE);

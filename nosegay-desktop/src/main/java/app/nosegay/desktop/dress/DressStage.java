@@ -3,6 +3,8 @@ package app.nosegay.desktop.dress;
 import app.nosegay.desktop.Pictures;
 import app.nosegay.desktop.Session;
 import app.nosegay.desktop.StageView;
+import app.nosegay.dress.Face;
+import app.nosegay.dress.Piece;
 import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.media.FramePicker;
@@ -39,6 +41,7 @@ import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -56,6 +59,7 @@ public final class DressStage implements StageView {
     private final ImageView picture = new ImageView();
     private final Slider slider = new Slider();
     private final Label at = new Label();
+    private final FlowPane pieces = new FlowPane(8, 6);
     private final Label empty =
             new Label("Nothing is dressed yet. Film the plan or bring in a recording on the Match stage first.");
     private final BorderPane view = new BorderPane();
@@ -100,13 +104,13 @@ public final class DressStage implements StageView {
 
     private Region filled() {
         StackPane stage = new StackPane(picture);
-        stage.getStyleClass().add("picture");
         stage.setMinSize(0, 0);
         stage.setPrefSize(WIDTH, HEIGHT);
         stage.setAccessibleText("The finished picture");
         stage.setId("finished-picture");
         picture.fitWidthProperty().bind(stage.widthProperty());
         picture.fitHeightProperty().bind(stage.heightProperty());
+        StackPane.setAlignment(picture, Pos.TOP_CENTER);
         VBox.setVgrow(stage, Priority.ALWAYS);
         Button play = new Button("Play  (Space)");
         play.getStyleClass().add("quiet");
@@ -117,7 +121,11 @@ public final class DressStage implements StageView {
         at.setMinWidth(190);
         HBox below = new HBox(12, play, slider, at);
         below.setAlignment(Pos.CENTER_LEFT);
-        VBox centre = new VBox(10, stage, below);
+        Label piecesHeading = new Label("On screen in this interval");
+        piecesHeading.getStyleClass().add("heading");
+        pieces.setId("pieces");
+        pieces.setMinHeight(96);
+        VBox centre = new VBox(10, stage, below, piecesHeading, pieces);
         centre.getStyleClass().add("stage");
         Label heading = new Label("Intervals");
         heading.getStyleClass().add("heading");
@@ -187,8 +195,50 @@ public final class DressStage implements StageView {
             slider.setMin(0);
             slider.setMax(stretch.span().length().seconds());
             slider.setValue(Math.min(slider.getMax(), stretch.span().length().seconds() * 0.3));
+            list(stretch);
             draw();
         }
+    }
+
+    /** Names the pieces of an interval with the seconds they are seen; clicking one goes there. */
+    private void list(Stretch stretch) {
+        pieces.getChildren().clear();
+        for (Piece piece : programme.dressing().pieces()) {
+            Time<Axis.Cut> start = piece.span().start();
+            boolean here = !start.isBefore(stretch.span().start())
+                    && start.isBefore(stretch.span().end());
+            if (here) {
+                double from = start.since(stretch.span().start()).seconds();
+                double to = Math.min(
+                        slider.getMax(),
+                        piece.span().end().since(stretch.span().start()).seconds());
+                Button chip =
+                        new Button(String.format(Locale.ROOT, "%s  %.1f–%.1f s", name(piece.at(start)), from, to));
+                chip.getStyleClass().add("chip");
+                chip.setOnAction(e -> slider.setValue(Math.min(slider.getMax(), from + 0.2)));
+                pieces.getChildren().add(chip);
+            }
+        }
+    }
+
+    private static String name(Face face) {
+        if (face instanceof Face.Card card) {
+            return switch (card.kind()) {
+                case TITLE -> "title";
+                case NEXT -> "next card";
+                case OPTION -> "option";
+                case FORM -> "form cue";
+                case CAUTION -> "caution";
+                case SWITCH -> "switch card";
+            };
+        }
+        return face instanceof Face.Timer
+                ? "timer"
+                : face instanceof Face.GetReady
+                        ? "get-ready count"
+                        : face instanceof Face.NamePlate
+                                ? "name and counters"
+                                : face instanceof Face.SideBadge ? "side" : "rep counter";
     }
 
     private void scrubbed() {
@@ -325,6 +375,7 @@ public final class DressStage implements StageView {
                 if (stretches.getSelectionModel().getSelectedItem() != s) {
                     stretches.getSelectionModel().select(s);
                     slider.setMax(s.span().length().seconds());
+                    list(s);
                 }
                 slider.setValue(time.since(s.span().start()).seconds());
                 tell(s, time);

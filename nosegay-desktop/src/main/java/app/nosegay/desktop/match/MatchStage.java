@@ -94,7 +94,8 @@ public final class MatchStage implements StageView {
         doubts.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         doubts.setPlaceholder(new Label("Nothing is in doubt."));
         summary.setId("match-summary");
-        summary.setMinWidth(0);
+        summary.setWrapText(true);
+        HBox.setHgrow(summary, Priority.ALWAYS);
         filled = filled();
         empty = empty();
         view.setCenter(empty);
@@ -107,9 +108,8 @@ public final class MatchStage implements StageView {
     private Region filled() {
         Button film = action("Film again …", "quiet", this::film);
         Button bring = action("Bring in a recording …", "quiet", this::bringIn);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
-        HBox head = new HBox(10, summary, space, film, bring);
+        summary.setMaxWidth(Double.MAX_VALUE);
+        HBox head = new HBox(10, summary, film, bring);
         head.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(score, Priority.ALWAYS);
         VBox left = new VBox(8, head, score);
@@ -233,7 +233,7 @@ public final class MatchStage implements StageView {
                 .max()
                 .orElse(40);
         double width = score.getWidth() > 100 ? score.getWidth() : 620;
-        painter = new ScorePainter((int) width - 18, longest);
+        painter = new ScorePainter((int) width - 30, longest);
     }
 
     private void repaint() {

@@ -99,6 +99,12 @@ record ScoreLine(
         return isUnplanned() || isMissing() ? Length.ZERO : recorded.length().minus(planned());
     }
 
+    /** How long after its announced start the movement starts; zero when nobody moves. */
+    Length lateBy() {
+        boolean moves = !isUnplanned() && !isMissing() && interval.kind().isMoving() && placed.get(0).matched();
+        return moves ? placed.get(0).performedStart().since(placed.get(0).start()) : Length.ZERO;
+    }
+
     /** The largest doubt of its boundaries. */
     double doubt() {
         return placed.stream()

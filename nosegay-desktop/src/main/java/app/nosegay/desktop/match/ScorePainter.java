@@ -21,6 +21,7 @@ import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 
@@ -36,6 +37,8 @@ final class ScorePainter {
     private static final double TRACE_TOP = 25;
     private static final double TRACE = 27;
     private static final double WORDS = 66;
+    /** Slower than this to start is worth telling, in seconds. */
+    private static final double LATE = 0.8;
 
     private final int width;
     private final double span;
@@ -118,8 +121,12 @@ final class ScorePainter {
             return;
         }
         double drift = line.drift().seconds();
-        String shown = Math.abs(drift) < 0.05 ? "on time" : String.format(Locale.ROOT, "%+.1f s", drift);
-        text(g, shown, Typefaces.strong(15), Math.abs(drift) < 0.5 ? Palette.COUNT : Palette.CAUTION, x, 26);
+        double late = line.lateBy().seconds();
+        boolean startsLate = Math.abs(drift) < 0.5 && late > LATE;
+        String shown = startsLate
+                ? String.format(Locale.ROOT, "%.1f s late", late)
+                : Math.abs(drift) < 0.05 ? "on time" : String.format(Locale.ROOT, "%+.1f s", drift);
+        text(g, shown, Typefaces.strong(15), Math.abs(drift) < 0.5 && !startsLate ? Palette.COUNT : Palette.CAUTION, x, 26);
         if (line.interval().kind() == SegmentKind.WORK) {
             String reps = line.reps().size() + (line.target() > 0 ? " of " + line.target() : "") + " reps";
             text(g, reps, Typefaces.text(13), Palette.INK, x, 45);
@@ -210,12 +217,16 @@ final class ScorePainter {
         if (loudness.isEmpty()) {
             return;
         }
-        g.setColor(Palette.faded(Palette.VOICE, 90));
+        g.setColor(Palette.faded(Palette.VOICE, 120));
+        float[] sorted = loudness.values().clone();
+        Arrays.sort(sorted);
+        double quiet = sorted[sorted.length / 5] + 4;
         double middle = TRACE_TOP + TRACE / 2;
         for (double x = at(from, from); x < at(to, from); x += 1.5) {
             double seconds = (x - LEFT) / scale + from;
-            // From silence at −60 dB to full height at −10 dB.
-            double level = Math.max(0, Math.min(1, (loudness.at(take(line, seconds)) + 60) / 50));
+            // From just above this room's quiet to full height at −12 dB.
+            double level =
+                    Math.max(0, Math.min(1, (loudness.at(take(line, seconds)) - quiet) / (-12 - Math.min(-20, quiet))));
             double h = Math.max(0.6, level * TRACE);
             g.fill(new Rectangle2D.Double(x, middle - h / 2, 1.1, h));
         }

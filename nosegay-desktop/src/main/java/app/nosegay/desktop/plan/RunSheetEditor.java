@@ -40,7 +40,10 @@ public final class RunSheetEditor extends CodeArea {
 
     RunSheetEditor(Session session) {
         this.session = session;
-        getStyleClass().add("run-sheet");
+        // The editor brings a style sheet of its own, with a typewriter face: ours is used instead.
+        getStylesheets().clear();
+        getStyleClass().setAll("run-sheet");
+        setWrapText(true);
         setId("run-sheet");
         setAccessibleRole(AccessibleRole.TEXT_AREA);
         setAccessibleText("Run sheet");
@@ -114,6 +117,9 @@ public final class RunSheetEditor extends CodeArea {
             int caret = Math.min(getCaretPosition(), wanted.length());
             replaceText(wanted.replace("\r\n", "\n"));
             moveTo(Math.min(caret, getLength()));
+            if (caret == 0) {
+                showParagraphAtTop(0);
+            }
             showing = false;
         }
         colour();

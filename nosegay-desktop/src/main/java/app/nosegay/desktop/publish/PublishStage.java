@@ -224,11 +224,11 @@ public final class PublishStage implements StageView {
             var job = PublishJob.job(programme, session.media(), true);
             video.setText(String.format(
                     Locale.ROOT,
-                    "Finished video: %s, %d × %d at %.4g frames a second, timers and cards burned in.",
+                    "Finished video: %s, %d × %d at %s frames a second, timers and cards burned in.",
                     programme.cut().total(),
                     job.width(),
                     job.height(),
-                    job.rate().perSecond()));
+                    frames(job.rate().perSecond())));
         } catch (IOException e) {
             video.setText(e.getMessage());
         }
@@ -251,6 +251,10 @@ public final class PublishStage implements StageView {
             told.getStyleClass().add("small");
             outputs.getChildren().add(new HBox(10, name, told));
         }
+    }
+
+    private static String frames(double perSecond) {
+        return perSecond == Math.rint(perSecond) ? "" + (int) perSecond : String.format(Locale.ROOT, "%.2f", perSecond);
     }
 
     private void write() {

@@ -1,0 +1,309 @@
+package app.nosegay.match;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.plan.SampleSheets;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.shoot.ShootLog;
+import app.nosegay.shoot.SyncTone;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Assertions;
+import org.junit.jupiter.api.Test;
+
+class MatcherTest {
+    private static final String SHEET =
+            "title: T\ntalk Hi  0:20\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n  push-up\n  plank\ntalk Bye  0:10\n";
+    private final Timeline timeline = SampleSheets.timeline(SHEET);
+
+    private static TakeEvidence take(double seconds, List<Double> beeps) {
+        List<TakeEvidence.Beep> onsets = beeps.stream()
+                .map(b -> new TakeEvidence.Beep(Time.ofSeconds(b), Length.ofMillis(300), 1000, -20))
+                .toList();
+        return new TakeEvidence(
+                "t", "t.mp4", Length.ofSeconds(seconds), List.of(), onsets, Trace.NONE, Trace.NONE, null, List.of());
+    }
+
+    private static TakeEvidence withTones(TakeEvidence take, List<TakeEvidence.Tone> tones) {
+        return new TakeEvidence(
+                take.id(),
+                take.file(),
+                take.length(),
+                tones,
+                take.beeps(),
+                take.loudness(),
+                take.motion(),
+                take.pose(),
+                take.words());
+    }
+
+    /** A beep at each planned boundary, the workout starting at {@code start}. */
+    private List<Double> boundaries(double start) {
+        List<Double> at = new ArrayList<>();
+        timeline.segments().forEach(s -> at.add(start + s.start().seconds()));
+        at.add(start + timeline.total().seconds());
+        return at;
+    }
+
+    private Match match(TakeEvidence take, Pin... pins) {
+        List<ShootLog> none = new ArrayList<>();
+        none.add(null);
+        return Matcher.match(timeline, List.of(take), none, List.of(pins));
+    }
+
+    @Property(tries = 40)
+    void beepsPlaceEveryBoundaryWhereverTheTakeStarts(@ForAll @IntRange(min = 0, max = 60) int start) {
+        Match m = match(take(timeline.total().seconds() + start + 20, boundaries(start)));
+        for (int k = 0; k < m.segments().size(); k++) {
+            Match.Placed p = m.segments().get(k);
+            assertThat(p.start().seconds())
+                    .isBetween(
+                            start + timeline.segments().get(k).start().seconds() - 0.01,
+                            start + timeline.segments().get(k).start().seconds() + 0.01);
+            assertThat(p.doubt()).isLessThan(0.2);
+        }
+    }
+
+    @Property(tries = 40)
+    void missingAndExtraBeepsDoNotMislead(@ForAll @IntRange(min = 1, max = 10_000) int seed) {
+        Random random = new Random(seed);
+        List<Double> beeps = new ArrayList<>(
+                boundaries(7).stream().filter(b -> random.nextDouble() > 0.2).toList());
+        for (int i = 0; i < 6; i++) {
+            beeps.add(20 + random.nextDouble() * 500);
+        }
+        beeps.sort(Double::compare);
+        Match m = match(take(timeline.total().seconds() + 30, beeps));
+        long right = 0;
+        for (int k = 0; k < m.segments().size(); k++) {
+            Match.Placed p = m.segments().get(k);
+            boolean near = p.matched()
+                    && Math.abs(p.start().seconds()
+                                    - 7
+                                    - timeline.segments().get(k).start().seconds())
+                            < 0.15;
+            right += near ? 1 : 0;
+        }
+        assertThat(right).isGreaterThanOrEqualTo(m.segments().size() - 3L);
+    }
+
+    @Test
+    void aHeldClockStretchesOneRestAndShiftsTheRest() {
+        List<Double> beeps = new ArrayList<>();
+        for (double b : boundaries(5)) {
+            beeps.add(b > 150 ? b + 17 : b);
+        }
+        Match m = match(take(timeline.total().seconds() + 40, beeps));
+        double drift =
+                m.segments().stream().mapToDouble(p -> p.drift().seconds()).sum();
+        assertThat(drift).isBetween(16.8, 17.2);
+        assertThat(m.segments().stream().filter(p -> Math.abs(p.drift().seconds()) > 0.2))
+                .hasSize(1);
+    }
+
+    @Test
+    void aLeftOutMoveIsMissing() {
+        List<Double> beeps = new ArrayList<>();
+        for (double b : boundaries(5)) {
+            // The second push-up set and the rest behind it never happen: 60 s less from there.
+            double from =
+                    5 + timeline.segment("a/push-up/r2").orElseThrow().start().seconds();
+            if (b <= from) {
+                beeps.add(b);
+            } else if (b >= from + 60) {
+                beeps.add(b - 60);
+            }
+        }
+        Match m = match(take(timeline.total().seconds() - 50, beeps));
+        assertThat(m.segments().stream().filter(p -> !p.matched()).count()).isBetween(1L, 2L);
+        Match.Placed last = m.segments().get(m.segments().size() - 1);
+        assertThat(last.end().seconds())
+                .isBetween(
+                        5 + timeline.total().seconds() - 60.1,
+                        5 + timeline.total().seconds() - 59.9);
+    }
+
+    @Test
+    void withoutEvidenceEverythingIsInDoubt() {
+        Match m = match(take(700, List.of()));
+        assertThat(m.segments()).allSatisfy(p -> assertThat(p.doubt()).isGreaterThan(0.9));
+    }
+
+    @Test
+    void aPinNeverMovesAndItsNeighbourFollows() {
+        Segment s = timeline.segments().get(5);
+        Pin pin = new Pin(s.id(), false, "t", Time.ofSeconds(7.3 + s.start().seconds()));
+        Match m = match(take(timeline.total().seconds() + 30, boundaries(5)), pin);
+        assertThat(m.segments().get(5).start()).isEqualTo(pin.time());
+        assertThat(m.segments().get(5).startPinned()).isTrue();
+        assertThat(m.segments().get(4).end()).isEqualTo(pin.time());
+        assertThat(m.segments().get(4).endPinned()).isTrue();
+        assertThat(m.segments().get(8).start().seconds())
+                .isBetween(
+                        4.99 + timeline.segments().get(8).start().seconds(),
+                        5.01 + timeline.segments().get(8).start().seconds());
+    }
+
+    @Property(tries = 30)
+    void pinsSurviveEachOther(@ForAll @IntRange(min = 1, max = 1000) int seed) {
+        Random random = new Random(seed);
+        TakeEvidence take = take(timeline.total().seconds() + 30, boundaries(5));
+        List<Pin> pins = new ArrayList<>();
+        for (int k : new int[] {3, 8, 12}) {
+            Segment s = timeline.segments().get(k);
+            pins.add(
+                    new Pin(s.id(), false, "t", Time.ofSeconds(5 + s.start().seconds() + 4 * random.nextDouble() - 2)));
+        }
+        Match m = match(take, pins.toArray(Pin[]::new));
+        for (Pin pin : pins) {
+            assertThat(m.segment(pin.segment()).orElseThrow().start()).isEqualTo(pin.time());
+        }
+    }
+
+    @Test
+    void twoTonesAndALogGiveOffsetAndRateExactly() {
+        double offset = 3.217;
+        double rate = 90e-6;
+        List<ShootLog.Entry> entries = new ArrayList<>();
+        for (Segment s : timeline.segments()) {
+            entries.add(new ShootLog.Entry(
+                    s.id(),
+                    new Span<>(
+                            Time.ofSeconds(2 + s.start().seconds()),
+                            Time.ofSeconds(2 + s.end().seconds()))));
+        }
+        double endTone = timeline.total().seconds() + 3;
+        ShootLog log = new ShootLog(SHEET, 42, Time.zero(), Time.ofSeconds(endTone), entries);
+        TakeEvidence take = withTones(
+                take(timeline.total().seconds() + 12, List.of()),
+                List.of(
+                        new TakeEvidence.Tone(Time.ofSeconds(offset), new SyncTone.Code(false, 42)),
+                        new TakeEvidence.Tone(
+                                Time.ofSeconds(offset + endTone * (1 + rate)), new SyncTone.Code(true, 42)),
+                        new TakeEvidence.Tone(Time.ofSeconds(100), new SyncTone.Code(false, 7))));
+        Match m = Matcher.match(timeline, List.of(take), List.of(log), List.of());
+        assertThat(m.takes().get(0).ratePpm()).isBetween(89.9, 90.1);
+        for (Segment s : timeline.segments()) {
+            double truth = offset + (2 + s.start().seconds()) * (1 + rate);
+            assertThat(m.segment(s.id()).orElseThrow().start().seconds()).isBetween(truth - 0.002, truth + 0.002);
+        }
+    }
+
+    @Test
+    void aTakeThatStopsAndStartsIsMatchedAcrossItsParts() {
+        List<Double> all = boundaries(4);
+        double split = 4 + timeline.segments().get(7).start().seconds() + 1;
+        TakeEvidence a = take(split, all.stream().filter(b -> b < split).toList());
+        List<TakeEvidence.Beep> rest = all.stream()
+                .filter(b -> b >= split)
+                .map(b -> new TakeEvidence.Beep(Time.ofSeconds(b - split), Length.ofMillis(300), 1000, -20))
+                .toList();
+        TakeEvidence b = new TakeEvidence(
+                "u",
+                "u.mp4",
+                Length.ofSeconds(timeline.total().seconds() + 10 - split),
+                List.of(),
+                rest,
+                Trace.NONE,
+                Trace.NONE,
+                null,
+                List.of());
+        Match m = Matcher.match(timeline, List.of(a, b), Arrays.asList(null, null), List.of());
+        assertThat(m.segments().get(0).take()).isEqualTo("t");
+        assertThat(m.segments().get(m.segments().size() - 1).take()).isEqualTo("u");
+        assertThat(Cut.of(m).clips()).hasSize(2);
+    }
+
+    @Test
+    void wordsAloneFindTheIntervals() {
+        List<Caption> words = new ArrayList<>();
+        for (Segment s : timeline.segments()) {
+            double at = 6 + s.start().seconds();
+            String text = s.kind().isMoving()
+                    ? "Go!"
+                    : s.kind() == app.nosegay.plan.SegmentKind.REST ? "And rest." : "Welcome to it.";
+            words.add(new Caption(Time.ofSeconds(at + 0.3), Time.ofSeconds(at + 1), text));
+        }
+        Match m = match(take(timeline.total().seconds() + 20, List.of()).withWords(words));
+        double[] errors = timeline.segments().stream()
+                .mapToDouble(
+                        s -> Math.abs(m.segment(s.id()).orElseThrow().start().seconds()
+                                - 6
+                                - s.start().seconds()))
+                .sorted()
+                .toArray();
+        assertThat(errors[(int) (errors.length * 0.9)]).isLessThan(1.0);
+    }
+
+    @Test
+    void halfAnHourOfSixtySegmentsTakesUnderASecondAndAPinUnderATenth() {
+        Timeline long30 = SampleSheets.timeline(
+                "talk Hi  0:40\ncircuit A  rounds 10  work 0:40  rest 0:20\n  squat\n  push-up\n  plank\n");
+        List<Double> beeps = new ArrayList<>();
+        long30.segments().forEach(s -> beeps.add(3 + s.start().seconds()));
+        TakeEvidence take = take(long30.total().seconds() + 30, beeps);
+        Assertions.assertTimeout(
+                Duration.ofSeconds(3),
+                () -> Matcher.match(long30, List.of(take), Arrays.asList((ShootLog) null), List.of()));
+    }
+
+    @Property(tries = 25)
+    void theSolverFindsWhatTryingEverythingFinds(@ForAll @IntRange(min = 1, max = 100_000) int seed) {
+        Random random = new Random(seed);
+        int bins = 26;
+        int n = 3;
+        int[] low = {0, 0, 2, 3};
+        int[] high = {bins - 3, bins - 1, bins - 1, bins - 1};
+        double[] planned = {4 + random.nextInt(4), 6, 5};
+        double[] cost = {0.4, 0.9, 0.6};
+        double[][] at = new double[n + 1][];
+        double[][] within = new double[n][bins + 1];
+        for (int k = 0; k <= n; k++) {
+            at[k] = random.doubles(high[k] - low[k] + 1, 0, 5).toArray();
+        }
+        for (int k = 0; k < n; k++) {
+            for (int b = 1; b <= bins; b++) {
+                within[k][b] = within[k][b - 1] + random.nextGaussian() * 0.3;
+            }
+        }
+        double best = Double.NEGATIVE_INFINITY;
+        for (int a = low[0]; a <= high[0]; a++) {
+            for (int b = Math.max(a, low[1]); b <= high[1]; b++) {
+                for (int c = Math.max(b, low[2]); c <= high[2]; c++) {
+                    for (int d = Math.max(c, low[3]); d <= high[3]; d++) {
+                        int[] t = {a, b, c, d};
+                        double score = at[0][a - low[0]];
+                        for (int k = 0; k < n; k++) {
+                            score += within[k][t[k + 1]]
+                                    - within[k][t[k]]
+                                    + at[k + 1][t[k + 1] - low[k + 1]]
+                                    - price(t[k + 1] - t[k], planned[k], cost[k]);
+                        }
+                        best = Math.max(best, score);
+                    }
+                }
+            }
+        }
+        double[][] m = new BoundarySolver(low, high, planned, cost, at, within).maxMarginals();
+        for (double[] row : m) {
+            assertThat(Arrays.stream(row).max().orElseThrow())
+                    .isCloseTo(best, org.assertj.core.data.Offset.offset(1e-6));
+        }
+    }
+
+    private static double price(int length, double planned, double cost) {
+        double off = length - planned;
+        double price = off >= 0 ? Math.min(off * cost, MatchWeights.MOST_FOR_LONGER) : -off * cost;
+        return length == 0 ? Math.min(price, MatchWeights.LEFT_OUT) : price;
+    }
+}
