@@ -24,7 +24,7 @@ public final class PiecePainter {
 
     private static final int PETALS = 12;
     private static final double DIAL_RADIUS = 98;
-    private static final double CARD_WIDTH = 500;
+    private static final double CARD_WIDTH = 470;
 
     private PiecePainter() {}
 

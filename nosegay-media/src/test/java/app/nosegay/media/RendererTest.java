@@ -1,0 +1,166 @@
+package app.nosegay.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.nosegay.dress.Dressing;
+import app.nosegay.dress.Face;
+import app.nosegay.dress.Piece;
+import app.nosegay.match.Cut;
+import app.nosegay.publish.TimedText;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.awt.AlphaComposite;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CancellationException;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class RendererTest {
+    private static final FrameRate RATE = new FrameRate(30, 1);
+
+    @TempDir
+    private static Path folder;
+
+    private static Path film;
+
+    @BeforeAll
+    static void makeFilm() throws IOException {
+        film = Movies.film(folder.resolve("film.mp4"), 10, RATE, true, 0, 10, List.of(new Movies.Sound(4, 1000, 0.3)));
+    }
+
+    private static <A extends Axis> Span<A> span(double from, double to) {
+        return new Span<>(Time.ofSeconds(from), Time.ofSeconds(to));
+    }
+
+    /** Paints the digits of a timer as a grey block: 20 per second left. */
+    private static void paintBlock(List<Face> faces, BufferedImage target) {
+        Graphics2D g = target.createGraphics();
+        g.setComposite(AlphaComposite.Src);
+        g.setColor(new Color(0, 0, 0, 0));
+        g.fillRect(0, 0, target.getWidth(), target.getHeight());
+        for (Face face : faces) {
+            int level = 20 * ((Face.Timer) face).seconds() + 20;
+            g.setColor(new Color(level, level, level));
+            g.fillRect(160, 0, 160, 40);
+        }
+        g.dispose();
+    }
+
+    private static Renderer.Job job(Cut cut, Dressing dressing, FrameRate rate) {
+        double total = cut.total().seconds();
+        List<TimedText.Cue> chapters = total == 0
+                ? List.of()
+                : List.of(new TimedText.Cue(span(0, 2), "One"), new TimedText.Cue(span(2, total), "Two"));
+        return new Renderer.Job(
+                cut,
+                Map.of("t", film),
+                dressing,
+                RendererTest::paintBlock,
+                Movies.WIDTH,
+                Movies.HEIGHT,
+                rate,
+                EncoderSettings.FINISHED,
+                "Title",
+                chapters);
+    }
+
+    private static int grey(BufferedImage image, int x) {
+        return image.getRGB(x, 20) & 0xff;
+    }
+
+    @Test
+    void timersChangeOnExactlyTheFrameOfTheirSecond() throws IOException {
+        Cut cut = new Cut(List.of(new Cut.Clip("t", span(1, 8), Time.zero())));
+        Dressing dressing = new Dressing(List.of(new Piece.Timer(span(1.015, 5.015), Face.Phase.WORK, false)));
+        Path out = folder.resolve("dressed.mp4");
+        Renderer.render(job(cut, dressing, RATE), out, Progress.NONE);
+        try (FramePicker picker = new FramePicker(out)) {
+            // The start 1.015 s lies within half a frame of frame 30 (1.000 s), the end 5.015 s of frame 150.
+            int[][] frameAndLevel = {
+                {29, -1}, {30, 100}, {59, 100}, {60, 80}, {120, 40}, {149, 40}, {150, 20}, {161, 20}, {163, -1}
+            };
+            for (int[] f : frameAndLevel) {
+                BufferedImage image = picker.frameAt(Time.ofSeconds(f[0] / 30.0), Movies.WIDTH, Movies.HEIGHT);
+                int source = Movies.grey(f[0] + 30);
+                int expected = f[1] < 0 ? source : f[1];
+                assertThat(grey(image, 240)).as("frame " + f[0]).isBetween(expected - 9, expected + 9);
+                assertThat(grey(image, 60)).as("source of frame " + f[0]).isBetween(source - 9, source + 9);
+            }
+        }
+    }
+
+    @Test
+    void aCutOfTwoClipsHasEveryFrameAndItsSoundInPlace() throws IOException {
+        Cut cut = new Cut(
+                List.of(new Cut.Clip("t", span(0, 2), Time.zero()), new Cut.Clip("t", span(3, 6), Time.ofSeconds(2))));
+        Path out = folder.resolve("two.mp4");
+        Renderer.render(job(cut, null, RATE), out, Progress.NONE);
+        MediaInfo info = MediaInput.probe(out);
+        assertThat(info.length().seconds()).isBetween(4.95, 5.1);
+        var evidence = TakeReader.read(out, "o", Progress.NONE).evidence();
+        assertThat(evidence.beeps()).hasSize(1);
+        // The beep at 4.0 s of the take is 1 s into the second clip: 3.0 s of the programme.
+        assertThat(evidence.beeps().get(0).time().seconds()).isBetween(2.96, 3.04);
+        try (FramePicker picker = new FramePicker(out)) {
+            assertThat(grey(picker.frameAt(Time.ofSeconds(59 / 30.0), 320, 180), 60))
+                    .isBetween(Movies.grey(59) - 9, Movies.grey(59) + 9);
+            assertThat(grey(picker.frameAt(Time.ofSeconds(61 / 30.0), 320, 180), 60))
+                    .isBetween(Movies.grey(91) - 9, Movies.grey(91) + 9);
+        }
+    }
+
+    @Test
+    void theFrameRateMayDifferFromTheTake() throws IOException {
+        Cut cut = new Cut(List.of(new Cut.Clip("t", span(0, 4), Time.zero())));
+        Path out = folder.resolve("slow.mp4");
+        Renderer.render(job(cut, null, new FrameRate(24, 1)), out, Progress.NONE);
+        assertThat(MediaInput.probe(out).video().framesPerSecond()).isEqualTo(24);
+        assertThat(MediaInput.probe(out).length().seconds()).isBetween(3.95, 4.1);
+    }
+
+    @Test
+    void cancellingLeavesNothing() {
+        Cut cut = new Cut(List.of(new Cut.Clip("t", span(0, 9), Time.zero())));
+        Path out = folder.resolve("never.mp4");
+        assertThatThrownBy(() -> Renderer.render(job(cut, null, RATE), out, share -> {
+                    if (share > 0.3) {
+                        throw new CancellationException();
+                    }
+                }))
+                .isInstanceOf(CancellationException.class);
+        assertThat(out).doesNotExist();
+        assertThat(folder.resolve("never.mp4.part")).doesNotExist();
+    }
+
+    @Test
+    void anEmptyCutAndAMissingTakeAreSaid() {
+        assertThatThrownBy(() ->
+                        Renderer.render(job(new Cut(List.of()), null, RATE), folder.resolve("x.mp4"), Progress.NONE))
+                .hasMessageContaining("nothing to render");
+        Cut cut = new Cut(List.of(new Cut.Clip("t", span(0, 2), Time.zero())));
+        Renderer.Job gone = new Renderer.Job(
+                cut,
+                Map.of("t", folder.resolve("gone.mp4")),
+                null,
+                RendererTest::paintBlock,
+                320,
+                180,
+                RATE,
+                EncoderSettings.FINISHED,
+                "",
+                List.of());
+        assertThatThrownBy(() -> Renderer.render(gone, folder.resolve("x.mp4"), Progress.NONE))
+                .hasMessageContaining("gone.mp4");
+        assertThat(Files.exists(folder.resolve("x.mp4"))).isFalse();
+    }
+}

@@ -1,0 +1,158 @@
+package app.nosegay.paint;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.dress.Face;
+import app.nosegay.library.Move;
+import app.nosegay.library.MoveLibrary;
+import java.awt.Color;
+import java.awt.Font;
+import java.awt.Graphics2D;
+import java.awt.font.FontRenderContext;
+import java.awt.image.BufferedImage;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class PaintTest {
+    private static final List<Face> EVERYTHING = List.of(
+            new Face.Timer(Face.Phase.WORK, 27, 40, false),
+            new Face.NamePlate("A move with quite a long name, all told", 3, 11, "Round", 1, 2),
+            new Face.SideBadge("Right", true),
+            new Face.RepCounter(11, 12),
+            new Face.GetReady(3),
+            new Face.Card(
+                    Face.CardKind.OPTION,
+                    "Easier",
+                    "A long option that has to be broken into several lines before it fits on its card at all."));
+
+    private static BufferedImage painted(List<Face> faces, int width, int height) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        PiecePainter.paint(faces, image);
+        return image;
+    }
+
+    private static long drawn(BufferedImage image, int x, int y, int w, int h) {
+        long n = 0;
+        for (int py = y; py < y + h; py++) {
+            for (int px = x; px < x + w; px++) {
+                n += image.getRGB(px, py) >>> 24 > 60 ? 1 : 0;
+            }
+        }
+        return n;
+    }
+
+    @Test
+    void allTenDigitsAreOfOneWidth() {
+        for (Font font : List.of(Typefaces.text(40), Typefaces.strong(40), Typefaces.digits(40))) {
+            FontRenderContext context = new FontRenderContext(null, true, true);
+            double one = font.getStringBounds("1", context).getWidth();
+            for (char digit = '0'; digit <= '9'; digit++) {
+                assertThat(font.getStringBounds("" + digit, context).getWidth())
+                        .as(font + " " + digit)
+                        .isEqualTo(one);
+            }
+        }
+    }
+
+    @Test
+    void nothingIsDrawnOutsideTheSafeMargin() {
+        for (int[] size : new int[][] {{1280, 720}, {1920, 1080}, {640, 360}, {960, 720}}) {
+            BufferedImage image = painted(EVERYTHING, size[0], size[1]);
+            int mx = (int) (size[0] * 0.045);
+            int my = (int) (size[1] * 0.045);
+            assertThat(drawn(image, 0, 0, size[0], my)).isZero();
+            assertThat(drawn(image, 0, size[1] - my, size[0], my)).isZero();
+            assertThat(drawn(image, 0, 0, mx, size[1])).isZero();
+            assertThat(drawn(image, size[0] - mx, 0, mx, size[1])).isZero();
+        }
+    }
+
+    @Test
+    void theMiddleStaysFreeForThePresenter() {
+        BufferedImage image = painted(EVERYTHING, 1280, 720);
+        assertThat(drawn(image, 540, 200, 200, 480)).isZero();
+    }
+
+    @Test
+    void equalFacesGiveEqualPixelsAndOthersDoNot() {
+        BufferedImage a = painted(EVERYTHING, 1280, 720);
+        BufferedImage b = painted(EVERYTHING, 1280, 720);
+        BufferedImage c = painted(List.of(new Face.Timer(Face.Phase.WORK, 26, 40, false)), 1280, 720);
+        BufferedImage d = painted(List.of(new Face.Timer(Face.Phase.WORK, 27, 40, false)), 1280, 720);
+        assertThat(same(a, b)).isTrue();
+        assertThat(same(c, d)).isFalse();
+        assertThat(same(painted(List.of(), 320, 180), new BufferedImage(320, 180, BufferedImage.TYPE_INT_ARGB)))
+                .isTrue();
+    }
+
+    private static boolean same(BufferedImage a, BufferedImage b) {
+        for (int y = 0; y < a.getHeight(); y++) {
+            for (int x = 0; x < a.getWidth(); x++) {
+                if (a.getRGB(x, y) != b.getRGB(x, y)) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    @Test
+    void everyColourStandsOutFromThePaper() {
+        for (Color c : List.of(
+                Palette.INK,
+                Palette.FADED_INK,
+                Palette.WORK,
+                Palette.REST,
+                Palette.VOICE,
+                Palette.COUNT,
+                Palette.OPTION,
+                Palette.CAUTION)) {
+            assertThat(contrast(c, Palette.PAPER)).as(c.toString()).isGreaterThanOrEqualTo(4.5);
+        }
+    }
+
+    /** The contrast ratio of WCAG 2.1. */
+    private static double contrast(Color a, Color b) {
+        double la = luminance(a);
+        double lb = luminance(b);
+        return (Math.max(la, lb) + 0.05) / (Math.min(la, lb) + 0.05);
+    }
+
+    private static double luminance(Color c) {
+        double[] rgb = {c.getRed() / 255.0, c.getGreen() / 255.0, c.getBlue() / 255.0};
+        for (int i = 0; i < 3; i++) {
+            rgb[i] = rgb[i] <= 0.03928 ? rgb[i] / 12.92 : Math.pow((rgb[i] + 0.055) / 1.055, 2.4);
+        }
+        return 0.2126 * rgb[0] + 0.7152 * rgb[1] + 0.0722 * rgb[2];
+    }
+
+    @Test
+    void everyMoveHasADrawnMotionThatMoves() {
+        for (Move move : MoveLibrary.shipped().moves()) {
+            assertThat(Motion.isKnown(move.motion()))
+                    .as(move.name() + ": " + move.motion())
+                    .isTrue();
+            Motion motion = Motion.of(move.motion());
+            assertThat(same(figure(motion, 0, false), figure(motion, 1, false)))
+                    .as(move.name())
+                    .isFalse();
+        }
+    }
+
+    @Test
+    void bothSidesOfAOneSidedMoveLookDifferent() {
+        for (String name : List.of("lunge", "row", "side-lunge", "march", "bird-dog")) {
+            assertThat(same(figure(Motion.of(name), 1, false), figure(Motion.of(name), 1, true)))
+                    .as(name)
+                    .isFalse();
+        }
+    }
+
+    private static BufferedImage figure(Motion motion, double phase, boolean swapped) {
+        BufferedImage image = new BufferedImage(300, 200, BufferedImage.TYPE_INT_ARGB);
+        Graphics2D g = image.createGraphics();
+        Figure.presenter().draw(g, motion, phase, swapped, Figure.Prop.KETTLEBELL, 150, 180, 150);
+        g.dispose();
+        return image;
+    }
+}
