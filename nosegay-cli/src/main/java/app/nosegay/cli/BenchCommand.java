@@ -1,13 +1,280 @@
 package app.nosegay.cli;
 
+import app.nosegay.dress.Dresser;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.match.Cut;
+import app.nosegay.match.Match;
+import app.nosegay.match.Matcher;
+import app.nosegay.match.Pin;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.media.EncoderSettings;
+import app.nosegay.media.FrameRate;
+import app.nosegay.media.MediaInput;
+import app.nosegay.media.MovieWriter;
+import app.nosegay.media.Progress;
+import app.nosegay.media.Renderer;
+import app.nosegay.media.TakeReader;
+import app.nosegay.paint.Figure;
+import app.nosegay.paint.Motion;
+import app.nosegay.paint.PiecePainter;
+import app.nosegay.paint.PottingShed;
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.RunSheetParser;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.CuePlanner;
+import app.nosegay.shoot.ShootLog;
+import app.nosegay.standins.Performance;
+import app.nosegay.standins.Trouble;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.SpeechRate;
+import app.nosegay.time.Time;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
 
-/** placeholder replaced below. */
-@Command(name = "bench")
+/** {@code nosegay bench}: the figures, each the median of three, ratios within one run. */
+@Command(
+        name = "bench",
+        mixinStandardHelpOptions = true,
+        description = "Measure reading, rendering, matching and start-up.")
 final class BenchCommand implements Callable<Integer> {
+    private static final int RUNS = 3;
+    private static final int WIDTH = 1920;
+    private static final int HEIGHT = 1080;
+    private static final double TAKE_SECONDS = 20;
+    private static final FrameRate RATE = new FrameRate(30, 1);
+    private static final String SHORT_SHEET =
+            "title: Bench\ncalls: 5, in 3, out 3\ncircuit A  rounds 1  work 0:10  rest 0:05\n  goblet squat\n  push-up\n";
+    private static final String HALF_HOUR =
+            "title: Bench\ntalk Hi  0:40\ncircuit A  rounds 10  work 0:40  rest 0:20\n  squat\n  push-up\n  plank\n";
+
+    @Option(names = "--seed", defaultValue = "1", description = "of the simulated evidence; default ${DEFAULT-VALUE}")
+    private long seed;
+
+    @Spec
+    private CommandSpec spec;
+
+    /** Something timed. */
+    @FunctionalInterface
+    private interface Timed {
+        void run() throws Exception;
+    }
+
     @Override
-    public Integer call() {
-        return 0;
+    public Integer call() throws Exception {
+        Path folder = Files.createTempDirectory("nosegay-bench");
+        PrintWriter out = spec.commandLine().getOut();
+        try {
+            Path take = film(folder.resolve("take.mp4"));
+            out.printf(
+                    Locale.ROOT,
+                    "%d processors; take %dx%d, 30 frames a second, %.0f s; median of %d%n",
+                    Runtime.getRuntime().availableProcessors(),
+                    WIDTH,
+                    HEIGHT,
+                    TAKE_SECONDS,
+                    RUNS);
+            double decode = median(() -> decodeOnly(take));
+            double read = median(() -> TakeReader.read(take, "t", Progress.NONE));
+            row(out, "reading a take ÷ bare decode", read / decode, "≤ 1.3", read, decode);
+            render(out, take, folder);
+            matching(out);
+            startUp(out);
+            out.flush();
+        } finally {
+            try (var files = Files.list(folder)) {
+                for (Path file : files.toList()) {
+                    Files.delete(file);
+                }
+            }
+            Files.delete(folder);
+        }
+        return Main.DONE;
+    }
+
+    private static void row(PrintWriter out, String what, double ratio, String bar, double a, double b) {
+        out.printf(Locale.ROOT, "%-42s %6.2f   bar %-8s (%.2f s against %.2f s)%n", what, ratio, bar, a, b);
+        out.flush();
+    }
+
+    private static double median(Timed timed) throws Exception {
+        timed.run(); // warms caches and compiler
+        double[] seconds = new double[RUNS];
+        for (int i = 0; i < RUNS; i++) {
+            long began = System.nanoTime();
+            timed.run();
+            seconds[i] = (System.nanoTime() - began) / 1e9;
+        }
+        Arrays.sort(seconds);
+        return seconds[RUNS / 2];
+    }
+
+    private static void decodeOnly(Path take) throws IOException {
+        try (MediaInput input = new MediaInput(take, true, true)) {
+            while (input.next() != MediaInput.Kind.END) {
+                // only decoding
+            }
+        }
+    }
+
+    /** A busy 1080p take with the grain of a real camera, which a drawn picture lacks. */
+    private static Path film(Path file) throws IOException {
+        BufferedImage set = PottingShed.paint(WIDTH, HEIGHT);
+        Random random = new Random(1);
+        for (int i = 0; i < WIDTH * HEIGHT; i++) {
+            int grain = random.nextInt(9) - 4;
+            int rgb = set.getRGB(i % WIDTH, i / WIDTH);
+            set.setRGB(i % WIDTH, i / WIDTH, grained(rgb, grain));
+        }
+        BufferedImage frame = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
+        float[] sound = new float[2 * MovieWriter.SOUND_HZ / 30];
+        try (MovieWriter writer =
+                new MovieWriter(file, WIDTH, HEIGHT, RATE, EncoderSettings.FINISHED, true, "", List.of())) {
+            for (int n = 0; n < TAKE_SECONDS * 30; n++) {
+                Graphics2D g = frame.createGraphics();
+                g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+                int shake = n % 3 - 1;
+                g.drawImage(set, shake, -shake, null);
+                Figure.presenter()
+                        .draw(
+                                g,
+                                Motion.of("squat"),
+                                0.5 - 0.5 * Math.cos(n / 14.0),
+                                false,
+                                Figure.Prop.KETTLEBELL,
+                                WIDTH / 2.0,
+                                HEIGHT * 0.92,
+                                HEIGHT * 0.6);
+                g.dispose();
+                for (int i = 0; i < sound.length; i++) {
+                    sound[i] = (float) (0.02 * random.nextGaussian());
+                }
+                writer.picture(frame, n);
+                writer.sound(sound, 0, sound.length / 2);
+            }
+            writer.finish();
+        }
+        return file;
+    }
+
+    private static int grained(int rgb, int grain) {
+        int r = Math.max(0, Math.min(255, (rgb >> 16 & 0xff) + grain));
+        int g = Math.max(0, Math.min(255, (rgb >> 8 & 0xff) + grain));
+        int b = Math.max(0, Math.min(255, (rgb & 0xff) + grain));
+        return r << 16 | g << 8 | b;
+    }
+
+    private static Timeline timeline(String sheet) {
+        return Expansion.expand(RunSheetParser.parse(sheet, MoveLibrary.shipped()), MoveLibrary.shipped());
+    }
+
+    private static void render(PrintWriter out, Path take, Path folder) throws Exception {
+        Timeline timeline = timeline(SHORT_SHEET);
+        List<Match.Placed> placed = new ArrayList<>();
+        for (Segment s : timeline.segments()) {
+            Time<Axis.Take> start = Time.ofSeconds(1 + s.start().seconds() * 0.6);
+            Time<Axis.Take> end = start.plus(s.duration().times(0.6));
+            placed.add(new Match.Placed(s.id(), s.duration(), "t", start, end, start, end, 0, 0, false, false));
+        }
+        Match.Take described = new Match.Take("t", "take.mp4", Length.ofSeconds(TAKE_SECONDS), null, 0, List.of());
+        Match match = new Match(List.of(described), placed, List.of(), Map.of());
+        Cut cut = Cut.of(match);
+        CuePlan cues = CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT);
+        Renderer.Job dressed = new Renderer.Job(
+                cut,
+                Map.of("t", take),
+                Dresser.dress(timeline, match, cut, cues, MoveLibrary.shipped()),
+                PiecePainter::paint,
+                WIDTH,
+                HEIGHT,
+                RATE,
+                EncoderSettings.FINISHED,
+                "",
+                List.of());
+        Renderer.Job bare = new Renderer.Job(
+                cut,
+                Map.of("t", take),
+                null,
+                PiecePainter::paint,
+                WIDTH,
+                HEIGHT,
+                RATE,
+                EncoderSettings.FINISHED,
+                "",
+                List.of());
+        double without = median(() -> Renderer.render(bare, folder.resolve("bare.mp4"), Progress.NONE));
+        double with = median(() -> Renderer.render(dressed, folder.resolve("dressed.mp4"), Progress.NONE));
+        row(out, "rendering with pieces ÷ bare transcode", with / without, "≤ 1.2", with, without);
+        out.printf(
+                Locale.ROOT,
+                "   (H.264, preset %s, quality %d, %dx%d, threads chosen by the encoder)%n",
+                EncoderSettings.FINISHED.preset(),
+                EncoderSettings.FINISHED.quality(),
+                WIDTH,
+                HEIGHT);
+    }
+
+    private void matching(PrintWriter out) throws Exception {
+        Timeline timeline = timeline(HALF_HOUR);
+        CuePlan cues = CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT);
+        TakeEvidence evidence = Performance.of(timeline, cues, seed, Set.of(Trouble.LATE_START, Trouble.HOLD))
+                .evidence("t");
+        List<ShootLog> noLog = Arrays.asList((ShootLog) null);
+        double match = median(() -> Matcher.match(timeline, List.of(evidence), noLog, List.of()));
+        Segment middle = timeline.segments().get(timeline.segments().size() / 2);
+        Pin pin = new Pin(middle.id(), false, "t", Time.ofSeconds(middle.start().seconds() + 5));
+        double pinned = median(() -> Matcher.match(timeline, List.of(evidence), noLog, List.of(pin)));
+        out.printf(
+                Locale.ROOT,
+                "%-42s %6.2f s bar ≤ 1 s%n",
+                "matching 30 min, " + timeline.segments().size() + " segments, no tones",
+                match);
+        out.printf(Locale.ROOT, "%-42s %6.2f s bar ≤ 0.1 s%n", "solving again after a pin", pinned);
+        out.flush();
+    }
+
+    /** Starts the window in a process of its own, which ends as soon as it is shown. */
+    private static void startUp(PrintWriter out) throws Exception {
+        boolean screen = System.getenv("DISPLAY") != null
+                || !System.getProperty("os.name").startsWith("Linux");
+        if (!screen) {
+            out.println("start to first usable window                 not measured: there is no screen");
+            return;
+        }
+        double seconds = median(() -> {
+            Process window = new ProcessBuilder(
+                            Path.of(System.getProperty("java.home"), "bin", "java")
+                                    .toString(),
+                            "-Dnosegay.exit-when-shown=true",
+                            "-cp",
+                            System.getProperty("java.class.path"),
+                            "app.nosegay.cli.Main")
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            if (window.waitFor() != 0) {
+                throw new IOException("the window did not open");
+            }
+        });
+        out.printf(Locale.ROOT, "%-42s %6.2f s bar ≤ 3 s%n", "start to first usable window", seconds);
     }
 }

@@ -101,7 +101,10 @@ record ScoreLine(
 
     /** How long after its announced start the movement starts; zero when nobody moves. */
     Length lateBy() {
-        boolean moves = !isUnplanned() && !isMissing() && interval.kind().isMoving() && placed.get(0).matched();
+        boolean moves = !isUnplanned()
+                && !isMissing()
+                && interval.kind().isMoving()
+                && placed.get(0).matched();
         return moves ? placed.get(0).performedStart().since(placed.get(0).start()) : Length.ZERO;
     }
 

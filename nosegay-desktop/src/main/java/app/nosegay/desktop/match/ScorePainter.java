@@ -126,7 +126,13 @@ final class ScorePainter {
         String shown = startsLate
                 ? String.format(Locale.ROOT, "%.1f s late", late)
                 : Math.abs(drift) < 0.05 ? "on time" : String.format(Locale.ROOT, "%+.1f s", drift);
-        text(g, shown, Typefaces.strong(15), Math.abs(drift) < 0.5 && !startsLate ? Palette.COUNT : Palette.CAUTION, x, 26);
+        text(
+                g,
+                shown,
+                Typefaces.strong(15),
+                Math.abs(drift) < 0.5 && !startsLate ? Palette.COUNT : Palette.CAUTION,
+                x,
+                26);
         if (line.interval().kind() == SegmentKind.WORK) {
             String reps = line.reps().size() + (line.target() > 0 ? " of " + line.target() : "") + " reps";
             text(g, reps, Typefaces.text(13), Palette.INK, x, 45);
