@@ -2,6 +2,7 @@ package app.nosegay.cli;
 
 import java.io.IOException;
 import java.lang.reflect.InvocationTargetException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
@@ -58,6 +59,9 @@ public final class Main implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
+        if (workout != null && !Files.isRegularFile(workout)) {
+            throw new IOException(workout + ": is neither a command (see --help) nor a workout file that is there");
+        }
         return window("open", workout == null ? "" : workout.toString());
     }
 

@@ -14,8 +14,10 @@ import com.tngtech.archunit.lang.ArchRule;
 @AnalyzeClasses(packages = "app.nosegay", importOptions = ImportOption.DoNotIncludeTests.class)
 class HouseTest {
     private static final String[] CORE = {
-        "app.nosegay.time..", "app.nosegay.library..", "app.nosegay.plan..", "app.nosegay.script..", "app.nosegay.shoot..",
-        "app.nosegay.match..", "app.nosegay.dress..", "app.nosegay.proof..", "app.nosegay.publish..", "app.nosegay.workout.."
+        "app.nosegay.time..", "app.nosegay.library..", "app.nosegay.plan..", "app.nosegay.script..",
+                "app.nosegay.shoot..",
+        "app.nosegay.match..", "app.nosegay.dress..", "app.nosegay.proof..", "app.nosegay.publish..",
+                "app.nosegay.workout.."
     };
 
     @ArchTest
@@ -57,7 +59,8 @@ class HouseTest {
             .resideInAnyPackage("javafx..", "org.bytedeco..", "java.awt..", "javax.swing..", "java.nio.file..");
 
     @ArchTest
-    static final ArchRule stagesHaveNoCircles = slices().matching("app.nosegay.(*)..").should().beFreeOfCycles();
+    static final ArchRule stagesHaveNoCircles =
+            slices().matching("app.nosegay.(*)..").should().beFreeOfCycles();
 
     @ArchTest
     static final ArchRule onlyTheDesktopUsesJavaFx = noClasses()
@@ -68,5 +71,6 @@ class HouseTest {
             .resideInAnyPackage("javafx..", "org.fxmisc..");
 
     @ArchTest
-    static final ArchRule namesSayWhatThingsAre = classes().should().haveNameNotMatching(".*(Manager|Helper|Utils?|Impl|Misc)");
+    static final ArchRule namesSayWhatThingsAre =
+            classes().should().haveNameNotMatching(".*(Manager|Helper|Utils?|Impl|Misc)");
 }

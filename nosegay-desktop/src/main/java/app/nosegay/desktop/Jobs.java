@@ -4,6 +4,7 @@ import app.nosegay.media.Progress;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyDoubleProperty;
@@ -21,6 +22,9 @@ public final class Jobs {
     private final ReadOnlyStringWrapper name = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
     private final ReadOnlyDoubleWrapper share = new ReadOnlyDoubleWrapper(0);
+    private final AtomicBoolean updateUnderWay = new AtomicBoolean();
+    private volatile double latestShare;
+    private volatile String latestName = "";
     private volatile boolean cancelled;
 
     /** A job's work, done on the job thread. */
@@ -62,10 +66,18 @@ public final class Jobs {
         String left = done > 0.04 && seconds > 2
                 ? " · about " + Math.max(1, Math.round(seconds * (1 - done) / done)) + " s left"
                 : "";
-        Platform.runLater(() -> {
-            share.set(done);
-            name.set(what + left);
-        });
+        latestShare = done;
+        latestName = what + left;
+        // One update on its way is enough, however often a job reports.
+        if (updateUnderWay.compareAndSet(false, true)) {
+            Platform.runLater(() -> {
+                updateUnderWay.set(false);
+                if (isRunning()) {
+                    share.set(latestShare);
+                    name.set(latestName);
+                }
+            });
+        }
     }
 
     private void idle(String text) {

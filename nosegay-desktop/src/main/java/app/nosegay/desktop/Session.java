@@ -50,6 +50,8 @@ public final class Session {
     private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
     private Path file;
     private int typingRun;
+    /** What the file or its autosave holds. */
+    private Workout kept = Workout.EMPTY;
 
     public Session() {
         autosave.setOnFinished(e -> writeAutosave());
@@ -132,10 +134,11 @@ public final class Session {
     }
 
     private void writeAutosave() {
-        if (file == null) {
+        if (file == null || reckoning.isShutdown()) {
             return;
         }
         Workout workout = workout();
+        kept = workout;
         Path target = file;
         reckoning.execute(() -> {
             try {
@@ -151,6 +154,9 @@ public final class Session {
         long mine = wanted.incrementAndGet();
         Workout workout = workout();
         WorkoutMedia from = media;
+        if (reckoning.isShutdown()) {
+            return; // the window is closing
+        }
         reckoning.execute(() -> {
             if (mine == wanted.get()) {
                 Programme next = from.programme(workout);
@@ -176,6 +182,7 @@ public final class Session {
     public void open(Path opened) {
         jobs.run("Opening " + opened.getFileName(), progress -> WorkoutFile.open(opened), workout -> {
             file = opened.toAbsolutePath().normalize();
+            kept = workout;
             history = new History(workout);
             state.set("saved");
             WorkoutFile.recovered(file).filter(r -> !r.equals(workout)).ifPresent(r -> {
@@ -220,6 +227,7 @@ public final class Session {
                 history = new History(moved);
                 readTakes();
             }
+            kept = moved;
             state.set("saved");
         } catch (IOException e) {
             state.set(e.getMessage());
@@ -281,7 +289,11 @@ public final class Session {
 
     /** Ends the session: what is not saved yet is kept in the autosave. */
     public void close() {
-        writeAutosave();
+        autosave.stop();
+        typing.stop();
+        if (!workout().equals(kept)) {
+            writeAutosave();
+        }
         reckoning.shutdown();
         try {
             reckoning.awaitTermination(3, TimeUnit.SECONDS);
