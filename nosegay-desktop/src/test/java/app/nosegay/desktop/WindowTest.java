@@ -302,6 +302,14 @@ class WindowTest extends ApplicationTest {
     }
 
     @Test
+    void filmingAsksForAPlaceFirst() throws Exception {
+        clickOn("#stage-match");
+        clickOn("#film");
+        until(() -> text("#message").startsWith("Save the workout first"));
+        assertThat(shell.session().workout().takes()).isEmpty();
+    }
+
+    @Test
     void allStagesAndKeysAreReachableWithoutAMouse() throws Exception {
         push(KeyCode.CONTROL, KeyCode.DIGIT2);
         until(() -> lookup("#film").tryQuery().isPresent());

@@ -179,11 +179,25 @@ public final class MatchStage implements StageView {
         screen.stop();
     }
 
+    /** Takes are kept beside the workout, so it needs a place first. */
+    private boolean hasPlace() {
+        if (session.file().isEmpty()) {
+            session.jobs().say("Save the workout first (Ctrl+S): its takes are kept beside it.");
+        }
+        return session.file().isPresent();
+    }
+
     private void film() {
+        if (!hasPlace()) {
+            return;
+        }
         session.film(System.nanoTime() & 0xffff);
     }
 
     private void bringIn() {
+        if (!hasPlace()) {
+            return;
+        }
         FileChooser chooser = new FileChooser();
         chooser.setTitle("Bring in a recording");
         File chosen = chooser.showOpenDialog(window);
