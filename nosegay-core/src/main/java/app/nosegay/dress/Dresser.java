@@ -10,6 +10,7 @@ import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Side;
+import app.nosegay.plan.SideWay;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
@@ -230,8 +231,10 @@ public final class Dresser {
     private void nextUp(Span<Axis.Cut> span, Interval next) {
         Segment s = next.first();
         List<String> gear = library.find(s.move()).map(m -> m.gear()).orElse(List.of());
-        String side =
-                s.side() == Side.BOTH || s.side() == null ? "" : Wordings.capital(spoken(s.side())) + " side first";
+        boolean bothFollow = s.way() == SideWay.HALVES || s.way() == SideWay.SEPARATE;
+        String side = s.side() == Side.BOTH || s.side() == null
+                ? ""
+                : Wordings.capital(spoken(s.side())) + (bothFollow ? " side first" : " side");
         String with = gear.isEmpty() ? "" : "With " + String.join(" and ", gear);
         String detail = side.isEmpty() ? with : with.isEmpty() ? side : side + " · " + with;
         add(span, new Face.Card(Face.CardKind.NEXT, "Next: " + s.move(), detail));
