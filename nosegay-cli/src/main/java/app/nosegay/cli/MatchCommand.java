@@ -84,6 +84,7 @@ final class MatchCommand implements Callable<Integer> {
                 workout,
                 folder,
                 new ConsoleProgress("reading", spec.commandLine().getErr()));
+        media.notices(workout).forEach(n -> spec.commandLine().getErr().println("nosegay: " + n));
         Programme programme = media.programme(workout);
         if (save != null) {
             WorkoutFile.save(save, workout);

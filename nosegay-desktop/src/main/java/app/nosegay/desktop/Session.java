@@ -206,6 +206,7 @@ public final class Session {
         }
         jobs.run("Reading the recordings", progress -> WorkoutMedia.read(workout, folder, progress), read -> {
             media = read;
+            jobs.say(String.join(". ", read.notices(workout)));
             reckon();
         });
     }

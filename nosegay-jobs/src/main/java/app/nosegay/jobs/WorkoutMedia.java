@@ -7,6 +7,7 @@ import app.nosegay.match.TranscriptReader;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
 import app.nosegay.shoot.ShootLog;
+import app.nosegay.time.Length;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
@@ -28,6 +29,9 @@ import java.util.Map;
  */
 public record WorkoutMedia(
         Path folder, Map<String, TakeReader.Reading> readings, List<TakeEvidence> evidence, List<ShootLog> logs) {
+    /** Less than this may be the rounding of the container. */
+    private static final Length CUT_OFF = Length.ofSeconds(1);
+
     public static WorkoutMedia none(Path folder) {
         return new WorkoutMedia(folder, Map.of(), List.of(), List.of());
     }
@@ -74,6 +78,29 @@ public record WorkoutMedia(
         } catch (IOException e) {
             throw new IOException(file.getFileName() + ": cannot be read as a shoot log (" + e.getMessage() + ")", e);
         }
+    }
+
+    /** What the user should know of the recordings as read: cut off, without sound, without picture; one sentence each, naming the file. */
+    public List<String> notices(Workout workout) {
+        List<String> notices = new ArrayList<>();
+        for (Workout.TakeRef take : workout.takes()) {
+            TakeReader.Reading reading = readings.get(take.id());
+            if (reading == null) {
+                continue;
+            }
+            Length said = reading.info().length();
+            Length read = reading.evidence().length();
+            if (said.minus(read).compareTo(CUT_OFF) > 0) {
+                notices.add(take.file() + ": the recording is cut off: it should last " + said.clock() + ", but only "
+                        + read.clock() + " can be read. Copy it from the camera again if more was filmed");
+            }
+            if (reading.info().audio() == null) {
+                notices.add(take.file() + ": has no sound; it is matched by what is seen alone");
+            } else if (reading.info().video() == null) {
+                notices.add(take.file() + ": has no picture; it is matched by what is heard alone");
+            }
+        }
+        return notices;
     }
 
     public Programme programme(Workout workout) {

@@ -88,7 +88,12 @@ public final class GuideVoice implements Voice {
     }
 
     private static float[] samples(AudioInputStream audio) throws IOException {
-        byte[] bytes = audio.readAllBytes();
+        // The voice's stream ends early when it is asked for less than everything at once.
+        byte[] bytes = new byte[(int) audio.getFrameLength() * audio.getFormat().getFrameSize()];
+        int read = audio.readNBytes(bytes, 0, bytes.length);
+        if (read < bytes.length) {
+            throw new IOException("the guide voice broke off after " + read + " of " + bytes.length + " bytes");
+        }
         boolean big = audio.getFormat().isBigEndian();
         float[] samples = new float[bytes.length / 2];
         for (int i = 0; i < samples.length; i++) {
@@ -101,7 +106,7 @@ public final class GuideVoice implements Voice {
 
     /** Cubic (Catmull-Rom) interpolation: the voice holds nothing above 8 kHz that could fold. */
     private static float[] resampled(float[] in, double from, int to) {
-        float[] out = new float[(int) (in.length * to / from)];
+        float[] out = new float[(int) ((double) in.length * to / from)];
         for (int i = 0; i < out.length; i++) {
             double at = i * from / to;
             int k = (int) at;

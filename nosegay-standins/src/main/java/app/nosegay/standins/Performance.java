@@ -61,6 +61,11 @@ public final class Performance {
 
     /** A line as said; its length is an estimate until a voice has said it. */
     record Spoken(Time<Axis.Take> start, Length length, CueKind kind, String text) {
+        /** Calls are tied to their second. */
+        boolean isCall() {
+            return kind == CueKind.TIME || kind == CueKind.COUNT;
+        }
+
         Caption caption() {
             return new Caption(start, start.plus(length), text);
         }

@@ -7,6 +7,7 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 
@@ -17,6 +18,9 @@ final class RoomSound {
     private static final double TONE = 0.22;
     /** About −60 dB: a quiet shed. */
     private static final double ROOM = 0.0011;
+
+    /** Between two lines, at the least. */
+    private static final Length BREATH = Length.ofMillis(150);
 
     private final int sampleRate;
     private final List<Clip> clips = new ArrayList<>();
@@ -42,9 +46,7 @@ final class RoomSound {
         for (Performance.Beep b : performance.beeps()) {
             add(b.time(), beep(b.hz(), b.length()), BEEP);
         }
-        for (Performance.Spoken s : performance.spoken()) {
-            say(s, voice);
-        }
+        speak(performance.spoken(), voice);
         clips.sort((a, b) -> Long.compare(a.start(), b.start()));
     }
 
@@ -65,22 +67,56 @@ final class RoomSound {
         return samples;
     }
 
-    /** Counts are said a word a second; other lines in one breath. */
-    private void say(Performance.Spoken line, Voice voice) throws IOException {
-        Length longest = Length.ZERO;
-        if (line.kind() == CueKind.COUNT) {
-            String[] words = line.text().split("[,.]\\s*");
-            for (int i = 0; i < words.length; i++) {
-                float[] samples = voice.say(words[i] + ".", sampleRate);
-                add(line.start().plus(Length.ofSeconds(i)), samples, VOICE);
-                longest = Length.ofSeconds(i + samples.length / (double) sampleRate);
+    /**
+     * Calls keep their second. Other lines wait for the one before to end; one that would still run into the next call starts as much
+     * earlier as it can, and is left unsaid where that is not enough, as a presenter would.
+     */
+    private void speak(List<Performance.Spoken> lines, Voice voice) throws IOException {
+        List<Performance.Spoken> inOrder = lines.stream()
+                .sorted(Comparator.comparing(Performance.Spoken::start))
+                .toList();
+        Time<Axis.Take> free = Time.zero();
+        for (int i = 0; i < inOrder.size(); i++) {
+            Performance.Spoken line = inOrder.get(i);
+            if (line.kind() == CueKind.COUNT) {
+                free = count(line, voice);
+                continue;
             }
-        } else {
             float[] samples = voice.say(line.text(), sampleRate);
-            add(line.start(), samples, VOICE);
-            longest = Length.ofSeconds(samples.length / (double) sampleRate);
+            Length takes = Length.ofSeconds(samples.length / (double) sampleRate);
+            Time<Axis.Take> start = line.start();
+            if (!line.isCall()) {
+                Time<Axis.Take> latest = nextCall(inOrder, i).minus(takes).minus(BREATH);
+                start = Time.max(free, Time.min(start, latest));
+                if (start.isAfter(latest)) {
+                    continue;
+                }
+            }
+            add(start, samples, VOICE);
+            said.add(new Performance.Spoken(start, takes, line.kind(), line.text()));
+            free = start.plus(takes).plus(BREATH);
+        }
+    }
+
+    private static Time<Axis.Take> nextCall(List<Performance.Spoken> lines, int from) {
+        return lines.subList(from + 1, lines.size()).stream()
+                .filter(Performance.Spoken::isCall)
+                .findFirst()
+                .map(Performance.Spoken::start)
+                .orElse(new Time<>(Long.MAX_VALUE / 2));
+    }
+
+    /** Says a count, a word a second; gives when it is over. */
+    private Time<Axis.Take> count(Performance.Spoken line, Voice voice) throws IOException {
+        String[] words = line.text().split("[,.]\\s*");
+        Length longest = Length.ZERO;
+        for (int i = 0; i < words.length; i++) {
+            float[] samples = voice.say(words[i] + ".", sampleRate);
+            add(line.start().plus(Length.ofSeconds(i)), samples, VOICE);
+            longest = Length.ofSeconds(i + samples.length / (double) sampleRate);
         }
         said.add(new Performance.Spoken(line.start(), longest, line.kind(), line.text()));
+        return line.start().plus(longest).plus(BREATH);
     }
 
     /** The lines with the lengths the voice really took. */
