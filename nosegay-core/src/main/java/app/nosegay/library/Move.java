@@ -44,8 +44,56 @@ public record Move(
         return cues.getOrDefault(kind, List.of());
     }
 
+    /** How high the body is; changes between these take time. */
+    public enum Height {
+        STANDING,
+        /** On a chair, a bench or leaning on one. */
+        RAISED,
+        FLOOR
+    }
+
+    public Height height() {
+        if (traits.contains("floor")) {
+            return Height.FLOOR;
+        }
+        return switch (position) {
+            case "standing" -> Height.STANDING;
+            case "seated", "plank" -> Height.RAISED;
+            default -> Height.FLOOR;
+        };
+    }
+
     public boolean isOnFloor() {
-        return !position.equals("standing");
+        return height() == Height.FLOOR;
+    }
+
+    /** Whether it has {@code trait}: as listed in the library, or as follows from its position, pattern and gear. */
+    public boolean has(String trait) {
+        return traits.contains(trait)
+                || switch (trait) {
+                    case "floor" -> isOnFloor();
+                    case "supine" -> position.equals("lying-back");
+                    case "prone" -> position.equals("lying-front");
+                    case "lying" -> position.startsWith("lying") || position.equals("side-lying");
+                    case "kneeling" -> position.equals("kneeling") || position.equals("all-fours");
+                    case "plank" -> position.equals("plank");
+                    case "wrist" ->
+                        position.equals("plank") || position.equals("all-fours") || traits.contains("press-up");
+                    case "knee-bend" -> Set.of("squat", "lunge", "jump").contains(pattern);
+                    case "loaded-hinge" -> pattern.equals("hinge") && !gear.isEmpty();
+                    case "loaded" -> !gear.isEmpty();
+                    case "static" -> motion.contains("plank") || motion.startsWith("hold");
+                    case "single-leg" -> traits.contains("balance");
+                    default -> false;
+                };
+    }
+
+    /** Whether the viewer cannot see the screen in it. */
+    public boolean isFacingAway() {
+        return has("prone")
+                || position.equals("all-fours")
+                || position.equals("plank")
+                || pattern.equals("stretch") && has("floor");
     }
 
     /** How much of this move's time counts for {@code group}: 1 as primary, 0.5 as secondary, else 0. */

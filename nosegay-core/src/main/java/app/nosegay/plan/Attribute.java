@@ -24,31 +24,50 @@ public enum Attribute {
     BPM("beats per minute between 20 and 300", Reader::bpm),
     MINUTES(Reader.WHOLE, Reader::whole),
     FOR(DurationText.EXPECTED, DurationText::parse),
-    SIDES("none, alternate, halves, separate, rounds, sets, chain or free", t -> Reader.oneOf(SideWay.values(), t)),
+    SIDES(
+            "none, alternate, halves, separate, rounds, sets, chain or free",
+            t -> Reader.oneOf(SideWay.values(), t),
+            Reader.words(SideWay.values())),
     SIDE_REST(DurationText.EXPECTED, DurationText::parse),
-    START("right, left or free", t -> Reader.oneOf(StartSide.values(), t)),
+    START("right, left or free", t -> Reader.oneOf(StartSide.values(), t), Reader.words(StartSide.values())),
     SWITCH(DurationText.EXPECTED, DurationText::parse),
-    DEMO("in-rest, before or in-work", t -> Reader.oneOf(Demo.values(), t)),
+    DEMO("in-rest, before or in-work", t -> Reader.oneOf(Demo.values(), t), Reader.words(Demo.values())),
     DEMO_TIME(DurationText.EXPECTED, DurationText::parse),
     GEAR("gear, comma separated", Reader::list),
-    LOAD("a load such as 12 kg or 25 lb", Reader::words),
+    LOAD(Load.EXPECTED, Load::parse),
     POSITION("a position", Reader::words),
     ANGLE("a camera angle", Reader::words),
     LEVEL("the name of a level", Reader::words),
     BONUS("nothing after it", Reader::flag),
     ACTIVE("a light movement", Reader::words),
-    SHOWN("what is shown, such as 6", Reader::words),
-    DOSE("what the viewer does, such as 3 x 12", Reader::words),
-    REP("the parts of one rep, such as left, right, both", Reader::list),
+    SHOWN(Amount.EXPECTED, Amount::parse),
+    DOSE(Amount.EXPECTED, Amount::parse),
+    REP(RepPattern.EXPECTED, RepPattern::parse),
     EFFORT("an effort, 0 to 10 or in words", Reader::words),
     REST_AFTER_LAST("nothing, yes or no after it", Reader::flag);
 
     private final String expected;
     private final Function<String, Optional<?>> reader;
+    private final List<String> choices;
 
     Attribute(String expected, Function<String, Optional<?>> reader) {
+        this(expected, reader, List.of());
+    }
+
+    Attribute(String expected, Function<String, Optional<?>> reader, List<String> choices) {
         this.expected = expected;
         this.reader = reader;
+        this.choices = choices;
+    }
+
+    /** The words it may have where there are only a few; else empty. */
+    public List<String> choices() {
+        return choices;
+    }
+
+    /** Whether it says something of a whole block and nothing of a single move. */
+    public boolean isOfBlock() {
+        return this == ROUNDS || this == ROUND_REST || this == MINUTES || this == FOR || this == REST_AFTER_LAST;
     }
 
     /** Where a move is taught. */
@@ -131,10 +150,15 @@ public enum Attribute {
         }
 
         static <E extends Enum<E>> Optional<E> oneOf(E[] values, String text) {
-            return Arrays.stream(values)
-                    .filter(v ->
-                            v.name().toLowerCase(Locale.ROOT).replace('_', '-').equals(text))
-                    .findFirst();
+            return Arrays.stream(values).filter(v -> word(v).equals(text)).findFirst();
+        }
+
+        static <E extends Enum<E>> List<String> words(E[] values) {
+            return Arrays.stream(values).map(Reader::word).toList();
+        }
+
+        private static String word(Enum<?> value) {
+            return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
         }
     }
 }

@@ -73,6 +73,24 @@ public record Attributes(Map<Attribute, Object> values) {
         return Optional.ofNullable((Double) values.get(Attribute.BPM));
     }
 
+    public Optional<RepPattern> rep() {
+        return Optional.ofNullable((RepPattern) values.get(Attribute.REP));
+    }
+
+    public Optional<Load> load() {
+        return Optional.ofNullable((Load) values.get(Attribute.LOAD));
+    }
+
+    /** What the video shows, where that is less than the dose. */
+    public Optional<Amount> shown() {
+        return Optional.ofNullable((Amount) values.get(Attribute.SHOWN));
+    }
+
+    /** What the viewer is to do, where the video shows less. */
+    public Optional<Amount> dose() {
+        return Optional.ofNullable((Amount) values.get(Attribute.DOSE));
+    }
+
     public SideWay sides() {
         return (SideWay) values.getOrDefault(Attribute.SIDES, SideWay.NONE);
     }

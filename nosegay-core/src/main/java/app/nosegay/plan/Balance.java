@@ -6,19 +6,21 @@ import app.nosegay.library.MuscleGroup;
 import app.nosegay.library.MuscleGroup.Region;
 import app.nosegay.time.Length;
 import java.util.EnumMap;
-import java.util.HashSet;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /**
  * What the work of a timeline loads (PRODUCT.md section 5, "Body"): work seconds × 1 for a primary muscle group, × 0.5 for a secondary.
- * Warm-up and cool-down do not count as work.
+ * Where the viewer's dose differs from what is shown, the dose counts. Warm-up and cool-down do not count as work.
  *
  * @param muscles load per muscle group, in weighted work time; groups without load are left out
  * @param push work time of pushing moves
  * @param pull work time of pulling moves
  * @param regions work time by the share of each move's primary groups in the region
+ * @param front load of the muscle groups at the front of the body
+ * @param back load of those at the back
  * @param density work ÷ (work + rest), 0 to 1
  * @param longestWithoutRest the longest run of movement without a rest or talk in it
  * @param left what the left side does
@@ -29,6 +31,8 @@ public record Balance(
         Length push,
         Length pull,
         Map<Region, Length> regions,
+        Length front,
+        Length back,
         double density,
         Length longestWithoutRest,
         SideShare left,
@@ -45,46 +49,129 @@ public record Balance(
     }
 
     public static Balance of(Timeline timeline, MoveLibrary library) {
-        Map<MuscleGroup, Length> muscles = new EnumMap<>(MuscleGroup.class);
-        Map<Region, Length> regions = new EnumMap<>(Region.class);
-        for (Region region : Region.values()) {
-            regions.put(region, Length.ZERO);
-        }
+        Sum sum = new Sum(library, timeline);
+        timeline.segments().stream().filter(s -> s.kind() == SegmentKind.WORK).forEach(sum::add);
+        return new Balance(
+                sum.muscles,
+                sum.push,
+                sum.pull,
+                sum.regions,
+                sum.faces(true),
+                sum.faces(false),
+                density(timeline.segments()),
+                longestWithoutRest(timeline),
+                sum.left,
+                sum.right);
+    }
+
+    /** The running sums. */
+    private static final class Sum {
+        final Map<MuscleGroup, Length> muscles = new EnumMap<>(MuscleGroup.class);
+        final Map<Region, Length> regions = new EnumMap<>(Region.class);
+        final MoveLibrary library;
+        final Doses doses;
         Length push = Length.ZERO;
         Length pull = Length.ZERO;
         SideShare left = SideShare.NONE;
         SideShare right = SideShare.NONE;
-        for (Segment s : timeline.segments()) {
-            if (s.kind() != SegmentKind.WORK) {
-                continue;
-            }
-            Set<MuscleGroup> primary = new HashSet<>();
-            Set<MuscleGroup> secondary = new HashSet<>();
-            for (String part : s.move().split("[+,]")) {
-                Optional<Move> move = library.find(part);
-                move.ifPresent(m -> primary.addAll(m.primary()));
-                move.ifPresent(m -> secondary.addAll(m.secondary()));
-                push = push.plus(move.filter(m -> m.pattern().equals("push")).isPresent() ? s.duration() : Length.ZERO);
-                pull = pull.plus(move.filter(m -> m.pattern().equals("pull")).isPresent() ? s.duration() : Length.ZERO);
-            }
-            secondary.removeAll(primary);
-            primary.forEach(g -> muscles.merge(g, s.duration(), Length::plus));
-            secondary.forEach(g -> muscles.merge(g, s.duration().times(SECONDARY_SHARE), Length::plus));
-            primary.forEach(g -> regions.merge(g.region(), s.duration().times(1.0 / primary.size()), Length::plus));
-            int reps = s.reps() == null ? 0 : s.reps();
-            if (s.way() == SideWay.ALTERNATE) {
-                left = left.plus(s.duration().times(0.5), 1, reps / 2);
-                right = right.plus(s.duration().times(0.5), 1, reps - reps / 2);
-            } else if (s.side() == Side.LEFT) {
-                left = left.plus(s.duration(), 1, reps);
-            } else if (s.side() == Side.RIGHT) {
-                right = right.plus(s.duration(), 1, reps);
+
+        Sum(MoveLibrary library, Timeline timeline) {
+            this.library = library;
+            this.doses = Doses.of(timeline, library);
+            for (Region region : Region.values()) {
+                regions.put(region, Length.ZERO);
             }
         }
-        double work = timeline.total(SegmentKind.WORK).seconds();
-        double rest = timeline.total(SegmentKind.REST).seconds();
-        double density = work == 0 ? 0 : work / (work + rest);
-        return new Balance(muscles, push, pull, regions, density, longestWithoutRest(timeline), left, right);
+
+        void add(Segment s) {
+            double factor = doses.factor(s);
+            Length time = s.duration().times(factor);
+            Set<MuscleGroup> primary = EnumSet.noneOf(MuscleGroup.class);
+            Set<MuscleGroup> secondary = EnumSet.noneOf(MuscleGroup.class);
+            boolean pushes = false;
+            boolean pulls = false;
+            for (Move move : library.parts(s.move())) {
+                primary.addAll(move.primary());
+                secondary.addAll(move.secondary());
+                pushes |= move.pattern().equals("push");
+                pulls |= move.pattern().equals("pull");
+            }
+            push = pushes ? push.plus(time) : push;
+            pull = pulls ? pull.plus(time) : pull;
+            secondary.removeAll(primary);
+            primary.forEach(g -> muscles.merge(g, time, Length::plus));
+            secondary.forEach(g -> muscles.merge(g, time.times(SECONDARY_SHARE), Length::plus));
+            primary.forEach(g -> regions.merge(g.region(), time.times(1.0 / primary.size()), Length::plus));
+            sides(s, time, s.reps() == null ? 0 : (int) Math.round(s.reps() * factor));
+        }
+
+        private void sides(Segment s, Length time, int reps) {
+            if (s.way() == SideWay.ALTERNATE) {
+                left = left.plus(time.times(0.5), 1, reps / 2);
+                right = right.plus(time.times(0.5), 1, reps - reps / 2);
+            } else if (s.side() == Side.LEFT) {
+                left = left.plus(time, 1, reps);
+            } else if (s.side() == Side.RIGHT) {
+                right = right.plus(time, 1, reps);
+            } else {
+                pattern(s, time);
+            }
+        }
+
+        /** A rep pattern may name sides itself: each part counts for its own. */
+        private void pattern(Segment s, Length time) {
+            RepPattern pattern = s.line() == null
+                    ? null
+                    : s.line().attributes().over(s.block().attributes()).rep().orElse(null);
+            if (pattern == null) {
+                return;
+            }
+            int all = pattern.parts().stream().mapToInt(RepPattern.Part::count).sum();
+            for (RepPattern.Part part : pattern.parts()) {
+                Length share = time.times((double) part.count() / all);
+                if (part.side() == Side.LEFT) {
+                    left = left.plus(share, 0, part.count() * (s.reps() == null ? 0 : s.reps()));
+                } else if (part.side() == Side.RIGHT) {
+                    right = right.plus(share, 0, part.count() * (s.reps() == null ? 0 : s.reps()));
+                }
+            }
+        }
+
+        Length faces(boolean front) {
+            return muscles.entrySet().stream()
+                    .filter(e -> e.getKey().isFront() == front)
+                    .map(Map.Entry::getValue)
+                    .reduce(Length.ZERO, Length::plus);
+        }
+    }
+
+    /** Work ÷ (work + rest) of some segments; 0 without work. */
+    public static double density(List<Segment> segments) {
+        double work = seconds(segments, SegmentKind.WORK);
+        double rest = seconds(segments, SegmentKind.REST);
+        return work == 0 ? 0 : work / (work + rest);
+    }
+
+    private static double seconds(List<Segment> segments, SegmentKind kind) {
+        return segments.stream()
+                .filter(s -> s.kind() == kind)
+                .mapToDouble(s -> s.duration().seconds())
+                .sum();
+    }
+
+    /** How alike two moves load the body: the cosine of their muscle vectors, 0 to 1; 0 where one is unknown. */
+    public static double overlap(List<Move> a, List<Move> b) {
+        double dot = 0;
+        double squaresA = 0;
+        double squaresB = 0;
+        for (MuscleGroup group : MuscleGroup.values()) {
+            double x = a.stream().mapToDouble(m -> m.share(group)).max().orElse(0);
+            double y = b.stream().mapToDouble(m -> m.share(group)).max().orElse(0);
+            dot += x * y;
+            squaresA += x * x;
+            squaresB += y * y;
+        }
+        return squaresA == 0 || squaresB == 0 ? 0 : dot / Math.sqrt(squaresA * squaresB);
     }
 
     private static Length longestWithoutRest(Timeline timeline) {

@@ -6,10 +6,13 @@ package app.nosegay.plan;
  * @param code stable, {@code stage.problem}; the table is docs/format/findings.md
  * @param severity how much it matters
  * @param segment the segment it is about, or null
+ * @param line the run-sheet line it is about, from 1, or 0
  * @param message what it is, with the figures
  * @param fix what would mend it, or null
+ * @param edit the change that mends it, where one can be computed, or null
  */
-public record Finding(String code, Severity severity, String segment, String message, String fix) {
+public record Finding(
+        String code, Severity severity, String segment, int line, String message, String fix, SheetEdit edit) {
     /** From "do not publish like this" to "worth knowing". */
     public enum Severity {
         STOP,
@@ -20,5 +23,34 @@ public record Finding(String code, Severity severity, String segment, String mes
         public String word() {
             return name().toLowerCase(java.util.Locale.ROOT);
         }
+    }
+
+    /** A finding about the workout as a whole. */
+    public static Finding of(String code, Severity severity, String message) {
+        return new Finding(code, severity, null, 0, message, null, null);
+    }
+
+    /** A finding about a segment and the line it comes from. */
+    public static Finding at(String code, Severity severity, Segment segment, String message) {
+        int line =
+                segment.line() != null ? segment.line().line() : segment.block().line();
+        return new Finding(code, severity, segment.id(), line, message, null, null);
+    }
+
+    public Finding onLine(int number) {
+        return new Finding(code, severity, segment, number, message, fix, edit);
+    }
+
+    public Finding withFix(String words) {
+        return new Finding(code, severity, segment, line, message, words, edit);
+    }
+
+    public Finding withFix(String words, SheetEdit change) {
+        return new Finding(code, severity, segment, line, message, words, change);
+    }
+
+    /** What a waiver holds on to: the code and the place, not the figures, which change. */
+    public String key() {
+        return code + (segment == null ? "" : " " + segment);
     }
 }

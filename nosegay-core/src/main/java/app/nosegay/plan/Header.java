@@ -19,14 +19,14 @@ import java.util.List;
  * @param voiceOnly whether it is an audio episode
  * @param effort the effort aimed at; empty when none is given
  * @param talkDensity sparing, normal or talkative
- * @param policy the cue policy as written; empty for the neutral one
+ * @param policy the creator's standing choices; empty for the neutral ones
  */
 public record Header(
         String title,
         Promise promise,
         List<String> audience,
         List<String> gear,
-        List<String> presenters,
+        List<Presenter> presenters,
         List<Level> levels,
         CallStyle calls,
         boolean countUp,
@@ -36,7 +36,7 @@ public record Header(
         boolean voiceOnly,
         String effort,
         TalkDensity talkDensity,
-        String policy) {
+        Policy policy) {
 
     /** The largest share of an interval that may be spoken. */
     public enum TalkDensity {

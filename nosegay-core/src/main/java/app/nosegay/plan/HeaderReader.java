@@ -30,6 +30,9 @@ final class HeaderReader {
             "talk-density",
             "policy");
 
+    /** More cannot be told apart in one picture (PRODUCT.md section 4). */
+    private static final int MOST_LEVELS = 4;
+
     private final Map<String, Object> values = new HashMap<>();
     private final List<Problem> problems;
 
@@ -70,8 +73,11 @@ final class HeaderReader {
 
     private void read(String key, String value, SheetLine line, int column) {
         switch (key) {
-            case "title", "effort", "policy" -> values.put(key, value);
-            case "audience", "gear", "presenters" -> values.put(key, list(value));
+            case "title", "effort" -> values.put(key, value);
+            case "audience", "gear" -> values.put(key, list(value));
+            case "presenters" ->
+                values.put(key, list(value).stream().map(Presenter::parse).toList());
+            case "policy" -> put(key, value, Policy::parse, Policy.EXPECTED, line, column);
             case "promise" -> put(key, value, Promise::parse, Promise.EXPECTED, line, column);
             case "calls" -> put(key, value, CallStyle::parse, CallStyle.EXPECTED, line, column);
             case "levels" ->
@@ -79,7 +85,7 @@ final class HeaderReader {
                         key,
                         value,
                         HeaderReader::levels,
-                        "levels such as \"Seedling easier left, Oak main centre\"",
+                        "two to four levels such as \"Seedling easier left, Oak main centre\", exactly one of them main",
                         line,
                         column);
             case "count" -> oneOf(key, value, List.of("down", "up"), line, column);
@@ -126,7 +132,7 @@ final class HeaderReader {
         }
         boolean oneMain =
                 levels.stream().filter(l -> l.grade() == Level.Grade.MAIN).count() == 1;
-        return oneMain ? Optional.of(levels) : Optional.empty();
+        return oneMain && levels.size() <= MOST_LEVELS ? Optional.of(levels) : Optional.empty();
     }
 
     private static List<String> list(String value) {
@@ -157,6 +163,6 @@ final class HeaderReader {
                 "voice-only".equals(get("picture", "video")),
                 get("effort", ""),
                 Header.TalkDensity.valueOf(get("talk-density", "normal").toUpperCase(Locale.ROOT)),
-                get("policy", ""));
+                get("policy", Policy.NEUTRAL));
     }
 }

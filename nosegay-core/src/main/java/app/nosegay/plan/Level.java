@@ -29,16 +29,19 @@ public record Level(String name, Grade grade, Place place) {
 
     static Optional<Level> parse(String text) {
         List<String> words = List.of(text.strip().split("\\s+"));
-        Optional<Grade> grade =
-                words.stream().flatMap(w -> named(Grade.values(), w).stream()).findFirst();
+        int at = 0;
+        while (at < words.size() && named(Grade.values(), words.get(at)).isEmpty()) {
+            at++;
+        }
+        Optional<Grade> grade = at < words.size() ? named(Grade.values(), words.get(at)) : Optional.empty();
         Optional<Place> place = words.stream()
                 .skip(1)
                 .flatMap(w -> named(Place.values(), w.equals("center") ? "centre" : w).stream())
                 .findFirst();
-        if (grade.isEmpty() || words.size() < 2) {
+        if (grade.isEmpty() || at == 0) {
             return Optional.empty();
         }
-        return Optional.of(new Level(words.get(0), grade.get(), place.orElse(Place.CENTRE)));
+        return Optional.of(new Level(String.join(" ", words.subList(0, at)), grade.get(), place.orElse(Place.CENTRE)));
     }
 
     private static <E extends Enum<E>> Optional<E> named(E[] values, String word) {

@@ -11,6 +11,11 @@ package app.nosegay.plan;
  * @param note whether it is only worth knowing (an unknown move), not an error
  */
 public record Problem(int line, int column, String found, String expected, String nearest, boolean note) {
+    /** Whether it is a move the library does not know. */
+    public boolean isUnknownMove() {
+        return note && expected.contains("move library");
+    }
+
     /** One sentence for people: place, what was found, what was expected, the nearest word. */
     public String message() {
         String hint = nearest == null ? "" : " Did you mean \"" + nearest + "\"?";

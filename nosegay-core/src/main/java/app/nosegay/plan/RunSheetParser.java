@@ -51,6 +51,7 @@ public final class RunSheetParser {
                     new Problem(MOST_LINES, 1, "", "only the first " + MOST_LINES + " lines are read", null, false));
         }
         parser.closeBlock();
+        parser.checkLevels();
         if (parser.blocks.isEmpty()) {
             parser.problems.add(new Problem(
                     1,
@@ -62,6 +63,28 @@ public final class RunSheetParser {
         }
         parser.problems.sort((a, b) -> a.line() != b.line() ? a.line() - b.line() : a.column() - b.column());
         return new RunSheet(text, parser.header.header(), parser.blocks, parser.problems);
+    }
+
+    /** Every level line has to name a level of the header. */
+    private void checkLevels() {
+        List<String> known = header.header().levels().stream().map(Level::name).toList();
+        for (Block block : blocks) {
+            for (RunSheet.MoveLine move : block.moves()) {
+                for (RunSheet.LevelLine level : move.levels()) {
+                    if (known.stream().noneMatch(level.level()::equalsIgnoreCase)) {
+                        problems.add(new Problem(
+                                level.line(),
+                                1,
+                                level.level(),
+                                known.isEmpty()
+                                        ? "is a level, but there is no \"levels:\" line at the top"
+                                        : "is not one of the levels " + String.join(", ", known),
+                                Nearest.of(level.level(), known),
+                                false));
+                    }
+                }
+            }
+        }
     }
 
     private void take(SheetLine line) {
@@ -233,6 +256,7 @@ public final class RunSheetParser {
                 .map(String::strip)
                 .filter(s -> !s.isEmpty())
                 .toList();
+        open.move = move;
         for (SheetLine.Chunk chunk : line.chunks().subList(1, line.chunks().size())) {
             put(move.attributes, line, chunk);
         }
@@ -247,7 +271,6 @@ public final class RunSheetParser {
                         true));
             }
         }
-        open.move = move;
     }
 
     /** The attributes behind the first chunk; where {@code block} is given, a bare duration is the block's own length. */
@@ -287,14 +310,28 @@ public final class RunSheetParser {
                     found,
                     (found.isEmpty() ? "expected " : "is not ")
                             + attribute.get().expected(),
-                    tempoFix(attribute.get(), found));
-        } else if (values.put(attribute.get(), value.get()) != null) {
+                    nearestValue(attribute.get(), found));
+            return;
+        }
+        if (attribute.get().isOfBlock() && open != null && values == open.moveAttributes()) {
+            problems.add(new Problem(
+                    line.number(),
+                    chunk.column(),
+                    chunk.firstWord(),
+                    "has no effect on a move; write it on the block's line",
+                    null,
+                    true));
+        }
+        if (values.put(attribute.get(), value.get()) != null) {
             error(line, chunk.column(), chunk.firstWord(), "is given twice on this line; the last one counts", null);
         }
     }
 
-    /** A tempo without its return phase is the commonest slip: offer the return at one second. */
-    private static String tempoFix(Attribute attribute, String found) {
+    /** The value probably meant. A tempo without its return phase is the commonest slip: offer the return at one second. */
+    private static String nearestValue(Attribute attribute, String found) {
+        if (!attribute.choices().isEmpty()) {
+            return Nearest.of(found, attribute.choices());
+        }
         return attribute == Attribute.TEMPO && found.matches("\\d+(\\.\\d+)?-\\d+(\\.\\d+)?") ? found + "-1" : null;
     }
 
@@ -317,6 +354,11 @@ public final class RunSheetParser {
         OpenBlock(int line, BlockKind kind) {
             this.line = line;
             this.kind = kind;
+        }
+
+        /** The attributes of the move that is open; null when none is. */
+        Map<Attribute, Object> moveAttributes() {
+            return move == null ? null : move.attributes;
         }
 
         void closeMove() {

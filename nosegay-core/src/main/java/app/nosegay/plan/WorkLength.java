@@ -1,8 +1,6 @@
 package app.nosegay.plan;
 
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.RunSheet.MoveLine;
 import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;
 
@@ -15,48 +13,57 @@ import app.nosegay.time.Tempo;
  * @param eachSide whether the target holds for each side
  * @param tempo the tempo of one rep
  * @param open whether the length is an estimate
+ * @param fromReps whether the length follows from the rep target
  */
 record WorkLength(Length length, Integer reps, boolean eachSide, Tempo tempo, boolean open, boolean fromReps) {
     /** Used for work that says nothing of its length, with a finding; the commonest interval of follow-along videos. */
     static final Length UNSTATED = Length.ofSeconds(40);
 
-    static WorkLength of(
-            MoveLine move, Block block, Attributes line, int index, MoveLibrary library, Double headerBpm) {
-        Attributes merged = line.over(block.attributes());
+    /** What ends the work at {@code place} in its round, set or minute {@code index}. */
+    static WorkLength of(Place place, int index, MoveLibrary library, Double headerBpm) {
+        Attributes line = place.move().attributes();
+        Attributes merged = place.attributes();
         Tempo tempo = merged.tempo()
-                .or(() -> library.find(move.name()).map(m -> m.tempo()))
+                .or(() -> library.find(place.shownMove()).map(m -> m.tempo()))
                 .orElse(Tempo.DEFAULT);
         boolean ownEnd = line.counts().isPresent()
                 || line.has(Attribute.WORK)
+                || line.has(Attribute.EACH)
                 || line.reps().isPresent()
                 || line.has(Attribute.HOLD);
         Attributes ends = ownEnd ? line : merged;
-        Integer reps = ends.reps().map(r -> r.ofSet(index)).orElse(null);
+        Integer target = ends.reps().map(r -> r.ofSet(index)).orElse(null);
+        Integer reps = merged.shown().map(Amount::reps).orElse(target);
         boolean each = ends.reps().map(Reps::eachSide).orElse(false);
+        Length shownTime = merged.shown().map(Amount::time).orElse(null);
+        if (shownTime != null) {
+            return new WorkLength(shownTime, target, each, tempo, false, false);
+        }
         if (ends.counts().isPresent()) {
             Counts counts = ends.counts().get();
             double secondsPerCount = merged.bpm().map(b -> 60 / b).orElse(headerBpm == null ? 1.0 : 60 / headerBpm);
-            return new WorkLength(
-                    Length.ofSeconds(counts.counts() * secondsPerCount),
-                    counts.reps() == 0 ? null : counts.reps(),
-                    true,
-                    tempo,
-                    false,
-                    false);
+            Length phrase = Length.ofSeconds(counts.counts() * secondsPerCount);
+            return new WorkLength(phrase, counts.reps() == 0 ? null : counts.reps(), true, tempo, false, false);
         }
         Pause clock =
                 ends.pause(Attribute.WORK).or(() -> ends.pause(Attribute.EACH)).orElse(null);
-        if (clock != null && (ownEnd || !ends.has(Attribute.REPS) || block.kind() != BlockKind.SUPERSET)) {
+        boolean repsEndIt = reps != null && !ownEnd && endsByReps(place.block().kind());
+        if (clock != null && !repsEndIt) {
             return new WorkLength(clock.planned(), reps, each, tempo, clock.open(), false);
         }
         if (reps != null) {
-            int parts = Math.max(1, merged.list(Attribute.REP).size());
-            return new WorkLength(tempo.repLength().times((double) reps * parts), reps, each, tempo, false, true);
+            Length pass = merged.rep().map(p -> p.passLength(tempo)).orElse(tempo.repLength());
+            return new WorkLength(pass.times(reps), reps, each, tempo, false, true);
         }
         if (ends.length(Attribute.HOLD).isPresent()) {
             return new WorkLength(ends.length(Attribute.HOLD).get(), null, true, tempo, false, false);
         }
         return new WorkLength(UNSTATED, null, false, tempo, true, false);
+    }
+
+    /** Whether a block's own rep target ends the set even where it names a clock too: then the clock is the longest it may take. */
+    private static boolean endsByReps(BlockKind kind) {
+        return kind == BlockKind.SUPERSET || kind == BlockKind.STRAIGHT_SETS;
     }
 
     /** The reps of one side when the target is shared by two; the first side takes the odd one. */

@@ -74,27 +74,30 @@ class MatcherTest {
         }
     }
 
-    @Property(tries = 40)
-    void missingAndExtraBeepsDoNotMislead(@ForAll @IntRange(min = 1, max = 10_000) int seed) {
-        Random random = new Random(seed);
-        List<Double> beeps = new ArrayList<>(
-                boundaries(7).stream().filter(b -> random.nextDouble() > 0.2).toList());
-        for (int i = 0; i < 6; i++) {
-            beeps.add(20 + random.nextDouble() * 500);
-        }
-        beeps.sort(Double::compare);
-        Match m = match(take(timeline.total().seconds() + 30, beeps));
+    /** The bar of DESIGN.md section 5 for beeps: 90 % within 0.15 s, here with a fifth of them missing and six more that mean nothing. */
+    @Test
+    void missingAndExtraBeepsDoNotMislead() {
         long right = 0;
-        for (int k = 0; k < m.segments().size(); k++) {
-            Match.Placed p = m.segments().get(k);
-            boolean near = p.matched()
-                    && Math.abs(p.start().seconds()
-                                    - 7
-                                    - timeline.segments().get(k).start().seconds())
-                            < 0.15;
-            right += near ? 1 : 0;
+        long all = 0;
+        for (int seed = 1; seed <= 120; seed++) {
+            Random random = new Random(seed);
+            List<Double> beeps = new ArrayList<>(boundaries(7).stream()
+                    .filter(b -> random.nextDouble() > 0.2)
+                    .toList());
+            for (int i = 0; i < 6; i++) {
+                beeps.add(20 + random.nextDouble() * 500);
+            }
+            beeps.sort(Double::compare);
+            Match m = match(take(timeline.total().seconds() + 30, beeps));
+            for (int k = 0; k < m.segments().size(); k++) {
+                Match.Placed p = m.segments().get(k);
+                double planned = 7 + timeline.segments().get(k).start().seconds();
+                right += p.matched() && Math.abs(p.start().seconds() - planned) < 0.15 ? 1 : 0;
+                all++;
+            }
         }
-        assertThat(right).isGreaterThanOrEqualTo(m.segments().size() - 3L);
+        System.out.printf("beeps only, a fifth missing, six extra: %.3f within 0.15 s%n", (double) right / all);
+        assertThat((double) right / all).isGreaterThanOrEqualTo(0.9);
     }
 
     @Test

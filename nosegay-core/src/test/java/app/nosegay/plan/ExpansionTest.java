@@ -3,6 +3,7 @@ package app.nosegay.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.check.PlanCheck;
 import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;

@@ -72,7 +72,7 @@ class RunSheetParserTest {
                         tuple(2, "quarter of an hour", null),
                         tuple(5, "circut", "circuit"),
                         tuple(6, "wieght", null),
-                        tuple(7, "alternately", null),
+                        tuple(7, "alternately", "alternate"),
                         tuple(8, "3-1", "3-1-1"),
                         tuple(9, "fom", "form"),
                         tuple(10, "forty", null),
@@ -153,7 +153,9 @@ class RunSheetParserTest {
         assertThat(move.cues())
                 .extracting(RunSheet.Cue::rung, RunSheet.Cue::condition)
                 .containsExactly(tuple(2, "knee"));
-        assertThat(move.attributes().list(Attribute.REP)).containsExactly("left", "right", "both");
+        assertThat(move.attributes().rep().orElseThrow().parts())
+                .extracting(RepPattern.Part::name)
+                .containsExactly("left", "right", "both");
     }
 
     @Test

@@ -5,7 +5,7 @@ import app.nosegay.desktop.StageView;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Finding;
-import app.nosegay.plan.PlanCheck;
+import app.nosegay.plan.check.PlanCheck;
 import app.nosegay.plan.Problem;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;

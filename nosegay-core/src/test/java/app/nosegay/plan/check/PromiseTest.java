@@ -1,9 +1,12 @@
-package app.nosegay.plan;
+package app.nosegay.plan.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.library.MuscleGroup;
+import app.nosegay.plan.Balance;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.SampleSheets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -13,6 +16,7 @@ class PromiseTest {
     private static List<String> codes(String sheet) {
         return PlanCheck.findings(SampleSheets.timeline(sheet), MoveLibrary.shipped()).stream()
                 .map(Finding::code)
+                .filter(c -> c.startsWith("plan.promise"))
                 .toList();
     }
 

@@ -1,7 +1,13 @@
-package app.nosegay.plan;
+package app.nosegay.plan.check;
 
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.library.MuscleGroup;
+import app.nosegay.plan.Balance;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Promise;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SideWay;
+import app.nosegay.plan.Timeline;
 import app.nosegay.time.Length;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -13,14 +19,20 @@ public final class PlanJson {
     private PlanJson() {}
 
     public static ObjectNode of(Timeline timeline, MoveLibrary library) {
-        List<Finding> findings = PlanCheck.findings(timeline, library);
+        return of(PlanReport.of(timeline, library, ChangeCosts.DEFAULT));
+    }
+
+    /** The JSON of a plan that is reckoned already. */
+    public static ObjectNode of(PlanReport report) {
+        Timeline timeline = report.timeline();
+        List<Finding> findings = report.findings();
         ObjectNode root = JsonMapper.builder().build().createObjectNode();
         root.put("title", timeline.sheet().header().title());
         root.put("totalSeconds", seconds(timeline.total()));
         promise(root, timeline.sheet().header().promise(), PlanCheck.promiseKept(findings));
         ArrayNode segments = root.putArray("segments");
         timeline.segments().forEach(s -> segment(segments.addObject(), s));
-        balance(root.putObject("balance"), Balance.of(timeline, library));
+        balance(root.putObject("balance"), report.balance());
         findings(root.putArray("findings"), findings);
         return root;
     }

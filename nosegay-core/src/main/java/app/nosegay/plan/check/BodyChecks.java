@@ -1,0 +1,331 @@
+package app.nosegay.plan.check;
+
+import static app.nosegay.plan.check.FlowChecks.capital;
+
+import app.nosegay.library.Move;
+import app.nosegay.library.MuscleGroup;
+import app.nosegay.plan.Attribute;
+import app.nosegay.plan.Attributes;
+import app.nosegay.plan.Balance;
+import app.nosegay.plan.BlockKind;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.RunSheet.Block;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.SheetEdit;
+import app.nosegay.plan.SheetText;
+import app.nosegay.plan.SideWay;
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Sides, neighbours that load the same muscles, what is warmed up and what is stretched. */
+final class BodyChecks {
+    /** From here on two neighbours are worth a remark (PRODUCT.md section 5, "Body"). */
+    private static final double OVERLAP = 0.6;
+    /** Muscle groups with less load than this need no warm-up or stretch of their own. */
+    private static final Length WORTH_A_STRETCH = Length.ofSeconds(60);
+
+    /** A longer list is not read. */
+    private static final int MOST_NAMED = 5;
+
+    private final PlanContext context;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private BodyChecks(PlanContext context) {
+        this.context = context;
+    }
+
+    static List<Finding> findings(PlanContext context) {
+        BodyChecks checks = new BodyChecks(context);
+        checks.evenSides();
+        checks.oddRounds();
+        checks.sideWays();
+        checks.neighbours();
+        if (!context.work().isEmpty()) {
+            checks.warmUp();
+            checks.coolDown();
+        }
+        return checks.findings;
+    }
+
+    private void evenSides() {
+        Balance.SideShare left = context.balance().left();
+        Balance.SideShare right = context.balance().right();
+        String uneven = !left.time().equals(right.time())
+                ? "The left side works " + left.time().clock() + ", the right side "
+                        + right.time().clock() + "."
+                : left.reps() != right.reps()
+                        ? "The left side does " + left.reps() + " reps, the right side " + right.reps() + "."
+                        : left.sets() != right.sets()
+                                ? "The left side does " + left.sets() + " sets, the right side " + right.sets() + "."
+                                : "";
+        if (!uneven.isEmpty()) {
+            findings.add(Finding.of("plan.sides-uneven", Severity.FIX, uneven).withFix("give both sides the same"));
+        }
+    }
+
+    /** Side by round with an odd number of rounds, side by set with an odd number of sets. */
+    private void oddRounds() {
+        Map<Integer, Segment> last = new java.util.LinkedHashMap<>();
+        context.segments().stream()
+                .filter(s -> s.way() == SideWay.ROUNDS || s.way() == SideWay.SETS)
+                .forEach(s -> last.put(s.line().line(), s));
+        for (Segment s : last.values()) {
+            boolean sets = s.set() != null;
+            int n = sets ? s.set() : s.round() == null ? 1 : s.round();
+            if (n % 2 == 1) {
+                Attribute word = sets ? Attribute.SETS : Attribute.ROUNDS;
+                boolean own = s.line().attributes().has(word);
+                int line = own ? s.line().line() : s.block().line();
+                findings.add(Finding.at(
+                                "plan.rounds-odd",
+                                Severity.FIX,
+                                s,
+                                capital(s.move()) + " changes side every " + (sets ? "set" : "round") + ", and there "
+                                        + (n == 1 ? "is 1." : "are " + n + "."))
+                        .withFix(
+                                word.word() + " " + (n + 1),
+                                SheetEdit.replace(
+                                        word.word() + " " + n + " → " + (n + 1),
+                                        line,
+                                        SheetText.with(context.line(line), word, "" + (n + 1)))));
+            }
+        }
+    }
+
+    /** A one-sided move that does not say how its sides are shared, and the reverse. */
+    private void sideWays() {
+        Set<Integer> told = new HashSet<>();
+        for (Segment s : context.segments()) {
+            if (!s.kind().isMoving()
+                    || s.kind() == SegmentKind.WARMUP
+                    || s.line() == null
+                    || s.line().parts().size() != 1) {
+                continue;
+            }
+            Optional<Move> move = context.library().find(s.move());
+            Attributes merged = s.line().attributes().over(s.block().attributes());
+            boolean patterned = merged.rep().isPresent();
+            boolean window = s.block().kind() == BlockKind.AMRAP && merged.has(Attribute.FOR);
+            if (move.isEmpty() || window || patterned || !told.add(s.line().line())) {
+                continue;
+            }
+            int line = s.line().line();
+            if (!move.get().sided().isEmpty() && !move.get().has("alternates") && s.way() == SideWay.NONE) {
+                String way = s.reps() != null ? "separate" : "halves";
+                findings.add(Finding.at(
+                                "plan.side-missing",
+                                Severity.FIX,
+                                s,
+                                capital(s.move()) + " has a " + move.get().sided()
+                                        + ", but the sheet does not say how the sides are shared.")
+                        .withFix(
+                                "sides " + way,
+                                SheetEdit.replace(
+                                        "sides " + way,
+                                        line,
+                                        SheetText.with(context.line(line), Attribute.SIDES, way))));
+            } else if (move.get().sided().isEmpty()
+                    && s.line().attributes().has(Attribute.SIDES)
+                    && s.way() != SideWay.NONE
+                    && s.line().attributes().list(Attribute.GEAR).isEmpty()) {
+                findings.add(Finding.at(
+                                "plan.side-needless",
+                                Severity.NOTE,
+                                s,
+                                capital(s.move()) + " usually works both sides alike, but is planned by sides.")
+                        .withFix(
+                                "no sides",
+                                SheetEdit.replace(
+                                        "no sides", line, SheetText.without(context.line(line), Attribute.SIDES))));
+            }
+        }
+    }
+
+    /** Neighbours that load the same muscles, once per pair of moves. */
+    private void neighbours() {
+        Set<String> told = new HashSet<>();
+        Segment before = null;
+        for (Segment s : context.work()) {
+            if (before != null && !before.move().equals(s.move()) && !partOfEachOther(before, s)) {
+                double overlap = Balance.overlap(context.moves(before), context.moves(s));
+                if (overlap >= OVERLAP && told.add(before.move() + "|" + s.move())) {
+                    boolean meant =
+                            s.block().kind() == BlockKind.SUPERSET || s.block().kind() == BlockKind.BUILD;
+                    findings.add(Finding.at(
+                            "plan.overlap",
+                            meant && s.block() == before.block() ? Severity.NOTE : Severity.LOOK,
+                            s,
+                            String.format(
+                                    Locale.ROOT,
+                                    "%s and %s load the same muscles one after the other (%.2f of 1).",
+                                    capital(before.move()),
+                                    s.move(),
+                                    overlap)));
+                }
+            }
+            before = s;
+        }
+    }
+
+    /** In a build A is followed by A+B on purpose. */
+    private static boolean partOfEachOther(Segment a, Segment b) {
+        return a.line() == b.line()
+                || (a.line() != null
+                        && b.line() != null
+                        && a.line().line() == b.line().line());
+    }
+
+    private Set<MuscleGroup> reached(SegmentKind kind) {
+        Set<MuscleGroup> groups = EnumSet.noneOf(MuscleGroup.class);
+        context.segments().stream().filter(s -> s.kind() == kind).forEach(s -> context.moves(s)
+                .forEach(m -> {
+                    groups.addAll(m.primary());
+                    groups.addAll(m.secondary());
+                }));
+        return groups;
+    }
+
+    private Map<MuscleGroup, Length> worked() {
+        Map<MuscleGroup, Length> worked = new EnumMap<>(MuscleGroup.class);
+        context.balance().muscles().forEach((g, load) -> {
+            if (load.compareTo(WORTH_A_STRETCH) >= 0) {
+                worked.put(g, load);
+            }
+        });
+        return worked;
+    }
+
+    private void warmUp() {
+        if (context.timeline().sheet().header().policy().isElsewhere("warm-up")) {
+            return;
+        }
+        Set<MuscleGroup> warmed = reached(SegmentKind.WARMUP);
+        if (blocks(BlockKind.WARM_UP).isEmpty()) {
+            findings.add(Finding.of(
+                            "plan.warm-up-missing",
+                            Severity.FIX,
+                            "There is no warm-up. If it is elsewhere, say so: policy: warm-up elsewhere.")
+                    .withFix("add one of two minutes", addedWarmUp()));
+            return;
+        }
+        gap("plan.not-warmed", "worked but not warmed up", warmed, "mobility", BlockKind.WARM_UP);
+    }
+
+    private void coolDown() {
+        boolean elsewhere = context.timeline().sheet().header().policy().isElsewhere("cool-down");
+        Set<MuscleGroup> stretched = reached(SegmentKind.COOLDOWN);
+        if (blocks(BlockKind.COOL_DOWN).isEmpty()) {
+            if (!elsewhere) {
+                findings.add(Finding.of("plan.cool-down-missing", Severity.LOOK, "There is no cool-down.")
+                        .withFix("say \"policy: cool-down elsewhere\" or add one"));
+            }
+            return;
+        }
+        gap("plan.not-stretched", "worked but not stretched", stretched, "stretch", BlockKind.COOL_DOWN);
+        Set<MuscleGroup> all = EnumSet.noneOf(MuscleGroup.class);
+        all.addAll(context.balance().muscles().keySet());
+        List<String> needless = new ArrayList<>();
+        for (Segment s : context.segments()) {
+            boolean stretch =
+                    s.kind() == SegmentKind.COOLDOWN && !context.moves(s).isEmpty();
+            boolean nothing = stretch
+                    && context.moves(s).stream()
+                            .flatMap(m -> m.primary().stream())
+                            .noneMatch(all::contains);
+            if (nothing && !needless.contains(s.move())) {
+                needless.add(s.move());
+                findings.add(Finding.at(
+                        "plan.stretched-unworked",
+                        Severity.NOTE,
+                        s,
+                        capital(s.move()) + " stretches what was never worked."));
+            }
+        }
+    }
+
+    private void gap(String code, String words, Set<MuscleGroup> reached, String pattern, BlockKind kind) {
+        List<MuscleGroup> missing = worked().entrySet().stream()
+                .filter(e -> !reached.contains(e.getKey()))
+                .sorted(Map.Entry.<MuscleGroup, Length>comparingByValue().reversed())
+                .map(Map.Entry::getKey)
+                .toList();
+        if (missing.isEmpty()) {
+            return;
+        }
+        String names = String.join(
+                ", ",
+                missing.stream()
+                        .limit(MOST_NAMED)
+                        .map(g -> g.word().replace('-', ' '))
+                        .toList());
+        names += missing.size() > MOST_NAMED ? " and " + (missing.size() - MOST_NAMED) + " more" : "";
+        Finding finding = Finding.of(
+                        code, Severity.LOOK, capital(names) + (missing.size() == 1 ? " is " : " are ") + words + ".")
+                .onLine(blocks(kind).get(0).line());
+        findings.add(helping(missing, pattern)
+                .map(m ->
+                        finding.withFix("add " + m.name(), added(m, blocks(kind).get(0))))
+                .orElse(finding));
+    }
+
+    /** The library move that reaches most of what is missing. */
+    private Optional<Move> helping(List<MuscleGroup> missing, String pattern) {
+        boolean floorFree = context.timeline().sheet().header().promise().absent().stream()
+                .anyMatch(a -> a.startsWith("floor") || a.startsWith("lying"));
+        return context.library().moves().stream()
+                .filter(m -> m.pattern().equals(pattern) && !(floorFree && m.isOnFloor()))
+                .filter(m -> context.segments().stream().noneMatch(s -> m.name().equals(s.move())))
+                .max(Comparator.comparingDouble(
+                        m -> missing.stream().mapToDouble(m::share).sum()))
+                .filter(m -> missing.stream().anyMatch(g -> m.share(g) > 0));
+    }
+
+    private SheetEdit added(Move move, Block block) {
+        int behind = block.moves().isEmpty()
+                ? block.line()
+                : block.moves().get(block.moves().size() - 1).line();
+        while (context.line(behind + 1).startsWith("   ")
+                || context.line(behind + 1).startsWith("\t\t")) {
+            behind++;
+        }
+        String sides = move.sided().isEmpty() ? "" : "  sides separate";
+        return SheetEdit.insert("add " + move.name(), behind + 1, List.of("  " + move.name() + sides));
+    }
+
+    private SheetEdit addedWarmUp() {
+        List<Block> blocks = context.timeline().sheet().blocks();
+        Block before = blocks.stream()
+                .filter(b -> b.kind() != BlockKind.TALK)
+                .findFirst()
+                .orElse(null);
+        return before == null
+                ? null
+                : SheetEdit.insert(
+                        "add a warm-up",
+                        before.line(),
+                        List.of(
+                                "warm-up  each 0:30",
+                                "  march in place",
+                                "  hip hinge drill",
+                                "  arm circles",
+                                "  torso turn",
+                                ""));
+    }
+
+    private List<Block> blocks(BlockKind kind) {
+        return context.timeline().sheet().blocks().stream()
+                .filter(b -> b.kind() == kind)
+                .toList();
+    }
+}

@@ -1,0 +1,306 @@
+package app.nosegay.plan.check;
+
+import app.nosegay.library.Move;
+import app.nosegay.plan.Attribute;
+import app.nosegay.plan.Attributes;
+import app.nosegay.plan.BlockKind;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.RunSheet;
+import app.nosegay.plan.RunSheet.Block;
+import app.nosegay.plan.RunSheet.MoveLine;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.SheetEdit;
+import app.nosegay.plan.SheetText;
+import app.nosegay.plan.edit.SheetOrder;
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+
+/** Can a person get from each stretch to the next: change-overs, trips to the floor, lengths that say nothing or differ. */
+final class FlowChecks {
+    /** Less than this is within what people make up for by hurrying. */
+    private static final Length HURRY = Length.ofMillis(500);
+    /** Back to back, people absorb this much in the first rep. */
+    private static final Length FIRST_REP = Length.ofMillis(2500);
+    /** Rests are written on this grid. */
+    private static final double GRID_SECONDS = 5;
+
+    private final PlanContext context;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private FlowChecks(PlanContext context) {
+        this.context = context;
+    }
+
+    static List<Finding> findings(PlanContext context) {
+        FlowChecks checks = new FlowChecks(context);
+        checks.changeOvers();
+        checks.floorTrips();
+        checks.lengths();
+        checks.unstated();
+        checks.minutes();
+        checks.views();
+        return checks.findings;
+    }
+
+    /** A change-over that does not fit, once per pair of lines. */
+    private void changeOvers() {
+        Set<String> told = new HashSet<>();
+        for (ChangeOver c : context.changeOvers()) {
+            if (c.missing().compareTo(c.inRest() ? HURRY : FIRST_REP) <= 0
+                    || !told.add(c.before().line().line() + " "
+                            + c.segment().line().line() + " " + c.before().move() + c.inRest())) {
+                continue;
+            }
+            String where = c.before().move().equals(c.segment().move())
+                    ? c.segment().move()
+                    : c.before().move() + " → " + c.segment().move();
+            if (c.inRest()) {
+                findings.add(Finding.at(
+                                "plan.change-over",
+                                Severity.FIX,
+                                c.segment(),
+                                where + " needs " + ChangeOver.seconds(c.needed()) + " (" + c.describe()
+                                        + "), there are " + ChangeOver.seconds(c.available()) + ".")
+                        .withFix("rest " + gridUp(c.needed()).clock() + " there", longerRest(c)));
+            } else {
+                boolean side = c.before().line().line() == c.segment().line().line();
+                findings.add(Finding.at(
+                                "plan.back-to-back",
+                                side ? Severity.NOTE : Severity.LOOK,
+                                c.segment(),
+                                where + " follows without a pause, but takes " + ChangeOver.seconds(c.needed()) + " ("
+                                        + c.describe() + ").")
+                        .withFix("a pause of " + gridUp(c.needed()).clock(), pause(c, side)));
+            }
+        }
+    }
+
+    private static Length gridUp(Length length) {
+        return Length.ofSeconds(Math.ceil(length.seconds() / GRID_SECONDS) * GRID_SECONDS);
+    }
+
+    /** The edit that lengthens the rest before {@code c}, where that rest has a line of its own or follows a move. */
+    private SheetEdit longerRest(ChangeOver c) {
+        int at = context.segments().indexOf(c.segment());
+        Segment rest = context.segments().get(at - 1);
+        if (rest.kind() != SegmentKind.REST) {
+            return null;
+        }
+        String clock = gridUp(rest.duration().plus(c.missing())).clock();
+        String name = "rest " + rest.duration().clock() + " → " + clock;
+        if (rest.line() != null) {
+            boolean roundRest = rest.block().attributes().has(Attribute.ROUND_REST)
+                    && !Objects.equals(rest.round(), c.segment().round());
+            int line = roundRest ? rest.block().line() : rest.line().line();
+            Attribute word = roundRest ? Attribute.ROUND_REST : Attribute.REST;
+            boolean afterSet = rest.block().kind() == BlockKind.SUPERSET;
+            line = afterSet ? rest.block().line() : line;
+            return SheetEdit.replace(name, line, SheetText.with(context.line(line), word, clock));
+        }
+        int line = rest.block().kind() == BlockKind.REST ? rest.block().line() : writtenRest(rest);
+        return line == 0 ? null : SheetEdit.replace(name, line, SheetText.withLength(context.line(line), clock));
+    }
+
+    private static int writtenRest(Segment rest) {
+        return rest.block().items().stream()
+                .filter(RunSheet.RestLine.class::isInstance)
+                .map(RunSheet.RestLine.class::cast)
+                .filter(r -> rest.id().endsWith("/" + r.slug()))
+                .mapToInt(RunSheet.RestLine::line)
+                .findFirst()
+                .orElse(0);
+    }
+
+    private SheetEdit pause(ChangeOver c, boolean side) {
+        int line = c.before().line().line();
+        Attribute word = side ? Attribute.SIDE_REST : Attribute.REST;
+        String clock = gridUp(c.needed()).clock();
+        return SheetEdit.replace(word.word() + " " + clock, line, SheetText.with(context.line(line), word, clock));
+    }
+
+    /** A block whose order goes to the floor and up again more than once a round. */
+    private void floorTrips() {
+        for (Block block : context.timeline().sheet().blocks()) {
+            List<MoveLine> moves = block.moves();
+            boolean known = moves.stream()
+                    .allMatch(m -> !context.library().parts(m.name()).isEmpty());
+            List<Boolean> low = moves.stream().map(m -> isLow(block, m)).toList();
+            int trips = 0;
+            for (int i = 0; i < low.size(); i++) {
+                trips += low.get(i) && (i == 0 || !low.get(i - 1)) ? 1 : 0;
+            }
+            if (trips > 1 && known) {
+                Segment first = context.segments().stream()
+                        .filter(s -> s.block() == block && s.line() == moves.get(0))
+                        .findFirst()
+                        .orElse(null);
+                if (first != null) {
+                    findings.add(Finding.at(
+                                    "plan.floor-trips",
+                                    Severity.FIX,
+                                    first,
+                                    capital(block.name()) + " goes down to the floor " + trips
+                                            + " times a round; once would do.")
+                            .onLine(block.line())
+                            .withFix("put the floor moves together", floorTogether(block, low)));
+                }
+            }
+        }
+    }
+
+    private boolean isLow(Block block, MoveLine move) {
+        Attributes merged = move.attributes().over(block.attributes());
+        String written = merged.words(Attribute.POSITION).orElse("");
+        return written.isEmpty()
+                ? context.library().parts(move.name()).stream().anyMatch(Move::isOnFloor)
+                : written.matches(".*(floor|lying|fours|kneel).*");
+    }
+
+    /** The edit that puts standing moves first and floor moves behind; only where the block holds nothing but moves. */
+    private SheetEdit floorTogether(Block block, List<Boolean> low) {
+        if (block.items().size() != block.moves().size()) {
+            return null;
+        }
+        SheetOrder order = new SheetOrder(context.timeline().sheet());
+        List<Integer> sorted = new ArrayList<>();
+        for (int pass = 0; pass < 2; pass++) {
+            for (int i = 0; i < low.size(); i++) {
+                if (low.get(i) == (pass == 1)) {
+                    sorted.add(i);
+                }
+            }
+        }
+        return order.inOrder("floor moves together", order.items(block), sorted);
+    }
+
+    /** The same move by the clock at different lengths. */
+    private void lengths() {
+        Map<String, Segment> first = new HashMap<>();
+        Set<String> told = new HashSet<>();
+        for (Segment s : context.work()) {
+            if (s.reps() != null || s.side() == null) {
+                continue;
+            }
+            Segment before = first.putIfAbsent(s.move() + " " + (s.way() + "" + s.side()), s);
+            if (before != null && !before.duration().equals(s.duration()) && told.add(s.move())) {
+                findings.add(Finding.at(
+                        "plan.lengths-differ",
+                        Severity.NOTE,
+                        s,
+                        capital(s.move()) + " lasts " + before.duration().clock() + " at " + before.start() + " and "
+                                + s.duration().clock() + " at " + s.start() + "."));
+            }
+        }
+    }
+
+    /** Work that does not say when it ends, and blocks with nothing in them. */
+    private void unstated() {
+        for (Block block : context.timeline().sheet().blocks()) {
+            boolean still = block.kind() == BlockKind.TALK || block.kind() == BlockKind.REST;
+            if (still && block.length() == null) {
+                findings.add(Finding.of(
+                                "plan.length-unstated",
+                                Severity.LOOK,
+                                capital(block.name()) + " says no length; "
+                                        + (block.kind() == BlockKind.TALK ? "0:30" : "1:00") + " is taken.")
+                        .onLine(block.line()));
+            } else if (!still && block.moves().isEmpty()) {
+                findings.add(Finding.of(
+                                "plan.block-empty",
+                                Severity.LOOK,
+                                capital(block.name()) + " has no moves yet; write one a line below it, indented.")
+                        .onLine(block.line()));
+            }
+        }
+        Set<Integer> told = new HashSet<>();
+        for (Segment s : context.segments()) {
+            if (s.kind().isMoving()
+                    && s.line() != null
+                    && saysNoEnd(s)
+                    && told.add(s.block().line())) {
+                int line = s.block().line();
+                findings.add(Finding.at(
+                                "plan.length-unstated",
+                                Severity.FIX,
+                                s,
+                                capital(s.move()) + " does not say when it ends; 0:40 is taken.")
+                        .onLine(line)
+                        .withFix(
+                                "work 0:40",
+                                SheetEdit.replace(
+                                        "work 0:40",
+                                        line,
+                                        SheetText.with(context.line(line), Attribute.WORK, "0:40"))));
+            }
+        }
+    }
+
+    private static boolean saysNoEnd(Segment s) {
+        Attributes merged = s.line().attributes().over(s.block().attributes());
+        return !merged.has(Attribute.WORK)
+                && !merged.has(Attribute.EACH)
+                && !merged.has(Attribute.REPS)
+                && !merged.has(Attribute.HOLD)
+                && !merged.has(Attribute.COUNTS)
+                && !merged.has(Attribute.SHOWN)
+                && !(s.block().kind() == BlockKind.AMRAP && merged.has(Attribute.FOR));
+    }
+
+    /** An every-minute block whose work does not fit its minute. */
+    private void minutes() {
+        Map<String, Length> byMinute = new HashMap<>();
+        Set<Integer> told = new HashSet<>();
+        for (Segment s : context.segments()) {
+            if (s.block().kind() == BlockKind.EVERY_MINUTE && s.kind() != SegmentKind.REST) {
+                Length sum = byMinute.merge(s.block().slug() + " " + s.round(), s.duration(), Length::plus);
+                if (sum.seconds() > 60 && told.add(s.line().line())) {
+                    findings.add(Finding.at(
+                                    "plan.minute-overrun",
+                                    Severity.FIX,
+                                    s,
+                                    capital(s.move()) + " takes " + sum.clock() + " of its minute.")
+                            .withFix("fewer reps or a quicker tempo"));
+                }
+            }
+        }
+    }
+
+    /** Where views are planned, a move that is never shown in the view that shows its usual fault. */
+    private void views() {
+        boolean planned = context.timeline().sheet().blocks().stream()
+                .anyMatch(b -> b.attributes().has(Attribute.ANGLE)
+                        || b.moves().stream()
+                                .anyMatch(m -> m.attributes().has(Attribute.ANGLE)
+                                        || !m.turns().isEmpty()));
+        Set<String> told = new HashSet<>();
+        for (Segment s : planned ? context.work() : List.<Segment>of()) {
+            for (Move move : context.moves(s)) {
+                Attributes merged = s.line().attributes().over(s.block().attributes());
+                boolean shown = merged.words(Attribute.ANGLE)
+                                .filter(a -> a.contains(move.view()))
+                                .isPresent()
+                        || s.line().turns().stream().anyMatch(t -> t.view().contains(move.view()));
+                if (!shown && told.add(move.name())) {
+                    findings.add(Finding.at(
+                            "plan.view-missing",
+                            Severity.NOTE,
+                            s,
+                            capital(move.name()) + " shows its usual fault from the " + move.view()
+                                    + "; it is never seen that way."));
+                }
+            }
+        }
+    }
+
+    static String capital(String text) {
+        return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+}

@@ -1,0 +1,166 @@
+package app.nosegay.plan.check;
+
+import static app.nosegay.plan.check.FlowChecks.capital;
+
+import app.nosegay.library.Move;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SheetEdit;
+import app.nosegay.plan.SheetText;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Gear announced and used: missing, needless, told differently, in the way. */
+final class GearChecks {
+    private final PlanContext context;
+    private final GearList gear;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private GearChecks(PlanContext context) {
+        this.context = context;
+        this.gear = context.gear();
+    }
+
+    static List<Finding> findings(PlanContext context) {
+        GearChecks checks = new GearChecks(context);
+        checks.unannounced();
+        checks.unused();
+        checks.announcedTwice();
+        checks.lighter();
+        checks.underfoot();
+        return checks.findings;
+    }
+
+    private int headerLine() {
+        return SheetText.headerLine(context.timeline().sheet().text(), "gear");
+    }
+
+    private SheetEdit announcing(List<String> names) {
+        return SheetText.header(context.timeline().sheet().text(), "gear", String.join(", ", names));
+    }
+
+    private void unannounced() {
+        Set<String> told = new HashSet<>();
+        for (GearList.Use use : gear.used()) {
+            Optional<GearItem> announced = gear.announced(use.item());
+            if (announced.isEmpty()) {
+                if (told.add(use.item().name())) {
+                    List<String> all =
+                            new ArrayList<>(context.timeline().sheet().header().gear());
+                    all.add((use.item().name() + " " + use.item().weight()).strip());
+                    findings.add(Finding.at(
+                                    "plan.gear-unannounced",
+                                    Severity.FIX,
+                                    use.first(),
+                                    capital(use.item().name()) + " is used from " + use.from()
+                                            + ", but not announced at the top.")
+                            .withFix("announce it", announcing(all)));
+                }
+            } else if (differs(announced.get(), use.item())
+                    && gear.announced().stream()
+                            .filter(a -> a.name().equals(use.item().name()))
+                            .noneMatch(a -> !differs(a, use.item()))) {
+                findings.add(Finding.at(
+                        "plan.gear-differs",
+                        Severity.LOOK,
+                        use.first(),
+                        capital(use.item().name()) + " is announced as "
+                                + announced.get().weight() + ", but used as "
+                                + use.item().weight() + "."));
+            }
+        }
+    }
+
+    private static boolean differs(GearItem a, GearItem b) {
+        return !a.weight().isEmpty() && !b.weight().isEmpty() && !a.weight().equals(b.weight());
+    }
+
+    private void unused() {
+        List<String> written = context.timeline().sheet().header().gear();
+        for (int i = 0; i < gear.announced().size() && i < written.size(); i++) {
+            GearItem item = gear.announced().get(i);
+            boolean used = gear.used().stream()
+                    .anyMatch(u -> u.item().name().equals(item.name())
+                            || item.alternatives().stream().anyMatch(a -> GearList.item(a)
+                                    .name()
+                                    .equals(u.item().name())));
+            boolean inWords = context.timeline()
+                    .sheet()
+                    .text()
+                    .lines()
+                    .filter(l -> !l.startsWith("gear:"))
+                    .anyMatch(l -> l.toLowerCase(java.util.Locale.ROOT).contains(item.name()));
+            if (!used
+                    && !inWords
+                    && !item.optional()
+                    && !item.name().equals("water")
+                    && !item.kind().equals("surface")) {
+                List<String> rest = new ArrayList<>(written);
+                rest.remove(i);
+                findings.add(Finding.of(
+                                "plan.gear-unused",
+                                Severity.LOOK,
+                                capital(item.name()) + " is announced, but no move uses it.")
+                        .onLine(headerLine())
+                        .withFix("take it off the list", rest.isEmpty() ? null : announcing(rest)));
+            }
+        }
+    }
+
+    private void announcedTwice() {
+        Map<String, GearItem> seen = new LinkedHashMap<>();
+        for (GearItem item : gear.announced()) {
+            GearItem before = seen.putIfAbsent(item.name(), item);
+            if (before != null && before.weight().equals(item.weight())) {
+                findings.add(Finding.of("plan.gear-twice", Severity.LOOK, capital(item.name()) + " is announced twice.")
+                        .onLine(headerLine()));
+            }
+        }
+    }
+
+    /** A heavy set may fail: something lighter belongs within reach. */
+    private void lighter() {
+        Optional<GearList.Use> heavy = gear.used().stream()
+                .filter(u -> u.item().weight().equals("heavy"))
+                .findFirst();
+        boolean lighter = java.util.stream.Stream.concat(
+                        gear.announced().stream(), gear.used().stream().map(GearList.Use::item))
+                .anyMatch(i -> i.isWeight() && i.weight().matches("light|medium"));
+        if (heavy.isPresent() && !lighter) {
+            findings.add(Finding.at(
+                    "plan.lighter-missing",
+                    Severity.NOTE,
+                    heavy.get().first(),
+                    "A heavy " + heavy.get().item().name()
+                            + " is used and nothing lighter is within reach if a set fails."));
+        }
+    }
+
+    /** A weight put down just before a move in which the feet travel. */
+    private void underfoot() {
+        Set<String> told = new HashSet<>();
+        for (ChangeOver c : context.changeOvers()) {
+            boolean putDown = c.steps().stream().anyMatch(s -> s.what().startsWith("put down"))
+                    && GearList.of(c.before(), context.library()).stream().anyMatch(GearItem::isWeight);
+            Segment s = c.segment();
+            boolean travels = context.moves(s).stream().anyMatch(GearChecks::travels);
+            if (putDown && travels && told.add(s.move())) {
+                findings.add(Finding.at(
+                        "plan.weight-underfoot",
+                        Severity.NOTE,
+                        s,
+                        "Before " + s.move() + " a weight is put down where the feet travel; say where it goes."));
+            }
+        }
+    }
+
+    private static boolean travels(Move move) {
+        return Set.of("lunge", "jump", "carry").contains(move.pattern()) || move.has("travel");
+    }
+}

@@ -1,0 +1,44 @@
+package app.nosegay.plan.check;
+
+import app.nosegay.plan.Load;
+import java.util.List;
+
+/**
+ * One piece of gear as announced or used.
+ *
+ * @param name its name, as the gear file knows it, else as written
+ * @param weight light, medium or heavy, a load in figures, or empty
+ * @param optional whether one can do without it
+ * @param alternatives what does as well ({@code bench or low wall})
+ * @param kind weight, band, seat, surface or other
+ * @param standIns what a household has instead
+ */
+public record GearItem(
+        String name, String weight, boolean optional, List<String> alternatives, String kind, List<String> standIns) {
+    public GearItem {
+        alternatives = List.copyOf(alternatives);
+        standIns = List.copyOf(standIns);
+    }
+
+    public boolean isBand() {
+        return kind.equals("band");
+    }
+
+    /** Whether it is held or worn, so that it has to be picked up and put down. */
+    public boolean isHeld() {
+        return kind.equals("weight") || kind.equals("band") || kind.equals("held");
+    }
+
+    public boolean isWeight() {
+        return kind.equals("weight");
+    }
+
+    /** For people: {@code kettlebell, medium}, {@code kettlebell, 12 kg (26 lb)}. */
+    public String shown() {
+        String load = Load.parse(weight).map(Load::shown).orElse(weight);
+        String either = alternatives.isEmpty() ? "" : " or " + String.join(" or ", alternatives);
+        return (load.isEmpty() ? name : load.matches("light|medium|heavy") ? load + " " + name : name + ", " + load)
+                + either
+                + (optional ? " (optional)" : "");
+    }
+}

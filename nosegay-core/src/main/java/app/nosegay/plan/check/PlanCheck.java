@@ -1,0 +1,208 @@
+package app.nosegay.plan.check;
+
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.BlockKind;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.Problem;
+import app.nosegay.plan.Promise;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.SheetEdit;
+import app.nosegay.plan.SheetText;
+import app.nosegay.plan.Timeline;
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Compares a timeline with what its sheet promises, names what could not be read, and gathers the findings of all checks. */
+public final class PlanCheck {
+    private static final Pattern TITLE_MINUTES =
+            Pattern.compile("\\b(\\d{1,3})[- ]?min(?:ute)?s?\\b", Pattern.CASE_INSENSITIVE);
+
+    private final Timeline timeline;
+    private final MoveLibrary library;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private PlanCheck(Timeline timeline, MoveLibrary library) {
+        this.timeline = timeline;
+        this.library = library;
+    }
+
+    /** The findings of a plan with the usual change-over costs, the gravest first. */
+    public static List<Finding> findings(Timeline timeline, MoveLibrary library) {
+        return PlanReport.of(timeline, library, ChangeCosts.DEFAULT).findings();
+    }
+
+    static List<Finding> findings(PlanContext context) {
+        PlanCheck check = new PlanCheck(context.timeline(), context.library());
+        check.unread();
+        check.promise();
+        check.title();
+        check.absences();
+        check.findings.addAll(FlowChecks.findings(context));
+        check.findings.addAll(BodyChecks.findings(context));
+        check.findings.addAll(GearChecks.findings(context));
+        check.findings.addAll(CautionChecks.findings(context));
+        check.findings.sort(Comparator.comparing(Finding::severity));
+        return List.copyOf(check.findings);
+    }
+
+    /** The length the promise is measured over. */
+    public static Length measured(Timeline timeline) {
+        Promise promise = timeline.sheet().header().promise();
+        return switch (promise.base()) {
+            case WHOLE -> timeline.total();
+            case WORK -> timeline.total(SegmentKind.WORK);
+            case MOVING -> {
+                List<Segment> moving = timeline.segments().stream()
+                        .filter(s -> s.kind().isMoving())
+                        .toList();
+                yield moving.isEmpty()
+                        ? Length.ZERO
+                        : moving.get(moving.size() - 1)
+                                .end()
+                                .since(moving.get(0).start());
+            }
+        };
+    }
+
+    /** Whether every part of the promise holds: minutes, moves, rounds and absences. */
+    public static boolean promiseKept(List<Finding> findings) {
+        return findings.stream().noneMatch(f -> f.code().startsWith("plan.promise"));
+    }
+
+    /** The promise and what becomes of it, as one plain sentence. */
+    public static String sentence(Timeline timeline, List<Finding> findings) {
+        Promise promise = timeline.sheet().header().promise();
+        String total = timeline.total().clock();
+        if (promise.text().isEmpty()) {
+            return "Nothing is promised yet. The workout lasts " + total + ".";
+        }
+        if (promiseKept(findings)) {
+            return "The promise \"" + promise.text() + "\" holds: the workout lasts " + total + ".";
+        }
+        return "The promise \"" + promise.text() + "\" does not hold: "
+                + String.join(
+                        " ",
+                        findings.stream()
+                                .filter(f -> f.code().startsWith("plan.promise"))
+                                .map(Finding::message)
+                                .toList());
+    }
+
+    private void unread() {
+        for (Problem p : timeline.sheet().problems()) {
+            String code = !p.note() ? "plan.unread" : p.isUnknownMove() ? "plan.unknown-move" : "plan.remark";
+            Finding finding = Finding.of(code, p.note() ? Severity.NOTE : Severity.STOP, p.message())
+                    .onLine(p.line());
+            findings.add(p.nearest() == null ? finding : finding.withFix("write \"" + p.nearest() + "\"", replaced(p)));
+        }
+    }
+
+    /** The line with the nearest known word in place of the one that could not be read. */
+    private SheetEdit replaced(Problem p) {
+        String line = SheetText.line(timeline.sheet().text(), p.line());
+        int at = line.toLowerCase(Locale.ROOT).indexOf(p.found().toLowerCase(Locale.ROOT), Math.max(0, p.column() - 2));
+        return at < 0 || p.found().isEmpty()
+                ? null
+                : SheetEdit.replace(
+                        p.found() + " → " + p.nearest(),
+                        p.line(),
+                        line.substring(0, at)
+                                + p.nearest()
+                                + line.substring(at + p.found().length()));
+    }
+
+    /** Minutes in the title have to agree with the timeline as the promise does. */
+    private void title() {
+        String title = timeline.sheet().header().title();
+        Matcher minutes = TITLE_MINUTES.matcher(title);
+        if (minutes.find()) {
+            double said = 60 * Double.parseDouble(minutes.group(1));
+            double total = timeline.total().seconds();
+            if (Math.abs(said - total) > Math.max(30, 0.03 * said)) {
+                findings.add(Finding.of(
+                                "plan.title-length",
+                                Severity.STOP,
+                                "The title says " + minutes.group(1) + " minutes, the workout lasts "
+                                        + timeline.total().clock() + ".")
+                        .onLine(SheetText.headerLine(timeline.sheet().text(), "title"))
+                        .withFix("say " + Math.round(total / 60) + " minutes"));
+            }
+        }
+    }
+
+    private void promise() {
+        Promise promise = timeline.sheet().header().promise();
+        Length measured = measured(timeline);
+        if (promise.form() != null && measured.compareTo(promise.longest()) > 0) {
+            Length over = measured.minus(promise.most());
+            findings.add(Finding.of(
+                            "plan.promise-length",
+                            Severity.STOP,
+                            "It lasts " + measured.clock() + ", " + over.clock() + " longer than promised.")
+                    .onLine(promiseLine())
+                    .withFix("take out " + over.clock()));
+        } else if (promise.form() != null && measured.compareTo(promise.shortest()) < 0) {
+            Length under = promise.least().minus(measured);
+            findings.add(Finding.of(
+                            "plan.promise-length",
+                            Severity.STOP,
+                            "It lasts " + measured.clock() + ", " + under.clock() + " shorter than promised.")
+                    .onLine(promiseLine())
+                    .withFix("add " + under.clock()));
+        }
+        int moves = timeline.workMoves(false).size();
+        int withBonus = timeline.workMoves(true).size();
+        if (promise.moves() != null && promise.moves() != moves && promise.moves() != withBonus) {
+            findings.add(Finding.of("plan.promise-moves", Severity.STOP,
+                            promise.moves() + " moves are promised, the plan has " + moves + ".")
+                    .onLine(promiseLine()));
+        }
+        int rounds = timeline.segments().stream()
+                .filter(s -> s.round() != null && s.block().kind() == BlockKind.CIRCUIT)
+                .mapToInt(Segment::round)
+                .max()
+                .orElse(1);
+        if (promise.rounds() != null && promise.rounds() != rounds) {
+            findings.add(Finding.of(
+                            "plan.promise-rounds",
+                            Severity.STOP,
+                            promise.rounds() + " rounds are promised, the plan has " + rounds + ".")
+                    .onLine(promiseLine()));
+        }
+    }
+
+    private int promiseLine() {
+        return SheetText.headerLine(timeline.sheet().text(), "promise");
+    }
+
+    private void absences() {
+        for (String absent : timeline.sheet().header().promise().absent()) {
+            Optional<Absence> absence = Absence.of(absent, library);
+            if (absence.isEmpty()) {
+                findings.add(Finding.of(
+                                "plan.promise-unknown",
+                                Severity.LOOK,
+                                "\"no " + absent + "\" cannot be checked; known are: " + Absence.known() + ".")
+                        .onLine(promiseLine()));
+                continue;
+            }
+            absence.get()
+                    .broken(timeline, library)
+                    .ifPresent(s -> findings.add(Finding.at(
+                                    "plan.promise-absence",
+                                    Severity.STOP,
+                                    s,
+                                    "\"no " + absent + "\" is promised, but " + s.move() + " at " + s.start()
+                                            + " breaks it.")
+                            .withFix("replace " + s.move())));
+        }
+    }
+}

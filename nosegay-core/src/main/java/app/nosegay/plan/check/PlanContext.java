@@ -1,0 +1,37 @@
+package app.nosegay.plan.check;
+
+import app.nosegay.library.Move;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Balance;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.SheetText;
+import app.nosegay.plan.Timeline;
+import java.util.List;
+
+/** What the checks look at, reckoned once. */
+record PlanContext(
+        Timeline timeline,
+        MoveLibrary library,
+        Balance balance,
+        List<ChangeOver> changeOvers,
+        GearList gear,
+        List<Cautions.Raised> cautions) {
+    List<Segment> segments() {
+        return timeline.segments();
+    }
+
+    List<Segment> work() {
+        return timeline.segments().stream()
+                .filter(s -> s.kind() == SegmentKind.WORK)
+                .toList();
+    }
+
+    List<Move> moves(Segment s) {
+        return library.parts(s.move());
+    }
+
+    String line(int number) {
+        return SheetText.line(timeline.sheet().text(), number);
+    }
+}

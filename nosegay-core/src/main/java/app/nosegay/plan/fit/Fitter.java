@@ -1,0 +1,383 @@
+package app.nosegay.plan.fit;
+
+import app.nosegay.library.Move;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.library.MuscleGroup;
+import app.nosegay.plan.Attribute;
+import app.nosegay.plan.Balance;
+import app.nosegay.plan.BlockKind;
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.Promise;
+import app.nosegay.plan.RunSheet;
+import app.nosegay.plan.RunSheet.Block;
+import app.nosegay.plan.RunSheet.MoveLine;
+import app.nosegay.plan.RunSheetParser;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.SheetEdit;
+import app.nosegay.plan.SheetText;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.PlanCheck;
+import app.nosegay.plan.edit.SheetOrder;
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/**
+ * Finds ways to keep the promised length with the least change (PRODUCT.md section 5, "Promise"): rests, work, both, rounds or sets, a move
+ * dropped or added, each with what it costs. Every offer is expanded again, so that its length is what the sheet really says.
+ */
+public final class Fitter {
+    /** A round more or less weighs as much as this in changed seconds; see {@link Turning}. */
+    private static final double PER_ROUND = 60;
+
+    private static final double PER_MOVE_DROPPED = 90;
+    private static final double PER_BONUS_DROPPED = 30;
+    private static final double PER_MOVE_ADDED = 100;
+    /** An offer that breaks the promised number of moves or rounds comes last. */
+    private static final double BREAKS_A_NUMBER = 1000;
+    /** Of the many rounds and moves that could be changed only the likeliest are worked out in full. */
+    private static final int WORKED_OUT = 4;
+
+    private final MoveLibrary library;
+    private final FitRanges ranges;
+    private final Timeline timeline;
+    private final Promise promise;
+    private final List<Offer> offers = new ArrayList<>();
+
+    private Fitter(Timeline timeline, MoveLibrary library, FitRanges ranges) {
+        this.timeline = timeline;
+        this.library = library;
+        this.ranges = ranges;
+        this.promise = timeline.sheet().header().promise();
+    }
+
+    /**
+     * What the fitter found.
+     *
+     * @param measured what the promise measures now
+     * @param met whether the promised length is kept already
+     * @param offers ways to keep it, the least change first
+     * @param impossible why there is none, or null
+     */
+    public record Fit(Length measured, boolean met, List<Offer> offers, String impossible) {
+        public Fit {
+            offers = List.copyOf(offers);
+        }
+    }
+
+    public static Fit fit(Timeline timeline, MoveLibrary library, FitRanges ranges) {
+        Length measured = PlanCheck.measured(timeline);
+        Promise promise = timeline.sheet().header().promise();
+        if (promise.form() == null) {
+            return new Fit(measured, true, List.of(), "No length is promised. Write one, for example: promise: 20 min");
+        }
+        if (keeps(promise, measured)) {
+            return new Fit(measured, true, List.of(), null);
+        }
+        Fitter fitter = new Fitter(timeline, library, ranges);
+        fitter.search();
+        List<Offer> found = fitter.distinct();
+        return new Fit(measured, false, found, found.isEmpty() ? fitter.why(measured) : null);
+    }
+
+    private static boolean keeps(Promise promise, Length measured) {
+        return measured.compareTo(promise.shortest()) >= 0 && measured.compareTo(promise.longest()) <= 0;
+    }
+
+    private Timeline expanded(String text) {
+        return Expansion.expand(RunSheetParser.parse(text, library), library);
+    }
+
+    private void search() {
+        String text = timeline.sheet().text().replace("\r\n", "\n").replace('\r', '\n');
+        turn("Change the rests", text, timeline, List.of(), 0, Knob::rest);
+        turn("Change the work", text, timeline, List.of(), 0, k -> !k.rest());
+        turn("A little of both", text, timeline, List.of(), 0, k -> true);
+        List<Candidate> candidates = new ArrayList<>();
+        rounds(text, candidates);
+        drops(text, candidates);
+        adds(text, candidates);
+        candidates.sort(Comparator.comparingDouble(Candidate::rank));
+        Set<String> kinds = new HashSet<>();
+        int worked = 0;
+        for (Candidate c : candidates) {
+            // The best of each kind first, then the best of the rest.
+            if (kinds.add(c.kind()) || worked < WORKED_OUT) {
+                worked++;
+                turn(c.name(), c.text(), c.timeline(), List.of(c.change()), c.cost(), Knob::rest);
+                turn(c.name(), c.text(), c.timeline(), List.of(c.change()), c.cost() + 1, k -> true);
+            }
+        }
+    }
+
+    /** A change of the workout's build, before its lengths are turned. */
+    private record Candidate(String kind, String name, String change, String text, Timeline timeline, double cost, double off) {
+        double rank() {
+            return cost + Math.abs(off);
+        }
+    }
+
+    private void candidate(
+            List<Candidate> candidates, String kind, String name, String change, String text, double cost) {
+        Timeline after = expanded(text);
+        double off = wanted(PlanCheck.measured(after));
+        candidates.add(new Candidate(kind, name, change, text, after, cost + numbers(after), off));
+    }
+
+    /** What an offer costs beyond its seconds because it breaks another part of the promise. */
+    private double numbers(Timeline after) {
+        boolean moves = promise.moves() != null
+                && promise.moves() != after.workMoves(false).size()
+                && promise.moves() != after.workMoves(true).size();
+        boolean before = promise.moves() != null
+                && promise.moves() != timeline.workMoves(false).size()
+                && promise.moves() != timeline.workMoves(true).size();
+        return moves && !before ? BREAKS_A_NUMBER : 0;
+    }
+
+    private void rounds(String text, List<Candidate> candidates) {
+        for (Block block : timeline.sheet().blocks()) {
+            boolean sets = block.kind() == BlockKind.SUPERSET || block.kind() == BlockKind.STRAIGHT_SETS;
+            boolean counted = block.kind() == BlockKind.CIRCUIT || block.kind() == BlockKind.BUILD || sets;
+            Attribute word = sets && !block.attributes().has(Attribute.ROUNDS) ? Attribute.SETS : Attribute.ROUNDS;
+            if (!counted || block.moves().isEmpty() || block.attributes().has(Attribute.FOR)) {
+                continue;
+            }
+            int now = block.attributes().number(word).orElse(1);
+            for (int n = ranges.roundsLeast(); n <= ranges.roundsMost(); n++) {
+                boolean overNumber = promise.rounds() != null && n != promise.rounds() && word == Attribute.ROUNDS;
+                if (n != now) {
+                    String line = SheetText.line(text, block.line());
+                    String after = SheetEdit.replace("", block.line(), SheetText.with(line, word, "" + n))
+                            .apply(text);
+                    String what = Math.abs(n - now) == 1 ? "One" : "" + Math.abs(n - now);
+                    candidate(
+                            candidates,
+                            word.word(),
+                            what + " " + (n < now ? "fewer " : "more ") + word.word().replaceAll("s$", Math.abs(n - now) == 1 ? "" : "s")
+                                    + " of " + block.name(),
+                            word.word() + " " + now + " → " + n + " in " + block.name(),
+                            after,
+                            PER_ROUND * Math.abs(n - now) + (overNumber ? BREAKS_A_NUMBER : 0));
+                }
+            }
+        }
+    }
+
+    private void drops(String text, List<Candidate> candidates) {
+        if (wanted(PlanCheck.measured(timeline)) >= 0) {
+            return;
+        }
+        SheetOrder order = new SheetOrder(timeline.sheet());
+        for (Block block : timeline.sheet().blocks()) {
+            List<SheetOrder.Range> items = order.items(block);
+            for (int i = 0; i < block.items().size(); i++) {
+                if (!(block.items().get(i) instanceof MoveLine move) || block.moves().size() < 2) {
+                    continue;
+                }
+                boolean bonus = move.attributes().over(block.attributes()).flag(Attribute.BONUS);
+                String after = SheetEdit.delete("", items.get(i).from(), items.get(i).to() - items.get(i).from())
+                        .apply(text);
+                candidate(
+                        candidates,
+                        "drop",
+                        "Leave out " + move.name(),
+                        "without " + move.name() + (bonus ? " (bonus)" : ""),
+                        after,
+                        bonus ? PER_BONUS_DROPPED : PER_MOVE_DROPPED);
+            }
+        }
+    }
+
+    /** A move that loads what is loaded least, with gear that is there already. */
+    private void adds(String text, List<Candidate> candidates) {
+        if (wanted(PlanCheck.measured(timeline)) <= 0) {
+            return;
+        }
+        Optional<Move> move = wantedMove();
+        for (Block block : timeline.sheet().blocks()) {
+            if (move.isEmpty() || block.kind() != BlockKind.CIRCUIT || block.moves().isEmpty()) {
+                continue;
+            }
+            List<SheetOrder.Range> items = new SheetOrder(timeline.sheet()).items(block);
+            String sides = move.get().sided().isEmpty() || move.get().has("alternates") ? "" : "  sides halves";
+            String after = SheetEdit.insert(
+                            "", items.get(items.size() - 1).to(), List.of("  " + move.get().name() + sides))
+                    .apply(text);
+            candidate(
+                    candidates,
+                    "add",
+                    "Add " + move.get().name(),
+                    "with " + move.get().name() + " in " + block.name(),
+                    after,
+                    PER_MOVE_ADDED);
+        }
+    }
+
+    private Optional<Move> wantedMove() {
+        Balance balance = Balance.of(timeline, library);
+        Set<String> there = new HashSet<>();
+        timeline.segments().forEach(s -> library.parts(s.move()).forEach(m -> {
+            there.addAll(m.gear());
+            there.add(m.name());
+        }));
+        return library.moves().stream()
+                .filter(m -> !m.pattern().equals("mobility") && !m.pattern().equals("stretch"))
+                .filter(m -> there.containsAll(m.gear()) && !there.contains(m.name()))
+                .filter(m -> !m.has("impact") && promise.absent().stream().noneMatch(a -> a.startsWith("floor") && m.isOnFloor()))
+                .min(Comparator.comparingDouble(m -> m.primary().stream()
+                        .mapToDouble(g -> load(balance, g))
+                        .average()
+                        .orElse(1e9)));
+    }
+
+    private static double load(Balance balance, MuscleGroup group) {
+        return balance.muscles().getOrDefault(group, Length.ZERO).seconds();
+    }
+
+    /** Seconds to add so that the promise is kept, from {@code measured}: to the promised figure, or to the nearer end of a range. */
+    private double wanted(Length measured) {
+        Length aim = switch (promise.form()) {
+            case EXACTLY, ABOUT -> promise.least();
+            case UNDER -> promise.most();
+            case RANGE -> measured.compareTo(promise.most()) > 0
+                    ? promise.most()
+                    : Length.max(measured, promise.least());
+        };
+        return aim.minus(measured).seconds();
+    }
+
+    /** Turns the lengths of {@code text} that {@code which} allows, and keeps the offer when it keeps the promise. */
+    private void turn(
+            String name, String text, Timeline before, List<String> changes, double cost, Predicate<Knob> which) {
+        Length measured = PlanCheck.measured(before);
+        boolean open = promise.form() == Promise.Form.UNDER && measured.compareTo(promise.most()) <= 0;
+        int wanted = open ? 0 : (int) Math.round(wanted(measured));
+        List<Turning.Option> options = wanted == 0 ? List.of() : options(text, before, measured, which);
+        boolean notAbove = promise.form() == Promise.Form.UNDER || (promise.form() == Promise.Form.RANGE && wanted < 0);
+        boolean notBelow = promise.form() == Promise.Form.RANGE && wanted > 0;
+        Turning.Solution solution = wanted == 0 ? null : Turning.solve(options, wanted, notAbove, notBelow);
+        if (wanted != 0 && solution == null) {
+            return;
+        }
+        String after = text;
+        List<String> all = new ArrayList<>(changes);
+        for (int i = 0; i < options.size(); i++) {
+            Knob knob = options.get(i).knob();
+            if (solution.values()[i] != knob.seconds()) {
+                after = knob.turned(after, solution.values()[i]);
+                all.add(knob.change(solution.values()[i]));
+            }
+        }
+        Timeline result = expanded(after);
+        Length now = PlanCheck.measured(result);
+        if (keeps(promise, now) && !all.isEmpty()) {
+            double total = cost + (solution == null ? 0 : solution.cost());
+            String whole = timeline.sheet().text();
+            offers.add(new Offer(
+                    name, all, SheetEdit.between(name, whole, after), after, now, price(result), total));
+        }
+    }
+
+    /** The knobs with what a second of each changes, found by trying: expansion has too many rules to guess. */
+    private List<Turning.Option> options(String text, Timeline before, Length measured, Predicate<Knob> which) {
+        List<Turning.Option> options = new ArrayList<>();
+        for (Knob knob : Knob.of(before.sheet())) {
+            if (!which.test(knob)) {
+                continue;
+            }
+            Length tried = PlanCheck.measured(expanded(knob.turned(text, knob.seconds() + Turning.GRID)));
+            double effect = tried.minus(measured).seconds() / Turning.GRID;
+            int least = seconds(knob.rest() ? ranges.restLeast() : ranges.workLeast());
+            int most = seconds(knob.rest() ? ranges.restMost() : ranges.workMost());
+            boolean whole = Math.abs(effect - Math.rint(effect)) < 1e-9 && Math.abs(effect) > 0.5;
+            if (whole && knob.seconds() >= least / 2 && knob.seconds() <= 2 * most) {
+                options.add(new Turning.Option(knob, (int) Math.rint(effect), least, most));
+            }
+        }
+        return options;
+    }
+
+    private static int seconds(Length length) {
+        return (int) Math.round(length.seconds());
+    }
+
+    /** What it costs the viewer: work and rest gained or lost, and how dense it becomes. */
+    private String price(Timeline after) {
+        List<String> parts = new ArrayList<>();
+        more(parts, after, SegmentKind.WORK, "work");
+        more(parts, after, SegmentKind.REST, "rest");
+        double was = 100 * Balance.density(timeline.segments());
+        double is = 100 * Balance.density(after.segments());
+        if (Math.round(was) != Math.round(is)) {
+            parts.add(String.format(Locale.ROOT, "density %.0f → %.0f %%", was, is));
+        }
+        int moves = after.workMoves(true).size();
+        if (promise.moves() != null && promise.moves() != moves && promise.moves() != after.workMoves(false).size()) {
+            parts.add("but " + promise.moves() + " moves are promised");
+        }
+        return parts.isEmpty() ? "nothing but its order" : String.join(", ", parts);
+    }
+
+    private void more(List<String> parts, Timeline after, SegmentKind kind, String word) {
+        Length change = after.total(kind).minus(timeline.total(kind));
+        if (change.abs().seconds() >= 0.5) {
+            parts.add(change.abs().clock() + (change.isPositive() ? " more " : " less ") + word);
+        }
+    }
+
+    /** The offers, the least change first; of equal sheets one is kept. */
+    private List<Offer> distinct() {
+        offers.sort(Comparator.comparingDouble(Offer::cost));
+        Set<String> sheets = new HashSet<>();
+        Set<String> names = new HashSet<>();
+        List<Offer> kept = new ArrayList<>();
+        for (Offer offer : offers) {
+            if (sheets.add(offer.sheet()) && names.add(offer.name())) {
+                kept.add(offer);
+            }
+        }
+        return kept;
+    }
+
+    /** Why nothing within the ranges keeps the promise. */
+    private String why(Length measured) {
+        RunSheet sheet = timeline.sheet();
+        String text = sheet.text().replace("\r\n", "\n").replace('\r', '\n');
+        String shortest = text;
+        String longest = text;
+        for (Knob k : Knob.of(sheet)) {
+            int least = seconds(k.rest() ? ranges.restLeast() : ranges.workLeast());
+            int most = seconds(k.rest() ? ranges.restMost() : ranges.workMost());
+            shortest = k.turned(shortest, Math.min(k.seconds(), least));
+            longest = k.turned(longest, Math.max(k.seconds(), most));
+        }
+        for (Block block : sheet.blocks()) {
+            for (Attribute word : List.of(Attribute.ROUNDS, Attribute.SETS)) {
+                int now = block.attributes().number(word).orElse(0);
+                if (now > 0) {
+                    shortest = with(shortest, block, word, Math.min(now, ranges.roundsLeast()));
+                    longest = with(longest, block, word, Math.max(now, ranges.roundsMost()));
+                }
+            }
+        }
+        Length least = Length.min(measured, PlanCheck.measured(expanded(shortest)));
+        Length most = Length.max(measured, PlanCheck.measured(expanded(longest)));
+        return "Within these ranges (rest " + ranges.restLeast() + "–" + ranges.restMost() + ", work " + ranges.workLeast()
+                + "–" + ranges.workMost() + ", rounds " + ranges.roundsLeast() + "–" + ranges.roundsMost()
+                + ") it lasts from " + least.clock() + " to " + most.clock() + "; the promise asks for "
+                + promise.shortest().clock() + " to " + promise.longest().clock()
+                + ". Widen a range, change the promise, or add or take out a block.";
+    }
+
+    private static String with(String text, Block block, Attribute word, int n) {
+        String line = SheetText.line(text, block.line());
+        return SheetEdit.replace("", block.line(), SheetText.with(line, word, "" + n)).apply(text);
+    }
+}
