@@ -1,7 +1,7 @@
 package app.nosegay.cli;
 
 import app.nosegay.dress.Dresser;
-import app.nosegay.library.MoveLibrary;
+import app.nosegay.jobs.Libraries;
 import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.match.Matcher;
@@ -184,7 +184,7 @@ final class BenchCommand implements Callable<Integer> {
     }
 
     private static Timeline timeline(String sheet) {
-        return Expansion.expand(RunSheetParser.parse(sheet, MoveLibrary.shipped()), MoveLibrary.shipped());
+        return Expansion.expand(RunSheetParser.parse(sheet, Libraries.current()), Libraries.current());
     }
 
     private static void render(PrintWriter out, Path take, Path folder) throws Exception {
@@ -198,11 +198,11 @@ final class BenchCommand implements Callable<Integer> {
         Match.Take described = new Match.Take("t", "take.mp4", Length.ofSeconds(TAKE_SECONDS), null, 0, List.of());
         Match match = new Match(List.of(described), placed, List.of(), Map.of());
         Cut cut = Cut.of(match);
-        CuePlan cues = CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT);
+        CuePlan cues = CuePlanner.plan(timeline, Libraries.current(), SpeechRate.DEFAULT);
         Renderer.Job dressed = new Renderer.Job(
                 cut,
                 Map.of("t", take),
-                Dresser.dress(timeline, match, cut, cues, MoveLibrary.shipped()),
+                Dresser.dress(timeline, match, cut, cues, Libraries.current()),
                 PiecePainter::paint,
                 WIDTH,
                 HEIGHT,
@@ -235,7 +235,7 @@ final class BenchCommand implements Callable<Integer> {
 
     private void matching(PrintWriter out) throws Exception {
         Timeline timeline = timeline(HALF_HOUR);
-        CuePlan cues = CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT);
+        CuePlan cues = CuePlanner.plan(timeline, Libraries.current(), SpeechRate.DEFAULT);
         TakeEvidence evidence = Performance.of(timeline, cues, seed, Set.of(Trouble.LATE_START, Trouble.HOLD))
                 .evidence("t");
         List<ShootLog> noLog = Arrays.asList((ShootLog) null);

@@ -20,6 +20,7 @@ import picocli.CommandLine.Parameters;
                 "Plan, film, match, dress and publish follow-along strength workout videos. Without a command: open the window.",
         subcommands = {
             PlanCommand.class,
+            FitCommand.class,
             ScriptCommand.class,
             SimulateCommand.class,
             MatchCommand.class,

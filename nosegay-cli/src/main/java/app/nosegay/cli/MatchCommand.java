@@ -72,7 +72,7 @@ final class MatchCommand implements Callable<Integer> {
         }
         Path folder = Sheets.folderOf(save == null ? footage.get(0) : save);
         Workout read = Sheets.workout(plan);
-        Workout workout = new Workout(read.sheet(), List.of(), read.pins());
+        Workout workout = read.withTakes(List.of(), read.pins());
         for (int i = 0; i < footage.size(); i++) {
             Path movie = footage.get(i);
             double seconds = MediaInput.probe(movie).length().seconds();

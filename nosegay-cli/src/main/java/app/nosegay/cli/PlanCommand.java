@@ -1,13 +1,16 @@
 package app.nosegay.cli;
 
-import app.nosegay.library.MoveLibrary;
+import app.nosegay.jobs.PrintJob;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Finding;
-import app.nosegay.plan.check.PlanCheck;
-import app.nosegay.plan.check.PlanJson;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.GearList;
+import app.nosegay.plan.check.PlanJson;
+import app.nosegay.plan.check.PlanReport;
+import app.nosegay.workout.Programme;
+import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
@@ -31,23 +34,47 @@ final class PlanCommand implements Callable<Integer> {
     @Option(names = "--json", paramLabel = "FILE|-", description = "also write JSON")
     private String json;
 
+    @Option(names = "--csv", paramLabel = "FILE", description = "also write the run sheet as CSV")
+    private Path csv;
+
+    @Option(names = "--markdown", paramLabel = "FILE", description = "also write the run sheet as Markdown")
+    private Path markdown;
+
+    @Option(names = "--pdf", paramLabel = "FILE", description = "also write the run sheet as PDF")
+    private Path pdf;
+
+    @Option(names = "--overwrite", description = "replace files that are there already")
+    private boolean overwrite;
+
     @Spec
     private CommandSpec spec;
 
     @Override
     public Integer call() throws Exception {
-        MoveLibrary library = MoveLibrary.shipped();
-        Timeline timeline = Sheets.timeline(plan);
-        List<Finding> findings = PlanCheck.findings(timeline, library);
-        if (!Sheets.json(spec, json, PlanJson.of(timeline, library))) {
-            table(spec.commandLine().getOut(), timeline, library, findings);
+        Programme programme = Sheets.programme(Sheets.workout(plan));
+        PlanReport report = programme.report();
+        print(programme, PrintJob.Form.RUN_SHEET_CSV, csv);
+        print(programme, PrintJob.Form.RUN_SHEET_MARKDOWN, markdown);
+        print(programme, PrintJob.Form.RUN_SHEET_PDF, pdf);
+        List<Finding> open = report.findings().stream()
+                .filter(f -> programme.workout().waiver(f).isEmpty())
+                .toList();
+        if (!Sheets.json(spec, json, PlanJson.of(report))) {
+            table(spec.commandLine().getOut(), report, open);
         }
-        return findings.stream().anyMatch(f -> f.severity() == Finding.Severity.STOP)
+        return open.stream().anyMatch(f -> f.severity() == Finding.Severity.STOP)
                 ? Main.STOPPED_BY_FINDINGS
                 : Main.DONE;
     }
 
-    private static void table(PrintWriter out, Timeline timeline, MoveLibrary library, List<Finding> findings) {
+    private void print(Programme programme, PrintJob.Form form, Path target) throws IOException {
+        if (target != null) {
+            PrintJob.write(programme, form, target, overwrite);
+        }
+    }
+
+    private static void table(PrintWriter out, PlanReport report, List<Finding> findings) {
+        Timeline timeline = report.timeline();
         out.println(timeline.sheet().header().title());
         out.printf(Locale.ROOT, "%8s %8s  %-9s %-5s %5s  %s%n", "start", "length", "kind", "side", "reps", "segment");
         for (Segment s : timeline.segments()) {
@@ -64,18 +91,23 @@ final class PlanCommand implements Callable<Integer> {
                     reps,
                     s.id());
         }
-        Balance b = Balance.of(timeline, library);
+        Balance b = report.balance();
         out.println();
-        out.println(PlanCheck.sentence(timeline, findings));
+        out.println(report.sentence());
         out.printf(
                 Locale.ROOT,
-                "Push %s, pull %s. Left %s, right %s. Density %.0f %%. Longest without rest %s.%n",
+                "Push %s, pull %s. Front %s, back %s. Left %s, right %s. Density %.0f %%. Longest without rest %s.%n",
                 b.push(),
                 b.pull(),
+                b.front(),
+                b.back(),
                 b.left().time(),
                 b.right().time(),
                 100 * b.density(),
                 b.longestWithoutRest());
+        for (GearList.Use use : report.gear().used()) {
+            out.printf("gear  %s from %s%n", use.item().shown(), use.from());
+        }
         for (Finding f : findings) {
             out.printf(
                     "%-5s %s: %s%s%n",

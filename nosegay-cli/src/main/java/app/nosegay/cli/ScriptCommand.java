@@ -1,16 +1,18 @@
 package app.nosegay.cli;
 
-import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.Timeline;
+import app.nosegay.jobs.PrintJob;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.check.PlanJson;
 import app.nosegay.script.CuePlan;
-import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptLine;
-import app.nosegay.time.SpeechRate;
+import app.nosegay.script.TalkWindow;
+import app.nosegay.workout.Programme;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -34,38 +36,78 @@ final class ScriptCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
+    @Option(names = "--prompter", paramLabel = "FILE", description = "also write the prompter text as PDF")
+    private Path prompter;
+
+    @Option(names = "--overwrite", description = "replace files that are there already")
+    private boolean overwrite;
+
     @Override
     public Integer call() throws Exception {
-        Timeline timeline = Sheets.timeline(plan);
-        CuePlan cues = CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT);
+        Programme programme = Sheets.programme(Sheets.workout(plan));
+        CuePlan cues = programme.cues();
+        if (prompter != null) {
+            PrintJob.write(programme, PrintJob.Form.PROMPTER_PDF, prompter, overwrite);
+        }
+        List<Finding> open = programme.scriptFindings().stream()
+                .filter(f -> programme.workout().waiver(f).isEmpty())
+                .toList();
+        if (!Sheets.json(spec, json, json(programme))) {
+            table(spec.commandLine().getOut(), cues, open);
+        }
+        return open.stream().anyMatch(f -> f.severity() == Finding.Severity.STOP)
+                ? Main.STOPPED_BY_FINDINGS
+                : Main.DONE;
+    }
+
+    private static ObjectNode json(Programme programme) {
+        CuePlan cues = programme.cues();
         ObjectNode root = JsonMapper.builder().build().createObjectNode();
         ArrayNode lines = root.putArray("lines");
-        cues.lines().forEach(l -> line(lines.addObject(), l));
+        cues.lines().forEach(l -> line(lines.addObject(), l).put("fixed", l.fixed()));
         ArrayNode left = root.putArray("left");
-        cues.left().forEach(l -> line(left.addObject(), l.line()).put("reason", l.reason()));
-        if (!Sheets.json(spec, json, root)) {
-            PrintWriter out = spec.commandLine().getOut();
-            for (ScriptLine l : cues.lines()) {
-                out.printf(
-                        Locale.ROOT,
-                        "%8s %5.1f s  %-8s %s%n",
-                        l.start(),
-                        l.spoken().seconds(),
-                        l.kind().word(),
-                        l.text());
-            }
-            for (CuePlan.Left l : cues.left()) {
-                out.printf(
-                        Locale.ROOT,
-                        "no room  %-8s %s (%s: %s)%n",
-                        l.line().kind().word(),
-                        l.line().text(),
-                        l.line().segment(),
-                        l.reason());
-            }
-            out.flush();
+        cues.left().forEach(l -> line(left.addObject(), l.line())
+                .put("reason", l.reason())
+                .put("remedy", l.remedy())
+                .put("own", l.own()));
+        ArrayNode windows = root.putArray("windows");
+        for (TalkWindow w : cues.windows()) {
+            windows.addObject()
+                    .put("segment", w.segment())
+                    .put("needed", Math.round(w.needed().seconds() * 1000) / 1000.0)
+                    .put("available", Math.round(w.available().seconds() * 1000) / 1000.0)
+                    .put("left", w.left());
         }
-        return Main.DONE;
+        PlanJson.findings(root.putArray("findings"), programme.scriptFindings());
+        return root;
+    }
+
+    private static void table(PrintWriter out, CuePlan cues, List<Finding> findings) {
+        for (ScriptLine l : cues.lines()) {
+            out.printf(
+                    Locale.ROOT,
+                    "%8s %5.1f s  %-8s %s%n",
+                    l.start(),
+                    l.spoken().seconds(),
+                    l.kind().word(),
+                    l.text());
+        }
+        for (CuePlan.Left l : cues.left()) {
+            out.printf(
+                    Locale.ROOT,
+                    "no room  %-8s %s (%s: %s; %s)%n",
+                    l.line().kind().word(),
+                    l.line().text(),
+                    l.line().segment(),
+                    l.reason(),
+                    l.remedy());
+        }
+        for (Finding f : findings) {
+            out.printf(
+                    "%-5s %s: %s%s%n",
+                    f.severity().word(), f.code(), f.message(), f.fix() == null ? "" : " → " + f.fix());
+        }
+        out.flush();
     }
 
     private static ObjectNode line(ObjectNode node, ScriptLine l) {

@@ -1,16 +1,19 @@
 package app.nosegay.cli;
 
+import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.TranscriptReader;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
+import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import picocli.CommandLine;
 
 /** What the commands share: reading a PLAN, writing JSON. */
@@ -35,9 +38,14 @@ final class Sheets {
         return Workout.EMPTY.withSheet(TranscriptReader.decode(bytes));
     }
 
-    static Timeline timeline(Path file) throws IOException {
-        MoveLibrary library = MoveLibrary.shipped();
-        return Expansion.expand(RunSheetParser.parse(workout(file).sheet(), library), library);
+    static Timeline timeline(Workout workout) {
+        MoveLibrary library = Libraries.current();
+        return Expansion.expand(RunSheetParser.parse(workout.sheet(), library), library);
+    }
+
+    /** Everything that follows from a plan without any take. */
+    static Programme programme(Workout workout) {
+        return Programme.of(workout.withTakes(List.of(), List.of()), List.of(), List.of(), Libraries.current());
     }
 
     /** Writes {@code json} to {@code target}, or to standard output for {@code -}; nothing for null. True when it went to standard output. */

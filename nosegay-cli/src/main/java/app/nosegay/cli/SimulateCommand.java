@@ -1,6 +1,6 @@
 package app.nosegay.cli;
 
-import app.nosegay.library.MoveLibrary;
+import app.nosegay.jobs.Libraries;
 import app.nosegay.plan.Timeline;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.SimulatedTake;
@@ -50,7 +50,7 @@ final class SimulateCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        Timeline timeline = Sheets.timeline(plan);
+        Timeline timeline = Sheets.timeline(Sheets.workout(plan));
         if (timeline.segments().isEmpty()) {
             throw new IOException(plan + ": there is nothing to film; it has no segments");
         }
@@ -61,7 +61,7 @@ final class SimulateCommand implements Callable<Integer> {
         PrintWriter err = spec.commandLine().getErr();
         SimulatedTake.Written written = SimulatedTake.make(
                 timeline,
-                MoveLibrary.shipped(),
+                Libraries.current(),
                 out,
                 "take-1",
                 seed,

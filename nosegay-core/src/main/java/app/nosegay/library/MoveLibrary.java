@@ -1,18 +1,14 @@
 package app.nosegay.library;
 
-import app.nosegay.time.Tempo;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.EnumMap;
-import java.util.HashMap;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -21,7 +17,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 
 /** All known moves, found by name or alias, whatever the case and plural. */
 public final class MoveLibrary {
@@ -57,57 +52,15 @@ public final class MoveLibrary {
 
     /** Reads a library file (docs/format/moves.md). */
     public static MoveLibrary read(InputStream in) throws IOException {
-        JsonNode root = JsonMapper.builder().build().readTree(in);
-        Map<String, JsonNode> patterns = new HashMap<>();
-        root.path("patterns").fields().forEachRemaining(e -> patterns.put(e.getKey(), e.getValue()));
-        List<Move> moves = new ArrayList<>();
-        for (JsonNode node : root.path("moves")) {
-            String pattern = node.path("pattern").asText();
-            moves.add(move(
-                    node,
-                    patterns.getOrDefault(pattern, JsonMapper.builder().build().createObjectNode())));
-        }
-        return new MoveLibrary(moves);
+        return new MoveLibrary(MoveJson.read(new String(in.readAllBytes(), StandardCharsets.UTF_8)));
     }
 
-    private static Move move(JsonNode node, JsonNode pattern) {
-        String name = node.path("name").asText();
-        Map<CueKind, List<String>> cues = new EnumMap<>(CueKind.class);
-        for (JsonNode source : List.of(pattern.path("cues"), node.path("cues"))) {
-            source.fields()
-                    .forEachRemaining(e -> cues.put(CueKind.of(e.getKey()).orElseThrow(), strings(e.getValue())));
-        }
-        cues.putIfAbsent(CueKind.NAME, List.of(name));
-        String tempo = node.path("tempo").asText("2-0-1");
-        return new Move(
-                name,
-                strings(node.path("aliases")),
-                node.path("pattern").asText(),
-                node.path("motion").asText(node.path("pattern").asText()),
-                groups(node.path("primary")),
-                groups(node.path("secondary")),
-                node.path("position").asText("standing"),
-                strings(node.path("gear")),
-                node.path("sided").asText(""),
-                Tempo.parse(tempo).orElseThrow(() -> new IllegalArgumentException(name + ": tempo " + tempo)),
-                node.path("first").asText("down").equals("down"),
-                node.path("view").asText("front"),
-                new LinkedHashSet<>(strings(node.path("traits"))),
-                cues);
-    }
-
-    private static List<String> strings(JsonNode node) {
-        List<String> list = new ArrayList<>();
-        if (node.isTextual()) {
-            list.add(node.asText());
-        } else {
-            node.forEach(n -> list.add(n.asText()));
-        }
-        return list;
-    }
-
-    private static Set<MuscleGroup> groups(JsonNode node) {
-        return strings(node).stream().map(MuscleGroup::of).collect(Collectors.toCollection(LinkedHashSet::new));
+    /** This library with {@code more}; of two moves of one name the later counts. */
+    public MoveLibrary with(Collection<Move> more) {
+        Map<String, Move> all = new LinkedHashMap<>();
+        moves.forEach(m -> all.put(m.name(), m));
+        more.forEach(m -> all.put(m.name(), m));
+        return new MoveLibrary(all.values());
     }
 
     public List<Move> moves() {

@@ -1,6 +1,8 @@
 package app.nosegay.library;
 
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 
 /** The sixteen muscle groups of CONTRACTS.md section 1, each tagged by region and face. */
 public enum MuscleGroup {
@@ -48,7 +50,8 @@ public enum MuscleGroup {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    static MuscleGroup of(String word) {
-        return valueOf(word.toUpperCase(Locale.ROOT).replace('-', '_'));
+    /** The group called {@code word}; empty when there is none. */
+    public static Optional<MuscleGroup> find(String word) {
+        return Arrays.stream(values()).filter(g -> g.word().equals(word)).findFirst();
     }
 }

@@ -1,17 +1,21 @@
 package app.nosegay.script;
 
+import app.nosegay.time.Length;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What will be said when.
  *
- * @param lines in order of their start; none overlap
+ * @param lines in order of their start; none of the planner's overlap
  * @param left lines that found no room
+ * @param windows one per segment, in order
  */
-public record CuePlan(List<ScriptLine> lines, List<Left> left) {
+public record CuePlan(List<ScriptLine> lines, List<Left> left, List<TalkWindow> windows) {
     public CuePlan {
         lines = List.copyOf(lines);
         left = List.copyOf(left);
+        windows = List.copyOf(windows);
     }
 
     /**
@@ -19,10 +23,17 @@ public record CuePlan(List<ScriptLine> lines, List<Left> left) {
      *
      * @param line the line at the place it was wanted
      * @param reason why, with the seconds
+     * @param remedy the shortest change that would make it fit
+     * @param over seconds that are missing
+     * @param own whether it is the creator's own line
      */
-    public record Left(ScriptLine line, String reason) {}
+    public record Left(ScriptLine line, String reason, String remedy, Length over, boolean own) {}
 
     public List<ScriptLine> of(String segment) {
         return lines.stream().filter(l -> l.segment().equals(segment)).toList();
+    }
+
+    public Optional<TalkWindow> window(String segment) {
+        return windows.stream().filter(w -> w.segment().equals(segment)).findFirst();
     }
 }

@@ -1,298 +1,364 @@
 package app.nosegay.script;
 
-import static app.nosegay.script.Wordings.capital;
-import static app.nosegay.script.Wordings.number;
-
 import app.nosegay.library.CueKind;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.CallStyle;
-import app.nosegay.plan.Interval;
-import app.nosegay.plan.RunSheet.Cue;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.Cautions;
+import app.nosegay.script.ScriptNotes.Decided;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /**
- * Makes the cue plan: calls at their second first, then the other lines in order of priority at the earliest free place of their window
- * (PRODUCT.md section 5, "Cue plan").
+ * Makes the cue plan: what the creator fixed stays where it is, calls stand at their second, the other lines go in order of priority to the
+ * earliest free place of their window (PRODUCT.md section 5, "Cue plan"). What finds no place is listed with the shortest change that would
+ * make it fit.
  */
 public final class CuePlanner {
     /** What every workout says before the first movement. */
-    public static final String SCREENING =
-            "Ask your doctor or physiotherapist first if you are unsure, and stop at sharp pain or dizziness.";
+    public static final String SCREENING = Cautions.SCREENING;
 
-    private static final Length QUIET_AROUND_CALLS = Length.ofMillis(1500);
-    private static final Length BETWEEN_LINES = Length.ofMillis(300);
-    /** Under this much work, set-up and options move to the window before (CONTRACTS.md section 5). */
-    private static final Length SHORT_WORK = Length.ofSeconds(25);
-    /** A half-way call needs an interval long enough that half of it is worth knowing. */
-    private static final Length LEAST_FOR_HALF = Length.ofSeconds(25);
-    /** A seconds-left call is only news when the interval is clearly longer than what is left. */
-    private static final double LEAST_SHARE_BEFORE_CALL = 0.4;
+    static final Length QUIET_AROUND_CALLS = Length.ofMillis(1500);
+    static final Length BETWEEN_LINES = Length.ofMillis(300);
+
+    /** Priority when lines compete (CONTRACTS.md section 5); calls come before all. */
+    private static final List<CueKind> PRIORITY = List.of(
+            CueKind.CAUTION,
+            CueKind.NEXT,
+            CueKind.NAME,
+            CueKind.GEAR,
+            CueKind.EASIER,
+            CueKind.INSTEAD,
+            CueKind.SETUP,
+            CueKind.FORM,
+            CueKind.HARDER,
+            CueKind.BREATH);
+
+    /** The order in which a person says things, where all of them fit. */
+    private static final List<CueKind> NATURAL = List.of(
+            CueKind.NEXT,
+            CueKind.NAME,
+            CueKind.GEAR,
+            CueKind.SETUP,
+            CueKind.CAUTION,
+            CueKind.COUNT,
+            CueKind.FORM,
+            CueKind.EASIER,
+            CueKind.INSTEAD,
+            CueKind.PERMIT,
+            CueKind.BREATH,
+            CueKind.AVOID,
+            CueKind.HARDER);
 
     private final Timeline timeline;
-    private final Wordings wordings;
     private final SpeechRate rate;
-    private final List<ScriptLine> placed = new ArrayList<>();
+    private final ScriptNotes notes;
+    private final List<Segment> segments;
+    private final Map<String, Integer> indexes = new HashMap<>();
+    private final List<List<ScriptLine>> placed = new ArrayList<>();
     private final List<CuePlan.Left> left = new ArrayList<>();
 
-    private CuePlanner(Timeline timeline, MoveLibrary library, SpeechRate rate) {
+    private CuePlanner(Timeline timeline, ScriptNotes notes) {
         this.timeline = timeline;
-        this.wordings = new Wordings(library);
-        this.rate = rate;
+        this.notes = notes;
+        this.rate = notes.rate();
+        this.segments = timeline.segments();
+        for (int i = 0; i < segments.size(); i++) {
+            indexes.put(segments.get(i).id(), i);
+            placed.add(new ArrayList<>());
+        }
     }
 
     public static CuePlan plan(Timeline timeline, MoveLibrary library, SpeechRate rate) {
-        CuePlanner planner = new CuePlanner(timeline, library, rate);
-        planner.calls();
-        for (int i = 0; i < timeline.segments().size(); i++) {
-            planner.lines(i);
-        }
-        planner.placed.sort(Comparator.comparing(ScriptLine::start));
-        return new CuePlan(planner.placed, planner.left);
+        return plan(timeline, library, ScriptNotes.NONE.withRate(rate));
     }
 
-    private void calls() {
-        CallStyle style = timeline.sheet().header().calls();
-        List<Interval> intervals = timeline.intervals();
-        for (int i = 0; i < intervals.size(); i++) {
-            Interval interval = intervals.get(i);
-            if (!interval.kind().isMoving()) {
-                continue;
+    /** The cue plan of a timeline with what the creator decided by hand. */
+    public static CuePlan plan(Timeline timeline, MoveLibrary library, ScriptNotes notes) {
+        CuePlanner planner = new CuePlanner(timeline, notes);
+        Fields fields = Fields.of(timeline, library);
+        planner.fixed(fields);
+        for (ScriptLine call : Calls.of(timeline, library, planner.rate)) {
+            planner.call(call);
+        }
+        Wishes wishes = new Wishes(timeline, library, fields);
+        for (int i = 0; i < planner.segments.size(); i++) {
+            Segment s = planner.segments.get(i);
+            if (s.kind() == SegmentKind.TALK) {
+                Talk.wishes(timeline, s, fields).forEach(planner::place);
+            } else {
+                planner.placeBest(wishes.of(i));
             }
-            boolean moreToCome =
-                    i + 1 < intervals.size() && intervals.get(i + 1).kind().isMoving();
-            Length countIn = Length.ofSeconds(style.countIn());
-            if (style.countIn() > 0
-                    && (i == 0 || intervals.get(i - 1).length().compareTo(countIn) >= 0)
-                    && !follows(intervals, i)) {
-                Segment before = segmentBefore(interval);
-                call(
-                        before,
-                        CueKind.COUNT,
-                        Wordings.countdown(style.countIn()),
-                        interval.start().minus(countIn));
+        }
+        return planner.result();
+    }
+
+    private static int rank(Wish wish, List<CueKind> order) {
+        int at = order.indexOf(wish.kind());
+        return (at < 0 ? order.size() : at) * 2 + (wish.own() ? 0 : 1);
+    }
+
+    /** Places the wishes in the order a person would say them; where that leaves out what matters more, in order of priority. */
+    private void placeBest(List<Wish> wishes) {
+        List<Wish> natural = new ArrayList<>(wishes);
+        natural.sort(Comparator.comparingInt(w -> rank(w, NATURAL)));
+        List<ScriptLine> added = new ArrayList<>();
+        double missed = tryAll(natural, added);
+        if (missed == 0) {
+            return;
+        }
+        List<CuePlan.Left> leftNaturally = new ArrayList<>(left.subList(left.size() - count(missed), left.size()));
+        takeBack(added, leftNaturally.size());
+        List<Wish> byPriority = new ArrayList<>(wishes);
+        byPriority.sort(Comparator.comparingInt(w -> rank(w, PRIORITY)));
+        List<ScriptLine> addedByPriority = new ArrayList<>();
+        double missedByPriority = tryAll(byPriority, addedByPriority);
+        if (weight(missed) < weight(missedByPriority)) {
+            takeBack(addedByPriority, count(missedByPriority));
+            added.forEach(l -> placed.get(indexes.get(l.segment())).add(l));
+            left.addAll(leftNaturally);
+        }
+    }
+
+    /** Places all that fit; gives how many did not (whole part) and how much they matter (thousandths). */
+    private double tryAll(List<Wish> wishes, List<ScriptLine> added) {
+        double missed = 0;
+        for (Wish wish : wishes) {
+            int before = left.size();
+            ScriptLine line = place(wish);
+            if (line != null) {
+                added.add(line);
+            } else if (left.size() > before) {
+                missed += 1 + (wish.own() ? 0.02 : 0) + 0.0005 * (2 * PRIORITY.size() + 2 - rank(wish, PRIORITY));
             }
-            call(interval.first(), CueKind.TIME, "Go!", interval.start());
-            if (style.half()
-                    && interval.length().compareTo(LEAST_FOR_HALF) >= 0
-                    && interval.segments().size() == 1) {
-                call(
-                        interval.first(),
-                        CueKind.TIME,
-                        "Half-way.",
-                        interval.start().plus(interval.length().times(0.5)));
+        }
+        return missed;
+    }
+
+    private static int count(double missed) {
+        return (int) missed;
+    }
+
+    private static double weight(double missed) {
+        return missed - count(missed);
+    }
+
+    private void takeBack(List<ScriptLine> added, int leftOut) {
+        added.forEach(l -> placed.get(indexes.get(l.segment())).remove(l));
+        left.subList(left.size() - leftOut, left.size()).clear();
+    }
+
+    /** The lines with a place of their own. */
+    private void fixed(Fields fields) {
+        for (Decided d : notes.lines()) {
+            Integer i = indexes.get(d.segment());
+            if (i != null && d.at() != null && !d.isLeftOut()) {
+                Segment s = segments.get(i);
+                String text = fields.filled(d.text());
+                placed.get(i)
+                        .add(new ScriptLine(
+                                s.id(), d.kind(), text, s.start().plus(d.at()), said(s, text), true, d.of()));
             }
-            for (int seconds : style.secondsLeft()) {
-                Length before = Length.ofSeconds(seconds);
-                boolean news = before.seconds() <= interval.length().seconds() * LEAST_SHARE_BEFORE_CALL
-                        && seconds > style.countOut() + 1;
-                if (news) {
-                    call(
-                            interval.last(),
-                            CueKind.TIME,
-                            capital(number(seconds)) + " seconds.",
-                            interval.end().minus(before));
+        }
+    }
+
+    private Length said(Segment s, String text) {
+        return rate.toSay(text, s.kind().isMoving());
+    }
+
+    private void call(ScriptLine call) {
+        // A call is said in whatever segment runs at its second; a count-in lies in the segment before.
+        int i = indexes.get(call.segment());
+        while (i > 0 && call.start().isBefore(segments.get(i).start())) {
+            i--;
+        }
+        Segment s = segments.get(i);
+        Decided decided = decision(s.id(), call.text());
+        if (decided != null && (decided.isLeftOut() || decided.at() != null)) {
+            return;
+        }
+        String text = decided == null ? call.text() : decided.text();
+        Length spoken = decided == null ? call.spoken() : said(s, text);
+        boolean overFixed = placed.get(i).stream()
+                .anyMatch(f -> f.fixed()
+                        && (f.kind() == CueKind.TIME || f.kind() == CueKind.COUNT)
+                        && f.start().isBefore(call.start().plus(spoken))
+                        && call.start().isBefore(f.end()));
+        if (!overFixed) {
+            placed.get(i).add(new ScriptLine(s.id(), call.kind(), text, call.start(), spoken, false, call.text()));
+        }
+    }
+
+    private Decided decision(String segment, String of) {
+        for (Decided d : notes.lines()) {
+            if (d.standsFor(segment, of)) {
+                return d;
+            }
+        }
+        return null;
+    }
+
+    /** Puts a wish at the first place of its windows that is free; the first wording that fits is taken. */
+    private ScriptLine place(Wish wish) {
+        for (String text : wish.texts()) {
+            for (Wish.Window window : wish.places()) {
+                Decided decided = decision(window.segment().id(), text);
+                if (decided != null && (decided.isLeftOut() || decided.at() != null)) {
+                    return null; // left out, or placed already
+                }
+                String words = decided == null ? text : decided.text();
+                CueKind kind = decided == null ? wish.kind() : decided.kind();
+                ScriptLine line = tryAt(window, kind, words, text, wish.needed());
+                if (line != null) {
+                    return line;
                 }
             }
-            if (style.countOut() > 0 && interval.length().seconds() > 3 * style.countOut()) {
-                call(
-                        interval.last(),
-                        CueKind.COUNT,
-                        Wordings.countdown(style.countOut()),
-                        interval.end().minus(Length.ofSeconds(style.countOut())));
-            }
-            if (!moreToCome && i + 1 < intervals.size()) {
-                Segment next = intervals.get(i + 1).first();
-                call(next, CueKind.TIME, next.kind() == SegmentKind.REST ? "And rest." : "Well done.", interval.end());
-            }
-            sideChange(interval);
         }
+        leave(wish);
+        return null;
     }
 
-    /** A move that follows another without a pause is counted out of the one before, not in as well. */
-    private static boolean follows(List<Interval> intervals, int i) {
-        return i > 0 && intervals.get(i - 1).kind().isMoving();
-    }
-
-    private void sideChange(Interval interval) {
-        for (int k = 1; k < interval.segments().size(); k++) {
-            Segment s = interval.segments().get(k);
-            if (s.kind() == SegmentKind.SWITCH) {
-                Segment after = interval.segments().get(k + 1);
-                call(s, CueKind.TIME, "Switch to the " + spoken(after.side()) + ".", s.start());
-                call(after, CueKind.TIME, "Go!", after.start());
-            }
+    private ScriptLine tryAt(Wish.Window window, CueKind kind, String words, String of, boolean needed) {
+        Segment s = window.segment();
+        Length spoken = said(s, words);
+        if (!needed && beyondDensity(s, spoken)) {
+            return null;
         }
-    }
-
-    private Segment segmentBefore(Interval interval) {
-        int index = timeline.segments().indexOf(interval.first());
-        return index == 0 ? interval.first() : timeline.segments().get(index - 1);
-    }
-
-    private String spoken(Side side) {
-        return side.spoken(timeline.sheet().header().mirrored());
-    }
-
-    /** Places a call at its second, in whatever segment runs then. */
-    private void call(Segment wanted, CueKind kind, String text, Time<Axis.Plan> at) {
-        if (at.micros() < 0) {
-            return;
-        }
-        Segment segment = wanted.span().contains(at)
-                ? wanted
-                : timeline.segments().stream()
-                        .filter(s -> s.span().contains(at))
-                        .findFirst()
-                        .orElse(wanted);
-        Length spoken = kind == CueKind.COUNT
-                ? Length.ofSeconds(text.split(",").length)
-                : rate.toSay(text, segment.kind().isMoving());
-        ScriptLine line = new ScriptLine(segment.id(), kind, text, at, spoken);
-        if (placed.stream().noneMatch(other -> other.span().overlaps(line.span()))) {
-            placed.add(line);
-        }
-    }
-
-    private void lines(int i) {
-        Segment s = timeline.segments().get(i);
-        switch (s.kind()) {
-            case TALK -> talk(s, i == 0);
-            case REST, DEMO, COUNT_IN -> beforeWork(s, i);
-            case WARMUP, WORK, COOLDOWN -> working(s);
-            case SWITCH -> {}
-        }
-    }
-
-    private void talk(Segment s, boolean first) {
-        List<Cue> cautions = s.block().cues().stream()
-                .filter(c -> c.kind() == CueKind.CAUTION)
-                .toList();
-        if (first) {
-            String title = timeline.sheet().header().title();
-            place(s, CueKind.NAME, "Welcome" + (title.isEmpty() ? "." : " to " + title + "."), 0, 1);
-            // The screening line comes before everything that can be left out.
-            place(
-                    s,
-                    CueKind.CAUTION,
-                    cautions.isEmpty() ? SCREENING : cautions.get(0).text(),
-                    0,
-                    1);
-            int moves = timeline.workMoves(true).size();
-            place(
-                    s,
-                    CueKind.NEXT,
-                    capital(number(moves)) + " moves, "
-                            + Math.round(timeline.total().seconds() / 60) + " minutes.",
-                    0,
-                    1);
-            List<String> gear = timeline.sheet().header().gear();
-            if (!gear.isEmpty()) {
-                place(s, CueKind.GEAR, "You need: " + String.join(", ", gear) + ".", 0, 1);
-            }
-        }
-        for (Cue cue : s.block().cues()) {
-            if (!first || cautions.isEmpty() || cue != cautions.get(0)) {
-                place(s, cue.kind(), cue.text(), 0, 1);
-            }
-        }
-        if (!first && s.block().cues().isEmpty()) {
-            place(
-                    s,
-                    CueKind.CHEER,
-                    "That was " + timeline.sheet().header().title() + ". Thank you for moving with me.",
-                    0,
-                    1);
-        }
-    }
-
-    private void beforeWork(Segment s, int i) {
-        Segment next = i + 1 < timeline.segments().size() ? timeline.segments().get(i + 1) : null;
-        if (next == null || !next.kind().isMoving()) {
-            return;
-        }
-        String side = next.side() == Side.BOTH || next.side() == null ? "" : ", " + spoken(next.side()) + " side";
-        place(s, CueKind.NEXT, "Next, " + next.move() + side + ".", 0, 1);
-        if (next.move().equals(s.teaches())) {
-            wordings.first(next, CueKind.SETUP).ifPresent(t -> place(s, CueKind.SETUP, t, 0, 1));
-            if (next.duration().compareTo(SHORT_WORK) < 0) {
-                wordings.first(next, CueKind.EASIER).ifPresent(t -> place(s, CueKind.EASIER, "Easier: " + t, 0, 1));
-            }
-        }
-    }
-
-    private void working(Segment s) {
-        boolean firstTime =
-                (s.round() == null || s.round() == 1) && (s.set() == null || s.set() == 1) && !isSecondSide(s);
-        List<String> forms = wordings.of(s, CueKind.FORM);
-        if (firstTime) {
-            forms.stream().findFirst().ifPresent(t -> place(s, CueKind.FORM, t, 0, 0.3));
-            if (s.duration().compareTo(SHORT_WORK) >= 0) {
-                wordings.first(s, CueKind.EASIER).ifPresent(t -> place(s, CueKind.EASIER, "Easier: " + t, 0.05, 0.45));
-            }
-            wordings.first(s, CueKind.BREATH).ifPresent(t -> place(s, CueKind.BREATH, t, 0.35, 0.9));
-        } else {
-            forms.stream().skip(1).findFirst().ifPresent(t -> place(s, CueKind.FORM, t, 0.05, 0.6));
-            wordings.first(s, CueKind.IMAGE).ifPresent(t -> place(s, CueKind.IMAGE, t, 0.3, 0.9));
-        }
-    }
-
-    private boolean isSecondSide(Segment s) {
-        return s.side() != Side.BOTH
-                && s.side() != timeline.sheet().header().start().side();
-    }
-
-    /** Places a line at the earliest free second of its window, given in shares of the segment. */
-    private void place(Segment s, CueKind kind, String text, double from, double to) {
-        Length spoken = rate.toSay(text, s.kind().isMoving());
-        Time<Axis.Plan> earliest = s.start().plus(s.duration().times(from));
+        Time<Axis.Plan> at = s.start().plus(s.duration().times(window.from()));
         Time<Axis.Plan> latest =
-                Time.min(s.start().plus(s.duration().times(to)), s.end().minus(spoken));
-        ScriptLine wanted = new ScriptLine(s.id(), kind, text, earliest, spoken);
-        Length already = placed.stream()
-                .filter(l -> l.segment().equals(s.id()))
-                .map(ScriptLine::spoken)
-                .reduce(Length.ZERO, Length::plus);
-        double share =
-                s.kind().isMoving() ? timeline.sheet().header().talkDensity().share() : 1;
-        if (already.plus(spoken).compareTo(s.duration().times(share)) > 0) {
-            left.add(new CuePlan.Left(
-                    wanted, String.format(Locale.ROOT, "needs %.1f s beyond the talk density", spoken.seconds())));
-            return;
-        }
-        Time<Axis.Plan> at = earliest;
+                Time.min(s.start().plus(s.duration().times(window.to())), s.end().minus(spoken));
         while (!at.isAfter(latest)) {
-            ScriptLine line = new ScriptLine(s.id(), kind, text, at, spoken);
-            ScriptLine inTheWay = placed.stream()
-                    .filter(other -> tooNear(line, other))
-                    .findFirst()
-                    .orElse(null);
+            ScriptLine line = new ScriptLine(s.id(), kind, words, at, spoken, false, of);
+            ScriptLine inTheWay = inTheWay(line, indexes.get(s.id()));
             if (inTheWay == null) {
-                placed.add(line);
-                return;
+                placed.get(indexes.get(s.id())).add(line);
+                return line;
             }
             at = inTheWay.end().plus(quiet(inTheWay));
         }
-        left.add(new CuePlan.Left(wanted, String.format(Locale.ROOT, "needs %.1f s in one piece", spoken.seconds())));
+        return null;
     }
 
-    private static boolean tooNear(ScriptLine line, ScriptLine other) {
-        Length quiet = quiet(other);
-        return line.start().isBefore(other.end().plus(quiet))
-                && other.start().minus(quiet).isBefore(line.end());
+    private ScriptLine inTheWay(ScriptLine line, int i) {
+        ScriptLine first = null;
+        for (int k = Math.max(0, i - 1); k <= Math.min(segments.size() - 1, i + 1); k++) {
+            for (ScriptLine other : placed.get(k)) {
+                Length quiet = quiet(other);
+                boolean near = line.start().isBefore(other.end().plus(quiet))
+                        && other.start().minus(quiet).isBefore(line.end());
+                if (near && (first == null || other.end().isBefore(first.end()))) {
+                    first = other;
+                }
+            }
+        }
+        return first;
     }
 
     private static Length quiet(ScriptLine other) {
-        return other.isCall() ? QUIET_AROUND_CALLS : BETWEEN_LINES;
+        return other.kind() == CueKind.TIME || other.kind() == CueKind.COUNT ? QUIET_AROUND_CALLS : BETWEEN_LINES;
+    }
+
+    private double density(Segment s) {
+        return s.kind().isMoving() ? timeline.sheet().header().talkDensity().share() : 1;
+    }
+
+    private boolean beyondDensity(Segment s, Length more) {
+        Length already = placed.get(indexes.get(s.id())).stream()
+                .map(ScriptLine::spoken)
+                .reduce(Length.ZERO, Length::plus);
+        return already.plus(more).compareTo(s.duration().times(density(s))) > 0;
+    }
+
+    /** Lists a line that found no place, with the shortest change that would give it one. */
+    private void leave(Wish wish) {
+        Wish.Window window = wish.places().isEmpty() ? new Wish.Window(wish.home(), 0, 1) : wish.places().get(0);
+        Segment s = window.segment();
+        String text = wish.texts().get(wish.texts().size() - 1);
+        Length spoken = said(s, text);
+        Length gap = largestGap(s, window);
+        Length over = spoken.minus(gap);
+        boolean density = !over.isPositive();
+        String reason = density
+                ? String.format(Locale.ROOT, "needs %.1f s beyond the talk density", spoken.seconds())
+                : String.format(
+                        Locale.ROOT,
+                        "needs %.1f s in one piece, %.1f s are free",
+                        spoken.seconds(),
+                        Math.max(0, gap.seconds()));
+        ScriptLine wanted = new ScriptLine(
+                s.id(), wish.kind(), text, s.start().plus(s.duration().times(window.from())), spoken);
+        left.add(new CuePlan.Left(wanted, reason, remedy(wish, s, density, over, gap), over, wish.own()));
+    }
+
+    private String remedy(Wish wish, Segment s, boolean density, Length over, Length gap) {
+        if (density) {
+            return s.kind().isMoving() ? "say it in the rest before, or choose talk-density: talkative" : "leave it out";
+        }
+        int syllables = (int) Math.ceil(over.seconds() * (s.kind().isMoving() ? rate.working() : rate.atRest()));
+        int all = SpeechRate.syllables(wish.texts().get(wish.texts().size() - 1));
+        if (syllables < all * 0.6) {
+            return "shorten it by " + syllables + (syllables == 1 ? " syllable" : " syllables");
+        }
+        boolean again = wish.home().round() != null && wish.home().round() > 1;
+        if (again) {
+            return "drop it in round " + wish.home().round();
+        }
+        double longer = Math.ceil(over.seconds() / 5) * 5;
+        return s.kind().isMoving()
+                ? "move it to the demo or the rest before"
+                : String.format(Locale.ROOT, "make this %s %.0f s longer", s.kind().word(), longer);
+    }
+
+    /** The longest free stretch of a window, quiet around its neighbours taken off. */
+    private Length largestGap(Segment s, Wish.Window window) {
+        Time<Axis.Plan> from = s.start().plus(s.duration().times(window.from()));
+        Time<Axis.Plan> last = s.start().plus(s.duration().times(window.to()));
+        Length largest = Length.ZERO;
+        List<ScriptLine> lines = new ArrayList<>();
+        int i = indexes.get(s.id());
+        for (int k = Math.max(0, i - 1); k <= Math.min(segments.size() - 1, i + 1); k++) {
+            lines.addAll(placed.get(k));
+        }
+        lines.sort(Comparator.comparing(ScriptLine::start));
+        for (ScriptLine line : lines) {
+            Time<Axis.Plan> until = Time.min(s.end(), line.start().minus(quiet(line)));
+            largest = from.isAfter(last) ? largest : Length.max(largest, until.since(from));
+            from = Time.max(from, line.end().plus(quiet(line)));
+        }
+        return from.isAfter(last) ? largest : Length.max(largest, s.end().since(from));
+    }
+
+    private CuePlan result() {
+        List<ScriptLine> all = new ArrayList<>();
+        Map<String, Length> missing = new HashMap<>();
+        Map<String, Integer> leftCounts = new HashMap<>();
+        for (CuePlan.Left l : left) {
+            missing.merge(l.line().segment(), l.line().spoken().plus(BETWEEN_LINES), Length::plus);
+            leftCounts.merge(l.line().segment(), 1, Integer::sum);
+        }
+        List<TalkWindow> windows = new ArrayList<>();
+        for (int i = 0; i < segments.size(); i++) {
+            Segment s = segments.get(i);
+            List<ScriptLine> lines = placed.get(i);
+            lines.sort(Comparator.comparing(ScriptLine::start));
+            all.addAll(lines);
+            Length needed = missing.getOrDefault(s.id(), Length.ZERO);
+            for (ScriptLine line : lines) {
+                needed = needed.plus(line.spoken()).plus(line.isCall() ? Length.ZERO : BETWEEN_LINES);
+            }
+            windows.add(new TalkWindow(
+                    s.id(), needed, s.duration().times(density(s)), lines.size(), leftCounts.getOrDefault(s.id(), 0)));
+        }
+        all.sort(Comparator.comparing(ScriptLine::start));
+        return new CuePlan(all, left, windows);
     }
 }

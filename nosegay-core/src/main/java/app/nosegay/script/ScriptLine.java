@@ -14,8 +14,15 @@ import app.nosegay.time.Time;
  * @param text the words
  * @param start when the first word is said
  * @param spoken how long saying it takes
+ * @param fixed whether the creator fixed its place; the planner never moves it
+ * @param of what the planner had proposed where the creator wrote something else; else the text itself
  */
-public record ScriptLine(String segment, CueKind kind, String text, Time<Axis.Plan> start, Length spoken) {
+public record ScriptLine(
+        String segment, CueKind kind, String text, Time<Axis.Plan> start, Length spoken, boolean fixed, String of) {
+    public ScriptLine(String segment, CueKind kind, String text, Time<Axis.Plan> start, Length spoken) {
+        this(segment, kind, text, start, spoken, false, text);
+    }
+
     public Time<Axis.Plan> end() {
         return start.plus(spoken);
     }
@@ -26,6 +33,6 @@ public record ScriptLine(String segment, CueKind kind, String text, Time<Axis.Pl
 
     /** Calls are tied to their second and are never moved. */
     public boolean isCall() {
-        return kind == CueKind.TIME || kind == CueKind.COUNT;
+        return !fixed && (kind == CueKind.TIME || kind == CueKind.COUNT);
     }
 }

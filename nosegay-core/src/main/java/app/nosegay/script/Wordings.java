@@ -10,8 +10,10 @@ import java.util.Optional;
 
 /** The words for a cue: the sheet's own first, then the library's. */
 public final class Wordings {
-    private static final List<String> SMALL =
-            List.of("zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten");
+    private static final List<String> SMALL = List.of(
+            "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
+    private static final List<String> ORDINALS = List.of(
+            "zeroth", "first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth");
 
     private final MoveLibrary library;
 
@@ -24,13 +26,19 @@ public final class Wordings {
         if (segment.line() == null || segment.move() == null) {
             return List.of();
         }
-        List<String> own = segment.line().cues().stream()
-                .filter(c -> c.kind() == kind)
-                .map(Cue::text)
-                .toList();
-        if (!own.isEmpty()) {
-            return own;
-        }
+        List<String> own = own(segment, kind).stream().map(Cue::text).toList();
+        return own.isEmpty() ? known(segment, kind) : own;
+    }
+
+    /** The sheet's own cues of {@code kind} for the move of {@code segment}. */
+    public List<Cue> own(Segment segment, CueKind kind) {
+        return segment.line() == null
+                ? List.of()
+                : segment.line().cues().stream().filter(c -> c.kind() == kind).toList();
+    }
+
+    /** The library's wordings alone. */
+    public List<String> known(Segment segment, CueKind kind) {
         Optional<Move> move = library.find(segment.move());
         return move.map(m -> m.cues(kind)).orElse(List.of());
     }
@@ -41,7 +49,18 @@ public final class Wordings {
 
     /** A small number in words, a larger one in digits. */
     public static String number(int n) {
-        return n >= 0 && n < SMALL.size() ? SMALL.get(n) : n == 15 ? "fifteen" : n == 20 ? "twenty" : "" + n;
+        return n >= 0 && n < SMALL.size()
+                ? SMALL.get(n)
+                : n == 15 ? "fifteen" : n == 20 ? "twenty" : n == 30 ? "thirty" : "" + n;
+    }
+
+    /** The place in an order: {@code second}, {@code 14th}. */
+    public static String ordinal(int n) {
+        if (n >= 0 && n < ORDINALS.size()) {
+            return ORDINALS.get(n);
+        }
+        String end = n % 100 / 10 == 1 ? "th" : n % 10 == 1 ? "st" : n % 10 == 2 ? "nd" : n % 10 == 3 ? "rd" : "th";
+        return n + end;
     }
 
     /** A spoken countdown: {@code 3} gives "Three, two, one.". */
@@ -55,5 +74,12 @@ public final class Wordings {
 
     public static String capital(String text) {
         return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+
+    /** Words in a row: {@code a, b and c}. */
+    public static String list(List<String> words) {
+        return words.size() <= 1
+                ? String.join("", words)
+                : String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.get(words.size() - 1);
     }
 }

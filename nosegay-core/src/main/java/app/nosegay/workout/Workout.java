@@ -1,8 +1,17 @@
 package app.nosegay.workout;
 
+import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Pin;
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.RunSheetParser;
+import app.nosegay.plan.Timeline;
+import app.nosegay.script.ScriptNotes;
+import app.nosegay.script.ScriptNotes.Decided;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
 /**
  * All that is stored of a workout. The run-sheet text is the truth; timeline, cue plan, match and dressing are reckoned from it.
@@ -10,13 +19,27 @@ import java.util.List;
  * @param sheet the run-sheet text verbatim
  * @param takes the recordings it refers to, in order
  * @param pins boundaries fixed by hand
+ * @param script what was decided about the script by hand
+ * @param waivers findings left as they are
+ * @param settings figures set for this workout
  */
-public record Workout(String sheet, List<TakeRef> takes, List<Pin> pins) {
+public record Workout(
+        String sheet,
+        List<TakeRef> takes,
+        List<Pin> pins,
+        ScriptNotes script,
+        List<Waiver> waivers,
+        Settings settings) {
     public static final Workout EMPTY = new Workout("", List.of(), List.of());
 
     public Workout {
         takes = List.copyOf(takes);
         pins = List.copyOf(pins);
+        waivers = List.copyOf(waivers);
+    }
+
+    public Workout(String sheet, List<TakeRef> takes, List<Pin> pins) {
+        this(sheet, takes, pins, ScriptNotes.NONE, List.of(), Settings.DEFAULT);
     }
 
     /**
@@ -33,20 +56,59 @@ public record Workout(String sheet, List<TakeRef> takes, List<Pin> pins) {
     public record TakeRef(
             String id, String file, long size, double seconds, String fingerprint, String transcript, String log) {}
 
+    /** With another text. What hangs on a segment follows it where its line was renamed or moved. */
     public Workout withSheet(String text) {
-        return new Workout(text, takes, pins);
+        boolean nothingHangs = pins.isEmpty() && waivers.isEmpty() && script.lines().isEmpty();
+        Map<String, String> renamed = nothingHangs || text.equals(sheet) ? Map.of() : renamed(text);
+        if (renamed.isEmpty()) {
+            return new Workout(text, takes, pins, script, waivers, settings);
+        }
+        return new Workout(
+                text,
+                takes,
+                pins.stream()
+                        .map(p -> new Pin(renamed.getOrDefault(p.segment(), p.segment()), p.end(), p.take(), p.time()))
+                        .toList(),
+                new ScriptNotes(
+                        script.lines().stream()
+                                .map(l -> new Decided(
+                                        renamed.getOrDefault(l.segment(), l.segment()), l.of(), l.kind(), l.text(), l.at()))
+                                .toList(),
+                        script.rate(),
+                        script.avoid(),
+                        script.sources()),
+                waivers.stream().map(w -> moved(w, renamed)).toList(),
+                settings);
+    }
+
+    private static Waiver moved(Waiver w, Map<String, String> renamed) {
+        int space = w.key().indexOf(' ');
+        String segment = space < 0 ? "" : w.key().substring(space + 1);
+        String to = renamed.get(segment);
+        return to == null ? w : new Waiver(w.key().substring(0, space) + " " + to, w.reason(), w.date());
+    }
+
+    private Map<String, String> renamed(String text) {
+        MoveLibrary library = MoveLibrary.shipped();
+        Timeline before = Expansion.expand(RunSheetParser.parse(sheet, library), library);
+        Timeline after = Expansion.expand(RunSheetParser.parse(text, library), library);
+        return Renaming.of(before, after);
     }
 
     public Workout withTake(TakeRef take) {
         List<TakeRef> more = new ArrayList<>(takes);
         more.add(take);
-        return new Workout(sheet, more, pins);
+        return withTakes(more, pins);
+    }
+
+    /** With other takes and pins, all else as it is. */
+    public Workout withTakes(List<TakeRef> otherTakes, List<Pin> otherPins) {
+        return new Workout(sheet, otherTakes, otherPins, script, waivers, settings);
     }
 
     /** Without a take and the pins that lie in it. */
     public Workout withoutTake(String id) {
-        return new Workout(
-                sheet,
+        return withTakes(
                 takes.stream().filter(t -> !t.id().equals(id)).toList(),
                 pins.stream().filter(p -> !p.take().equals(id)).toList());
     }
@@ -56,11 +118,36 @@ public record Workout(String sheet, List<TakeRef> takes, List<Pin> pins) {
         List<Pin> more =
                 new ArrayList<>(pins.stream().filter(p -> !p.sameBoundary(pin)).toList());
         more.add(pin);
-        return new Workout(sheet, takes, more);
+        return withTakes(takes, more);
     }
 
     public Workout withoutPin(Pin pin) {
+        return withTakes(takes, pins.stream().filter(p -> !p.sameBoundary(pin)).toList());
+    }
+
+    public Workout withScript(ScriptNotes notes) {
+        return new Workout(sheet, takes, pins, notes, waivers, settings);
+    }
+
+    public Workout withSettings(Settings set) {
+        return new Workout(sheet, takes, pins, script, waivers, set);
+    }
+
+    /** With a finding left as it is. */
+    public Workout withWaiver(Waiver waiver) {
+        List<Waiver> more = new ArrayList<>(
+                waivers.stream().filter(w -> !w.key().equals(waiver.key())).toList());
+        more.add(waiver);
+        return new Workout(sheet, takes, pins, script, more, settings);
+    }
+
+    public Workout withoutWaiver(String key) {
         return new Workout(
-                sheet, takes, pins.stream().filter(p -> !p.sameBoundary(pin)).toList());
+                sheet, takes, pins, script, waivers.stream().filter(w -> !w.key().equals(key)).toList(), settings);
+    }
+
+    /** The waiver of a finding; empty when it is not waived. */
+    public Optional<Waiver> waiver(Finding finding) {
+        return waivers.stream().filter(w -> w.key().equals(finding.key())).findFirst();
     }
 }

@@ -13,7 +13,7 @@ import java.util.List;
 
 /** The workout file format (docs/format/workout.schema.json): stable key order, the sheet as one string per line. */
 public final class WorkoutJson {
-    public static final int FORMAT = 1;
+    public static final int FORMAT = 2;
 
     private WorkoutJson() {}
 
@@ -43,6 +43,7 @@ public final class WorkoutJson {
                     .put("take", p.take())
                     .put("micros", p.time().micros());
         }
+        DecisionsJson.write(root, workout);
         return root.toPrettyString() + "\n";
     }
 
@@ -85,6 +86,6 @@ public final class WorkoutJson {
                     p.path("take").asText(),
                     new Time<>(p.path("micros").asLong())));
         }
-        return new Workout(String.join("\n", lines), takes, pins);
+        return DecisionsJson.read(root, new Workout(String.join("\n", lines), takes, pins));
     }
 }

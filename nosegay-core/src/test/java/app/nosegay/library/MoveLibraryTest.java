@@ -13,8 +13,8 @@ class MoveLibraryTest {
     private final MoveLibrary library = MoveLibrary.shipped();
 
     @Test
-    void itHoldsAtLeastSixtyMovesWithOwnNames() {
-        assertThat(library.moves()).hasSizeGreaterThanOrEqualTo(60);
+    void itHoldsAtLeastAHundredAndFiftyMovesWithOwnNames() {
+        assertThat(library.moves()).hasSizeGreaterThanOrEqualTo(150);
         Set<String> names = new HashSet<>();
         for (Move move : library.moves()) {
             assertThat(names.add(move.name())).as(move.name()).isTrue();

@@ -238,8 +238,7 @@ public final class Session {
 
     /** The same workout with its media paths seen from another folder. */
     private static Workout rebased(Workout workout, Path from, Path to) {
-        return new Workout(
-                workout.sheet(),
+        return workout.withTakes(
                 workout.takes().stream()
                         .map(t -> new Workout.TakeRef(
                                 t.id(),

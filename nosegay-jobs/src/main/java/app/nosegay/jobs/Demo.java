@@ -58,7 +58,7 @@ public final class Demo {
     public static Workout film(
             Workout workout, Path folder, long seed, Set<Trouble> troubles, Voice voice, Progress progress)
             throws IOException {
-        MoveLibrary library = MoveLibrary.shipped();
+        MoveLibrary library = Libraries.current();
         Timeline timeline = Expansion.expand(RunSheetParser.parse(workout.sheet(), library), library);
         if (timeline.segments().isEmpty()) {
             throw new IOException("there is nothing to film: the run sheet has no segments yet");

@@ -1,6 +1,5 @@
 package app.nosegay.jobs;
 
-import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Caption;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.match.TranscriptReader;
@@ -104,7 +103,7 @@ public record WorkoutMedia(
     }
 
     public Programme programme(Workout workout) {
-        return Programme.of(workout, evidence, logs, MoveLibrary.shipped());
+        return Programme.of(workout, evidence, logs, Libraries.current());
     }
 
     /** The takes' files by id. */

@@ -97,7 +97,8 @@ public final class PlanJson {
         node.put("seconds", seconds(share.time())).put("sets", share.sets()).put("reps", share.reps());
     }
 
-    private static void findings(ArrayNode list, List<Finding> findings) {
+    /** Findings as JSON, of any stage. */
+    public static void findings(ArrayNode list, List<Finding> findings) {
         for (Finding f : findings) {
             list.addObject()
                     .put("code", f.code())

@@ -2,6 +2,7 @@ package app.nosegay.desktop.plan;
 
 import app.nosegay.desktop.Session;
 import app.nosegay.desktop.StageView;
+import app.nosegay.jobs.Libraries;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Finding;
@@ -99,7 +100,7 @@ public final class PlanStage implements StageView {
 
     private void show(Programme programme) {
         Timeline timeline = programme.timeline();
-        MoveLibrary library = MoveLibrary.shipped();
+        MoveLibrary library = Libraries.current();
         List<Finding> findings = PlanCheck.findings(timeline, library);
         editor.show(timeline.sheet());
         boolean kept = PlanCheck.promiseKept(findings);

@@ -1,0 +1,124 @@
+package app.nosegay.library;
+
+import app.nosegay.time.Tempo;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** The move library file format (docs/format/moves.md). */
+public final class MoveJson {
+    private MoveJson() {}
+
+    /** Reads a library file's text; fails with a sentence for the user. */
+    public static List<Move> read(String json) throws IOException {
+        JsonNode root;
+        try {
+            root = JsonMapper.builder().build().readTree(json);
+        } catch (JsonProcessingException e) {
+            throw new IOException("its JSON is broken at line " + e.getLocation().getLineNr(), e);
+        }
+        if (!root.path("moves").isArray()) {
+            throw new IOException("it has no \"moves\"");
+        }
+        Map<String, JsonNode> patterns = new HashMap<>();
+        root.path("patterns").fields().forEachRemaining(e -> patterns.put(e.getKey(), e.getValue()));
+        List<Move> moves = new ArrayList<>();
+        for (JsonNode node : root.path("moves")) {
+            String pattern = node.path("pattern").asText();
+            moves.add(move(
+                    node,
+                    patterns.getOrDefault(pattern, JsonMapper.builder().build().createObjectNode())));
+        }
+        return moves;
+    }
+
+    private static Move move(JsonNode node, JsonNode pattern) {
+        String name = node.path("name").asText();
+        if (name.isBlank()) {
+            throw new IllegalArgumentException("a move has no name");
+        }
+        Map<CueKind, List<String>> cues = new EnumMap<>(CueKind.class);
+        for (JsonNode source : List.of(pattern.path("cues"), node.path("cues"))) {
+            source.fields()
+                    .forEachRemaining(e -> cues.put(
+                            CueKind.of(e.getKey())
+                                    .orElseThrow(() -> new IllegalArgumentException(
+                                            name + ": \"" + e.getKey() + "\" is not a cue kind")),
+                            strings(e.getValue())));
+        }
+        cues.putIfAbsent(CueKind.NAME, List.of(name));
+        String tempo = node.path("tempo").asText("2-0-1");
+        return new Move(
+                name,
+                strings(node.path("aliases")),
+                node.path("pattern").asText(),
+                node.path("motion").asText(node.path("pattern").asText()),
+                groups(name, node.path("primary")),
+                groups(name, node.path("secondary")),
+                node.path("position").asText("standing"),
+                strings(node.path("gear")),
+                node.path("sided").asText(""),
+                Tempo.parse(tempo).orElseThrow(() -> new IllegalArgumentException(name + ": tempo " + tempo)),
+                node.path("first").asText("down").equals("down"),
+                node.path("view").asText("front"),
+                new LinkedHashSet<>(strings(node.path("traits"))),
+                cues);
+    }
+
+    private static List<String> strings(JsonNode node) {
+        List<String> list = new ArrayList<>();
+        if (node.isTextual()) {
+            list.add(node.asText());
+        } else {
+            node.forEach(n -> list.add(n.asText()));
+        }
+        return list;
+    }
+
+    private static Set<MuscleGroup> groups(String name, JsonNode node) {
+        return strings(node).stream()
+                .map(g -> MuscleGroup.find(g)
+                        .orElseThrow(() ->
+                                new IllegalArgumentException(name + ": \"" + g + "\" is not a muscle group")))
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    /** The text of a library file that holds {@code moves}. */
+    public static String write(List<Move> moves) {
+        ObjectNode root = JsonMapper.builder().build().createObjectNode();
+        root.put("format", 1);
+        ArrayNode list = root.putArray("moves");
+        for (Move m : moves) {
+            ObjectNode node = list.addObject().put("name", m.name());
+            put(node.putArray("aliases"), m.aliases());
+            node.put("pattern", m.pattern()).put("motion", m.motion());
+            put(node.putArray("primary"), m.primary().stream().map(MuscleGroup::word).toList());
+            put(node.putArray("secondary"), m.secondary().stream().map(MuscleGroup::word).toList());
+            node.put("position", m.position());
+            put(node.putArray("gear"), m.gear());
+            node.put("sided", m.sided())
+                    .put("tempo", m.tempo().text())
+                    .put("first", m.startsDown() ? "down" : "up")
+                    .put("view", m.view());
+            put(node.putArray("traits"), List.copyOf(m.traits()));
+            ObjectNode cues = node.putObject("cues");
+            m.cues().forEach((kind, texts) -> put(cues.putArray(kind.word()), texts));
+        }
+        return root.toPrettyString() + "\n";
+    }
+
+    private static void put(ArrayNode array, List<String> values) {
+        values.forEach(array::add);
+    }
+}

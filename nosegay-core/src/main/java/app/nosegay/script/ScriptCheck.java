@@ -1,0 +1,426 @@
+package app.nosegay.script;
+
+import static app.nosegay.script.Wordings.capital;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Attribute;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.SheetEdit;
+import app.nosegay.plan.SheetText;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.ChangeOver;
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** What is wrong with a script: lines without room, options, breath and screening missing, claims, words to avoid. */
+public final class ScriptCheck {
+    /** The part of an interval in which an option has to come first. */
+    private static final double OPTION_BY = 1 / 3.0;
+
+    private static final Pattern PROMISED_CALL = Pattern.compile(
+            "\\b(?:i(?:'ll| will)? (?:tell|call|let you know|say)|at|when we (?:are|get)).{0,30}\\bhalf-?way\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern POINTS = Pattern.compile("\\b(?:over here|up here|down here|right here|on (?:your|my|the) (?:left|right))\\b", Pattern.CASE_INSENSITIVE);
+
+    private final Timeline timeline;
+    private final CuePlan plan;
+    private final ScriptNotes notes;
+    private final MoveLibrary library;
+    private final Map<String, Segment> byId = new HashMap<>();
+    private final Map<String, List<ScriptLine>> linesOf;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private ScriptCheck(Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library) {
+        this.timeline = timeline;
+        this.plan = plan;
+        this.notes = notes;
+        this.library = library;
+        timeline.segments().forEach(s -> byId.put(s.id(), s));
+        this.linesOf = plan.lines().stream().collect(Collectors.groupingBy(ScriptLine::segment));
+    }
+
+    /** The findings of a script, the gravest first. */
+    public static List<Finding> findings(
+            Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library, List<ChangeOver> changeOvers) {
+        ScriptCheck check = new ScriptCheck(timeline, plan, notes, library);
+        check.room();
+        check.options();
+        check.breathAndScreening();
+        check.sameForm();
+        check.nextUps(changeOvers);
+        check.promisedCalls();
+        check.repPatterns();
+        check.endCard();
+        check.claims();
+        check.avoided();
+        check.unknownFields();
+        check.fixedLines();
+        check.findings.addAll(WordChecks.findings(timeline, plan, library));
+        check.findings.sort(Comparator.comparing(Finding::severity));
+        return List.copyOf(check.findings);
+    }
+
+    private List<ScriptLine> lines(Segment s) {
+        return linesOf.getOrDefault(s.id(), List.of());
+    }
+
+    private Segment segment(ScriptLine line) {
+        return byId.get(line.segment());
+    }
+
+    /** Lines that found no room: the creator's own, and of the others those that may not be missing. */
+    private void room() {
+        for (CuePlan.Left l : plan.left()) {
+            boolean matters = l.line().kind() == CueKind.CAUTION
+                    || l.line().kind() == CueKind.EASIER
+                    || l.line().kind() == CueKind.NEXT;
+            if (l.own() || matters) {
+                findings.add(Finding.at(
+                                "script.no-room",
+                                l.own() ? Severity.FIX : Severity.LOOK,
+                                segment(l.line()),
+                                "\"" + l.line().text() + "\" " + l.reason() + ".")
+                        .withFix(l.remedy()));
+            }
+        }
+    }
+
+    /** Every worked move has an option said in its first third or before it. */
+    private void options() {
+        Set<String> told = new HashSet<>();
+        List<Segment> segments = timeline.segments();
+        for (int i = 0; i < segments.size(); i++) {
+            Segment s = segments.get(i);
+            if (s.kind() != SegmentKind.WORK || s.move() == null || !told.add(s.move())) {
+                continue;
+            }
+            List<ScriptLine> about = new ArrayList<>(lines(s));
+            if (i > 0) {
+                about.addAll(lines(segments.get(i - 1)));
+            }
+            ScriptLine first = about.stream()
+                    .filter(l -> l.kind().isOption())
+                    .min(Comparator.comparing(ScriptLine::start))
+                    .orElse(null);
+            if (first == null) {
+                findings.add(Finding.at(
+                                "script.no-option",
+                                Severity.FIX,
+                                s,
+                                "No option is said for " + s.move() + " the first time it comes.")
+                        .withFix("make room in the rest before it, or write \"easier: …\" below it"));
+            } else if (first.start().since(s.start()).seconds() > OPTION_BY * s.duration().seconds()) {
+                findings.add(Finding.at(
+                                "script.late-option",
+                                Severity.LOOK,
+                                s,
+                                "The first option of " + s.move() + " comes "
+                                        + first.start().since(s.start()).clock() + " into it, after the first third.")
+                        .withFix("say it earlier"));
+            }
+        }
+    }
+
+    private void breathAndScreening() {
+        boolean works = timeline.segments().stream().anyMatch(s -> s.kind() == SegmentKind.WORK);
+        if (works && plan.lines().stream().noneMatch(l -> l.kind() == CueKind.BREATH)) {
+            findings.add(Finding.of("script.no-breath", Severity.LOOK, "Breathing is never mentioned.")
+                    .withFix("write one \"breath: …\" line"));
+        }
+        Segment moving = timeline.segments().stream()
+                .filter(s -> s.kind().isMoving())
+                .findFirst()
+                .orElse(null);
+        boolean screened = moving == null
+                || plan.lines().stream()
+                        .anyMatch(l -> l.kind() == CueKind.CAUTION && l.start().isBefore(moving.start()));
+        if (!screened) {
+            findings.add(Finding.at(
+                            "script.no-screening",
+                            Severity.FIX,
+                            moving,
+                            "Nobody says before the first movement: " + CuePlanner.SCREENING)
+                    .withFix("a longer welcome, or a \"caution: …\" in it"));
+        }
+    }
+
+    /** The same form line every time a move comes. */
+    private void sameForm() {
+        Map<String, Set<String>> forms = new HashMap<>();
+        Map<String, Integer> times = new HashMap<>();
+        Map<String, Segment> last = new HashMap<>();
+        for (Segment s : timeline.segments()) {
+            if (s.kind() != SegmentKind.WORK) {
+                continue;
+            }
+            for (ScriptLine l : lines(s)) {
+                if (l.kind() == CueKind.FORM) {
+                    forms.computeIfAbsent(s.move(), k -> new HashSet<>()).add(l.text());
+                    times.merge(s.move(), 1, Integer::sum);
+                    last.put(s.move(), s);
+                }
+            }
+        }
+        forms.forEach((move, texts) -> {
+            if (texts.size() == 1 && times.get(move) > 2) {
+                findings.add(Finding.at(
+                        "script.same-form",
+                        Severity.LOOK,
+                        last.get(move),
+                        "\"" + texts.iterator().next() + "\" is said " + times.get(move) + " times for " + move + "."));
+            }
+        });
+    }
+
+    /** A change of gear or position nobody announces. */
+    private void nextUps(List<ChangeOver> changeOvers) {
+        Set<String> told = new HashSet<>();
+        List<Segment> segments = timeline.segments();
+        for (ChangeOver c : changeOvers) {
+            boolean changes = c.steps().stream().anyMatch(s -> !s.what().startsWith("change to the"));
+            if (!changes || c.segment().move().equals(c.before().move())) {
+                continue;
+            }
+            int at = segments.indexOf(c.segment());
+            boolean announced = false;
+            for (int k = segments.indexOf(c.before()); k < at; k++) {
+                announced |= lines(segments.get(k)).stream()
+                        .anyMatch(l -> l.kind() == CueKind.NEXT || l.kind() == CueKind.GEAR);
+            }
+            if (!announced && told.add(c.segment().move())) {
+                findings.add(Finding.at(
+                                "script.no-next-up",
+                                Severity.FIX,
+                                c.segment(),
+                                capital(c.segment().move()) + " needs " + c.describe() + ", and nobody says so before.")
+                        .withFix("say \"Next, " + c.segment().move() + "\" before it"));
+            }
+        }
+    }
+
+    /** A half-way change that is promised and never called. */
+    private void promisedCalls() {
+        for (ScriptLine l : plan.lines()) {
+            if (l.kind() == CueKind.TIME || !PROMISED_CALL.matcher(l.text()).find()) {
+                continue;
+            }
+            Segment s = segment(l);
+            int at = timeline.segments().indexOf(s);
+            boolean kept = timeline.segments().subList(at, Math.min(at + 3, timeline.segments().size())).stream()
+                    .flatMap(o -> lines(o).stream())
+                    .anyMatch(o -> o.kind() == CueKind.TIME && o.text().toLowerCase(Locale.ROOT).contains("half"));
+            if (!kept) {
+                findings.add(Finding.at(
+                                "script.call-missing",
+                                Severity.FIX,
+                                s,
+                                "\"" + l.text() + "\" promises a call at half-way that is not in the script.")
+                        .withFix("calls: half", callsWithHalf()));
+            }
+        }
+    }
+
+    private SheetEdit callsWithHalf() {
+        String text = timeline.sheet().text();
+        int line = SheetText.headerLine(text, "calls");
+        String now = line == 0 ? "10, in 3, out 3" : SheetText.line(text, line).replaceFirst("(?i)^calls:\\s*", "");
+        return SheetText.header(text, "calls", "half, " + now);
+    }
+
+    /** A rep target for moves joined together, without a word on what one rep is. */
+    private void repPatterns() {
+        Set<Integer> told = new HashSet<>();
+        for (Segment s : timeline.segments()) {
+            if (s.kind() == SegmentKind.WORK
+                    && s.reps() != null
+                    && s.line() != null
+                    && s.line().parts().size() > 1
+                    && s.move().contains("+")
+                    && !s.line().attributes().over(s.block().attributes()).has(Attribute.REP)
+                    && told.add(s.line().line())) {
+                findings.add(Finding.at(
+                                "script.rep-undefined",
+                                Severity.LOOK,
+                                s,
+                                "Nobody says what one rep of " + s.move() + " is.")
+                        .withFix(
+                                "rep " + String.join(", ", s.line().parts()),
+                                SheetEdit.insert(
+                                        "rep: " + String.join(", ", s.line().parts()),
+                                        s.line().line() + 1,
+                                        List.of("    rep: " + String.join(", ", s.line().parts())))));
+            }
+        }
+    }
+
+    /** Where the end card is: a closing that speaks of the next video has to point at it. */
+    private void endCard() {
+        List<Segment> segments = timeline.segments();
+        if (segments.isEmpty() || !Talk.isClosing(timeline, segments.get(segments.size() - 1))) {
+            return;
+        }
+        Segment closing = segments.get(segments.size() - 1);
+        boolean known = timeline.sheet().header().policy().choice("end-card").isPresent();
+        boolean points = lines(closing).stream().anyMatch(l -> POINTS.matcher(l.text()).find());
+        boolean speaks = lines(closing).stream()
+                .anyMatch(l -> l.text().toLowerCase(Locale.ROOT).matches(".*\\bnext (?:one|video|workout)\\b.*"));
+        if (speaks && !known && !points) {
+            findings.add(Finding.at(
+                            "script.end-card",
+                            Severity.NOTE,
+                            closing,
+                            "The closing speaks of the next video, but not where to point.")
+                    .withFix(
+                            "policy: end-card left",
+                            SheetText.header(timeline.sheet().text(), "policy", "end-card left")));
+        } else if (known && !points) {
+            findings.add(Finding.at(
+                            "script.end-card",
+                            Severity.LOOK,
+                            closing,
+                            "The end card is planned, but the closing does not point at it.")
+                    .withFix("say {point}"));
+        }
+    }
+
+    private void claims() {
+        Set<String> told = new HashSet<>();
+        List<ScriptLine> all = new ArrayList<>(plan.lines());
+        plan.left().stream().filter(CuePlan.Left::own).map(CuePlan.Left::line).forEach(all::add);
+        for (ScriptLine l : all) {
+            for (Claims.Claim claim : Claims.in(l.text())) {
+                if (told.add(claim.words().toLowerCase(Locale.ROOT))) {
+                    claim(l, claim);
+                }
+            }
+        }
+        for (Claims.Claim claim : Claims.in(timeline.sheet().header().title())) {
+            findings.add(Finding.of(
+                            "script.claim",
+                            claim.isNever() ? Severity.STOP : Severity.LOOK,
+                            "The title says \"" + claim.words() + "\" (" + claim.kind() + "). " + claim.reason())
+                    .onLine(SheetText.headerLine(timeline.sheet().text(), "title")));
+        }
+    }
+
+    private void claim(ScriptLine l, Claims.Claim claim) {
+        var source = Claims.source(claim, notes.sources());
+        if (claim.isNever()) {
+            findings.add(Finding.at(
+                            claim.kind().equals("cure") ? "script.claim-cure" : "script.shaming",
+                            Severity.STOP,
+                            segment(l),
+                            "\"" + claim.words() + "\": " + claim.reason())
+                    .withFix("say it another way"));
+        } else if (source.isPresent()) {
+            findings.add(Finding.at(
+                    "script.claim",
+                    Severity.NOTE,
+                    segment(l),
+                    "\"" + claim.words() + "\" (" + claim.kind() + "): source " + source.get().source() + ", "
+                            + source.get().date() + "."));
+        } else {
+            findings.add(Finding.at(
+                            "script.claim",
+                            Severity.LOOK,
+                            segment(l),
+                            "\"" + claim.words() + "\" (" + claim.kind() + ") is unsupported. " + claim.reason())
+                    .withFix("name its source, or say it another way"));
+        }
+    }
+
+    private void avoided() {
+        for (String word : notes.avoid()) {
+            Pattern pattern = Pattern.compile("(?<!\\p{L})" + Pattern.quote(word.strip()) + "(?!\\p{L})", Pattern.CASE_INSENSITIVE);
+            plan.lines().stream()
+                    .filter(l -> !word.isBlank() && pattern.matcher(l.text()).find())
+                    .forEach(l -> findings.add(Finding.at(
+                                    "script.avoided",
+                                    Severity.FIX,
+                                    segment(l),
+                                    "\"" + l.text() + "\" has \"" + word.strip() + "\", which is on your list of words to avoid.")
+                            .withFix("say it another way")));
+        }
+    }
+
+    private void unknownFields() {
+        Fields fields = Fields.of(timeline, library);
+        for (ScriptLine l : plan.lines()) {
+            for (String name : fields.unknown(l.text())) {
+                findings.add(Finding.at(
+                                "script.field-unknown",
+                                Severity.FIX,
+                                segment(l),
+                                "{" + name + "} is not a field; known are " + String.join(", ", fields.names()) + ".")
+                        .withFix("write another field"));
+            }
+        }
+    }
+
+    /** Lines fixed by hand that meet another line, a call or the end of their segment. */
+    private void fixedLines() {
+        List<ScriptLine> lines = plan.lines();
+        for (int i = 0; i < lines.size(); i++) {
+            ScriptLine l = lines.get(i);
+            if (!l.fixed()) {
+                continue;
+            }
+            Segment s = segment(l);
+            ScriptLine hit = null;
+            for (int k = Math.max(0, i - 2); k < Math.min(lines.size(), i + 3); k++) {
+                if (k != i && lines.get(k).span().overlaps(l.span())) {
+                    hit = lines.get(k);
+                }
+            }
+            if (hit != null) {
+                findings.add(Finding.at(
+                                "script.overlap",
+                                Severity.FIX,
+                                s,
+                                "\"" + l.text() + "\" runs into \"" + hit.text() + "\".")
+                        .withFix("move or shorten it"));
+            } else if (l.end().isAfter(s.end().plus(Length.ofMillis(100)))) {
+                findings.add(Finding.at(
+                                "script.over-end",
+                                Severity.FIX,
+                                s,
+                                "\"" + l.text() + "\" runs "
+                                        + seconds(l.end().since(s.end())) + " over the end of its "
+                                        + s.kind().word() + ".")
+                        .withFix("move or shorten it"));
+            }
+        }
+        for (TalkWindow w : plan.windows()) {
+            Segment s = byId.get(w.segment());
+            Length said = lines(s).stream().map(ScriptLine::spoken).reduce(Length.ZERO, Length::plus);
+            if (s.kind().isMoving() && said.compareTo(w.available()) > 0 && s.duration().seconds() >= 10) {
+                findings.add(Finding.at(
+                        "script.dense",
+                        Severity.NOTE,
+                        s,
+                        String.format(
+                                Locale.ROOT,
+                                "%.0f %% of %s is spoken, more than the chosen %.0f %%.",
+                                100 * said.seconds() / s.duration().seconds(),
+                                s.move(),
+                                100 * timeline.sheet().header().talkDensity().share())));
+            }
+        }
+    }
+
+    private static String seconds(Length length) {
+        return String.format(Locale.ROOT, "%.1f s", length.seconds());
+    }
+}

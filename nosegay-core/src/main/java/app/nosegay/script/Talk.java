@@ -1,0 +1,146 @@
+package app.nosegay.script;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.plan.BlockKind;
+import app.nosegay.plan.RunSheet.Block;
+import app.nosegay.plan.RunSheet.Cue;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.Timeline;
+import app.nosegay.script.Wish.Window;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What is said before the first movement and after the last, written from the plan in fields. */
+public final class Talk {
+    /** Where the talk is too short for the whole screening line. */
+    static final String SHORT_SCREENING = "Unsure? Ask your doctor first, and stop at sharp pain.";
+
+    private Talk() {}
+
+    /** One line of an opening or closing. */
+    public record Line(CueKind kind, String text) {
+        /** The line as it is written in a run sheet. */
+        public String written() {
+            return "  " + kind.word() + ": " + text;
+        }
+    }
+
+    /** The opening the plan suggests, in order of saying; fields where the plan has figures. */
+    public static List<Line> opening(Timeline timeline, Fields fields) {
+        List<Line> lines = new ArrayList<>();
+        lines.add(new Line(CueKind.NAME, "Welcome to {title}."));
+        lines.add(new Line(CueKind.CAUTION, "{screening}"));
+        boolean rounds = Fields.rounds(timeline) > 1;
+        lines.add(new Line(CueKind.NEXT, "{moves}" + (rounds ? ", {rounds}" : "") + ", {minutes}."));
+        if (!fields.value("audience").isEmpty()) {
+            lines.add(new Line(CueKind.WHY, "This one is for {audience}."));
+        }
+        boolean none = fields.value("gear").equals("no gear at all");
+        lines.add(new Line(CueKind.GEAR, none ? "You need no gear at all." : "You need {gear}."));
+        if (!fields.value("levels").isEmpty()) {
+            lines.add(new Line(CueKind.INSTEAD, "{levels}."));
+        }
+        if (!fields.value("sides").isEmpty()) {
+            lines.add(new Line(CueKind.SETUP, "{sides}."));
+        }
+        if (!none && !fields.value("stand-ins").isEmpty()) {
+            lines.add(new Line(CueKind.EASIER, "{stand-ins}"));
+        }
+        return lines;
+    }
+
+    /** The closing the plan suggests. */
+    public static List<Line> closing(Fields fields) {
+        List<Line> lines = new ArrayList<>();
+        lines.add(new Line(CueKind.CHEER, "That was {title}: {moves}, {minutes}. Well done."));
+        if (!fields.value("dose").isEmpty()) {
+            lines.add(new Line(CueKind.PERMIT, "On your own: {dose}."));
+        }
+        lines.add(new Line(CueKind.WHY, "Two or three times a week, with a day between, is plenty."));
+        lines.add(new Line(CueKind.ASK, "Tell me which move was the hardest."));
+        String next = fields.value("point").isEmpty() ? "Choose the next one when you are ready." : "The next one is {point}.";
+        lines.add(new Line(CueKind.PLUG, next));
+        return lines;
+    }
+
+    /** Whether {@code s} is the talk before the first movement. */
+    static boolean isOpening(Timeline timeline, Segment s) {
+        Segment first = timeline.segments().stream()
+                .filter(o -> o.kind() == SegmentKind.TALK)
+                .findFirst()
+                .orElse(null);
+        boolean beforeMoving = timeline.segments().stream()
+                .takeWhile(o -> o != s)
+                .noneMatch(o -> o.kind().isMoving());
+        return s == first && beforeMoving;
+    }
+
+    /** Whether {@code s} is the talk behind the last movement. */
+    static boolean isClosing(Timeline timeline, Segment s) {
+        int at = timeline.segments().indexOf(s);
+        return timeline.segments().subList(at, timeline.segments().size()).stream().noneMatch(o -> o.kind().isMoving())
+                && timeline.segments().subList(0, at).stream().anyMatch(o -> o.kind().isMoving());
+    }
+
+    /** The wishes of a talk: the sheet's own lines in their order, completed by what the plan suggests. */
+    static List<Wish> wishes(Timeline timeline, Segment s, Fields fields) {
+        List<Line> lines = new ArrayList<>();
+        List<Cue> own = s.block().cues();
+        List<Line> suggested = isOpening(timeline, s)
+                ? opening(timeline, fields)
+                : isClosing(timeline, s) ? closing(fields) : List.of();
+        if (isOpening(timeline, s)) {
+            // Welcome and screening come before everything that can be left out; an own line takes the place of the suggested one.
+            for (Line line : suggested.subList(0, 2)) {
+                own.stream()
+                        .filter(c -> c.kind() == line.kind())
+                        .findFirst()
+                        .ifPresentOrElse(c -> lines.add(new Line(c.kind(), c.text())), () -> lines.add(line));
+            }
+        }
+        own.stream()
+                .filter(c -> lines.stream().noneMatch(l -> l.text().equals(c.text())))
+                .forEach(c -> lines.add(new Line(c.kind(), c.text())));
+        boolean onlyCautions = own.stream().allMatch(c -> c.kind() == CueKind.CAUTION || c.kind() == CueKind.NAME);
+        if (onlyCautions) {
+            suggested.stream()
+                    .filter(l -> lines.stream().noneMatch(o -> o.kind() == l.kind()))
+                    .forEach(lines::add);
+        }
+        List<Wish> wishes = new ArrayList<>();
+        for (Line line : lines) {
+            boolean written = own.stream().anyMatch(c -> c.text().equals(line.text()));
+            wishes.add(new Wish(
+                    s,
+                    line.kind(),
+                    line.text().equals("{screening}")
+                            ? List.of(fields.filled(line.text()), SHORT_SCREENING)
+                            : List.of(fields.filled(line.text())),
+                    List.of(new Window(s, 0, 1)),
+                    written,
+                    true));
+        }
+        return wishes;
+    }
+
+    /** The first talk block of a sheet that stands before any movement, or null. */
+    public static Block openingBlock(Timeline timeline) {
+        for (Block block : timeline.sheet().blocks()) {
+            if (block.kind() == BlockKind.TALK) {
+                return block;
+            }
+            if (block.kind() != BlockKind.REST) {
+                return null;
+            }
+        }
+        return null;
+    }
+
+    /** The last talk block behind all movement, or null. */
+    public static Block closingBlock(Timeline timeline) {
+        List<Block> blocks = timeline.sheet().blocks();
+        Block last = blocks.isEmpty() ? null : blocks.get(blocks.size() - 1);
+        return last != null && last.kind() == BlockKind.TALK && blocks.size() > 1 ? last : null;
+    }
+}

@@ -1,0 +1,23 @@
+package app.nosegay.script;
+
+import app.nosegay.time.Length;
+
+/**
+ * How much is to be said in a segment against how much can be.
+ *
+ * @param segment its id
+ * @param needed seconds of all that is wanted there: what is placed, what found no room, and the quiet around calls
+ * @param available seconds there are: while moving, the chosen talk density of it; else all of it
+ * @param lines how many lines are placed
+ * @param left how many found no room
+ */
+public record TalkWindow(String segment, Length needed, Length available, int lines, int left) {
+    /** Needed ÷ available; 0 where nothing is wanted. */
+    public double share() {
+        return needed.micros() == 0 ? 0 : needed.seconds() / Math.max(0.1, available.seconds());
+    }
+
+    public boolean isOverfull() {
+        return left > 0 || needed.compareTo(available) > 0;
+    }
+}

@@ -1,0 +1,295 @@
+package app.nosegay.script;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.library.Move;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.library.MuscleGroup;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.Side;
+import app.nosegay.plan.SideWay;
+import app.nosegay.plan.Timeline;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Words that have to agree with the plan: sides, numbers, body parts, the cue policy. */
+final class WordChecks {
+    private static final Pattern SIDE =
+            Pattern.compile("\\b(left|right)\\b(?: (?:leg|arm|side|foot|hand|knee|elbow|hip|shoulder))?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern FIGURE = Pattern.compile(
+            "\\b(\\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty) (minutes?|moves?|exercises?|rounds?|sets?)\\b",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern PLACE = Pattern.compile(
+            "\\b(?:(move|exercise|round) (?:number )?(\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)|(first|second|third|fourth|fifth|last) (round|move|exercise))\\b(?! left| to go)",
+            Pattern.CASE_INSENSITIVE);
+    private static final List<String> NUMBERS = List.of(
+            "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
+    private static final List<String> ORDINALS = List.of("zeroth", "first", "second", "third", "fourth", "fifth");
+    private static final Map<String, Map<String, Pattern>> POLICIES = policies();
+    private static final Map<MuscleGroup, List<String>> BODY = body();
+
+    private final Timeline timeline;
+    private final CuePlan plan;
+    private final MoveLibrary library;
+    private final Map<String, Segment> byId = new HashMap<>();
+    private final List<Finding> findings = new ArrayList<>();
+
+    private WordChecks(Timeline timeline, CuePlan plan, MoveLibrary library) {
+        this.timeline = timeline;
+        this.plan = plan;
+        this.library = library;
+        timeline.segments().forEach(s -> byId.put(s.id(), s));
+    }
+
+    static List<Finding> findings(Timeline timeline, CuePlan plan, MoveLibrary library) {
+        WordChecks checks = new WordChecks(timeline, plan, library);
+        checks.sides();
+        checks.numbers();
+        checks.bodyParts();
+        checks.policy();
+        return checks.findings;
+    }
+
+    private static JsonNode resource(String name) {
+        try (InputStream in = WordChecks.class.getResourceAsStream(name)) {
+            return JsonMapper.builder().build().readTree(in);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the shipped file " + name + " cannot be read", e);
+        }
+    }
+
+    private static Map<String, Map<String, Pattern>> policies() {
+        Map<String, Map<String, Pattern>> topics = new LinkedHashMap<>();
+        for (JsonNode topic : resource("policies.json").path("topics")) {
+            Map<String, Pattern> ways = new LinkedHashMap<>();
+            topic.path("ways").forEach(w -> ways.put(
+                    w.path("way").asText(), Pattern.compile(w.path("pattern").asText(), Pattern.CASE_INSENSITIVE)));
+            topics.put(topic.path("topic").asText(), ways);
+        }
+        return topics;
+    }
+
+    private static Map<MuscleGroup, List<String>> body() {
+        Map<MuscleGroup, List<String>> words = new HashMap<>();
+        JsonNode all = resource("body-words.json").path("words");
+        for (MuscleGroup group : MuscleGroup.values()) {
+            List<String> of = new ArrayList<>();
+            all.path(group.word()).forEach(w -> of.add(w.asText()));
+            words.put(group, of);
+        }
+        return words;
+    }
+
+    /** A side word against the side that works, as the workout says sides. Alternating moves name both. */
+    private void sides() {
+        boolean mirrored = timeline.sheet().header().mirrored();
+        for (ScriptLine l : plan.lines()) {
+            Segment s = byId.get(l.segment());
+            boolean one = s.kind().isMoving() && (s.side() == Side.LEFT || s.side() == Side.RIGHT);
+            if (!one || s.way() == SideWay.ALTERNATE || l.isCall() || l.kind() == CueKind.NEXT) {
+                continue;
+            }
+            Matcher m = SIDE.matcher(l.text());
+            Set<String> said = new HashSet<>();
+            while (m.find()) {
+                said.add(m.group(1).toLowerCase(Locale.ROOT));
+            }
+            String right = s.side().spoken(mirrored);
+            if (said.size() == 1 && !said.contains(right)) {
+                findings.add(Finding.at(
+                                "script.side",
+                                Severity.FIX,
+                                s,
+                                "\"" + l.text() + "\" says " + said.iterator().next() + ", but the " + s.side().word()
+                                        + " side works" + (mirrored ? " (sides are spoken mirrored: \"" + right + "\")" : "") + ".")
+                        .withFix("say " + right));
+            }
+        }
+    }
+
+    private static int number(String word) {
+        String w = word.toLowerCase(Locale.ROOT);
+        return w.matches("\\d+")
+                ? Integer.parseInt(w)
+                : w.equals("fifteen") ? 15 : w.equals("twenty") ? 20 : w.equals("thirty") ? 30 : NUMBERS.indexOf(w);
+    }
+
+    /** Figures of the plan in talk, and places in the order while working. */
+    private void numbers() {
+        List<String> moves = timeline.workMoves(true);
+        int without = timeline.workMoves(false).size();
+        int rounds = Fields.rounds(timeline);
+        long minutes = Math.round(timeline.total().seconds() / 60);
+        for (ScriptLine l : plan.lines()) {
+            Segment s = byId.get(l.segment());
+            if (s.kind() == SegmentKind.TALK) {
+                Matcher m = FIGURE.matcher(l.text());
+                while (m.find()) {
+                    int said = number(m.group(1));
+                    String what = m.group(2).toLowerCase(Locale.ROOT);
+                    boolean right = what.startsWith("minute")
+                            ? Math.abs(said - minutes) <= 1 || smallTalk(l.text())
+                            : what.startsWith("round")
+                                    ? said == rounds || rounds == 1
+                                    : what.startsWith("set") || said == moves.size() || said == without;
+                    if (!right) {
+                        String is = what.startsWith("minute")
+                                ? minutes + " minutes"
+                                : what.startsWith("round") ? rounds + " rounds" : moves.size() + " moves";
+                        findings.add(Finding.at(
+                                        "script.number",
+                                        Severity.FIX,
+                                        s,
+                                        "\"" + l.text() + "\" says " + m.group() + ", the plan has " + is + ".")
+                                .withFix("write {" + (what.startsWith("minute") ? "minutes" : what.startsWith("round") ? "rounds" : "moves")
+                                        + "} instead of the number"));
+                    }
+                }
+            } else if (s.line() != null) {
+                places(l, s, moves);
+            }
+        }
+    }
+
+    /** "Two minutes of stretching" is not the length of the workout. */
+    private static boolean smallTalk(String text) {
+        return text.matches("(?i).*minutes? (?:of|to|for|left|into|each).*");
+    }
+
+    private void places(ScriptLine l, Segment s, List<String> moves) {
+        Matcher m = PLACE.matcher(l.text());
+        while (m.find()) {
+            boolean byNumber = m.group(1) != null;
+            String what = (byNumber ? m.group(1) : m.group(4)).toLowerCase(Locale.ROOT);
+            boolean last = !byNumber && m.group(3).equalsIgnoreCase("last");
+            int said = byNumber ? number(m.group(2)) : ORDINALS.indexOf(m.group(3).toLowerCase(Locale.ROOT));
+            Segment about = aboutNext(l, s);
+            int is = what.equals("round") ? (about.round() == null ? 0 : about.round()) : moves.indexOf(about.move()) + 1;
+            int of = what.equals("round") ? rounds(about) : moves.size();
+            boolean right = is == 0 || (last ? is == of : said == is);
+            if (!right) {
+                findings.add(Finding.at(
+                                "script.number",
+                                Severity.FIX,
+                                s,
+                                "\"" + l.text() + "\" says " + m.group() + "; it is " + what + " " + is + " of " + of + ".")
+                        .withFix("say " + what + " " + is));
+            }
+        }
+    }
+
+    /** A line in a rest speaks of what comes. */
+    private Segment aboutNext(ScriptLine l, Segment s) {
+        if (s.kind().isMoving() && l.kind() != CueKind.NEXT) {
+            return s;
+        }
+        int at = timeline.segments().indexOf(s);
+        return timeline.segments().subList(at + 1, timeline.segments().size()).stream()
+                .filter(o -> o.kind().isMoving())
+                .findFirst()
+                .orElse(s);
+    }
+
+    private int rounds(Segment s) {
+        return timeline.segments().stream()
+                .filter(o -> o.block() == s.block() && o.round() != null)
+                .mapToInt(Segment::round)
+                .max()
+                .orElse(1);
+    }
+
+    /** Where it should be felt, and what the move trains. */
+    private void bodyParts() {
+        Set<String> told = new HashSet<>();
+        for (ScriptLine l : plan.lines()) {
+            Segment s = byId.get(l.segment());
+            boolean about = l.kind() == CueKind.MUSCLE || l.kind() == CueKind.FEEL;
+            List<Move> moves = library.parts(s.move());
+            if (!about || moves.isEmpty() || !s.kind().isMoving()) {
+                continue;
+            }
+            Set<String> right = new HashSet<>();
+            for (MuscleGroup g : MuscleGroup.values()) {
+                if (moves.stream().anyMatch(m -> m.share(g) > 0)) {
+                    right.addAll(BODY.get(g));
+                }
+            }
+            String text = l.text().toLowerCase(Locale.ROOT).replaceAll("\\b(?:not|never|rather than) (?:in )?(?:the |your )?[\\p{L} ]+", " ");
+            List<String> wrong = new ArrayList<>();
+            boolean any = false;
+            for (List<String> words : BODY.values()) {
+                for (String w : words) {
+                    if (text.matches("(?s).*\\b" + w + "(?:s|es)?\\b.*")) {
+                        any |= right.contains(w);
+                        if (!right.contains(w)) {
+                            wrong.add(w);
+                        }
+                    }
+                }
+            }
+            if (!any && !wrong.isEmpty() && told.add(s.move() + l.text())) {
+                findings.add(Finding.at(
+                                "script.body-part",
+                                Severity.LOOK,
+                                s,
+                                "\"" + l.text() + "\" names the " + wrong.get(0) + ", which " + s.move() + " does not train.")
+                        .withFix("name what it trains"));
+            }
+        }
+    }
+
+    /** Ways of cueing that contradict the chosen one, or each other. */
+    private void policy() {
+        POLICIES.forEach((topic, ways) -> {
+            Map<String, ScriptLine> found = new LinkedHashMap<>();
+            for (ScriptLine l : plan.lines()) {
+                ways.forEach((way, pattern) -> {
+                    if (pattern.matcher(l.text()).find()) {
+                        found.putIfAbsent(way, l);
+                    }
+                });
+            }
+            String chosen = timeline.sheet().header().policy().choice(topic).orElse("");
+            String wanted = ways.keySet().stream().filter(w -> chosen.contains(w) || w.contains(chosen) && !chosen.isEmpty()).findFirst().orElse("");
+            found.forEach((way, line) -> {
+                boolean neutral = way.equals("in line") || way.equals("neutral") || way.equals("soft");
+                if (!wanted.isEmpty() && !way.equals(wanted) && !neutral) {
+                    findings.add(Finding.at(
+                                    "script.policy",
+                                    Severity.FIX,
+                                    byId.get(line.segment()),
+                                    "\"" + line.text() + "\" cues the " + topic + " " + way + "; your policy says " + chosen + ".")
+                            .withFix("say it as your policy has it"));
+                }
+            });
+            List<String> differing = found.keySet().stream()
+                    .filter(w -> !w.equals("in line") && !w.equals("neutral") && !w.equals("below shoulder"))
+                    .toList();
+            if (wanted.isEmpty() && differing.size() > 1 && !topic.equals("gaze")) {
+                ScriptLine second = found.get(differing.get(1));
+                findings.add(Finding.at(
+                                "script.policy",
+                                Severity.LOOK,
+                                byId.get(second.segment()),
+                                "\"" + second.text() + "\" and \"" + found.get(differing.get(0)).text()
+                                        + "\" cue the " + topic + " in two ways.")
+                        .withFix("choose one: policy: " + topic + " " + differing.get(0)));
+            }
+        });
+    }
+}

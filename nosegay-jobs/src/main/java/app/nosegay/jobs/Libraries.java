@@ -1,0 +1,104 @@
+package app.nosegay.jobs;
+
+import app.nosegay.library.Move;
+import app.nosegay.library.MoveJson;
+import app.nosegay.library.MoveLibrary;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The creator's own moves, kept apart from the shipped ones in one file of the user's settings folder. An own move of a shipped name takes
+ * its place.
+ */
+public final class Libraries {
+    private static final String FOLDER_PROPERTY = "nosegay.settings";
+    private static MoveLibrary current;
+
+    private Libraries() {}
+
+    /** Where the own moves are kept: the settings folder of this system's user, or what {@code nosegay.settings} names. */
+    public static Path file() {
+        String named = System.getProperty(FOLDER_PROPERTY);
+        if (named != null) {
+            return Path.of(named, "moves.json");
+        }
+        String home = System.getProperty("user.home");
+        String windows = System.getenv("APPDATA");
+        String linux = System.getenv("XDG_CONFIG_HOME");
+        Path folder = windows != null
+                ? Path.of(windows, "Nosegay")
+                : linux != null && !linux.isBlank()
+                        ? Path.of(linux, "nosegay")
+                        : Path.of(home, ".config", "nosegay");
+        return folder.resolve("moves.json");
+    }
+
+    /** Shipped and own moves together. A broken file of own moves costs only those; {@link #own()} says what is wrong with it. */
+    public static synchronized MoveLibrary current() {
+        if (current == null) {
+            List<Move> own;
+            try {
+                own = own();
+            } catch (IOException e) {
+                System.err.println("nosegay: " + e.getMessage());
+                own = List.of();
+            }
+            current = MoveLibrary.shipped().with(own);
+        }
+        return current;
+    }
+
+    /** The own moves alone; none when there is no file yet. */
+    public static List<Move> own() throws IOException {
+        return Files.exists(file()) ? read(file()) : List.of();
+    }
+
+    /** Reads a file of moves; fails with a sentence that names it. */
+    public static List<Move> read(Path file) throws IOException {
+        try {
+            return MoveJson.read(Files.readString(file));
+        } catch (IOException | IllegalArgumentException e) {
+            throw new IOException(file + ": cannot be read as a file of moves (" + e.getMessage() + ")", e);
+        }
+    }
+
+    /** Keeps {@code own} as the own moves. */
+    public static synchronized void keep(List<Move> own) throws IOException {
+        write(file(), own);
+        current = MoveLibrary.shipped().with(own);
+    }
+
+    /** Adds the moves of a file to the own ones; those of the same name are replaced. Gives how many came. */
+    public static synchronized int bringIn(Path file) throws IOException {
+        List<Move> more = read(file);
+        List<Move> all = new ArrayList<>(own());
+        all.removeIf(m -> more.stream().anyMatch(o -> o.name().equals(m.name())));
+        all.addAll(more);
+        keep(all);
+        return more.size();
+    }
+
+    /** Writes moves to a file: complete or not at all. */
+    public static void write(Path file, List<Move> moves) throws IOException {
+        Path folder = file.toAbsolutePath().getParent();
+        Files.createDirectories(folder);
+        Path fresh = folder.resolve("." + file.getFileName() + ".new");
+        try (FileChannel channel = FileChannel.open(
+                fresh, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING)) {
+            ByteBuffer bytes = ByteBuffer.wrap(MoveJson.write(moves).getBytes(StandardCharsets.UTF_8));
+            while (bytes.hasRemaining()) {
+                channel.write(bytes);
+            }
+            channel.force(true);
+        }
+        Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
+    }
+}

@@ -1,0 +1,207 @@
+package app.nosegay.jobs;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.paint.Palette;
+import app.nosegay.plan.Header;
+import app.nosegay.plan.RunSheet.Block;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.Side;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.Cautions;
+import app.nosegay.plan.check.GearItem;
+import app.nosegay.plan.check.GearList;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.script.Wordings;
+import app.nosegay.workout.Programme;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/** Writes a plan and its script for people to hold: prompter and run sheet as PDF, run sheet as CSV and Markdown. */
+public final class PrintJob {
+    /** Letters of this many points can be read from two metres: about 1 cm high, the usual rule of 1/200 of the distance. */
+    private static final float PROMPTER = 28;
+
+    private static final float BODY = 10.5f;
+
+    private PrintJob() {}
+
+    /** The forms a plan or script is written in, each with its file name. */
+    public enum Form {
+        PROMPTER_PDF("prompter.pdf"),
+        RUN_SHEET_PDF("run-sheet.pdf"),
+        RUN_SHEET_CSV("run-sheet.csv"),
+        RUN_SHEET_MARKDOWN("run-sheet.md");
+
+        private final String file;
+
+        Form(String file) {
+            this.file = file;
+        }
+
+        public String file() {
+            return file;
+        }
+    }
+
+    /** Writes one form; refuses to replace a file unless told to. */
+    public static Path write(Programme programme, Form form, Path target, boolean overwrite) throws IOException {
+        if (!overwrite && Files.exists(target)) {
+            throw new FileAlreadyExistsException(
+                    target + " is there already; it is only replaced when you say so (--overwrite)");
+        }
+        switch (form) {
+            case PROMPTER_PDF -> prompter(programme, target);
+            case RUN_SHEET_PDF -> runSheet(programme, target);
+            case RUN_SHEET_CSV -> Files.writeString(target, csv(programme.timeline()));
+            case RUN_SHEET_MARKDOWN -> Files.writeString(target, markdown(programme));
+        }
+        return target;
+    }
+
+    private static String title(Timeline timeline) {
+        String title = timeline.sheet().header().title();
+        return title.isEmpty() ? "Workout" : title;
+    }
+
+    private static String what(Segment s) {
+        return s.move() == null ? Wordings.capital(s.kind().word()) : Wordings.capital(s.move());
+    }
+
+    /** The side as it is said in this workout; empty for both. */
+    private static String side(Segment s, Header header) {
+        boolean one = s.side() == Side.LEFT || s.side() == Side.RIGHT;
+        return one ? s.side().spoken(header.mirrored()) : "";
+    }
+
+    private static void prompter(Programme programme, Path target) throws IOException {
+        Timeline timeline = programme.timeline();
+        try (PdfSheet sheet = new PdfSheet(title(timeline) + ", prompter", title(timeline))) {
+            Block block = null;
+            for (Segment s : timeline.segments()) {
+                List<ScriptLine> lines = programme.cues().of(s.id()).stream()
+                        .filter(l -> !l.isCall())
+                        .toList();
+                boolean newBlock = s.block() != block;
+                if (newBlock && !sheet.isAtTop()) {
+                    sheet.newPage();
+                }
+                if (newBlock) {
+                    sheet.heading(Wordings.capital(s.block().name()), 34);
+                    block = s.block();
+                }
+                if (s.kind() == SegmentKind.SWITCH || (lines.isEmpty() && s.kind() == SegmentKind.REST)) {
+                    continue;
+                }
+                String side = side(s, timeline.sheet().header());
+                sheet.paragraph(
+                        s.start() + "  " + what(s) + (side.isEmpty() ? "" : ", " + side) + "  " + s.duration(),
+                        18,
+                        Palette.WORK,
+                        true);
+                for (ScriptLine line : lines) {
+                    sheet.indented(line.text(), PROMPTER, Palette.INK, false, 14);
+                }
+                sheet.space(10);
+            }
+            sheet.save(target);
+        }
+    }
+
+    private static void runSheet(Programme programme, Path target) throws IOException {
+        Timeline timeline = programme.timeline();
+        Header header = timeline.sheet().header();
+        try (PdfSheet sheet = new PdfSheet(title(timeline) + ", run sheet", title(timeline) + " · run sheet")) {
+            sheet.heading(title(timeline), 24);
+            sheet.paragraph(programme.report().sentence(), 12, Palette.INK, true);
+            String gear = gear(programme.report().gear());
+            sheet.paragraph("Gear: " + (gear.isEmpty() ? "none" : gear), 12, Palette.INK, false);
+            sheet.paragraph(Cautions.SCREENING, BODY, Palette.FADED_INK, false);
+            sheet.rule();
+            float[] places = {0, 46, 92, 150, 190, 230};
+            Block block = null;
+            for (Segment s : timeline.segments()) {
+                if (s.block() != block) {
+                    block = s.block();
+                    sheet.space(6);
+                    sheet.heading(Wordings.capital(block.name()), 14);
+                    sheet.row(9, true, places, "start", "length", "kind", "side", "reps", "what");
+                }
+                sheet.row(
+                        BODY,
+                        false,
+                        places,
+                        "" + s.start(),
+                        "" + s.duration(),
+                        s.kind().word(),
+                        side(s, header),
+                        s.reps() == null ? "" : "" + s.reps(),
+                        s.teaches() != null && s.kind() != SegmentKind.DEMO ? "show " + s.teaches() : what(s));
+            }
+            sheet.space(10);
+            sheet.paragraph(Cautions.DEFERENCE, 9, Palette.FADED_INK, false);
+            sheet.save(target);
+        }
+    }
+
+    private static String gear(GearList gear) {
+        return Wordings.list(
+                gear.announced().isEmpty()
+                        ? gear.used().stream().map(u -> u.item().shown()).distinct().toList()
+                        : gear.announced().stream().map(GearItem::shown).toList());
+    }
+
+    /** One row per segment; seconds with millisecond precision. */
+    static String csv(Timeline timeline) throws IOException {
+        StringWriter out = new StringWriter();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader("start", "seconds", "kind", "block", "round", "set", "move", "side", "reps", "tempo", "id")
+                .get();
+        try (CSVPrinter csv = new CSVPrinter(out, format)) {
+            for (Segment s : timeline.segments()) {
+                csv.printRecord(
+                        s.start().micros() / 1000 / 1000.0,
+                        s.duration().micros() / 1000 / 1000.0,
+                        s.kind().word(),
+                        s.block().name(),
+                        s.round(),
+                        s.set(),
+                        s.move(),
+                        s.side() == null ? null : s.side().word(),
+                        s.reps(),
+                        s.tempo() == null ? null : s.tempo().text(),
+                        s.id());
+            }
+        }
+        return out.toString();
+    }
+
+    static String markdown(Programme programme) {
+        Timeline timeline = programme.timeline();
+        StringBuilder md = new StringBuilder("# " + title(timeline) + "\n\n" + programme.report().sentence() + "\n");
+        String gear = gear(programme.report().gear());
+        md.append("\nGear: ").append(gear.isEmpty() ? "none" : gear).append("\n\n").append(Cautions.SCREENING).append("\n");
+        Block block = null;
+        for (Segment s : timeline.segments()) {
+            if (s.block() != block) {
+                block = s.block();
+                md.append("\n## ").append(Wordings.capital(block.name())).append("\n\n| start | length | what | side | reps |\n|---|---|---|---|---|\n");
+            }
+            md.append("| ").append(s.start()).append(" | ").append(s.duration()).append(" | ");
+            md.append(what(s).replace("|", "\\|")).append(" | ").append(side(s, timeline.sheet().header()));
+            md.append(" | ").append(s.reps() == null ? "" : s.reps()).append(" |\n");
+        }
+        programme.cues().lines().stream()
+                .filter(l -> l.kind() == CueKind.CAUTION)
+                .findFirst()
+                .ifPresent(l -> md.append("\n_").append(Cautions.DEFERENCE).append("_\n"));
+        return md.toString();
+    }
+}
