@@ -9,12 +9,19 @@ import javafx.scene.layout.VBox;
 /** All keys on one sheet (F1). */
 final class KeysOverlay {
     private static final String[][] KEYS = {
-        {"Ctrl+1 … Ctrl+4", "Plan, Match, Dress, Publish"},
+        {"Ctrl+1 … Ctrl+7", "Plan, Script, Match, Dress, Publish, Library, Series"},
         {"Ctrl+Z  ·  Ctrl+Shift+Z", "Undo  ·  redo, step by step"},
         {"Ctrl+S  ·  Ctrl+O", "Save  ·  open a workout"},
+        {"Ctrl+Space", "Plan: what may be meant here (Tab takes it)"},
         {"Ctrl+.", "Plan: mend the error on this line with the nearest word"},
         {"Alt+Up  ·  Alt+Down", "Plan: the number under the cursor up or down"},
-        {"J  ·  K", "Match and Dress: next line  ·  line before"},
+        {"Alt+Shift+Up  ·  Down", "Plan: this block or move one place up or down"},
+        {"Alt+F  ·  Alt+Shift+F", "Plan: fold this block  ·  all blocks"},
+        {"Ctrl+T", "Plan: ways to keep the promise (Enter takes one)"},
+        {"M  ·  Enter  ·  L", "Findings: mend it  ·  go there  ·  leave it with a reason"},
+        {"Space  ·  E", "Script: read through  ·  edit the chosen line"},
+        {"Left  ·  Right", "Script: the chosen line a tenth earlier  ·  later (Shift: a second)"},
+        {"J  ·  K", "Script, Match and Dress: next line  ·  line before"},
         {"Space", "Match and Dress: play from the line's start, or stop"},
         {"D", "Match: the most doubtful boundary not looked at yet"},
         {"B", "Match: keep the selected boundary where it is (pin)"},

@@ -1,12 +1,18 @@
 package app.nosegay.desktop;
 
+import app.nosegay.desktop.plan.PlanStage;
+import app.nosegay.desktop.series.SeriesScreen;
 import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.workout.Workout;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
+import java.util.List;
 import java.util.function.BooleanSupplier;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -39,7 +45,7 @@ final class Photographer {
 
     void start() {
         Session session = shell.session();
-        steps.add(new Step(() -> shell.go(1), () -> true, "match-empty"));
+        steps.add(new Step(() -> shell.go("Match"), () -> true, "match-empty"));
         steps.add(new Step(
                 () -> session.jobs().run("Filming the demo workout", p -> Demo.prepare(demo, p), session::open),
                 () -> session.programme().get() != null
@@ -47,9 +53,15 @@ final class Photographer {
                         && !session.jobs().isRunning(),
                 null));
         steps.add(new Step(() -> shell.go(0), () -> true, "plan"));
-        steps.add(new Step(() -> pick(1, "#score", 6), () -> true, "match"));
-        steps.add(new Step(() -> pick(2, "#stretches", 6), () -> true, "dress"));
-        steps.add(new Step(() -> shell.go(3), () -> true, "publish"));
+        steps.add(new Step(
+                () -> ((PlanStage) shell.stage("Plan")).tabs().show("Findings"), () -> true, "plan-findings"));
+        steps.add(new Step(() -> pick("Script", "#windows", 8), () -> true, "script"));
+        steps.add(new Step(() -> pick("Match", "#score", 6), () -> true, "match"));
+        steps.add(new Step(() -> pick("Dress", "#stretches", 6), () -> true, "dress"));
+        steps.add(new Step(() -> shell.go("Publish"), () -> true, "publish"));
+        steps.add(new Step(() -> pick("Library", "#moves", 4), () -> true, "library"));
+        steps.add(new Step(this::series, () -> true, "series"));
+        steps.add(new Step(this::ways, () -> true, "plan-ways"));
         Timeline clock = new Timeline(new KeyFrame(LOOK_EVERY, e -> look()));
         clock.setCycleCount(Timeline.INDEFINITE);
         steps.peek().begin().run();
@@ -57,12 +69,36 @@ final class Photographer {
     }
 
     /** Goes to a stage and selects a line of its list. */
-    private void pick(int stage, String list, int index) {
+    private void pick(String stage, String list, int index) {
         shell.go(stage);
         Node node = shell.root().lookup(list);
         if (node instanceof ListView<?> view) {
             view.getSelectionModel().select(index);
         }
+    }
+
+    /** A week of the demo and two invented neighbours of it. */
+    private void series() {
+        shell.go("Series");
+        try {
+            List<Path> week = new ArrayList<>(List.of(demo.resolve(Demo.NAME + WorkoutFile.ENDING)));
+            for (String name : List.of("greenhouse-push", "compost-legs")) {
+                Path file = demo.resolve(name + WorkoutFile.ENDING);
+                WorkoutFile.save(file, Workout.EMPTY.withSheet(Demo.sheet(name)));
+                week.add(file);
+            }
+            ((SeriesScreen) shell.stage("Series")).add(week);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the week of the demo cannot be written to " + demo, e);
+        }
+    }
+
+    /** A promise the demo does not keep, and the ways to keep it. */
+    private void ways() {
+        shell.go("Plan");
+        Session session = shell.session();
+        session.apply("promise 5 min", session.workout().withSheet(Demo.sheet().replace("promise: 4 min", "promise: 5 min")));
+        ((PlanStage) shell.stage("Plan")).showWays();
     }
 
     private void look() {

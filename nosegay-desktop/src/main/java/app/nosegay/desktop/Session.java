@@ -2,14 +2,17 @@ package app.nosegay.desktop;
 
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.Media;
+import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.media.MediaInput;
+import app.nosegay.plan.SheetEdit;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.Trouble;
 import app.nosegay.workout.History;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
+import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.EnumSet;
@@ -25,6 +28,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.stage.FileChooser;
+import javafx.stage.Window;
 import javafx.util.Duration;
 
 /**
@@ -48,6 +53,7 @@ public final class Session {
     private final PauseTransition typing = new PauseTransition(TYPING_PAUSE);
     private History history = new History(Workout.EMPTY);
     private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
+    private GuideVoice guideVoice;
     private Path file;
     private int typingRun;
     /** What the file or its autosave holds. */
@@ -98,6 +104,11 @@ public final class Session {
     public void apply(String name, Workout next) {
         history.apply(name, next);
         changed();
+    }
+
+    /** Changes the run sheet as {@code edit} says. */
+    public void edit(SheetEdit edit) {
+        apply(edit.name(), workout().withSheet(edit.apply(workout().sheet())));
     }
 
     /** Takes typed text; typing on one line without a pause is one step. */
@@ -250,6 +261,43 @@ public final class Session {
                                 t.log() == null ? null : Media.stored(to, Media.resolved(from, t.log()))))
                         .toList(),
                 workout.pins());
+    }
+
+    /** The move library changed: everything is reckoned again. */
+    public void libraryChanged() {
+        reckon();
+    }
+
+    /** The guide voice, woken the first time it is wanted; null where it is not installed: words are then shown in time, not heard. */
+    public synchronized GuideVoice guideVoice() {
+        if (guideVoice == null) {
+            try {
+                guideVoice = new GuideVoice();
+            } catch (IOException e) {
+                Platform.runLater(() -> state.set(e.getMessage()));
+            }
+        }
+        return guideVoice;
+    }
+
+    /** Writes the plan or its script to a file the user chooses. */
+    public void print(PrintJob.Form form, Window window) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Write " + form.file());
+        chooser.setInitialFileName(form.file());
+        File chosen = chooser.showSaveDialog(window);
+        if (chosen != null) {
+            print(form, chosen.toPath());
+        }
+    }
+
+    /** Writes the plan or its script to {@code target}; the user has been asked about replacing it. */
+    public void print(PrintJob.Form form, Path target) {
+        Programme now = programme.get();
+        jobs.run(
+                "Writing " + target.getFileName(),
+                progress -> PrintJob.write(now, form, target, true),
+                written -> state.set("wrote " + written));
     }
 
     /** Has the simulated camera film the plan; the take is added when it is done. */

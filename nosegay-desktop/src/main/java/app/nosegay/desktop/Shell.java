@@ -1,9 +1,12 @@
 package app.nosegay.desktop;
 
 import app.nosegay.desktop.dress.DressStage;
+import app.nosegay.desktop.library.LibraryScreen;
 import app.nosegay.desktop.match.MatchStage;
 import app.nosegay.desktop.plan.PlanStage;
 import app.nosegay.desktop.publish.PublishStage;
+import app.nosegay.desktop.script.ScriptStage;
+import app.nosegay.desktop.series.SeriesScreen;
 import app.nosegay.jobs.WorkoutFile;
 import java.io.File;
 import java.nio.file.Path;
@@ -43,15 +46,20 @@ public final class Shell {
     private final Button undo = new Button("Undo");
     private final Button redo = new Button("Redo");
     private final KeysOverlay keys = new KeysOverlay();
+    private int besides;
     private StageView shown;
 
     Shell(Stage stage, Session session) {
         this.stage = stage;
         this.session = session;
         stages.add(new PlanStage(session));
+        stages.add(new ScriptStage(session));
         stages.add(new MatchStage(session, stage));
         stages.add(new DressStage(session));
         stages.add(new PublishStage(session, stage));
+        besides = stages.size();
+        stages.add(new LibraryScreen(session, stage));
+        stages.add(new SeriesScreen(session, stage));
         frame.getStyleClass().add("frame");
         frame.setLeft(rail());
         frame.setTop(head());
@@ -87,6 +95,11 @@ public final class Shell {
             tab.setTooltip(new Tooltip("Ctrl+" + (i + 1)));
             tab.setOnAction(e -> go(index));
             tabs.add(tab);
+            if (i == besides) {
+                Region gap = new Region();
+                gap.setMinHeight(18);
+                rail.getChildren().add(gap);
+            }
             rail.getChildren().add(tab);
         }
         Region space = new Region();
@@ -185,8 +198,24 @@ public final class Shell {
         shown.entered();
     }
 
+    /** Shows a stage by its name. */
+    void go(String name) {
+        for (int i = 0; i < stages.size(); i++) {
+            if (stages.get(i).name().equals(name)) {
+                go(i);
+            }
+        }
+    }
+
+    /** The stage called {@code name}. */
+    StageView stage(String name) {
+        return stages.stream().filter(s -> s.name().equals(name)).findFirst().orElseThrow();
+    }
+
     void installKeys(Scene scene) {
-        KeyCode[] digits = {KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4};
+        KeyCode[] digits = {
+            KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5, KeyCode.DIGIT6, KeyCode.DIGIT7
+        };
         for (int i = 0; i < stages.size(); i++) {
             int index = i;
             scene.getAccelerators().put(control(digits[i]), () -> go(index));
@@ -196,6 +225,10 @@ public final class Shell {
                 .put(
                         new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
                         session::redo);
+        scene.getAccelerators().put(control(KeyCode.T), () -> {
+            go(0);
+            ((PlanStage) stages.get(0)).showWays();
+        });
         scene.getAccelerators().put(control(KeyCode.S), this::save);
         scene.getAccelerators().put(control(KeyCode.O), this::chooseAndOpen);
         scene.getAccelerators().put(new KeyCodeCombination(KeyCode.F1), keys::toggle);

@@ -32,7 +32,12 @@ public final class Demo {
 
     /** The demo's run sheet. */
     public static String sheet() {
-        try (InputStream in = Demo.class.getResourceAsStream("demo.runsheet")) {
+        return sheet("demo");
+    }
+
+    /** One of the shipped run sheets: the demo's, or one of its neighbours in the week. */
+    public static String sheet(String name) {
+        try (InputStream in = Demo.class.getResourceAsStream(name + ".runsheet")) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new IllegalStateException("the demo's run sheet is missing from the application", e);

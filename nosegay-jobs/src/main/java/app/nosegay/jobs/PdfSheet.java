@@ -10,6 +10,9 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -41,7 +44,10 @@ final class PdfSheet implements AutoCloseable {
 
     private PDType0Font font(int index) throws IOException {
         try (InputStream in = Typefaces.class.getResourceAsStream(Typefaces.FILES.get(index))) {
-            return PDType0Font.load(document, in);
+            TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in));
+            // Ligatures would be lost to whoever searches or copies the text.
+            font.disableGsubFeature("liga");
+            return PDType0Font.load(document, font, true);
         }
     }
 

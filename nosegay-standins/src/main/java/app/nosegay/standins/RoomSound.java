@@ -44,7 +44,7 @@ final class RoomSound {
             add(tones.get(i), SyncTone.tone(i == 1, performance.runNumber(), sampleRate), TONE);
         }
         for (Performance.Beep b : performance.beeps()) {
-            add(b.time(), beep(b.hz(), b.length()), BEEP);
+            add(b.time(), beep(b.hz(), b.length(), sampleRate), BEEP);
         }
         speak(performance.spoken(), voice);
         clips.sort((a, b) -> Long.compare(a.start(), b.start()));
@@ -54,7 +54,8 @@ final class RoomSound {
         clips.add(new Clip(Math.round(time.seconds() * sampleRate), samples, gain));
     }
 
-    private float[] beep(double hz, Length length) {
+    /** A beep of the interval clock: soft edges, a little of its octave. */
+    static float[] beep(double hz, Length length, int sampleRate) {
         int n = (int) Math.round(length.seconds() * sampleRate);
         float[] samples = new float[n];
         int edge = sampleRate / 200;

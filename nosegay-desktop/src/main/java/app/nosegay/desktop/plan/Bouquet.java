@@ -13,7 +13,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 
 /** A petal per muscle group, as long as its load: upper body above, legs below, front to the left, back to the right. */
-final class Bouquet {
+public final class Bouquet {
     private static final double WIDTH = 390;
     private static final double HEIGHT = 230;
     private static final double INNER = 12;
@@ -30,17 +30,17 @@ final class Bouquet {
     private final Canvas canvas = new Canvas(WIDTH, HEIGHT);
     private final StackPane pane = new StackPane(canvas);
 
-    Bouquet() {
+    public Bouquet() {
         pane.setMinSize(WIDTH, HEIGHT);
         pane.setMaxSize(WIDTH, HEIGHT);
         pane.setAccessibleText("Load per muscle group");
     }
 
-    Region view() {
+    public Region view() {
         return pane;
     }
 
-    void show(Balance balance) {
+    public void show(Balance balance) {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, WIDTH, HEIGHT);
         double most = balance.muscles().values().stream()

@@ -1,22 +1,27 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.FindingList;
 import app.nosegay.desktop.Session;
 import app.nosegay.desktop.StageView;
+import app.nosegay.desktop.Tabs;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.Balance;
-import app.nosegay.plan.Finding;
-import app.nosegay.plan.check.PlanCheck;
+import app.nosegay.jobs.PrintJob;
+import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Problem;
-import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.PlanReport;
+import app.nosegay.plan.edit.LengthEdit;
+import app.nosegay.plan.edit.SheetOrder;
+import app.nosegay.plan.fit.Offer;
 import app.nosegay.workout.Programme;
 import java.util.List;
-import java.util.Locale;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.Tooltip;
@@ -33,48 +38,82 @@ public final class PlanStage implements StageView {
     private final RunSheetEditor editor;
     private final VBox problems = new VBox(4);
     private final Label promise = new Label();
-    private final Label figures = new Label();
+    private final Label previewed = new Label();
+    private final Button ways = new Button("Ways to keep it");
+    private final Figures figures = new Figures();
     private final Ribbon ribbon = new Ribbon();
     private final Bouquet bouquet = new Bouquet();
+    private final FindingList findings;
+    private final FitPanel fit;
+    private final GearPanel gear;
+    private final Tabs tabs = new Tabs("plan");
     private final SplitPane view = new SplitPane();
+    private Timeline shown;
 
     public PlanStage(Session session) {
         editor = new RunSheetEditor(session);
-        Label sheetHeading = heading("Run sheet");
+        findings = new FindingList(session, "plan-findings", f -> editor.goToLine(Math.max(1, f.line())));
+        fit = new FitPanel(session, this::preview);
+        gear = new GearPanel(session);
         ScrollPane problemScroll = new ScrollPane(problems);
         problemScroll.setFitToWidth(true);
-        problemScroll.setMaxHeight(150);
-        problemScroll.setStyle("-fx-background-color: transparent; -fx-background: transparent;");
+        problemScroll.setMaxHeight(130);
+        problemScroll.getStyleClass().add("plain-scroll");
         problemScroll.visibleProperty().bind(Bindings.isNotEmpty(problems.getChildren()));
         problemScroll.managedProperty().bind(problemScroll.visibleProperty());
         VirtualizedScrollPane<RunSheetEditor> scroll = new VirtualizedScrollPane<>(editor);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        VBox left = new VBox(8, sheetHeading, scroll, problemScroll);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox head = new HBox(8, heading("Run sheet"), space, print(session));
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox left = new VBox(6, head, scroll, problemScroll);
         left.getStyleClass().add("stage");
         promise.getStyleClass().add("sentence");
         promise.setId("promise");
         promise.setMinHeight(Region.USE_PREF_SIZE);
-        figures.setWrapText(true);
-        figures.setId("figures");
+        HBox.setHgrow(promise, Priority.ALWAYS);
+        promise.setMaxWidth(Double.MAX_VALUE);
+        ways.getStyleClass().add("act");
+        ways.setId("ways");
+        ways.setMinWidth(Region.USE_PREF_SIZE);
+        ways.managedProperty().bind(ways.visibleProperty());
+        ways.setTooltip(new Tooltip("Ctrl+T"));
+        ways.setOnAction(e -> showWays());
+        HBox promised = new HBox(12, promise, ways);
+        promised.setAlignment(Pos.CENTER_LEFT);
+        previewed.getStyleClass().add("previewed");
+        previewed.managedProperty().bind(previewed.visibleProperty());
+        previewed.setVisible(false);
         ribbon.onChosen(editor::goToLine);
+        ribbon.onStretched((segment, length) ->
+                LengthEdit.of(shown, segment, length).ifPresent(session::edit));
+        ribbon.onMoved((from, to) -> new SheetOrder(shown.sheet()).moved(from, to).ifPresent(session::edit));
         ScrollPane ribbonScroll = new ScrollPane(ribbon.view());
         ribbonScroll.setFitToWidth(true);
-        ribbonScroll.setStyle("-fx-background-color: transparent; -fx-background: transparent;");
+        ribbonScroll.getStyleClass().add("plain-scroll");
+        HBox body = new HBox(14, bouquet.view(), figures.view());
+        body.setAlignment(Pos.TOP_LEFT);
+        tabs.add("Body", body);
+        tabs.add("Findings", findings.view());
+        tabs.add("Gear and cautions", gear.view());
+        tabs.add("Ways to fit", fit.view());
+        tabs.onShown(name -> {
+            if (name.equals("Ways to fit")) {
+                fit.reckon();
+            } else {
+                preview(null);
+            }
+        });
+        SplitPane pictures = new SplitPane(new VBox(4, previewed, ribbonScroll), tabs.view());
         VBox.setVgrow(ribbonScroll, Priority.ALWAYS);
-        HBox.setHgrow(figures, Priority.ALWAYS);
-        HBox below = new HBox(18, bouquet.view(), figures);
-        below.setAlignment(Pos.CENTER_LEFT);
-        VBox right = new VBox(
-                10,
-                heading("Promise"),
-                promise,
-                heading("Timeline"),
-                ribbonScroll,
-                heading("What the work loads"),
-                below);
+        pictures.setOrientation(javafx.geometry.Orientation.VERTICAL);
+        pictures.setDividerPositions(0.5);
+        VBox.setVgrow(pictures, Priority.ALWAYS);
+        VBox right = new VBox(8, promised, pictures);
         right.getStyleClass().add("stage");
         view.getItems().addAll(left, right);
-        view.setDividerPositions(0.47);
+        view.setDividerPositions(0.44);
         session.programme().addListener((o, before, now) -> show(now));
         if (session.programme().get() != null) {
             show(session.programme().get());
@@ -88,6 +127,23 @@ public final class PlanStage implements StageView {
         return heading;
     }
 
+    private MenuButton print(Session session) {
+        MenuButton menu = new MenuButton("Print and hand out");
+        menu.setId("print");
+        menu.getStyleClass().add("quiet");
+        for (PrintJob.Form form : PrintJob.Form.values()) {
+            MenuItem item = new MenuItem(switch (form) {
+                case PROMPTER_PDF -> "Prompter text (PDF)";
+                case RUN_SHEET_PDF -> "Run sheet (PDF)";
+                case RUN_SHEET_CSV -> "Run sheet (CSV)";
+                case RUN_SHEET_MARKDOWN -> "Run sheet (Markdown)";
+            });
+            item.setOnAction(e -> session.print(form, view.getScene().getWindow()));
+            menu.getItems().add(item);
+        }
+        return menu;
+    }
+
     @Override
     public String name() {
         return "Plan";
@@ -98,42 +154,50 @@ public final class PlanStage implements StageView {
         return view;
     }
 
+    /** Opens the fitter's offers. */
+    public void showWays() {
+        tabs.show("Ways to fit");
+    }
+
     private void show(Programme programme) {
         Timeline timeline = programme.timeline();
-        MoveLibrary library = Libraries.current();
-        List<Finding> findings = PlanCheck.findings(timeline, library);
+        PlanReport report = programme.report();
+        shown = timeline;
         editor.show(timeline.sheet());
-        boolean kept = PlanCheck.promiseKept(findings);
-        promise.setText((timeline.sheet().header().promise().text().isEmpty() ? "" : kept ? "✓ " : "✗ ")
-                + PlanCheck.sentence(timeline, findings));
-        promise.getStyleClass().removeAll("kept", "broken");
-        promise.getStyleClass()
-                .add(timeline.sheet().header().promise().text().isEmpty() ? "plain" : kept ? "kept" : "broken");
-        ribbon.show(timeline);
-        Balance balance = Balance.of(timeline, library);
-        bouquet.show(balance);
-        figures.setText(figures(timeline, balance));
-        problems(timeline.sheet().problems(), findings);
+        boolean none = timeline.sheet().header().promise().text().isEmpty();
+        boolean kept = report.promiseKept();
+        promise.setText((none ? "" : kept ? "✓ " : "✗ ") + report.sentence());
+        promise.getStyleClass().removeAll("kept", "broken", "plain");
+        promise.getStyleClass().add(none ? "plain" : kept ? "kept" : "broken");
+        ways.setVisible(report.findings().stream().anyMatch(f -> f.code().equals("plan.promise-length")));
+        preview(null);
+        bouquet.show(report.balance());
+        figures.show(report);
+        findings.show(report.findings(), programme.workout());
+        long open = report.findings().stream()
+                .filter(f -> programme.workout().waiver(f).isEmpty())
+                .count();
+        tabs.rename("Findings", open == 0 ? "Findings" : "Findings " + open);
+        gear.show(report);
+        fit.show(timeline);
+        problems(timeline.sheet().problems());
     }
 
-    private static String figures(Timeline timeline, Balance b) {
-        if (timeline.segments().isEmpty()) {
-            return "";
+    /** Shows an offer on the ribbon as it would be; the plan itself for null. */
+    private void preview(Offer offer) {
+        previewed.setVisible(offer != null);
+        if (shown == null) {
+            return;
         }
-        return String.format(
-                Locale.ROOT,
-                "Work %s of %s, density %.0f %%%nLongest without rest %s%nPush %s · pull %s%nLeft %s · right %s",
-                timeline.total(SegmentKind.WORK),
-                timeline.total(),
-                100 * b.density(),
-                b.longestWithoutRest(),
-                b.push(),
-                b.pull(),
-                b.left().time(),
-                b.right().time());
+        if (offer == null) {
+            ribbon.show(shown);
+            return;
+        }
+        previewed.setText("As it would be: " + offer.name() + ", " + offer.measured().clock());
+        ribbon.show(Expansion.expand(RunSheetParser.parse(offer.sheet(), Libraries.current()), Libraries.current()));
     }
 
-    private void problems(List<Problem> found, List<Finding> findings) {
+    private void problems(List<Problem> found) {
         problems.getChildren().clear();
         for (Problem p : found.subList(0, Math.min(found.size(), MOST_PROBLEMS_SHOWN))) {
             Label text = new Label((p.note() ? "○ " : "✗ ") + p.message());
@@ -142,12 +206,12 @@ public final class PlanStage implements StageView {
             HBox row = new HBox(8, text);
             row.setAlignment(Pos.CENTER_LEFT);
             if (p.nearest() != null) {
-                Button fix = new Button("Write \"" + p.nearest() + "\"");
-                fix.getStyleClass().add("quiet");
-                fix.setMinWidth(Region.USE_PREF_SIZE);
-                fix.setTooltip(new Tooltip("Ctrl+. on the line"));
-                fix.setOnAction(e -> editor.fix(p));
-                row.getChildren().add(fix);
+                Button fixIt = new Button("Write \"" + p.nearest() + "\"");
+                fixIt.getStyleClass().add("quiet");
+                fixIt.setMinWidth(Region.USE_PREF_SIZE);
+                fixIt.setTooltip(new Tooltip("Ctrl+. on the line"));
+                fixIt.setOnAction(e -> editor.fix(p));
+                row.getChildren().add(fixIt);
             }
             text.setOnMouseClicked(e -> editor.goToLine(p.line()));
             problems.getChildren().add(row);
@@ -155,16 +219,11 @@ public final class PlanStage implements StageView {
         if (found.size() > MOST_PROBLEMS_SHOWN) {
             problems.getChildren().add(new Label("and " + (found.size() - MOST_PROBLEMS_SHOWN) + " more"));
         }
-        for (Finding f : findings) {
-            boolean shownElsewhere = f.code().startsWith("plan.promise")
-                    || f.code().equals("plan.unread")
-                    || f.code().equals("plan.unknown-move");
-            if (!shownElsewhere) {
-                Label text = new Label("○ " + f.message());
-                text.getStyleClass().add("remark");
-                problems.getChildren().add(text);
-            }
-        }
+    }
+
+    /** The views beside the run sheet. */
+    public Tabs tabs() {
+        return tabs;
     }
 
     /** The editor, for tests and pictures. */

@@ -1,22 +1,30 @@
 package app.nosegay.desktop.plan;
 
 import app.nosegay.desktop.Petals;
-import app.nosegay.plan.Attribute;
+import app.nosegay.jobs.Libraries;
+import app.nosegay.library.Move;
 import app.nosegay.plan.RunSheet.Block;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.ChangeOver;
+import app.nosegay.plan.check.GearList;
+import app.nosegay.plan.edit.LengthEdit;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.IntConsumer;
 import javafx.geometry.Rectangle2D;
+import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
@@ -28,6 +36,10 @@ final class Ribbon {
     private static final double ROW = 46;
     private static final double LABEL = 18;
     private static final double BAR = 20;
+    /** How near to an edge counts as on it, in pixels. */
+    private static final double GRIP = 4;
+    /** Lengths are dragged on this grid. */
+    private static final double GRID_SECONDS = 5;
 
     private record Patch(Rectangle2D place, Segment segment) {}
 
@@ -42,24 +54,116 @@ final class Ribbon {
     private final List<Patch> patches = new ArrayList<>();
     private Timeline timeline;
     private IntConsumer chosen = line -> {};
+    private BiConsumer<Segment, Length> stretched = (segment, length) -> {};
+    private BiConsumer<Integer, Integer> moved = (from, to) -> {};
+    private Patch held;
+    private Block carried;
+    private double pressedX;
+    private double scale = 1;
+    private Length wanted;
+    private String lastGear = "";
+    private Move.Height lastHeight;
 
     Ribbon() {
         pane.setMinWidth(200);
         pane.setAccessibleText("Timeline of the workout, one strand per block");
         tip.setShowDelay(Duration.millis(150));
         Tooltip.install(canvas, tip);
-        canvas.setOnMouseMoved(e -> tip.setText(patches.stream()
-                .filter(p -> p.place().contains(e.getX(), e.getY()))
-                .findFirst()
-                .map(p -> describe(p.segment()))
-                .orElse("Point at a stretch to see what it is; click to go to its line")));
-        canvas.setOnMouseClicked(e -> patches.stream()
-                .filter(p -> p.place().contains(e.getX(), e.getY()))
-                .findFirst()
-                .ifPresent(p -> chosen.accept(
-                        p.segment().line() != null
-                                ? p.segment().line().line()
-                                : p.segment().block().line())));
+        canvas.setOnMouseMoved(this::look);
+        canvas.setOnMousePressed(this::press);
+        canvas.setOnMouseDragged(this::drag);
+        canvas.setOnMouseReleased(this::release);
+    }
+
+    private Optional<Patch> at(double x, double y) {
+        return patches.stream().filter(p -> p.place().contains(x, y)).findFirst();
+    }
+
+    /** The stretch whose right edge is at {@code x}. */
+    private Optional<Patch> edgeAt(double x, double y) {
+        return patches.stream()
+                .filter(p -> Math.abs(p.place().getMaxX() - x) <= GRIP
+                        && y >= p.place().getMinY()
+                        && y <= p.place().getMaxY())
+                .findFirst();
+    }
+
+    private Block blockAt(double y) {
+        int index = (int) ((y - 2) / ROW);
+        List<Block> blocks = timeline == null
+                ? List.of()
+                : timeline.segments().stream().map(Segment::block).distinct().toList();
+        return index < 0 || index >= blocks.size() ? null : blocks.get(index);
+    }
+
+    private void look(MouseEvent e) {
+        boolean edge = edgeAt(e.getX(), e.getY()).isPresent();
+        Optional<Patch> patch = at(e.getX(), e.getY());
+        canvas.setCursor(edge ? Cursor.H_RESIZE : patch.isPresent() ? Cursor.HAND : Cursor.OPEN_HAND);
+        tip.setText(patch.map(p -> describe(p.segment()) + "\nDrag its right edge to change its length")
+                .orElse("Point at a stretch to see what it is; click to go to its line; drag a block's name to move it"));
+    }
+
+    private void press(MouseEvent e) {
+        held = edgeAt(e.getX(), e.getY()).orElse(null);
+        pressedX = e.getX();
+        wanted = null;
+        carried = held == null && at(e.getX(), e.getY()).isEmpty() ? blockAt(e.getY()) : null;
+    }
+
+    private void drag(MouseEvent e) {
+        if (held != null) {
+            Length now = LengthEdit.segmentLength(timeline, held.segment());
+            double seconds = now.seconds() + (e.getX() - pressedX) / scale;
+            wanted = Length.ofSeconds(Math.max(GRID_SECONDS, Math.round(seconds / GRID_SECONDS) * GRID_SECONDS));
+            paint();
+            GraphicsContext g = canvas.getGraphicsContext2D();
+            Rectangle2D p = held.place();
+            double x = p.getMaxX() + (wanted.seconds() - now.seconds()) * scale;
+            g.setStroke(Petals.INK);
+            g.strokeLine(x, p.getMinY() - 2, x, p.getMaxY());
+            g.setFill(Petals.INK);
+            g.fillText(wanted.clock(), x + 4, p.getMinY() + 12);
+        } else if (carried != null) {
+            canvas.setCursor(Cursor.CLOSED_HAND);
+            paint();
+            Block target = blockAt(e.getY());
+            if (target != null && target != carried) {
+                GraphicsContext g = canvas.getGraphicsContext2D();
+                double y = 2 + ROW * (int) ((e.getY() - 2) / ROW);
+                g.setStroke(Petals.WORK);
+                g.setLineWidth(2);
+                g.strokeLine(2, y, canvas.getWidth() - 4, y);
+            }
+        }
+    }
+
+    private void release(MouseEvent e) {
+        Block target = blockAt(e.getY());
+        if (held != null && wanted != null) {
+            stretched.accept(held.segment(), wanted);
+        } else if (carried != null && target != null && target != carried && !e.isStillSincePress()) {
+            moved.accept(carried.line(), target.line());
+        } else if (e.isStillSincePress()) {
+            at(e.getX(), e.getY()).ifPresent(p -> chosen.accept(lineOf(p.segment())));
+        }
+        held = null;
+        carried = null;
+        paint();
+    }
+
+    private static int lineOf(Segment s) {
+        return s.line() != null ? s.line().line() : s.block().line();
+    }
+
+    /** Told the new length when the edge of a stretch was dragged. */
+    void onStretched(BiConsumer<Segment, Length> told) {
+        stretched = told;
+    }
+
+    /** Told the lines of the block that was dragged and of the one it was dropped on. */
+    void onMoved(BiConsumer<Integer, Integer> told) {
+        moved = told;
     }
 
     Region view() {
@@ -105,7 +209,9 @@ final class Ribbon {
                 .add(s));
         double longest =
                 blocks.values().stream().mapToDouble(Ribbon::seconds).max().orElse(1);
-        double scale = (width - 8) / Math.max(60, longest);
+        scale = (width - 8) / Math.max(60, longest);
+        lastGear = "";
+        lastHeight = null;
         double y = 2;
         for (Map.Entry<Block, List<Segment>> entry : blocks.entrySet()) {
             strand(g, entry.getKey(), entry.getValue(), y, scale);
@@ -115,6 +221,33 @@ final class Ribbon {
 
     private static double seconds(List<Segment> segments) {
         return segments.stream().mapToDouble(s -> s.duration().seconds()).sum();
+    }
+
+    /** Changes of gear (a filled triangle) and of position (a step up or down), below where they happen. */
+    private void marks(GraphicsContext g, Segment s, double x, double y) {
+        String gear = String.join(
+                ", ", GearList.of(s, Libraries.current()).stream().map(i -> i.name() + i.weight()).toList());
+        Move.Height height = ChangeOver.heightOf(s, Libraries.current());
+        if (!gear.equals(lastGear)) {
+            g.setFill(gear.isEmpty() ? Petals.PAPER : Petals.INK);
+            g.setStroke(Petals.INK);
+            g.setLineWidth(1);
+            double[] xs = {x + 4, x + 8, x};
+            double[] ys = {y + 1, y + 7, y + 7};
+            g.fillPolygon(xs, ys, 3);
+            g.strokePolygon(xs, ys, 3);
+        }
+        if (lastHeight != null && height != lastHeight) {
+            boolean down = height.compareTo(lastHeight) > 0;
+            g.setStroke(Petals.REST);
+            g.setLineWidth(2);
+            g.strokePolyline(
+                    new double[] {x + 11, x + 15, x + 15, x + 19},
+                    down ? new double[] {y + 2, y + 2, y + 7, y + 7} : new double[] {y + 7, y + 7, y + 2, y + 2},
+                    4);
+        }
+        lastGear = gear;
+        lastHeight = height;
     }
 
     private void strand(GraphicsContext g, Block block, List<Segment> segments, double y, double scale) {
@@ -127,7 +260,6 @@ final class Ribbon {
                 2,
                 y + 13);
         double x = 2;
-        String gear = null;
         for (Segment s : segments) {
             double w = s.duration().seconds() * scale;
             boolean high = s.kind().isMoving();
@@ -141,13 +273,8 @@ final class Ribbon {
                 double mark = s.side() == Side.LEFT ? x + 2 : x + w - 5;
                 g.fillRect(mark, top + 3, 2, h - 6);
             }
-            String needs = s.kind() == SegmentKind.WORK && s.line() != null
-                    ? String.join(", ", s.line().attributes().list(Attribute.GEAR))
-                    : gear;
-            if (needs != null && !needs.equals(gear) && s.kind() == SegmentKind.WORK) {
-                g.setFill(Petals.INK);
-                g.fillPolygon(new double[] {x, x + 4, x - 4}, new double[] {top + h + 1, top + h + 7, top + h + 7}, 3);
-                gear = needs;
+            if (s.kind().isMoving()) {
+                marks(g, s, x, top + h);
             }
             patches.add(new Patch(new Rectangle2D(x, y + LABEL, Math.max(1, w), BAR + 8), s));
             x += w;

@@ -1,11 +1,14 @@
 package app.nosegay.desktop.plan;
 
 import app.nosegay.desktop.Session;
+import app.nosegay.jobs.Libraries;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Attribute;
 import app.nosegay.plan.BlockKind;
 import app.nosegay.plan.Problem;
 import app.nosegay.plan.RunSheet;
+import app.nosegay.plan.edit.NotesReader;
+import app.nosegay.plan.edit.SheetOrder;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -16,10 +19,10 @@ import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.AccessibleRole;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.fxmisc.richtext.CodeArea;
-import org.fxmisc.richtext.LineNumberFactory;
 import org.fxmisc.richtext.model.StyleSpans;
 import org.fxmisc.richtext.model.StyleSpansBuilder;
 import org.fxmisc.richtext.util.UndoUtils;
@@ -35,7 +38,9 @@ public final class RunSheetEditor extends CodeArea {
     private static final Pattern NUMBER = Pattern.compile("\\d+(:\\d{2})?");
 
     private final transient Session session;
+    private final transient CompletionPopup completion;
     private boolean showing;
+    private transient RunSheet sheet;
     private List<Problem> problems = List.of();
 
     RunSheetEditor(Session session) {
@@ -47,11 +52,13 @@ public final class RunSheetEditor extends CodeArea {
         setId("run-sheet");
         setAccessibleRole(AccessibleRole.TEXT_AREA);
         setAccessibleText("Run sheet");
-        setParagraphGraphicFactory(LineNumberFactory.get(this));
+        setParagraphGraphicFactory(new Gutter(this, session)::graphic);
+        completion = new CompletionPopup(this);
         setUndoManager(UndoUtils.noOpUndoManager());
         textProperty().addListener((o, before, now) -> {
             if (!showing) {
                 session.type(now, getCurrentParagraph());
+                completion.typed();
             }
         });
         multiPlainChanges().successionEnds(Duration.ofMillis(40)).subscribe(c -> colour());
@@ -59,7 +66,18 @@ public final class RunSheetEditor extends CodeArea {
     }
 
     private void key(KeyEvent e) {
-        if (e.isShortcutDown() && e.getCode() == KeyCode.Z) {
+        if (completion.takes(e)) {
+            e.consume();
+        } else if (e.isShortcutDown() && e.getCode() == KeyCode.SPACE) {
+            completion.ask();
+            e.consume();
+        } else if (e.isAltDown() && e.isShiftDown() && (e.getCode() == KeyCode.UP || e.getCode() == KeyCode.DOWN)) {
+            moveLines(e.getCode() == KeyCode.UP);
+            e.consume();
+        } else if (e.isAltDown() && e.getCode() == KeyCode.F) {
+            fold(e.isShiftDown());
+            e.consume();
+        } else if (e.isShortcutDown() && e.getCode() == KeyCode.Z) {
             if (e.isShiftDown()) {
                 session.redo();
             } else {
@@ -108,21 +126,125 @@ public final class RunSheetEditor extends CodeArea {
         }
     }
 
-    /** Shows a sheet that was just read: its text where it differs (undo, open), its problems in place. */
-    void show(RunSheet sheet) {
-        problems = sheet.problems();
-        String wanted = session.workout().sheet();
-        if (!getText().equals(wanted.replace("\r\n", "\n"))) {
-            showing = true;
-            int caret = Math.min(getCaretPosition(), wanted.length());
-            replaceText(wanted.replace("\r\n", "\n"));
-            moveTo(Math.min(caret, getLength()));
-            if (caret == 0) {
-                showParagraphAtTop(0);
-            }
-            showing = false;
+    /** Moves the block or move at the cursor, with all that belongs to it, one place up or down. */
+    private void moveLines(boolean up) {
+        if (sheet == null || !sheet.text().equals(session.workout().sheet())) {
+            return;
         }
+        SheetOrder order = new SheetOrder(sheet);
+        int line = getCurrentParagraph() + 1;
+        order.moved(line, up).ifPresent(edit -> {
+            int after = order.lineAfter(line, up);
+            int column = getCaretColumn();
+            session.edit(edit);
+            write(session.workout().sheet());
+            int paragraph = Math.max(0, Math.min(getParagraphs().size(), after) - 1);
+            moveTo(paragraph, Math.min(column, getParagraphLength(paragraph)));
+            requestFollowCaret();
+        });
+    }
+
+    /** Folds the block at the cursor, or unfolds it; all blocks when {@code all}. */
+    void fold(boolean all) {
+        if (sheet == null) {
+            return;
+        }
+        List<SheetOrder.Range> blocks = new SheetOrder(sheet).blocks();
+        int line = getCurrentParagraph() + 1;
+        for (SheetOrder.Range block : blocks) {
+            if (all || block.contains(line)) {
+                toggle(block);
+            }
+        }
+    }
+
+    /** Folds or unfolds the block whose head is at {@code line}, from 1. */
+    void foldAt(int line) {
+        if (sheet != null) {
+            new SheetOrder(sheet)
+                    .blocks().stream().filter(b -> b.from() == line).findFirst().ifPresent(this::toggle);
+        }
+    }
+
+    private void toggle(SheetOrder.Range block) {
+        int first = block.from() - 1;
+        int last = Math.min(getParagraphs().size(), block.to() - 1) - 1;
+        while (last > first && getParagraph(last).getText().isBlank()) {
+            last--;
+        }
+        if (last <= first) {
+            return;
+        }
+        if (first + 1 < getParagraphs().size() && isFolded(first + 1)) {
+            unfoldParagraphs(first);
+        } else {
+            moveTo(first, getParagraphLength(first));
+            foldParagraphs(first, last);
+        }
+    }
+
+    /** Whether a block begins at {@code line}, from 1. */
+    boolean isBlockHead(int line) {
+        return sheet != null && sheet.blocks().stream().anyMatch(b -> b.line() == line);
+    }
+
+    RunSheet sheet() {
+        return sheet;
+    }
+
+    /** Pasted notes become run-sheet lines; notation is pasted as it is. */
+    @Override
+    public void paste() {
+        String clip = Clipboard.getSystemClipboard().getString();
+        NotesReader notes = new NotesReader(Libraries.current());
+        if (clip == null || !notes.isNotes(clip)) {
+            super.paste();
+            return;
+        }
+        int paragraph = getCurrentParagraph();
+        boolean inBlock = sheet != null
+                && sheet.blocks().stream()
+                        .anyMatch(b -> b.line() <= paragraph + 1
+                                && b.kind() != BlockKind.TALK
+                                && b.kind() != BlockKind.REST);
+        String lines = notes.read(clip, inBlock);
+        boolean onEmpty = getParagraphLength(paragraph) == 0;
+        replaceSelection(onEmpty ? lines.replaceFirst("^\n", "") : "\n" + lines);
+        session.jobs().say("");
+    }
+
+    /** Shows a sheet that was just read: its text where it differs (undo, open), its problems in place. */
+    void show(RunSheet read) {
+        sheet = read;
+        problems = read.problems();
+        write(session.workout().sheet());
         colour();
+    }
+
+    /** Puts {@code wanted} in place of the text where it differs, in as few lines as can be, so that cursor and folds stay. */
+    private void write(String wanted) {
+        String text = wanted.replace("\r\n", "\n");
+        if (getText().equals(text)) {
+            return;
+        }
+        showing = true;
+        String now = getText();
+        int same = 0;
+        int most = Math.min(now.length(), text.length());
+        while (same < most && now.charAt(same) == text.charAt(same)) {
+            same++;
+        }
+        int tail = 0;
+        while (tail < most - same && now.charAt(now.length() - 1 - tail) == text.charAt(text.length() - 1 - tail)) {
+            tail++;
+        }
+        int caret = getCaretPosition();
+        replaceText(same, now.length() - tail, text.substring(same, text.length() - tail));
+        moveTo(Math.min(caret, getLength()));
+        if (caret == 0) {
+            showParagraphAtTop(0);
+        }
+        showing = false;
     }
 
     /** Moves the cursor to a line, from 1, and shows it. */

@@ -1,0 +1,2 @@
+/** Several workouts side by side: a week, a course. */
+package app.nosegay.series;

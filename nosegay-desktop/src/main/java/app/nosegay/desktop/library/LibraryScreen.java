@@ -1,0 +1,260 @@
+package app.nosegay.desktop.library;
+
+import app.nosegay.desktop.Session;
+import app.nosegay.desktop.StageView;
+import app.nosegay.jobs.Libraries;
+import app.nosegay.library.Move;
+import java.io.File;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import javafx.stage.Stage;
+
+/** All moves, by pattern, with search; own moves are added and changed on a sheet of their own and kept apart from the shipped ones. */
+public final class LibraryScreen implements StageView {
+    private static final int FIGURE = 58;
+
+    private final Session session;
+    private final Stage stage;
+    private final TextField search = new TextField();
+    private final FlowPane drawers = new FlowPane(6, 4);
+    private final ListView<Move> moves = new ListView<>();
+    private final Label count = new Label();
+    private final MoveSheet sheet;
+    private final BorderPane view = new BorderPane();
+    private String pattern = "";
+    private Set<String> own = Set.of();
+
+    public LibraryScreen(Session session, Stage stage) {
+        this.session = session;
+        this.stage = stage;
+        sheet = new MoveSheet(this::keep, this::forget);
+        search.setId("move-search");
+        search.setPromptText("Search moves, muscles, gear");
+        search.setAccessibleText("Search moves");
+        search.textProperty().addListener((o, was, is) -> refresh());
+        moves.setId("moves");
+        moves.setCellFactory(l -> new MoveCell());
+        moves.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
+            if (is != null) {
+                sheet.show(is, own.contains(is.name()));
+            }
+        });
+        Label none = new Label("No move is called that. Make it your own: New move.");
+        none.getStyleClass().add("empty");
+        moves.setPlaceholder(none);
+        count.getStyleClass().add("small");
+        Button fresh = quiet("New move", "move-new", this::fresh);
+        Button in = quiet("Bring in …", "moves-in", this::bringIn);
+        Button out = quiet("Hand out my moves …", "moves-out", this::handOut);
+        in.setTooltip(new Tooltip("Adds the moves of a file to your own"));
+        out.setTooltip(new Tooltip("Writes your own moves to a file"));
+        HBox acts = new HBox(4, fresh, in, out);
+        VBox.setVgrow(moves, Priority.ALWAYS);
+        VBox left = new VBox(8, search, drawers, count, moves, acts);
+        left.getStyleClass().add("stage");
+        left.setMinWidth(400);
+        left.setMaxWidth(400);
+        view.setLeft(left);
+        view.setCenter(sheet.view());
+        drawers();
+        refresh();
+    }
+
+    private static Button quiet(String words, String id, Runnable act) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add("quiet");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setOnAction(e -> act.run());
+        return button;
+    }
+
+    @Override
+    public String name() {
+        return "Library";
+    }
+
+    @Override
+    public Region view() {
+        return view;
+    }
+
+    @Override
+    public void entered() {
+        refresh();
+    }
+
+    private void drawers() {
+        List<String> patterns = Libraries.current().moves().stream()
+                .map(Move::pattern)
+                .distinct()
+                .sorted()
+                .collect(Collectors.toCollection(ArrayList::new));
+        patterns.add(0, "");
+        for (String p : patterns) {
+            Button drawer = new Button(p.isEmpty() ? "all" : p);
+            drawer.getStyleClass().add("chip");
+            drawer.setOnAction(e -> {
+                pattern = p;
+                refresh();
+            });
+            drawer.setUserData(p);
+            drawers.getChildren().add(drawer);
+        }
+    }
+
+    private void refresh() {
+        try {
+            own = Libraries.own().stream().map(Move::name).collect(Collectors.toSet());
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+        }
+        List<Move> found = Libraries.current().search(search.getText()).stream()
+                .filter(m -> pattern.isEmpty() || m.pattern().equals(pattern))
+                .collect(Collectors.toCollection(ArrayList::new));
+        if (search.getText().isBlank()) {
+            found.sort(Comparator.comparing(Move::pattern).thenComparing(Move::name));
+        }
+        drawers.getChildren().forEach(d -> {
+            d.getStyleClass().remove("chosen");
+            if (d.getUserData().equals(pattern)) {
+                d.getStyleClass().add("chosen");
+            }
+        });
+        Move before = moves.getSelectionModel().getSelectedItem();
+        moves.getItems().setAll(found);
+        count.setText(found.size() + (found.size() == 1 ? " move" : " moves") + (own.isEmpty() ? "" : ", " + own.size() + " of your own"));
+        Move same = before == null
+                ? null
+                : found.stream().filter(m -> m.name().equals(before.name())).findFirst().orElse(null);
+        if (!found.isEmpty()) {
+            moves.getSelectionModel().select(same == null ? found.get(0) : same);
+        }
+    }
+
+    private void keep(Move move) {
+        try {
+            List<Move> all = new ArrayList<>(Libraries.own());
+            all.removeIf(m -> m.name().equals(move.name()));
+            all.add(move);
+            Libraries.keep(all);
+            changed(move.name());
+        } catch (IOException e) {
+            session.jobs().say("Your moves could not be kept: " + e.getMessage());
+        }
+    }
+
+    private void forget(Move move) {
+        try {
+            List<Move> all = new ArrayList<>(Libraries.own());
+            all.removeIf(m -> m.name().equals(move.name()));
+            Libraries.keep(all);
+            changed(move.name());
+        } catch (IOException e) {
+            session.jobs().say("Your moves could not be kept: " + e.getMessage());
+        }
+    }
+
+    private void changed(String name) {
+        refresh();
+        moves.getItems().stream()
+                .filter(m -> m.name().equals(name))
+                .findFirst()
+                .ifPresent(m -> {
+                    moves.getSelectionModel().select(m);
+                    moves.scrollTo(m);
+                    sheet.show(m, own.contains(m.name()));
+                });
+        session.libraryChanged();
+    }
+
+    private void fresh() {
+        sheet.fresh(search.getText().strip().toLowerCase(Locale.ROOT), pattern);
+    }
+
+    private void bringIn() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Bring in moves");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Moves", "*.json"));
+        File file = chooser.showOpenDialog(stage);
+        if (file != null) {
+            try {
+                int n = Libraries.bringIn(file.toPath());
+                session.jobs().say("");
+                count.setText(n + " moves brought in");
+                changed("");
+            } catch (IOException e) {
+                session.jobs().say(e.getMessage());
+            }
+        }
+    }
+
+    private void handOut() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Hand out my moves");
+        chooser.setInitialFileName("my-moves.json");
+        File file = chooser.showSaveDialog(stage);
+        if (file != null) {
+            try {
+                Libraries.write(file.toPath(), Libraries.own());
+            } catch (IOException e) {
+                session.jobs().say(file.getName() + ": cannot be written (" + e.getMessage() + ")");
+            }
+        }
+    }
+
+    /** A move with its figure. */
+    private final class MoveCell extends ListCell<Move> {
+        private final ImageView figure = new ImageView();
+        private final Label name = new Label();
+        private final Label about = new Label();
+        private final HBox row;
+
+        MoveCell() {
+            about.getStyleClass().add("small");
+            about.setMinWidth(0);
+            VBox words = new VBox(0, name, about);
+            words.setAlignment(Pos.CENTER_LEFT);
+            words.setMinWidth(0);
+            row = new HBox(10, figure, words);
+            row.setAlignment(Pos.CENTER_LEFT);
+            prefWidthProperty().bind(moves.widthProperty().subtract(20));
+            setMaxWidth(USE_PREF_SIZE);
+        }
+
+        @Override
+        protected void updateItem(Move m, boolean none) {
+            super.updateItem(m, none);
+            setText(null);
+            setGraphic(none || m == null ? null : row);
+            if (m != null && !none) {
+                figure.setImage(MovePicture.of(m, FIGURE));
+                name.setText(m.name() + (own.contains(m.name()) ? "  · mine" : ""));
+                about.setText(m.pattern() + " · "
+                        + m.primary().stream().map(g -> g.word().replace('-', ' ')).collect(Collectors.joining(", "))
+                        + (m.gear().isEmpty() ? "" : " · " + String.join(", ", m.gear())));
+                setAccessibleText(m.name() + ", " + about.getText());
+            }
+        }
+    }
+}

@@ -1,0 +1,267 @@
+package app.nosegay.desktop.library;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.library.Move;
+import app.nosegay.library.MuscleGroup;
+import app.nosegay.time.Tempo;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** One move on its own sheet: all that is known of it, and its wordings by kind of cue. */
+final class MoveSheet {
+    private static final List<CueKind> KINDS = List.of(
+            CueKind.SETUP, CueKind.FORM, CueKind.AVOID, CueKind.IMAGE, CueKind.FEEL, CueKind.CHECK, CueKind.BREATH,
+            CueKind.MUSCLE, CueKind.WHY, CueKind.EASIER, CueKind.HARDER, CueKind.INSTEAD, CueKind.CAUTION, CueKind.PERMIT);
+    private static final List<String> PATTERNS = List.of(
+            "squat", "hinge", "lunge", "push", "pull", "carry", "core", "raise", "jump", "mobility", "stretch");
+    private static final List<String> POSITIONS = List.of(
+            "standing", "kneeling", "all-fours", "plank", "seated", "lying-back", "lying-front", "side-lying");
+
+    private final ImageView figure = new ImageView();
+    private final Label whose = new Label();
+    private final Label wrong = new Label();
+    private final TextField name = field("move-name");
+    private final TextField aliases = field("move-aliases");
+    private final ComboBox<String> pattern = choice(PATTERNS, "move-pattern");
+    private final ComboBox<String> position = choice(POSITIONS, "move-position");
+    private final ComboBox<String> first = choice(List.of("down", "up"), "move-first");
+    private final ComboBox<String> seen = choice(List.of("front", "side", "above"), "move-view");
+    private final TextField primary = field("move-primary");
+    private final TextField secondary = field("move-secondary");
+    private final TextField gear = field("move-gear");
+    private final TextField sided = field("move-sided");
+    private final TextField tempo = field("move-tempo");
+    private final TextField traits = field("move-traits");
+    private final Map<CueKind, TextArea> cues = new EnumMap<>(CueKind.class);
+    private final Button keep = new Button("Keep as mine");
+    private final Button forget = new Button("Forget mine");
+    private final VBox view;
+    private Move shown;
+
+    MoveSheet(Consumer<Move> kept, Consumer<Move> forgotten) {
+        keep.getStyleClass().add("act");
+        keep.setId("move-keep");
+        forget.getStyleClass().add("quiet");
+        forget.setId("move-forget");
+        keep.setOnAction(e -> read().ifPresent(kept));
+        forget.setOnAction(e -> forgotten.accept(shown));
+        whose.getStyleClass().add("small");
+        wrong.getStyleClass().add("problem");
+        wrong.setId("move-wrong");
+        GridPane grid = new GridPane();
+        grid.setHgap(12);
+        grid.setVgap(6);
+        Map<String, Region> rows = new LinkedHashMap<>();
+        rows.put("Name", name);
+        rows.put("Also called", aliases);
+        rows.put("Pattern", new HBox(8, pattern, label("position"), position));
+        rows.put("Works most", primary);
+        rows.put("Works as well", secondary);
+        rows.put("Gear", gear);
+        rows.put("A side is its", sided);
+        rows.put("Tempo", new HBox(8, tempo, label("first phase"), first, label("best seen from"), seen));
+        rows.put("Traits", traits);
+        tempo.setPrefColumnCount(6);
+        sided.setPromptText("working arm, front leg …; empty when both sides work alike");
+        int y = 0;
+        for (Map.Entry<String, Region> row : rows.entrySet()) {
+            Label label = label(row.getKey());
+            GridPane.setValignment(label, VPos.CENTER);
+            grid.add(label, 0, y);
+            grid.add(row.getValue(), 1, y++);
+            GridPane.setHgrow(row.getValue(), Priority.ALWAYS);
+        }
+        for (CueKind kind : KINDS) {
+            TextArea area = new TextArea();
+            area.setPrefRowCount(kind == CueKind.FORM || kind == CueKind.EASIER ? 2 : 1);
+            area.setWrapText(true);
+            area.setId("move-cue-" + kind.word());
+            area.setAccessibleText(kind.word() + ", one wording a line");
+            cues.put(kind, area);
+            Label label = label(kind.word());
+            GridPane.setValignment(label, VPos.TOP);
+            grid.add(label, 0, y);
+            grid.add(area, 1, y++);
+        }
+        ScrollPane scroll = new ScrollPane(grid);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("plain-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox head = new HBox(14, figure, new VBox(2, whose, wrong), space, forget, keep);
+        head.setAlignment(Pos.CENTER_LEFT);
+        view = new VBox(8, head, scroll);
+        view.getStyleClass().add("stage");
+    }
+
+    private static Label label(String words) {
+        Label label = new Label(words);
+        label.getStyleClass().add("small");
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        label.setMaxHeight(Double.MAX_VALUE);
+        return label;
+    }
+
+    private static TextField field(String id) {
+        TextField field = new TextField();
+        field.setId(id);
+        return field;
+    }
+
+    private static ComboBox<String> choice(List<String> words, String id) {
+        ComboBox<String> box = new ComboBox<>();
+        box.getItems().setAll(words);
+        box.setId(id);
+        return box;
+    }
+
+    Region view() {
+        return view;
+    }
+
+    void show(Move move, boolean mine) {
+        shown = move;
+        wrong.setText("");
+        figure.setImage(MovePicture.of(move, 120));
+        whose.setText(mine ? "One of your own moves." : "Shipped with Nosegay. Change anything and keep it as yours.");
+        forget.setVisible(mine);
+        name.setText(move.name());
+        aliases.setText(String.join(", ", move.aliases()));
+        pattern.setValue(move.pattern());
+        position.setValue(move.position());
+        first.setValue(move.startsDown() ? "down" : "up");
+        seen.setValue(move.view());
+        primary.setText(groups(move.primary()));
+        secondary.setText(groups(move.secondary()));
+        gear.setText(String.join(", ", move.gear()));
+        sided.setText(move.sided());
+        tempo.setText(move.tempo().text());
+        traits.setText(String.join(", ", move.traits()));
+        cues.forEach((kind, area) -> area.setText(String.join("\n", move.cues(kind))));
+    }
+
+    /** An empty sheet for a new move. */
+    void fresh(String called, String of) {
+        String p = of.isEmpty() ? "squat" : of;
+        show(
+                new Move(
+                        called.isEmpty() ? "new move" : called,
+                        List.of(),
+                        p,
+                        p,
+                        Set.of(),
+                        Set.of(),
+                        "standing",
+                        List.of(),
+                        "",
+                        Tempo.DEFAULT,
+                        true,
+                        "front",
+                        Set.of(),
+                        Map.of()),
+                false);
+        whose.setText("A new move. Name it, say what it works, and keep it.");
+        name.requestFocus();
+        name.selectAll();
+    }
+
+    private static String groups(Set<MuscleGroup> groups) {
+        return groups.stream().map(MuscleGroup::word).collect(Collectors.joining(", "));
+    }
+
+    private static List<String> list(TextField field) {
+        return Stream.of(field.getText().split(","))
+                .map(s -> s.strip().toLowerCase(Locale.ROOT))
+                .filter(s -> !s.isEmpty())
+                .toList();
+    }
+
+    private Optional<Set<MuscleGroup>> groups(TextField field, String what) {
+        Set<MuscleGroup> groups = new LinkedHashSet<>();
+        for (String word : list(field)) {
+            Optional<MuscleGroup> group = MuscleGroup.find(word.replace(' ', '-'));
+            if (group.isEmpty()) {
+                wrong.setText(what + ": \"" + word + "\" is not one of "
+                        + Arrays.stream(MuscleGroup.values()).map(MuscleGroup::word).collect(Collectors.joining(", ")));
+                return Optional.empty();
+            }
+            groups.add(group.get());
+        }
+        return Optional.of(groups);
+    }
+
+    /** The move as the sheet says; empty when something on it cannot be read, which is then said. */
+    private Optional<Move> read() {
+        wrong.setText("");
+        String called = name.getText().strip().toLowerCase(Locale.ROOT);
+        Optional<Tempo> pace = Tempo.parse(tempo.getText());
+        Optional<Set<MuscleGroup>> most = groups(primary, "Works most");
+        Optional<Set<MuscleGroup>> also = most.isEmpty() ? Optional.empty() : groups(secondary, "Works as well");
+        if (called.isEmpty() || called.contains("+") || called.contains(",")) {
+            wrong.setText("A name without \"+\" and commas, please.");
+            return Optional.empty();
+        }
+        if (pace.isEmpty()) {
+            wrong.setText("Tempo: three or four numbers such as 2-0-1.");
+            return Optional.empty();
+        }
+        if (most.isEmpty() || also.isEmpty()) {
+            return Optional.empty();
+        }
+        Map<CueKind, List<String>> wordings = new EnumMap<>(CueKind.class);
+        wordings.putAll(shown.cues());
+        cues.forEach((kind, area) -> {
+            List<String> lines = Stream.of(area.getText().split("\n"))
+                    .map(String::strip)
+                    .filter(s -> !s.isEmpty())
+                    .toList();
+            if (lines.isEmpty()) {
+                wordings.remove(kind);
+            } else {
+                wordings.put(kind, lines);
+            }
+        });
+        wordings.put(CueKind.NAME, List.of(called));
+        boolean samePattern = pattern.getValue().equals(shown.pattern());
+        return Optional.of(new Move(
+                called,
+                list(aliases),
+                pattern.getValue(),
+                samePattern ? shown.motion() : pattern.getValue(),
+                most.get(),
+                also.get(),
+                position.getValue(),
+                list(gear),
+                sided.getText().strip(),
+                pace.get(),
+                "down".equals(first.getValue()),
+                seen.getValue(),
+                new LinkedHashSet<>(list(traits)),
+                wordings));
+    }
+}

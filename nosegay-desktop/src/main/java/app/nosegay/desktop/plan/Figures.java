@@ -1,0 +1,106 @@
+package app.nosegay.desktop.plan;
+
+import app.nosegay.plan.Balance;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.ChangeOver;
+import app.nosegay.plan.check.PlanReport;
+import app.nosegay.time.Length;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Rectangle;
+import app.nosegay.desktop.Petals;
+import javafx.scene.layout.HBox;
+import javafx.util.Duration;
+
+/** The figures of a plan; each explains itself on hover: what it is, from what, and what to aim for. */
+final class Figures {
+    private static final double BAR = 120;
+
+    private final GridPane grid = new GridPane();
+
+    Figures() {
+        grid.setId("figures");
+        grid.setHgap(12);
+        grid.setVgap(6);
+    }
+
+    Region view() {
+        return grid;
+    }
+
+    void show(PlanReport report) {
+        grid.getChildren().clear();
+        Timeline t = report.timeline();
+        if (t.segments().isEmpty()) {
+            return;
+        }
+        Balance b = report.balance();
+        row(0, "Work", clock(t.total(SegmentKind.WORK)) + " of " + clock(t.total()), null,
+                "The work segments, without warm-up, rests and cool-down, of the whole length.");
+        row(1, "Density", String.format(Locale.ROOT, "%.0f %%", 100 * b.density()), null,
+                "Work ÷ (work + rest). 50–70 % suits most strength workouts; above 80 % it becomes endurance.");
+        row(2, "Without rest", clock(b.longestWithoutRest()), null,
+                "The longest stretch of movement without a rest or talk in it. Beyond about 5 minutes announce it.");
+        row(3, "Push : pull", b.push().clock() + " : " + b.pull().clock(), pair(b.push(), b.pull(), Petals.WORK, Petals.REST),
+                "Work seconds of pushing and of pulling moves. About equal, or a little more pull, keeps shoulders happy.");
+        Length upper = b.regions().get(app.nosegay.library.MuscleGroup.Region.UPPER);
+        Length lower = b.regions().get(app.nosegay.library.MuscleGroup.Region.LOWER);
+        row(4, "Upper : lower", upper.clock() + " : " + lower.clock(), pair(upper, lower, Petals.WORK, Petals.COUNT),
+                "Work seconds by where the main muscles of each move are. About equal for a whole-body workout.");
+        row(5, "Front : back", b.front().clock() + " : " + b.back().clock(), pair(b.front(), b.back(), Petals.OPTION, Petals.VOICE),
+                "Load of the muscle groups at the front and at the back of the body. About equal, or a little more back.");
+        boolean even = b.left().equals(b.right());
+        row(6, "Left : right", b.left().time().clock() + " : " + b.right().time().clock() + (even ? "" : "  uneven"),
+                pair(b.left().time(), b.right().time(), Petals.REST, Petals.REST),
+                String.format("Seconds, sets and reps of one-sided work. Left %d sets, %d reps; right %d sets, %d reps. They must be equal.",
+                        b.left().sets(), b.left().reps(), b.right().sets(), b.right().reps()));
+        List<ChangeOver> tight = report.changeOvers().stream().filter(c -> c.missing().isPositive()).toList();
+        row(7, "Change-overs", tight.isEmpty() ? "all fit" : tight.size() + " too short", null,
+                "Getting ready takes the larger of what must be said and watching + moving. " + (tight.isEmpty() ? "" : tight.get(0).segment().move() + ": " + tight.get(0).describe()));
+    }
+
+    private static String clock(Length length) {
+        return length.clock();
+    }
+
+    private void row(int y, String name, String value, Node picture, String explained) {
+        Label n = new Label(name);
+        n.getStyleClass().add("small");
+        n.setMinWidth(Region.USE_PREF_SIZE);
+        Label v = new Label(value);
+        v.setMinWidth(Region.USE_PREF_SIZE);
+        Tooltip tip = new Tooltip(explained);
+        tip.setShowDelay(Duration.millis(200));
+        tip.setWrapText(true);
+        tip.setMaxWidth(380);
+        Tooltip.install(n, tip);
+        Tooltip.install(v, tip);
+        v.setAccessibleHelp(explained);
+        GridPane.setValignment(n, VPos.CENTER);
+        grid.add(n, 0, y);
+        grid.add(v, 1, y);
+        if (picture != null) {
+            Tooltip.install(picture, tip);
+            grid.add(picture, 2, y);
+        }
+    }
+
+    /** Two lengths as two parts of one bar. */
+    private static HBox pair(Length a, Length b, Color left, Color right) {
+        double sum = a.seconds() + b.seconds();
+        double share = sum == 0 ? 0.5 : a.seconds() / sum;
+        Rectangle l = new Rectangle(Math.max(1, BAR * share), 8, left);
+        Rectangle r = new Rectangle(Math.max(1, BAR * (1 - share)), 8, right.deriveColor(0, 0.8, 1.2, 0.75));
+        HBox bar = new HBox(2, l, r);
+        bar.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        return bar;
+    }
+}

@@ -1,0 +1,180 @@
+package app.nosegay.desktop.script;
+
+import app.nosegay.desktop.Session;
+import app.nosegay.library.CueKind;
+import app.nosegay.plan.Segment;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.script.ScriptNotes;
+import app.nosegay.script.ScriptNotes.Decided;
+import app.nosegay.time.Length;
+import app.nosegay.time.SpeechRate;
+import java.util.Arrays;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Changes the chosen line: its words, its kind, whether its place is fixed, whether it is said at all. */
+final class LineEditor {
+    private final Session session;
+    private final TextField text = new TextField();
+    private final ComboBox<String> kind = new ComboBox<>();
+    private final Label length = new Label();
+    private final Button free = button("Let the planner place it", "script-free");
+    private final Button drop = button("Leave it out", "script-drop");
+    private final Button back = button("Bring back what was left out", "script-back");
+    private final VBox view;
+    private Segment segment;
+    private ScriptLine line;
+    private boolean showing;
+
+    LineEditor(Session session) {
+        this.session = session;
+        text.setId("script-text");
+        text.setAccessibleText("The words of the line");
+        kind.setId("script-kind");
+        kind.setAccessibleText("The kind of cue");
+        kind.getItems().setAll(Arrays.stream(CueKind.values()).map(CueKind::word).toList());
+        text.setOnAction(e -> write());
+        text.textProperty().addListener((o, was, is) -> measure());
+        kind.setOnAction(e -> write());
+        Button add = button("New line here", "script-add");
+        add.setOnAction(e -> add());
+        free.setOnAction(e -> decide("let the planner place it", new Decided(
+                segment.id(), line.of(), line.kind(), line.text(), null)));
+        drop.setOnAction(e -> decide("leave out a line", new Decided(segment.id(), line.of(), line.kind(), "", null)));
+        back.setOnAction(e -> bringBack());
+        HBox.setHgrow(text, Priority.ALWAYS);
+        HBox words = new HBox(8, kind, text, length);
+        words.setAlignment(Pos.CENTER_LEFT);
+        length.setMinWidth(60);
+        HBox acts = new HBox(4, add, free, drop, back);
+        acts.setAlignment(Pos.CENTER_LEFT);
+        view = new VBox(4, words, acts);
+    }
+
+    private static Button button(String words, String id) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add("quiet");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
+
+    Region view() {
+        return view;
+    }
+
+    TextField text() {
+        return text;
+    }
+
+    void show(Segment shown, ScriptLine chosen) {
+        segment = shown;
+        line = chosen;
+        showing = true;
+        boolean none = chosen == null;
+        text.setDisable(none);
+        kind.setDisable(none || chosen.isCall());
+        text.setText(none ? "" : chosen.text());
+        kind.setValue(none ? null : chosen.kind().word());
+        free.setDisable(none || !chosen.fixed());
+        drop.setDisable(none);
+        back.setVisible(shown != null
+                && session.workout().script().lines().stream()
+                        .anyMatch(d -> d.segment().equals(shown.id()) && d.isLeftOut()));
+        text.setTooltip(new Tooltip(
+                "Enter keeps it. Fields such as {minutes}, {moves}, {gear}, {levels} are filled in from the plan."));
+        showing = false;
+        measure();
+    }
+
+    /** The seconds the words take at the creator's own rate. */
+    private void measure() {
+        if (segment != null && !text.getText().isBlank()) {
+            SpeechRate rate = session.workout().script().rate();
+            length.setText(String.format(
+                    Locale.ROOT,
+                    "%.1f s",
+                    rate.toSay(text.getText(), segment.kind().isMoving()).seconds()));
+        } else {
+            length.setText("");
+        }
+    }
+
+    private void write() {
+        if (showing || line == null || text.getText().isBlank()) {
+            return;
+        }
+        CueKind chosen = CueKind.of(kind.getValue() == null ? "" : kind.getValue()).orElse(line.kind());
+        if (!text.getText().equals(line.text()) || chosen != line.kind()) {
+            Length at = line.fixed() ? line.start().since(segment.start()) : null;
+            decide("change a line", new Decided(segment.id(), line.of(), chosen, text.getText().strip(), at));
+        }
+    }
+
+    private void add() {
+        if (segment == null) {
+            return;
+        }
+        ScriptNotes notes = session.workout().script();
+        int n = 1;
+        String of = "new line 1";
+        while (has(notes, of)) {
+            of = "new line " + ++n;
+        }
+        Length at = line == null
+                ? Length.ZERO
+                : Length.min(
+                        line.end().since(segment.start()).plus(Length.ofMillis(400)),
+                        Length.max(Length.ZERO, segment.duration().minus(Length.ofSeconds(1))));
+        session.apply(
+                "new line",
+                session.workout().withScript(notes.with(new Decided(segment.id(), of, CueKind.FORM, "New line", at))));
+        text.requestFocus();
+    }
+
+    private boolean has(ScriptNotes notes, String of) {
+        return notes.lines().stream().anyMatch(d -> d.segment().equals(segment.id()) && d.of().equals(of));
+    }
+
+    private void bringBack() {
+        ScriptNotes notes = session.workout().script();
+        for (Decided d : notes.lines()) {
+            if (d.segment().equals(segment.id()) && d.isLeftOut()) {
+                notes = notes.without(d.segment(), d.of());
+            }
+        }
+        session.apply("bring lines back", session.workout().withScript(notes));
+    }
+
+    private void decide(String name, Decided decided) {
+        boolean own = decided.of().startsWith("new line ");
+        ScriptNotes notes = session.workout().script();
+        boolean gone = own && decided.isLeftOut();
+        Decided kept = own && decided.at() == null && !gone
+                ? new Decided(decided.segment(), decided.of(), decided.kind(), decided.text(), line.start().since(segment.start()))
+                : decided;
+        session.apply(
+                name,
+                session.workout()
+                        .withScript(gone ? notes.without(decided.segment(), decided.of()) : notes.with(kept)));
+    }
+
+    /** Fixes the line at a place of its segment. */
+    void fix(ScriptLine moved, Length at) {
+        session.apply(
+                "move a line to " + String.format(Locale.ROOT, "%.1f s", at.seconds()),
+                session.workout()
+                        .withScript(session.workout()
+                                .script()
+                                .with(new Decided(moved.segment(), moved.of(), moved.kind(), moved.text(), at))));
+    }
+}

@@ -1,0 +1,293 @@
+package app.nosegay.desktop.script;
+
+import app.nosegay.desktop.Petals;
+import app.nosegay.library.CueKind;
+import app.nosegay.plan.Segment;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import javafx.geometry.Rectangle2D;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
+
+/**
+ * The seconds of one segment as a ruler, its lines lying on it at their spoken length, one below the other like stairs. A line is dragged
+ * to another second; calls stand on theirs.
+ */
+final class Ruler {
+    private static final double TOP = 30;
+    private static final double ROW = 30;
+    private static final double BAR = 16;
+    private static final double LEFT = 14;
+    private static final double GRID_SECONDS = 0.1;
+
+    private record Patch(Rectangle2D place, ScriptLine line) {}
+
+    private final Canvas canvas = new Canvas(600, 200);
+    private final Pane pane = new Pane(canvas) {
+        @Override
+        protected void layoutChildren() {
+            paint();
+        }
+    };
+    private final List<Patch> patches = new ArrayList<>();
+    private Segment segment;
+    private List<ScriptLine> lines = List.of();
+    private List<CuePlan.Left> left = List.of();
+    private ScriptLine selected;
+    private Time<Axis.Plan> heard;
+    private double scale = 10;
+    private double pressedX;
+    private Length draggedTo;
+    private Consumer<ScriptLine> onSelected = l -> {};
+    private BiConsumer<ScriptLine, Length> onMoved = (l, at) -> {};
+
+    Ruler() {
+        pane.setId("ruler");
+        pane.setFocusTraversable(true);
+        pane.setMinHeight(120);
+        pane.getStyleClass().add("ruler");
+        pane.setAccessibleText("The lines of this segment on a ruler of seconds");
+        canvas.setOnMouseMoved(e -> canvas.setCursor(
+                at(e) == null ? Cursor.DEFAULT : at(e).isCall() ? Cursor.HAND : Cursor.OPEN_HAND));
+        canvas.setOnMousePressed(this::press);
+        canvas.setOnMouseDragged(this::drag);
+        canvas.setOnMouseReleased(this::release);
+        pane.setOnKeyPressed(this::key);
+    }
+
+    Region view() {
+        return pane;
+    }
+
+    void onSelected(Consumer<ScriptLine> told) {
+        onSelected = told;
+    }
+
+    /** Told the line and where it was dragged to, from the segment's start. */
+    void onMoved(BiConsumer<ScriptLine, Length> told) {
+        onMoved = told;
+    }
+
+    ScriptLine selected() {
+        return selected;
+    }
+
+    void show(Segment shown, CuePlan plan) {
+        segment = shown;
+        lines = shown == null ? List.of() : plan.of(shown.id());
+        left = shown == null
+                ? List.of()
+                : plan.left().stream()
+                        .filter(l -> l.line().segment().equals(shown.id()))
+                        .toList();
+        ScriptLine before = selected;
+        selected = before == null
+                ? null
+                : lines.stream()
+                        .filter(l -> l.of().equals(before.of()) && l.segment().equals(before.segment()))
+                        .findFirst()
+                        .orElse(null);
+        if (selected == null && !lines.isEmpty()) {
+            selected = lines.stream().filter(l -> !l.isCall()).findFirst().orElse(lines.get(0));
+        }
+        onSelected.accept(selected);
+        pane.setMinHeight(TOP + ROW * Math.max(4, lines.size() + left.size()) + 10);
+        paint();
+    }
+
+    void select(ScriptLine line) {
+        selected = line;
+        onSelected.accept(line);
+        paint();
+    }
+
+    /** Marks the moment that is heard; null for none. */
+    void hear(Time<Axis.Plan> time) {
+        heard = time;
+        paint();
+    }
+
+    private ScriptLine at(MouseEvent e) {
+        return patches.stream()
+                .filter(p -> p.place().contains(e.getX(), e.getY()))
+                .map(Patch::line)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private void press(MouseEvent e) {
+        pane.requestFocus();
+        pressedX = e.getX();
+        draggedTo = null;
+        ScriptLine line = at(e);
+        if (line != null) {
+            select(line);
+        }
+    }
+
+    private void drag(MouseEvent e) {
+        if (selected == null || selected.isCall() || at(e) == null && draggedTo == null) {
+            return;
+        }
+        double seconds = selected.start().since(segment.start()).seconds() + (e.getX() - pressedX) / scale;
+        double most = segment.duration().seconds() - selected.spoken().seconds();
+        double snapped = Math.round(Math.max(0, Math.min(most, seconds)) / GRID_SECONDS) * GRID_SECONDS;
+        draggedTo = Length.ofSeconds(snapped);
+        paint();
+    }
+
+    private void release(MouseEvent e) {
+        if (draggedTo != null && selected != null && !e.isStillSincePress()) {
+            Length to = draggedTo;
+            draggedTo = null;
+            onMoved.accept(selected, to);
+        }
+        draggedTo = null;
+    }
+
+    private void key(KeyEvent e) {
+        if (selected == null) {
+            return;
+        }
+        int index = lines.indexOf(selected);
+        if (e.getCode() == KeyCode.DOWN && index + 1 < lines.size()) {
+            select(lines.get(index + 1));
+        } else if (e.getCode() == KeyCode.UP && index > 0) {
+            select(lines.get(index - 1));
+        } else if ((e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) && !selected.isCall()) {
+            double step = e.isShiftDown() ? 1 : GRID_SECONDS;
+            double seconds = selected.start().since(segment.start()).seconds() + (e.getCode() == KeyCode.LEFT ? -step : step);
+            double most = segment.duration().seconds() - selected.spoken().seconds();
+            onMoved.accept(selected, Length.ofSeconds(Math.max(0, Math.min(most, seconds))));
+        } else {
+            return;
+        }
+        e.consume();
+    }
+
+    private static Color colour(CueKind kind) {
+        return switch (kind) {
+            case TIME, COUNT -> Petals.COUNT;
+            case EASIER, HARDER, INSTEAD -> Petals.OPTION;
+            case CAUTION -> Petals.CAUTION;
+            case NEXT, NAME, GEAR -> Petals.REST;
+            default -> Petals.VOICE;
+        };
+    }
+
+    private void paint() {
+        double width = Math.max(200, pane.getWidth());
+        double height = Math.max(120, pane.getHeight());
+        canvas.setWidth(width);
+        canvas.setHeight(height);
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, width, height);
+        patches.clear();
+        if (segment == null) {
+            return;
+        }
+        double seconds = segment.duration().seconds();
+        scale = (width - 2 * LEFT) / Math.max(1, seconds);
+        seconds(g, seconds, height);
+        double y = TOP;
+        for (ScriptLine line : lines) {
+            boolean dragged = line == selected && draggedTo != null;
+            double at = dragged
+                    ? draggedTo.seconds()
+                    : line.start().since(segment.start()).seconds();
+            bar(g, line, LEFT + at * scale, y, width, false);
+            y += ROW;
+        }
+        for (CuePlan.Left l : left) {
+            bar(g, l.line(), LEFT + l.line().start().since(segment.start()).seconds() * scale, y, width, true);
+            y += ROW;
+        }
+        if (heard != null && !heard.isBefore(segment.start()) && heard.isBefore(segment.end())) {
+            double x = LEFT + heard.since(segment.start()).seconds() * scale;
+            g.setStroke(Petals.INK);
+            g.setLineWidth(1.5);
+            g.strokeLine(x, 4, x, height - 2);
+        }
+    }
+
+    private void seconds(GraphicsContext g, double seconds, double height) {
+        int step = seconds > 90 ? 15 : seconds > 40 ? 5 : seconds > 15 ? 5 : 1;
+        g.setFont(Font.font("Source Sans 3", 13));
+        for (int s = 0; s <= seconds; s += step) {
+            double x = LEFT + s * scale;
+            g.setStroke(Petals.RULE);
+            g.setLineWidth(1);
+            g.strokeLine(x, 20, x, height - 4);
+            g.setFill(Petals.FADED);
+            g.fillText("" + s, x - (s < 10 ? 3 : 7), 15);
+        }
+        g.setStroke(Petals.INK);
+        g.strokeLine(LEFT, 21, LEFT + seconds * scale, 21);
+        g.strokeLine(LEFT + seconds * scale, 21, LEFT + seconds * scale, height - 4);
+    }
+
+    private void bar(GraphicsContext g, ScriptLine line, double x, double y, double width, boolean noRoom) {
+        double w = Math.max(6, line.spoken().seconds() * scale);
+        Color colour = colour(line.kind());
+        if (line == selected) {
+            g.setFill(Color.web("#e3e5cb"));
+            g.fillRect(0, y - 4, width, ROW - 2);
+        }
+        if (noRoom) {
+            g.setStroke(Petals.CAUTION);
+            g.setLineDashes(4, 3);
+            g.strokeRect(x, y, w, BAR);
+            g.setLineDashes();
+        } else if (line.isCall()) {
+            g.setFill(colour);
+            g.fillPolygon(new double[] {x, x + 6, x, x - 6}, new double[] {y, y + 8, y + 16, y + 8}, 4);
+            g.fillRect(x, y + 6, w, 4);
+        } else {
+            g.setFill(colour);
+            g.fillRoundRect(x, y, w, BAR, 6, 6);
+            if (line.fixed()) {
+                g.setFill(Petals.PAPER);
+                g.fillOval(x + 4, y + 5, 6, 6);
+            }
+        }
+        String words = line.kind().word() + "  " + line.text() + (noRoom ? "  (no room)" : "");
+        g.setFont(Font.font("Source Sans 3", 14.5));
+        double textWidth = measured(words);
+        boolean behind = x + w + 8 + textWidth <= width - 4 || x + w + 8 < width * 0.45;
+        double tx = behind ? x + w + 8 : Math.max(4, x - 8 - textWidth);
+        double room = behind ? width - tx - 4 : x - 8 - tx;
+        g.setFill(noRoom ? Petals.CAUTION : Petals.INK);
+        g.fillText(textWidth > room ? shortened(words, room) : words, tx, y + 13);
+        patches.add(new Patch(new Rectangle2D(0, y - 4, width, ROW - 2), line));
+    }
+
+    private static double measured(String words) {
+        Text text = new Text(words);
+        text.setFont(Font.font("Source Sans 3", 14.5));
+        return text.getLayoutBounds().getWidth();
+    }
+
+    private static String shortened(String words, double room) {
+        String cut = words;
+        while (cut.length() > 8 && measured(cut + "…") > room) {
+            cut = cut.substring(0, cut.length() - 1);
+        }
+        return cut + "…";
+    }
+}

@@ -1,0 +1,331 @@
+package app.nosegay.desktop.script;
+
+import app.nosegay.desktop.FindingList;
+import app.nosegay.desktop.Petals;
+import app.nosegay.desktop.Session;
+import app.nosegay.desktop.StageView;
+import app.nosegay.desktop.Tabs;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.Side;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.script.TalkWindow;
+import app.nosegay.script.Wordings;
+import app.nosegay.standins.ReadThrough;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import app.nosegay.workout.Programme;
+import java.util.List;
+import java.util.Locale;
+import javafx.application.Platform;
+import javafx.geometry.Orientation;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SplitPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Rectangle;
+
+/** What will be said when, and does it fit in the seconds there are. */
+public final class ScriptStage implements StageView {
+    private static final double BAR = 74;
+    /** Words stay readable for a moment after they were said. */
+    private static final Length STAYS = Length.ofMillis(600);
+
+    private final Session session;
+    private final ListView<Segment> windows = new ListView<>();
+    private final Label title = new Label();
+    private final Label fit = new Label();
+    private final Label words = new Label();
+    private final Button read = new Button("Read through  (Space)");
+    private final Ruler ruler = new Ruler();
+    private final LineEditor line;
+    private final FindingList findings;
+    private final TalkPanel talk;
+    private final VoicePanel voice;
+    private final Tabs tabs = new Tabs("script");
+    private final Label empty = new Label("Nothing to say yet. Write a plan first: its script follows from it.");
+    private final BorderPane view = new BorderPane();
+    private final Region filled;
+    private Programme programme;
+    private ReadThrough reading;
+
+    public ScriptStage(Session session) {
+        this.session = session;
+        line = new LineEditor(session);
+        findings = new FindingList(session, "script-findings", this::goTo);
+        talk = new TalkPanel(session);
+        voice = new VoicePanel(session);
+        windows.setId("windows");
+        windows.setCellFactory(l -> new WindowCell());
+        windows.setMinWidth(292);
+        windows.setMaxWidth(292);
+        windows.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> showSegment());
+        windows.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        ruler.view().addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        ruler.onSelected(l -> line.show(selected(), l));
+        ruler.onMoved(line::fix);
+        empty.getStyleClass().add("empty");
+        filled = filled();
+        view.setCenter(empty);
+        session.programme().addListener((o, was, is) -> show(is));
+        if (session.programme().get() != null) {
+            show(session.programme().get());
+        }
+    }
+
+    private Region filled() {
+        title.getStyleClass().add("heading");
+        title.setId("script-title");
+        fit.setId("script-fit");
+        fit.setMinWidth(Region.USE_PREF_SIZE);
+        words.getStyleClass().add("spoken");
+        words.setId("spoken");
+        words.setMinHeight(34);
+        read.getStyleClass().add("act");
+        read.setId("read-through");
+        read.setMinWidth(Region.USE_PREF_SIZE);
+        read.setTooltip(new Tooltip("Hear the script in time, with beeps, from this segment on"));
+        read.setOnAction(e -> toggleReading());
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox head = new HBox(12, title, fit, space, read);
+        head.setAlignment(Pos.CENTER_LEFT);
+        ScrollPane scroll = new ScrollPane(ruler.view());
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("plain-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        VBox upper = new VBox(6, head, words, scroll, line.view());
+        tabs.add("Findings", findings.view());
+        tabs.add("Opening and closing", talk.view());
+        tabs.add("Voice and words", voice.view());
+        SplitPane centre = new SplitPane(upper, tabs.view());
+        centre.setOrientation(Orientation.VERTICAL);
+        centre.setDividerPositions(0.64);
+        VBox right = new VBox(centre);
+        VBox.setVgrow(centre, Priority.ALWAYS);
+        right.getStyleClass().add("stage");
+        Label heading = new Label("Talk windows");
+        heading.getStyleClass().add("heading");
+        VBox.setVgrow(windows, Priority.ALWAYS);
+        VBox left = new VBox(8, heading, windows);
+        left.getStyleClass().add("stage");
+        BorderPane pane = new BorderPane(right);
+        pane.setLeft(left);
+        return pane;
+    }
+
+    @Override
+    public String name() {
+        return "Script";
+    }
+
+    @Override
+    public Region view() {
+        return view;
+    }
+
+    @Override
+    public void left() {
+        stopReading();
+    }
+
+    private Segment selected() {
+        return windows.getSelectionModel().getSelectedItem();
+    }
+
+    private void show(Programme now) {
+        programme = now;
+        List<Segment> segments = now.timeline().segments();
+        view.setCenter(segments.isEmpty() ? empty : filled);
+        String before = selected() == null ? null : selected().id();
+        windows.getItems().setAll(segments);
+        int index = 0;
+        for (int i = 0; i < segments.size(); i++) {
+            index = segments.get(i).id().equals(before) ? i : index;
+        }
+        if (!segments.isEmpty()) {
+            windows.getSelectionModel().select(index);
+        }
+        findings.show(now.scriptFindings(), now.workout());
+        long open = now.scriptFindings().stream()
+                .filter(f -> now.workout().waiver(f).isEmpty())
+                .count();
+        tabs.rename("Findings", open == 0 ? "Findings" : "Findings " + open);
+        talk.show(now);
+        voice.show();
+        showSegment();
+    }
+
+    private void showSegment() {
+        Segment s = selected();
+        if (s == null || programme == null) {
+            return;
+        }
+        title.setText(name(s) + "  " + s.duration());
+        programme.cues().window(s.id()).ifPresent(w -> {
+            fit.setText(String.format(
+                    Locale.ROOT,
+                    "%.0f s to say, %.0f s to say it in%s",
+                    w.needed().seconds(),
+                    w.available().seconds(),
+                    w.left() == 0 ? "" : w.left() == 1 ? ", one line without room" : ", " + w.left() + " lines without room"));
+            fit.getStyleClass().removeAll("kept", "broken");
+            fit.getStyleClass().add(w.isOverfull() ? "broken" : "kept");
+        });
+        ruler.show(s, programme.cues());
+    }
+
+    private static String name(Segment s) {
+        String what = Wordings.capital(
+                s.kind() == SegmentKind.SWITCH || s.move() == null || s.kind() == SegmentKind.DEMO
+                        ? s.kind() == SegmentKind.TALK ? s.block().name() : s.kind().word()
+                        : s.move());
+        String side = s.side() == Side.LEFT || s.side() == Side.RIGHT ? ", " + s.side().word() : "";
+        String turn = s.round() != null ? ", round " + s.round() : s.set() != null ? ", set " + s.set() : "";
+        return what + side + turn;
+    }
+
+    private void goTo(Finding f) {
+        windows.getItems().stream()
+                .filter(s -> s.id().equals(f.segment()))
+                .findFirst()
+                .ifPresent(s -> {
+                    windows.getSelectionModel().select(s);
+                    windows.scrollTo(s);
+                });
+    }
+
+    private void key(KeyEvent e) {
+        if (e.getCode() == KeyCode.SPACE) {
+            toggleReading();
+            e.consume();
+        } else if (e.getCode() == KeyCode.J || e.getCode() == KeyCode.K) {
+            int by = e.getCode() == KeyCode.J ? 1 : -1;
+            int next = windows.getSelectionModel().getSelectedIndex() + by;
+            if (next >= 0 && next < windows.getItems().size()) {
+                windows.getSelectionModel().select(next);
+                windows.scrollTo(Math.max(0, next - 4));
+            }
+            e.consume();
+        } else if (e.getCode() == KeyCode.E) {
+            line.text().requestFocus();
+            e.consume();
+        }
+    }
+
+    private void toggleReading() {
+        if (reading != null) {
+            stopReading();
+            return;
+        }
+        Segment s = selected();
+        if (s == null) {
+            return;
+        }
+        Programme now = programme;
+        session.jobs().run("Waking the guide voice", progress -> session.guideVoice(), guide -> {
+            reading = new ReadThrough(
+                    now.timeline(),
+                    now.cues(),
+                    guide,
+                    s.start(),
+                    time -> Platform.runLater(() -> follow(now.cues(), time)),
+                    () -> Platform.runLater(this::stopReading));
+            read.setText("Stop  (Space)");
+            reading.start();
+        });
+    }
+
+    /** Shows the words that are being said, and moves on with them from segment to segment. */
+    private void follow(CuePlan cues, Time<Axis.Plan> time) {
+        if (reading == null) {
+            return;
+        }
+        for (Segment s : windows.getItems()) {
+            if (s.span().contains(time) && s != selected()) {
+                windows.getSelectionModel().select(s);
+                windows.scrollTo(Math.max(0, windows.getItems().indexOf(s) - 4));
+            }
+        }
+        ruler.hear(time);
+        ScriptLine said = cues.lines().stream()
+                .filter(l -> !time.isBefore(l.start()) && time.isBefore(l.end().plus(STAYS)))
+                .reduce((a, b) -> b)
+                .orElse(null);
+        words.setText(said == null ? "" : said.text());
+    }
+
+    private void stopReading() {
+        if (reading != null) {
+            reading.close();
+            reading = null;
+        }
+        read.setText("Read through  (Space)");
+        words.setText("");
+        ruler.hear(null);
+    }
+
+    /** A segment with how full its talk window is. */
+    private final class WindowCell extends ListCell<Segment> {
+        private final Label at = new Label();
+        private final Label what = new Label();
+        private final Rectangle full = new Rectangle(0, 9);
+        private final Rectangle over = new Rectangle(0, 9);
+        private final Pane bar = new Pane(full, over);
+        private final Label mark = new Label();
+        private final HBox row = new HBox(8, at, what, bar, mark);
+
+        WindowCell() {
+            at.getStyleClass().add("small");
+            at.setMinWidth(40);
+            HBox.setHgrow(what, Priority.ALWAYS);
+            what.setMaxWidth(Double.MAX_VALUE);
+            what.setMinWidth(0);
+            bar.setMinWidth(BAR);
+            bar.setMaxSize(BAR, 9);
+            bar.getStyleClass().add("window-bar");
+            mark.setMinWidth(14);
+            over.setFill(Petals.CAUTION);
+            row.setAlignment(Pos.CENTER_LEFT);
+            prefWidthProperty().bind(windows.widthProperty().subtract(20));
+            setMaxWidth(USE_PREF_SIZE);
+        }
+
+        @Override
+        protected void updateItem(Segment s, boolean none) {
+            super.updateItem(s, none);
+            setText(null);
+            setGraphic(none || s == null ? null : row);
+            if (none || s == null || programme == null) {
+                return;
+            }
+            at.setText("" + s.start());
+            what.setText(name(s));
+            TalkWindow w = programme.cues().window(s.id()).orElse(null);
+            double share = w == null ? 0 : w.share();
+            full.setWidth(BAR * Math.min(1, share));
+            full.setFill(Petals.of(s.kind()));
+            boolean overfull = w != null && w.isOverfull();
+            over.setWidth(overfull ? 6 : 0);
+            over.setX(BAR - 6);
+            mark.setText(w != null && w.left() > 0 ? "" + w.left() : "");
+            mark.getStyleClass().setAll("label", "severity-stop");
+            setAccessibleText(name(s) + String.format(Locale.ROOT, ", %.0f per cent full", 100 * share));
+        }
+    }
+}

@@ -1,0 +1,124 @@
+package app.nosegay.desktop.script;
+
+import app.nosegay.desktop.Session;
+import app.nosegay.script.ScriptNotes;
+import app.nosegay.script.ScriptNotes.Source;
+import app.nosegay.time.SpeechRate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** How fast the creator speaks, what is never said, and where claims come from. */
+final class VoicePanel {
+    private final Session session;
+    private final TextField atRest = rate("rate-rest");
+    private final TextField working = rate("rate-working");
+    private final TextArea avoid = area("avoid", 3);
+    private final TextArea sources = area("sources", 4);
+    private final ScrollPane view;
+
+    VoicePanel(Session session) {
+        this.session = session;
+        for (Region field : List.of(atRest, working, avoid, sources)) {
+            field.focusedProperty().addListener((o, was, is) -> {
+                if (!is) {
+                    keep();
+                }
+            });
+        }
+        atRest.setOnAction(e -> keep());
+        working.setOnAction(e -> keep());
+        HBox rates = new HBox(
+                8, new Label("Syllables a second at rest"), atRest, new Label("and while working"), working);
+        rates.setAlignment(Pos.CENTER_LEFT);
+        VBox all = new VBox(
+                8,
+                rates,
+                new Label("Never say (one word or phrase a line)"),
+                avoid,
+                new Label("Sources of claims (claim | source | date, one a line)"),
+                sources);
+        view = new ScrollPane(all);
+        view.setFitToWidth(true);
+        view.getStyleClass().add("plain-scroll");
+    }
+
+    private static TextField rate(String id) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPrefColumnCount(4);
+        field.setAccessibleText("syllables a second");
+        return field;
+    }
+
+    private static TextArea area(String id, int rows) {
+        TextArea area = new TextArea();
+        area.setId(id);
+        area.setPrefRowCount(rows);
+        area.setWrapText(true);
+        return area;
+    }
+
+    Region view() {
+        return view;
+    }
+
+    void show() {
+        ScriptNotes notes = session.workout().script();
+        set(atRest, String.format(Locale.ROOT, "%.1f", notes.rate().atRest()));
+        set(working, String.format(Locale.ROOT, "%.1f", notes.rate().working()));
+        if (!avoid.isFocused()) {
+            avoid.setText(String.join("\n", notes.avoid()));
+        }
+        if (!sources.isFocused()) {
+            sources.setText(notes.sources().stream()
+                    .map(s -> s.claim() + " | " + s.source() + " | " + s.date())
+                    .collect(Collectors.joining("\n")));
+        }
+    }
+
+    private static void set(TextField field, String text) {
+        if (!field.isFocused()) {
+            field.setText(text);
+        }
+    }
+
+    private static double number(TextField field, double otherwise) {
+        String text = field.getText().strip().replace(',', '.');
+        // Nobody speaks slower than one or faster than ten syllables a second.
+        return text.matches("\\d(\\.\\d+)?|10") && Double.parseDouble(text) >= 1 ? Double.parseDouble(text) : otherwise;
+    }
+
+    private void keep() {
+        ScriptNotes notes = session.workout().script();
+        SpeechRate rate = new SpeechRate(
+                number(atRest, notes.rate().atRest()), number(working, notes.rate().working()));
+        List<String> words = Stream.of(avoid.getText().split("\n"))
+                .map(String::strip)
+                .filter(w -> !w.isEmpty())
+                .toList();
+        List<Source> known = new ArrayList<>();
+        for (String line : sources.getText().split("\n")) {
+            String[] parts = line.split("\\|");
+            if (!line.isBlank()) {
+                known.add(new Source(
+                        parts[0].strip(), parts.length > 1 ? parts[1].strip() : "", parts.length > 2 ? parts[2].strip() : ""));
+            }
+        }
+        ScriptNotes next = notes.withRate(rate).withAvoid(words).withSources(known);
+        if (!next.equals(notes)) {
+            session.apply("voice and words", session.workout().withScript(next));
+        }
+        show();
+    }
+}

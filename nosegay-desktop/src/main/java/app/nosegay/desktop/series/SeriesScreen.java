@@ -1,0 +1,257 @@
+package app.nosegay.desktop.series;
+
+import app.nosegay.desktop.Session;
+import app.nosegay.desktop.StageView;
+import app.nosegay.desktop.plan.Bouquet;
+import app.nosegay.jobs.Media;
+import app.nosegay.jobs.SeriesFile;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.library.MuscleGroup;
+import app.nosegay.series.Series;
+import app.nosegay.series.SeriesReport;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Collectors;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Spinner;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import javafx.stage.Stage;
+
+/** A week or a course of workouts: one bouquet per day, what is loaded heavily too soon again, variety, minutes. */
+public final class SeriesScreen implements StageView {
+    private static final int LAST_DAY = 366;
+
+    private final Session session;
+    private final Stage stage;
+    private final TextField name = new TextField();
+    private final FlowPane days = new FlowPane(14, 14);
+    private final VBox remarks = new VBox(4);
+    private final Label sums = new Label();
+    private final BorderPane view = new BorderPane();
+    private final Label empty = new Label(
+            "No workouts yet. Add the ones of a week or a course: each keeps its own file, and you see what they load together.");
+    private Series series = Series.EMPTY;
+    private Path file;
+    private Path folder;
+    private int asked;
+
+    public SeriesScreen(Session session, Stage stage) {
+        this.session = session;
+        this.stage = stage;
+        name.setId("series-name");
+        name.setPrefColumnCount(22);
+        name.setAccessibleText("Name of the series");
+        name.setOnAction(e -> change(series.named(name.getText().strip())));
+        Button add = quiet("Add workouts …", "series-add", this::add);
+        Button open = quiet("Open series …", "series-open", this::open);
+        Button save = quiet("Save series …", "series-save", this::save);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox head = new HBox(8, name, space, add, open, save);
+        head.setAlignment(Pos.CENTER_LEFT);
+        sums.setId("series-sums");
+        sums.getStyleClass().add("sentence");
+        sums.setMinHeight(Region.USE_PREF_SIZE);
+        remarks.setId("series-remarks");
+        ScrollPane scroll = new ScrollPane(days);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("plain-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        VBox all = new VBox(10, head, sums, remarks, scroll);
+        all.getStyleClass().add("stage");
+        empty.getStyleClass().add("empty");
+        view.setCenter(all);
+        show(new SeriesFile.Read(SeriesReport.of(List.of(), app.nosegay.jobs.Libraries.current()), List.of()));
+    }
+
+    private static Button quiet(String words, String id, Runnable act) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.getStyleClass().add("quiet");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setOnAction(e -> act.run());
+        return button;
+    }
+
+    @Override
+    public String name() {
+        return "Series";
+    }
+
+    @Override
+    public Region view() {
+        return view;
+    }
+
+    @Override
+    public void entered() {
+        if (folder == null) {
+            folder = session.folder();
+        }
+        reckon();
+    }
+
+    private void change(Series next) {
+        series = next;
+        reckon();
+    }
+
+    /** Adds workout files, each two days behind the one before. */
+    public void add(List<Path> files) {
+        if (folder == null) {
+            folder = session.folder();
+        }
+        Series next = series;
+        for (Path f : files) {
+            next = next.withEntry(new Series.Entry(next.nextDay(), Media.stored(folder, f)));
+        }
+        change(next);
+    }
+
+    private void add() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Add workouts");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Workouts", "*" + WorkoutFile.ENDING));
+        List<File> chosen = chooser.showOpenMultipleDialog(stage);
+        if (chosen != null) {
+            add(chosen.stream().map(File::toPath).toList());
+        }
+    }
+
+    private void open() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Open a series");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Series", "*" + SeriesFile.ENDING));
+        File chosen = chooser.showOpenDialog(stage);
+        if (chosen != null) {
+            try {
+                series = SeriesFile.open(chosen.toPath());
+                file = chosen.toPath();
+                folder = file.toAbsolutePath().getParent();
+                reckon();
+            } catch (IOException e) {
+                session.jobs().say(e.getMessage());
+            }
+        }
+    }
+
+    private void save() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Save the series");
+        chooser.setInitialFileName(file == null ? "week" + SeriesFile.ENDING : file.getFileName().toString());
+        File chosen = chooser.showSaveDialog(stage);
+        if (chosen != null) {
+            Path to = chosen.toPath().toAbsolutePath();
+            Path target = to.getParent();
+            List<Series.Entry> moved = new ArrayList<>();
+            series.entries()
+                    .forEach(e -> moved.add(new Series.Entry(e.day(), Media.stored(target, Media.resolved(folder, e.file())))));
+            series = new Series(series.name(), moved);
+            folder = target;
+            file = to;
+            try {
+                SeriesFile.save(to, series);
+            } catch (IOException e) {
+                session.jobs().say(to.getFileName() + ": cannot be written (" + e.getMessage() + ")");
+            }
+        }
+    }
+
+    private void reckon() {
+        int mine = ++asked;
+        Series now = series;
+        Path from = folder;
+        CompletableFuture.supplyAsync(() -> SeriesFile.read(now, from)).thenAccept(read -> Platform.runLater(() -> {
+            if (mine == asked) {
+                show(read);
+            }
+        }));
+    }
+
+    private void show(SeriesFile.Read read) {
+        SeriesReport report = read.report();
+        if (!name.isFocused()) {
+            name.setText(series.name());
+        }
+        days.getChildren().clear();
+        sums.setText(
+                report.days().isEmpty()
+                        ? ""
+                        : report.days().size() + (report.days().size() == 1 ? " workout, " : " workouts, ")
+                                + Math.round(report.total().seconds() / 60) + " minutes in all, "
+                                + String.format(Locale.ROOT, "%.0f %% different moves", 100 * report.variety()));
+        if (series.entries().isEmpty()) {
+            days.getChildren().add(empty);
+        }
+        int index = 0;
+        for (SeriesReport.Day day : report.days()) {
+            days.getChildren().add(card(day, entryOf(index++, read)));
+        }
+        remarks.getChildren().clear();
+        read.problems().forEach(p -> remarks.getChildren().add(remark("✗ " + p, "problem")));
+        report.remarks().forEach(r -> remarks.getChildren().add(remark("◆ " + r, "remark")));
+    }
+
+    private Series.Entry entryOf(int index, SeriesFile.Read read) {
+        // Workouts that could not be read have no day on screen; with none of those the order is the same.
+        return read.problems().isEmpty() && index < series.entries().size() ? series.entries().get(index) : null;
+    }
+
+    private static Label remark(String words, String style) {
+        Label label = new Label(words);
+        label.getStyleClass().add(style);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    private VBox card(SeriesReport.Day day, Series.Entry entry) {
+        Label title = new Label(day.title());
+        title.getStyleClass().add("subheading");
+        Spinner<Integer> on = new Spinner<>(1, LAST_DAY, day.day());
+        on.setPrefWidth(74);
+        on.setAccessibleText("Day of " + day.title());
+        on.setDisable(entry == null);
+        on.valueProperty().addListener((o, was, is) -> {
+            if (entry != null) {
+                change(series.moved(entry, is));
+            }
+        });
+        Button away = quiet("Take away", "", () -> {
+            if (entry != null) {
+                change(series.withoutEntry(entry));
+            }
+        });
+        HBox head = new HBox(8, new Label("Day"), on, away);
+        head.setAlignment(Pos.CENTER_LEFT);
+        Bouquet bouquet = new Bouquet();
+        bouquet.show(day.balance());
+        String heavy = Arrays.stream(MuscleGroup.values())
+                .filter(g -> SeriesReport.isHeavy(day.balance(), g))
+                .map(g -> g.word().replace('-', ' '))
+                .collect(Collectors.joining(", "));
+        Label about = new Label(day.timeline().total().clock() + (heavy.isEmpty() ? "" : " · heavy: " + heavy));
+        about.setWrapText(true);
+        about.setMaxWidth(380);
+        about.setMinHeight(Region.USE_PREF_SIZE);
+        VBox card = new VBox(4, title, head, bouquet.view(), about);
+        card.getStyleClass().add("card");
+        return card;
+    }
+}

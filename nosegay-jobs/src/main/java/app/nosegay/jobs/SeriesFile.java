@@ -1,0 +1,59 @@
+package app.nosegay.jobs;
+
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.RunSheetParser;
+import app.nosegay.plan.Timeline;
+import app.nosegay.series.Series;
+import app.nosegay.series.SeriesReport;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Series files, and the reckoning of a series from the workout files it names. */
+public final class SeriesFile {
+    public static final String ENDING = ".series.json";
+
+    private SeriesFile() {}
+
+    public static Series open(Path file) throws IOException {
+        try {
+            return Series.fromJson(Files.readString(file));
+        } catch (NoSuchFileException e) {
+            throw new IOException(file.getFileName() + ": there is no such file", e);
+        } catch (IOException e) {
+            throw new IOException(file.getFileName() + ": " + e.getMessage(), e);
+        }
+    }
+
+    /** Writes a series: complete or not at all. */
+    public static void save(Path file, Series series) throws IOException {
+        Path fresh = file.resolveSibling("." + file.getFileName() + ".new");
+        Files.writeString(fresh, series.toJson());
+        Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
+    }
+
+    /** A reckoned series, and which of its workouts could not be read. */
+    public record Read(SeriesReport report, List<String> problems) {}
+
+    /** Reads the workouts of a series that lies in {@code folder} and reckons it. */
+    public static Read read(Series series, Path folder) {
+        List<Map.Entry<Integer, Timeline>> plans = new ArrayList<>();
+        List<String> problems = new ArrayList<>();
+        for (Series.Entry entry : series.entries()) {
+            try {
+                String sheet = WorkoutFile.open(Media.resolved(folder, entry.file())).sheet();
+                plans.add(Map.entry(
+                        entry.day(),
+                        Expansion.expand(RunSheetParser.parse(sheet, Libraries.current()), Libraries.current())));
+            } catch (IOException e) {
+                problems.add(e.getMessage());
+            }
+        }
+        return new Read(SeriesReport.of(plans, Libraries.current()), problems);
+    }
+}
