@@ -69,7 +69,8 @@ final class ScriptCommand implements Callable<Integer> {
         cues.left().forEach(l -> line(left.addObject(), l.line())
                 .put("reason", l.reason())
                 .put("remedy", l.remedy())
-                .put("own", l.own()));
+                .put("own", l.own())
+                .put("needed", l.needed()));
         ArrayNode windows = root.putArray("windows");
         for (TalkWindow w : cues.windows()) {
             windows.addObject()
@@ -92,7 +93,7 @@ final class ScriptCommand implements Callable<Integer> {
                     l.kind().word(),
                     l.text());
         }
-        for (CuePlan.Left l : cues.left()) {
+        for (CuePlan.Left l : cues.missed()) {
             out.printf(
                     Locale.ROOT,
                     "no room  %-8s %s (%s: %s; %s)%n",

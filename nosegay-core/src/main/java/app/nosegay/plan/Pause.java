@@ -16,13 +16,19 @@ public record Pause(Length planned, Length least, Length most, boolean open) {
     public static final String EXPECTED =
             "a duration (0:30), a range (1:00-2:00), as-needed ~0:45 or until-called ~0:40";
 
+    /** What an open rest or stretch is taken for until it is measured. */
+    private static final Length UNESTIMATED = Length.ofSeconds(45);
+
     /** Reads {@code 0:30 | 1:00-2:00 | as-needed ~0:45 | until-called ~0:40}; a range is planned at its middle. */
     public static Optional<Pause> parse(String text) {
         String t = text.strip();
         boolean open = t.startsWith("as-needed") || t.startsWith("until-called");
         if (open) {
-            String estimate = t.substring(t.indexOf('d', 5) + 1).strip();
+            String estimate = t.replaceFirst("^(as-needed|until-called)", "").strip();
             estimate = estimate.startsWith("~") ? estimate.substring(1) : estimate;
+            if (estimate.isEmpty()) {
+                return Optional.of(new Pause(UNESTIMATED, Length.ZERO, UNESTIMATED.times(3), true));
+            }
             return DurationText.parse(estimate).map(l -> new Pause(l, Length.ZERO, l.times(3), true));
         }
         int dash = t.indexOf('-');

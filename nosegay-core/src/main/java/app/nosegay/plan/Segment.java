@@ -7,6 +7,7 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Tempo;
 import app.nosegay.time.Time;
+import java.util.Objects;
 
 /**
  * One stretch of the timeline with one purpose.
@@ -45,6 +46,34 @@ public record Segment(
         Tempo tempo,
         String teaches,
         boolean open) {
+
+    /** Ids differ between segments of one timeline, so they are compared first: lists of thousands are searched while typing. */
+    @Override
+    public boolean equals(Object o) {
+        return o == this
+                || (o instanceof Segment other
+                        && id.equals(other.id)
+                        && start.equals(other.start)
+                        && duration.equals(other.duration)
+                        && kind == other.kind
+                        && interval.equals(other.interval)
+                        && side == other.side
+                        && way == other.way
+                        && open == other.open
+                        && Objects.equals(move, other.move)
+                        && Objects.equals(round, other.round)
+                        && Objects.equals(set, other.set)
+                        && Objects.equals(reps, other.reps)
+                        && Objects.equals(tempo, other.tempo)
+                        && Objects.equals(teaches, other.teaches)
+                        && Objects.equals(line, other.line)
+                        && block.equals(other.block));
+    }
+
+    @Override
+    public int hashCode() {
+        return id.hashCode();
+    }
 
     public Time<Axis.Plan> end() {
         return start.plus(duration);

@@ -2,6 +2,7 @@ package app.nosegay.plan;
 
 import app.nosegay.time.Length;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -34,6 +35,26 @@ public record Timeline(RunSheet sheet, List<Segment> segments) {
                 .reduce(Length.ZERO, Length::plus);
     }
 
+    /** The place of each segment in the order, by id. */
+    public Map<String, Integer> indexes() {
+        Map<String, Integer> indexes = new HashMap<>();
+        for (int i = 0; i < segments.size(); i++) {
+            indexes.put(segments.get(i).id(), i);
+        }
+        return indexes;
+    }
+
+    /** How many rounds each block has, by slug; blocks without numbered rounds are left out. */
+    public Map<String, Integer> roundsByBlock() {
+        Map<String, Integer> rounds = new HashMap<>();
+        for (Segment s : segments) {
+            if (s.round() != null) {
+                rounds.merge(s.block().slug(), s.round(), Math::max);
+            }
+        }
+        return rounds;
+    }
+
     public Optional<Segment> segment(String id) {
         return segments.stream().filter(s -> s.id().equals(id)).findFirst();
     }
@@ -61,7 +82,7 @@ public record Timeline(RunSheet sheet, List<Segment> segments) {
                     && (withBonus
                             || !(s.line().attributes().flag(Attribute.BONUS)
                                     || s.block().attributes().flag(Attribute.BONUS)));
-            if (counts && !moves.containsAll(s.line().parts())) {
+            if (counts && !moves.contains(s.move()) && !moves.containsAll(s.line().parts())) {
                 moves.add(s.move());
             }
         }

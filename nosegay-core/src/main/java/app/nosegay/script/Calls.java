@@ -29,8 +29,8 @@ final class Calls {
     private static final Length MERGE = Length.ofMillis(1500);
     /** A half-way call needs an interval long enough that half of it is worth knowing. */
     private static final Length LEAST_FOR_HALF = Length.ofSeconds(25);
-    /** A seconds-left call is only news when the interval is clearly longer than what is left. */
-    private static final double LEAST_SHARE_BEFORE_CALL = 0.4;
+    /** A seconds-left call is only news when no more than this share of the interval is left. */
+    private static final double MOST_SHARE_LEFT = 0.6;
     /** Longer intervals get their minutes called. */
     private static final Length LONG = Length.ofSeconds(150);
     /** Fewer reps need no "last two". */
@@ -145,7 +145,7 @@ final class Calls {
             }
         }
         for (int seconds : style.secondsLeft()) {
-            boolean news = seconds <= length.seconds() * LEAST_SHARE_BEFORE_CALL && seconds > style.countOut() + 1;
+            boolean news = seconds <= length.seconds() * MOST_SHARE_LEFT && seconds > style.countOut() + 1;
             if (news) {
                 String text = capital(number(seconds)) + " seconds.";
                 add(Rank.SECONDS_LEFT, interval.last(), CueKind.TIME, text, interval.end().minus(Length.ofSeconds(seconds)));

@@ -26,8 +26,14 @@ public record CuePlan(List<ScriptLine> lines, List<Left> left, List<TalkWindow> 
      * @param remedy the shortest change that would make it fit
      * @param over seconds that are missing
      * @param own whether it is the creator's own line
+     * @param needed whether something is missing without it; else it was only a suggestion
      */
-    public record Left(ScriptLine line, String reason, String remedy, Length over, boolean own) {}
+    public record Left(ScriptLine line, String reason, String remedy, Length over, boolean own, boolean needed) {}
+
+    /** The lines without room that are missed: the creator's own, names, options. */
+    public List<Left> missed() {
+        return left.stream().filter(l -> l.own() || l.needed()).toList();
+    }
 
     public List<ScriptLine> of(String segment) {
         return lines.stream().filter(l -> l.segment().equals(segment)).toList();

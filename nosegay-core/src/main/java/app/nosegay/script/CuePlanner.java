@@ -29,6 +29,8 @@ public final class CuePlanner {
 
     static final Length QUIET_AROUND_CALLS = Length.ofMillis(1500);
     static final Length BETWEEN_LINES = Length.ofMillis(300);
+    /** The quiet around calls is for those who work; at rest a breath is enough. */
+    static final Length AROUND_CALLS_AT_REST = Length.ofMillis(400);
 
     /** Priority when lines compete (CONTRACTS.md section 5); calls come before all. */
     private static final List<CueKind> PRIORITY = List.of(
@@ -243,16 +245,17 @@ public final class CuePlanner {
                 placed.get(indexes.get(s.id())).add(line);
                 return line;
             }
-            at = inTheWay.end().plus(quiet(inTheWay));
+            at = inTheWay.end().plus(quiet(inTheWay, s));
         }
         return null;
     }
 
     private ScriptLine inTheWay(ScriptLine line, int i) {
         ScriptLine first = null;
+        Segment own = segments.get(i);
         for (int k = Math.max(0, i - 1); k <= Math.min(segments.size() - 1, i + 1); k++) {
             for (ScriptLine other : placed.get(k)) {
-                Length quiet = quiet(other);
+                Length quiet = quiet(other, own);
                 boolean near = line.start().isBefore(other.end().plus(quiet))
                         && other.start().minus(quiet).isBefore(line.end());
                 if (near && (first == null || other.end().isBefore(first.end()))) {
@@ -263,8 +266,10 @@ public final class CuePlanner {
         return first;
     }
 
-    private static Length quiet(ScriptLine other) {
-        return other.kind() == CueKind.TIME || other.kind() == CueKind.COUNT ? QUIET_AROUND_CALLS : BETWEEN_LINES;
+    /** The quiet a line in {@code s} keeps from {@code other}. */
+    private static Length quiet(ScriptLine other, Segment s) {
+        boolean call = other.kind() == CueKind.TIME || other.kind() == CueKind.COUNT;
+        return !call ? BETWEEN_LINES : s.kind().isMoving() ? QUIET_AROUND_CALLS : AROUND_CALLS_AT_REST;
     }
 
     private double density(Segment s) {
@@ -296,7 +301,7 @@ public final class CuePlanner {
                         Math.max(0, gap.seconds()));
         ScriptLine wanted = new ScriptLine(
                 s.id(), wish.kind(), text, s.start().plus(s.duration().times(window.from())), spoken);
-        left.add(new CuePlan.Left(wanted, reason, remedy(wish, s, density, over, gap), over, wish.own()));
+        left.add(new CuePlan.Left(wanted, reason, remedy(wish, s, density, over, gap), over, wish.own(), wish.needed()));
     }
 
     private String remedy(Wish wish, Segment s, boolean density, Length over, Length gap) {
@@ -330,9 +335,9 @@ public final class CuePlanner {
         }
         lines.sort(Comparator.comparing(ScriptLine::start));
         for (ScriptLine line : lines) {
-            Time<Axis.Plan> until = Time.min(s.end(), line.start().minus(quiet(line)));
+            Time<Axis.Plan> until = Time.min(s.end(), line.start().minus(quiet(line, s)));
             largest = from.isAfter(last) ? largest : Length.max(largest, until.since(from));
-            from = Time.max(from, line.end().plus(quiet(line)));
+            from = Time.max(from, line.end().plus(quiet(line, s)));
         }
         return from.isAfter(last) ? largest : Length.max(largest, s.end().since(from));
     }
@@ -342,6 +347,9 @@ public final class CuePlanner {
         Map<String, Length> missing = new HashMap<>();
         Map<String, Integer> leftCounts = new HashMap<>();
         for (CuePlan.Left l : left) {
+            if (!l.own() && !l.needed()) {
+                continue;
+            }
             missing.merge(l.line().segment(), l.line().spoken().plus(BETWEEN_LINES), Length::plus);
             leftCounts.merge(l.line().segment(), 1, Integer::sum);
         }

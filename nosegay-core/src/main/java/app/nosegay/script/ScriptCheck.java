@@ -40,6 +40,7 @@ public final class ScriptCheck {
     private final MoveLibrary library;
     private final Map<String, Segment> byId = new HashMap<>();
     private final Map<String, List<ScriptLine>> linesOf;
+    private final Map<String, Integer> indexes;
     private final List<Finding> findings = new ArrayList<>();
 
     private ScriptCheck(Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library) {
@@ -48,6 +49,7 @@ public final class ScriptCheck {
         this.notes = notes;
         this.library = library;
         timeline.segments().forEach(s -> byId.put(s.id(), s));
+        this.indexes = timeline.indexes();
         this.linesOf = plan.lines().stream().collect(Collectors.groupingBy(ScriptLine::segment));
     }
 
@@ -85,8 +87,8 @@ public final class ScriptCheck {
         for (CuePlan.Left l : plan.left()) {
             boolean matters = l.line().kind() == CueKind.CAUTION
                     || l.line().kind() == CueKind.EASIER
-                    || l.line().kind() == CueKind.NEXT;
-            if (l.own() || matters) {
+                    || l.line().kind() == CueKind.NEXT && segment(l.line()).kind() != SegmentKind.TALK;
+            if (l.own() || matters && l.needed()) {
                 findings.add(Finding.at(
                                 "script.no-room",
                                 l.own() ? Severity.FIX : Severity.LOOK,
@@ -193,9 +195,9 @@ public final class ScriptCheck {
             if (!changes || c.segment().move().equals(c.before().move())) {
                 continue;
             }
-            int at = segments.indexOf(c.segment());
+            int at = indexes.get(c.segment().id());
             boolean announced = false;
-            for (int k = segments.indexOf(c.before()); k < at; k++) {
+            for (int k = indexes.get(c.before().id()); k < at; k++) {
                 announced |= lines(segments.get(k)).stream()
                         .anyMatch(l -> l.kind() == CueKind.NEXT || l.kind() == CueKind.GEAR);
             }
@@ -217,7 +219,7 @@ public final class ScriptCheck {
                 continue;
             }
             Segment s = segment(l);
-            int at = timeline.segments().indexOf(s);
+            int at = indexes.get(s.id());
             boolean kept = timeline.segments().subList(at, Math.min(at + 3, timeline.segments().size())).stream()
                     .flatMap(o -> lines(o).stream())
                     .anyMatch(o -> o.kind() == CueKind.TIME && o.text().toLowerCase(Locale.ROOT).contains("half"));
@@ -299,7 +301,11 @@ public final class ScriptCheck {
         Set<String> told = new HashSet<>();
         List<ScriptLine> all = new ArrayList<>(plan.lines());
         plan.left().stream().filter(CuePlan.Left::own).map(CuePlan.Left::line).forEach(all::add);
+        Set<String> read = new HashSet<>();
         for (ScriptLine l : all) {
+            if (!read.add(l.text())) {
+                continue;
+            }
             for (Claims.Claim claim : Claims.in(l.text())) {
                 if (told.add(claim.words().toLowerCase(Locale.ROOT))) {
                     claim(l, claim);

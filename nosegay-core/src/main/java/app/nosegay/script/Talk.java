@@ -119,7 +119,7 @@ public final class Talk {
                             : List.of(fields.filled(line.text())),
                     List.of(new Window(s, 0, 1)),
                     written,
-                    true));
+                    written || line.kind() == CueKind.NAME || line.kind() == CueKind.CAUTION));
         }
         return wishes;
     }

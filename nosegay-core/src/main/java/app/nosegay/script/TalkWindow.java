@@ -6,10 +6,10 @@ import app.nosegay.time.Length;
  * How much is to be said in a segment against how much can be.
  *
  * @param segment its id
- * @param needed seconds of all that is wanted there: what is placed, what found no room, and the quiet around calls
+ * @param needed seconds of all that is wanted there: what is placed, and what is missed for want of room
  * @param available seconds there are: while moving, the chosen talk density of it; else all of it
  * @param lines how many lines are placed
- * @param left how many found no room
+ * @param left how many are missed for want of room
  */
 public record TalkWindow(String segment, Length needed, Length available, int lines, int left) {
     /** Needed ÷ available; 0 where nothing is wanted. */

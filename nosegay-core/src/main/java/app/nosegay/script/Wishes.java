@@ -45,6 +45,7 @@ final class Wishes {
     private final Wordings wordings;
     private final Fields fields;
     private final List<Segment> segments;
+    private final Map<String, Integer> roundsByBlock;
     private final Map<String, Integer> met = new HashMap<>();
     private final Set<Integer> ownSaid = new HashSet<>();
     private List<GearItem> held = List.of();
@@ -55,6 +56,7 @@ final class Wishes {
         this.wordings = new Wordings(library);
         this.fields = fields;
         this.segments = timeline.segments();
+        this.roundsByBlock = timeline.roundsByBlock();
     }
 
     /** The wishes for segment {@code i}, to be asked in order; the most important first. */
@@ -110,11 +112,7 @@ final class Wishes {
                 && s.line() != null
                 && s.line().line() == s.block().moves().get(0).line();
         if (firstOfRound) {
-            int rounds = segments.stream()
-                    .filter(o -> o.block() == s.block() && o.round() != null)
-                    .mapToInt(Segment::round)
-                    .max()
-                    .orElse(1);
+            int rounds = roundsByBlock.getOrDefault(s.block().slug(), 1);
             return s.round() == rounds ? "Last round. " : "Round " + number(s.round()) + " of " + number(rounds) + ". ";
         }
         return "";
@@ -182,11 +180,9 @@ final class Wishes {
             return;
         }
         for (Cue cue : s.line().cues()) {
-            boolean relief = cue.kind() == CueKind.EASIER && time == 1;
-            if (!ownSaid.add(cue.line()) && !relief) {
+            if (!ownSaid.add(cue.line())) {
                 continue;
             }
-            ownSaid.add(cue.line());
             if (time > 1 && !isSpread(s, cue, time)) {
                 ownSaid.remove(cue.line());
                 continue;

@@ -47,6 +47,8 @@ final class WordChecks {
     private final CuePlan plan;
     private final MoveLibrary library;
     private final Map<String, Segment> byId = new HashMap<>();
+    private final Map<String, Integer> indexes;
+    private final Map<String, Integer> rounds;
     private final List<Finding> findings = new ArrayList<>();
 
     private WordChecks(Timeline timeline, CuePlan plan, MoveLibrary library) {
@@ -54,6 +56,8 @@ final class WordChecks {
         this.plan = plan;
         this.library = library;
         timeline.segments().forEach(s -> byId.put(s.id(), s));
+        this.indexes = timeline.indexes();
+        this.rounds = timeline.roundsByBlock();
     }
 
     static List<Finding> findings(Timeline timeline, CuePlan plan, MoveLibrary library) {
@@ -198,7 +202,7 @@ final class WordChecks {
         if (s.kind().isMoving() && l.kind() != CueKind.NEXT) {
             return s;
         }
-        int at = timeline.segments().indexOf(s);
+        int at = indexes.get(s.id());
         return timeline.segments().subList(at + 1, timeline.segments().size()).stream()
                 .filter(o -> o.kind().isMoving())
                 .findFirst()
@@ -206,11 +210,7 @@ final class WordChecks {
     }
 
     private int rounds(Segment s) {
-        return timeline.segments().stream()
-                .filter(o -> o.block() == s.block() && o.round() != null)
-                .mapToInt(Segment::round)
-                .max()
-                .orElse(1);
+        return rounds.getOrDefault(s.block().slug(), 1);
     }
 
     /** Where it should be felt, and what the move trains. */
@@ -255,9 +255,11 @@ final class WordChecks {
 
     /** Ways of cueing that contradict the chosen one, or each other. */
     private void policy() {
+        Map<String, ScriptLine> distinct = new LinkedHashMap<>();
+        plan.lines().forEach(l -> distinct.putIfAbsent(l.text(), l));
         POLICIES.forEach((topic, ways) -> {
             Map<String, ScriptLine> found = new LinkedHashMap<>();
-            for (ScriptLine l : plan.lines()) {
+            for (ScriptLine l : distinct.values()) {
                 ways.forEach((way, pattern) -> {
                     if (pattern.matcher(l.text()).find()) {
                         found.putIfAbsent(way, l);

@@ -150,7 +150,7 @@ public final class FindingList {
             HBox.setHgrow(words, Priority.ALWAYS);
             words.setMaxWidth(Double.MAX_VALUE);
             row = new HBox(8, mark, words, mend, leave);
-            row.setAlignment(Pos.TOP_LEFT);
+            row.setAlignment(Pos.BASELINE_LEFT);
             mend.setOnAction(e -> mend(getItem()));
             leave.setOnAction(e -> leave(getItem()));
             words.setOnMouseClicked(e -> goTo.accept(getItem()));

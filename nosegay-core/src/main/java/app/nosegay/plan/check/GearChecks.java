@@ -54,9 +54,10 @@ final class GearChecks {
                     List<String> all =
                             new ArrayList<>(context.timeline().sheet().header().gear());
                     all.add((use.item().name() + " " + use.item().weight()).strip());
+                    boolean surface = use.item().kind().equals("surface");
                     findings.add(Finding.at(
                                     "plan.gear-unannounced",
-                                    Severity.FIX,
+                                    surface ? Severity.NOTE : Severity.FIX,
                                     use.first(),
                                     capital(use.item().name()) + " is used from " + use.from()
                                             + ", but not announced at the top.")

@@ -37,7 +37,8 @@ public record GearItem(
     public String shown() {
         String load = Load.parse(weight).map(Load::shown).orElse(weight);
         String either = alternatives.isEmpty() ? "" : " or " + String.join(" or ", alternatives);
-        return (load.isEmpty() ? name : load.matches("light|medium|heavy") ? load + " " + name : name + ", " + load)
+        String several = load.startsWith("2 ×") && !name.endsWith("s") ? "s" : "";
+        return (load.isEmpty() ? name : load.matches("light|medium|heavy") ? load + " " + name : name + several + ", " + load)
                 + either
                 + (optional ? " (optional)" : "");
     }

@@ -5,7 +5,6 @@ import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.SheetText;
 import app.nosegay.plan.Timeline;
 import java.util.List;
 
@@ -16,7 +15,8 @@ record PlanContext(
         Balance balance,
         List<ChangeOver> changeOvers,
         GearList gear,
-        List<Cautions.Raised> cautions) {
+        List<Cautions.Raised> cautions,
+        String[] lines) {
     List<Segment> segments() {
         return timeline.segments();
     }
@@ -32,6 +32,6 @@ record PlanContext(
     }
 
     String line(int number) {
-        return SheetText.line(timeline.sheet().text(), number);
+        return number >= 1 && number <= lines.length ? lines[number - 1] : "";
     }
 }

@@ -11,9 +11,9 @@ import app.nosegay.plan.SheetEdit;
 import app.nosegay.plan.SheetText;
 import app.nosegay.plan.Timeline;
 import app.nosegay.time.Length;
-import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The edit of the sheet that gives a segment of the timeline another length: the line that says its length is rewritten. */
 public final class LengthEdit {
@@ -70,13 +70,25 @@ public final class LengthEdit {
             case REST -> Optional.of(isRoundRest(timeline, s) ? Attribute.ROUND_REST : Attribute.REST);
             case DEMO -> Optional.of(Attribute.DEMO_TIME);
             case SWITCH -> Optional.of(Attribute.SWITCH);
-            case WORK, WARMUP, COOLDOWN -> List.of(Attribute.WORK, Attribute.EACH, Attribute.HOLD, Attribute.FOR).stream()
-                    .filter(merged::has)
-                    .filter(a -> s.reps() == null || a != Attribute.HOLD)
-                    .filter(a -> merged.counts().isEmpty())
-                    .findFirst();
+            case WORK, WARMUP, COOLDOWN -> ofWork(s, merged);
             default -> Optional.empty();
         };
+    }
+
+    /** The move's own clock before its block's; none where reps or counts end the set. */
+    private static Optional<Attribute> ofWork(Segment s, Attributes merged) {
+        Attributes own = s.line().attributes();
+        Optional<Attribute> ownClock = Stream.of(Attribute.WORK, Attribute.EACH, Attribute.HOLD)
+                .filter(own::has)
+                .findFirst();
+        boolean sets = s.block().kind() == BlockKind.SUPERSET || s.block().kind() == BlockKind.STRAIGHT_SETS;
+        boolean ended = own.counts().isPresent() || own.reps().isPresent() || (sets && merged.reps().isPresent());
+        if (ownClock.isPresent() || ended || merged.counts().isPresent()) {
+            return ownClock;
+        }
+        return Stream.of(Attribute.WORK, Attribute.EACH, Attribute.HOLD, Attribute.FOR)
+                .filter(merged::has)
+                .findFirst();
     }
 
     private static boolean isRoundRest(Timeline timeline, Segment s) {

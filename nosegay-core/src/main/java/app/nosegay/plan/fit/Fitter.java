@@ -313,6 +313,8 @@ public final class Fitter {
         List<String> parts = new ArrayList<>();
         more(parts, after, SegmentKind.WORK, "work");
         more(parts, after, SegmentKind.REST, "rest");
+        more(parts, after, SegmentKind.WARMUP, "warm-up");
+        more(parts, after, SegmentKind.COOLDOWN, "cool-down");
         double was = 100 * Balance.density(timeline.segments());
         double is = 100 * Balance.density(after.segments());
         if (Math.round(was) != Math.round(is)) {

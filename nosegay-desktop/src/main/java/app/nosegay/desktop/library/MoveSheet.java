@@ -69,6 +69,11 @@ final class MoveSheet {
         forget.setId("move-forget");
         keep.setOnAction(e -> read().ifPresent(kept));
         forget.setOnAction(e -> forgotten.accept(shown));
+        keep.setMinWidth(Region.USE_PREF_SIZE);
+        forget.setMinWidth(Region.USE_PREF_SIZE);
+        forget.managedProperty().bind(forget.visibleProperty());
+        whose.setWrapText(true);
+        wrong.setWrapText(true);
         whose.getStyleClass().add("small");
         wrong.getStyleClass().add("problem");
         wrong.setId("move-wrong");
@@ -111,9 +116,11 @@ final class MoveSheet {
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("plain-scroll");
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
-        HBox head = new HBox(14, figure, new VBox(2, whose, wrong), space, forget, keep);
+        VBox told = new VBox(2, whose, wrong);
+        told.setAlignment(Pos.CENTER_LEFT);
+        told.setMinWidth(0);
+        HBox.setHgrow(told, Priority.ALWAYS);
+        HBox head = new HBox(14, figure, told, forget, keep);
         head.setAlignment(Pos.CENTER_LEFT);
         view = new VBox(8, head, scroll);
         view.getStyleClass().add("stage");

@@ -14,7 +14,7 @@ import javafx.scene.text.TextAlignment;
 
 /** A petal per muscle group, as long as its load: upper body above, legs below, front to the left, back to the right. */
 public final class Bouquet {
-    private static final double WIDTH = 390;
+    private static final double WIDTH = 326;
     private static final double HEIGHT = 230;
     private static final double INNER = 12;
     private static final double OUTER = 74;

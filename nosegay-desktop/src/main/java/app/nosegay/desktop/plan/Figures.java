@@ -62,7 +62,9 @@ final class Figures {
                 pair(b.left().time(), b.right().time(), Petals.REST, Petals.REST),
                 String.format("Seconds, sets and reps of one-sided work. Left %d sets, %d reps; right %d sets, %d reps. They must be equal.",
                         b.left().sets(), b.left().reps(), b.right().sets(), b.right().reps()));
-        List<ChangeOver> tight = report.changeOvers().stream().filter(c -> c.missing().isPositive()).toList();
+        List<ChangeOver> tight = report.changeOvers().stream()
+                .filter(c -> c.inRest() && c.missing().seconds() > 0.5)
+                .toList();
         row(7, "Change-overs", tight.isEmpty() ? "all fit" : tight.size() + " too short", null,
                 "Getting ready takes the larger of what must be said and watching + moving. " + (tight.isEmpty() ? "" : tight.get(0).segment().move() + ": " + tight.get(0).describe()));
     }

@@ -11,6 +11,9 @@ import javafx.scene.input.MouseEvent;
 
 /** The line numbers of the run sheet: a click on a block's number folds it, dragging a number moves the block or move. */
 final class Gutter {
+    /** Wide enough for four digits and the fold mark, so that the text stays in line. */
+    private static final double WIDTH = 46;
+
     private final RunSheetEditor editor;
     private final Session session;
     private int dragged;
@@ -25,7 +28,9 @@ final class Gutter {
         Label number = new Label();
         number.getStyleClass().add("lineno");
         number.setAlignment(Pos.CENTER_RIGHT);
-        number.setMinWidth(46);
+        number.setMinWidth(WIDTH);
+        number.setPrefWidth(WIDTH);
+        number.setMaxWidth(WIDTH);
         number.setMaxHeight(Double.MAX_VALUE);
         boolean head = editor.isBlockHead(line);
         number.setText((head ? (line < editor.getParagraphs().size() && editor.isFolded(line) ? "▸ " : "▾ ") : "") + line);

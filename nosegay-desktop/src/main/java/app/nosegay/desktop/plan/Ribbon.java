@@ -33,7 +33,7 @@ import javafx.util.Duration;
 
 /** The workout in true proportion: a strand per block, all on one scale, work raised above rest. Clicking goes to the line. */
 final class Ribbon {
-    private static final double ROW = 46;
+    private static final double ROW = 50;
     private static final double LABEL = 18;
     private static final double BAR = 20;
     /** How near to an edge counts as on it, in pixels. */

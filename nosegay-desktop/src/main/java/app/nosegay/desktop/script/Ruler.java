@@ -93,7 +93,7 @@ final class Ruler {
         lines = shown == null ? List.of() : plan.of(shown.id());
         left = shown == null
                 ? List.of()
-                : plan.left().stream()
+                : plan.missed().stream()
                         .filter(l -> l.line().segment().equals(shown.id()))
                         .toList();
         ScriptLine before = selected;

@@ -95,7 +95,7 @@ public final class ScriptStage implements StageView {
         fit.setMinWidth(Region.USE_PREF_SIZE);
         words.getStyleClass().add("spoken");
         words.setId("spoken");
-        words.setMinHeight(34);
+        words.setMinHeight(28);
         read.getStyleClass().add("act");
         read.setId("read-through");
         read.setMinWidth(Region.USE_PREF_SIZE);
@@ -103,13 +103,16 @@ public final class ScriptStage implements StageView {
         read.setOnAction(e -> toggleReading());
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox head = new HBox(12, title, fit, space, read);
+        title.setMinWidth(0);
+        HBox head = new HBox(12, title, space, read);
         head.setAlignment(Pos.CENTER_LEFT);
+        HBox below = new HBox(18, fit, words);
+        below.setAlignment(Pos.CENTER_LEFT);
         ScrollPane scroll = new ScrollPane(ruler.view());
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("plain-scroll");
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        VBox upper = new VBox(6, head, words, scroll, line.view());
+        VBox upper = new VBox(4, head, below, scroll, line.view());
         tabs.add("Findings", findings.view());
         tabs.add("Opening and closing", talk.view());
         tabs.add("Voice and words", voice.view());

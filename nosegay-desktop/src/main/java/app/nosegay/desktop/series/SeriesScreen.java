@@ -248,10 +248,10 @@ public final class SeriesScreen implements StageView {
                 .collect(Collectors.joining(", "));
         Label about = new Label(day.timeline().total().clock() + (heavy.isEmpty() ? "" : " · heavy: " + heavy));
         about.setWrapText(true);
-        about.setMaxWidth(380);
+        about.setMaxWidth(320);
         about.setMinHeight(Region.USE_PREF_SIZE);
         VBox card = new VBox(4, title, head, bouquet.view(), about);
-        card.getStyleClass().add("card");
+        card.getStyleClass().addAll("card", "day");
         return card;
     }
 }
