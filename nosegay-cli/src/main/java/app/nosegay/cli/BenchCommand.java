@@ -98,6 +98,7 @@ final class BenchCommand implements Callable<Integer> {
             row(out, "reading a take ÷ bare decode", read / decode, "≤ 1.3", read, decode);
             render(out, take, folder);
             matching(out);
+            PlanBench.rows(out);
             startUp(out);
             out.flush();
         } finally {

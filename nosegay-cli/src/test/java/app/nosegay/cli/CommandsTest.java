@@ -188,4 +188,49 @@ class CommandsTest {
         assertThat(Files.readString(out.resolve("chapters.txt"))).startsWith("0:00 Hello\n");
         assertThat(run("publish", workout, "--out", out).code()).isEqualTo(2);
     }
+
+    private static final String LONG =
+            "title: Long\npromise: 6 min\ntalk Hi  0:30\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n  push-up\n  plank\ntalk Bye  0:20\n";
+
+    @Test
+    void fitOffersWaysAndWritesTheOneTaken() throws IOException {
+        Path json = folder.resolve("fit.json");
+        Run run = run("fit", sheet(LONG), "--json", json);
+        assertThat(run.code()).isZero();
+        JsonNode fit = JsonMapper.builder().build().readTree(json.toFile());
+        assertThat(fit.path("offers").size()).isGreaterThanOrEqualTo(3);
+        Path out = folder.resolve("shorter.runsheet");
+        assertThat(run("fit", sheet(LONG), "--take", 1, "--out", out).code()).isZero();
+        assertThat(run("plan", out).out()).contains("holds");
+        assertThat(run("fit", sheet(LONG), "--take", 1, "--out", out).err()).contains("is there already");
+        assertThat(run("fit", sheet(LONG), "--rest", "x").code()).isEqualTo(2);
+        Run impossible = run("fit", sheet(LONG.replace("6 min", "60 min")));
+        assertThat(impossible.code()).isEqualTo(1);
+        assertThat(impossible.out()).contains("Within these ranges");
+    }
+
+    @Test
+    void scriptGivesLinesWindowsAndFindingsAndPrintsThePrompter() throws IOException {
+        Path json = folder.resolve("script.json");
+        Path pdf = folder.resolve("prompter.pdf");
+        Run run = run("script", sheet(LONG), "--json", json, "--prompter", pdf);
+        assertThat(run.code()).isZero();
+        holdsTo("script.schema.json", json);
+        assertThat(pdf).exists();
+        Run stops = run("script", sheet(LONG.replace("  squat\n", "  squat\n    why: This cures arthritis.\n")));
+        assertThat(stops.code()).isEqualTo(1);
+        assertThat(stops.out()).contains("script.claim-cure");
+    }
+
+    @Test
+    void planWritesTheRunSheetInEveryForm() throws IOException {
+        Path csv = folder.resolve("r.csv");
+        Path md = folder.resolve("r.md");
+        Path pdf = folder.resolve("r.pdf");
+        assertThat(run("plan", sheet(Demo.sheet()), "--csv", csv, "--markdown", md, "--pdf", pdf).code()).isZero();
+        assertThat(csv).exists();
+        assertThat(md).exists();
+        assertThat(pdf).exists();
+        assertThat(run("plan", sheet(Demo.sheet()), "--csv", csv).code()).isEqualTo(2);
+    }
 }

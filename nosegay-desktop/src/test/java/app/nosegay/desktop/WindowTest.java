@@ -311,8 +311,12 @@ class WindowTest extends ApplicationTest {
 
     @Test
     void allStagesAndKeysAreReachableWithoutAMouse() throws Exception {
-        push(KeyCode.CONTROL, KeyCode.DIGIT2);
+        push(KeyCode.CONTROL, KeyCode.DIGIT3);
         until(() -> lookup("#film").tryQuery().isPresent());
+        push(KeyCode.CONTROL, KeyCode.DIGIT6);
+        until(() -> lookup("#moves").tryQuery().isPresent());
+        push(KeyCode.CONTROL, KeyCode.DIGIT7);
+        until(() -> lookup("#series-add").tryQuery().isPresent());
         push(KeyCode.CONTROL, KeyCode.DIGIT1);
         until(() -> lookup("#run-sheet").tryQuery().isPresent());
         push(KeyCode.F1);

@@ -65,6 +65,7 @@ final class Ribbon {
     private Move.Height lastHeight;
 
     Ribbon() {
+        canvas.setId("ribbon");
         pane.setMinWidth(200);
         pane.setAccessibleText("Timeline of the workout, one strand per block");
         tip.setShowDelay(Duration.millis(150));

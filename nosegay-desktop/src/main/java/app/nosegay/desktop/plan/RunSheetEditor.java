@@ -63,6 +63,12 @@ public final class RunSheetEditor extends CodeArea {
         });
         multiPlainChanges().successionEnds(Duration.ofMillis(40)).subscribe(c -> colour());
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        // Alt with a letter is a key of ours, never a letter.
+        addEventFilter(KeyEvent.KEY_TYPED, e -> {
+            if (e.isAltDown() && !e.isControlDown()) {
+                e.consume();
+            }
+        });
     }
 
     private void key(KeyEvent e) {

@@ -16,6 +16,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -41,8 +42,20 @@ final class TalkPanel {
         Timeline timeline = programme.timeline();
         CuePlan cues = programme.cues();
         all.getChildren().clear();
-        list("Opening", TalkChecklist.opening(timeline, cues, Libraries.current()), Talk.openingBlock(timeline), timeline, true);
-        list("Closing", TalkChecklist.closing(timeline, cues), Talk.closingBlock(timeline), timeline, false);
+        VBox opening = list(
+                "Opening",
+                TalkChecklist.opening(timeline, cues, Libraries.current()),
+                Talk.openingBlock(timeline),
+                timeline,
+                true);
+        VBox closing =
+                list("Closing", TalkChecklist.closing(timeline, cues), Talk.closingBlock(timeline), timeline, false);
+        HBox both = new HBox(24, opening, closing);
+        for (VBox column : List.of(opening, closing)) {
+            HBox.setHgrow(column, Priority.ALWAYS);
+            column.setPrefWidth(300);
+        }
+        all.getChildren().add(both);
         Fields fields = Fields.of(timeline, Libraries.current());
         StringBuilder known = new StringBuilder("Fields stay true when the plan changes: ");
         for (String name : fields.names()) {
@@ -55,7 +68,7 @@ final class TalkPanel {
         all.getChildren().add(label);
     }
 
-    private void list(
+    private VBox list(
             String name, List<TalkChecklist.Item> items, Block block, Timeline timeline, boolean opening) {
         Label heading = new Label(name);
         heading.getStyleClass().add("subheading");
@@ -67,20 +80,22 @@ final class TalkPanel {
         write.setOnAction(e -> writeAll(block, timeline, opening));
         HBox row = new HBox(8, heading, space, write);
         row.setAlignment(Pos.CENTER_LEFT);
-        all.getChildren().add(row);
+        VBox column = new VBox(4, row);
         for (TalkChecklist.Item item : items) {
             Label mark = new Label((item.said() ? "✓ " : "✗ ") + item.name());
             mark.getStyleClass().add(item.said() ? "kept" : "broken");
-            mark.setMinWidth(210);
+            mark.setMinWidth(Region.USE_PREF_SIZE);
             HBox line = new HBox(8, mark);
             line.setAlignment(Pos.CENTER_LEFT);
             if (!item.said() && block != null) {
-                Button add = new Button("Say \"" + item.how() + "\"");
+                Button add = new Button("Say it");
+                add.setMinWidth(Region.USE_PREF_SIZE);
+                add.setTooltip(new Tooltip(item.how()));
                 add.getStyleClass().add("quiet");
                 add.setOnAction(e -> insert(block, List.of("  " + item.kind().word() + ": " + item.how()), "say " + item.name()));
                 line.getChildren().add(add);
             }
-            all.getChildren().add(line);
+            column.getChildren().add(line);
         }
         if (block == null) {
             Label none = new Label(
@@ -88,9 +103,10 @@ final class TalkPanel {
                             ? "There is no talk before the first movement: write \"talk Welcome  0:40\" at the top of the plan."
                             : "There is no talk at the end: write \"talk Goodbye  0:30\" at the end of the plan.");
             none.setWrapText(true);
-            all.getChildren().add(none);
+            column.getChildren().add(none);
             write.setDisable(true);
         }
+        return column;
     }
 
     private void insert(Block block, List<String> lines, String name) {

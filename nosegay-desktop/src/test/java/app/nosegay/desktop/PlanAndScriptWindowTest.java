@@ -1,0 +1,331 @@
+package app.nosegay.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.desktop.plan.RunSheetEditor;
+import app.nosegay.desktop.series.SeriesScreen;
+import app.nosegay.jobs.Libraries;
+import app.nosegay.jobs.PrintJob;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.library.CueKind;
+import app.nosegay.library.Move;
+import app.nosegay.library.MuscleGroup;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Segment;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxToolkit;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Plan, Script, Library and Series in the real window, by keys and mouse. */
+class PlanAndScriptWindowTest extends ApplicationTest {
+    private static final String SHEET =
+            "title: Small\npromise: 4 min\ntalk Hi  0:30\ncircuit Beds  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\ncircuit Panes  work 0:30\n  plank\ntalk Bye  0:20\n";
+
+    @TempDir
+    private Path folder;
+
+    private Shell shell;
+
+    @Override
+    public void start(Stage stage) {
+        shell = NosegayApp.show(stage);
+    }
+
+    @Override
+    public void stop() throws Exception {
+        interact(() -> shell.close());
+        FxToolkit.cleanupStages();
+        System.clearProperty("nosegay.settings");
+    }
+
+    @BeforeEach
+    void ownSettings() throws Exception {
+        System.setProperty("nosegay.settings", folder.toString());
+        Libraries.keep(List.of());
+    }
+
+    private static void until(Callable<Boolean> condition) throws Exception {
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private Programme programme() {
+        return shell.session().programme().get();
+    }
+
+    private String sheet() {
+        return shell.session().workout().sheet();
+    }
+
+    private RunSheetEditor editor() {
+        return lookup("#run-sheet").queryAs(RunSheetEditor.class);
+    }
+
+    private void plan(String text) throws Exception {
+        interact(() -> shell.session().apply("plan", shell.session().workout().withSheet(text)));
+        until(() -> programme() != null && programme().workout().sheet().equals(text));
+        until(() -> lookup("#run-sheet").tryQuery().isEmpty() || editor().getText().equals(text));
+    }
+
+    private void cursorAt(String text) {
+        interact(() -> {
+            editor().requestFocus();
+            editor().moveTo(editor().getText().indexOf(text));
+        });
+    }
+
+    @Test
+    void aMoveIsCompletedByKeyboard() throws Exception {
+        clickOn("#run-sheet");
+        write("circuit A  work 0:40").push(KeyCode.ENTER).write("gobl");
+        until(() -> lookup("#completions").tryQuery().isPresent());
+        push(KeyCode.TAB);
+        until(() -> sheet().endsWith("\n  goblet squat"));
+        write("  tem");
+        until(() -> lookup("#completions").tryQuery().isPresent());
+        push(KeyCode.DOWN).push(KeyCode.ENTER);
+        until(() -> sheet().endsWith("goblet squat  tempo"));
+    }
+
+    @Test
+    void blocksAndMovesAreReorderedAndFoldedByKeyboard() throws Exception {
+        plan(SHEET);
+        cursorAt("  push-up");
+        push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.UP);
+        until(() -> sheet().contains("  push-up\n  squat\n"));
+        cursorAt("circuit Panes");
+        push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.UP);
+        until(() -> sheet().indexOf("circuit Panes") < sheet().indexOf("circuit Beds"));
+        assertThat(editor().getParagraph(editor().getCurrentParagraph()).getText()).startsWith("circuit Panes");
+        push(KeyCode.ALT, KeyCode.F);
+        int head = editor().getCurrentParagraph();
+        until(() -> editor().isFolded(head + 1));
+        push(KeyCode.ALT, KeyCode.F);
+        until(() -> !editor().isFolded(head + 1));
+        push(KeyCode.CONTROL, KeyCode.Z);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> sheet().equals(SHEET));
+    }
+
+    @Test
+    void pastedNotesBecomeMoves() throws Exception {
+        plan("circuit A  work 0:40\n");
+        interact(() -> {
+            ClipboardContent notes = new ClipboardContent();
+            notes.putString("- Squats 3x12\n- Plank 45 sec\n");
+            Clipboard.getSystemClipboard().setContent(notes);
+            editor().requestFocus();
+            editor().moveTo(editor().getLength());
+        });
+        push(KeyCode.CONTROL, KeyCode.V);
+        until(() -> sheet().contains("  squat  sets 3  reps 12\n  plank  work 0:45"));
+    }
+
+    @Test
+    void theRibbonIsStretchedWithTheMouse() throws Exception {
+        plan(SHEET);
+        Node ribbon = lookup("#ribbon").query();
+        Bounds b = ribbon.localToScreen(ribbon.getBoundsInLocal());
+        // The first strand is the talk: find its right edge and pull it.
+        for (double x = b.getMinX() + 4; x < b.getMaxX(); x += 2) {
+            moveTo(x, b.getMinY() + 2 + 18 + 10);
+            if (ribbon.getCursor() == javafx.scene.Cursor.H_RESIZE) {
+                double to = x + 60;
+                press(MouseButton.PRIMARY).moveTo(to, b.getMinY() + 30).release(MouseButton.PRIMARY);
+                break;
+            }
+        }
+        until(() -> !sheet().contains("talk Hi  0:30"));
+        assertThat(sheet()).containsPattern("talk Hi  0:[345]|talk Hi  1:");
+        assertThat(shell.session().undoName().orElse("")).startsWith("talk 0:30 → ");
+    }
+
+    @Test
+    void aWayToKeepThePromiseIsTakenWithOneKey() throws Exception {
+        plan(SHEET);
+        assertThat(programme().report().promiseKept()).isFalse();
+        push(KeyCode.CONTROL, KeyCode.T);
+        ListView<?> offers = lookup("#offers").query();
+        until(() -> offers.getItems().size() >= 3);
+        interact(offers::requestFocus);
+        push(KeyCode.DOWN);
+        until(() -> lookup(".previewed").queryAs(Label.class).isVisible());
+        push(KeyCode.ENTER);
+        until(() -> programme().report().promiseKept());
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> sheet().equals(SHEET));
+    }
+
+    @Test
+    void aFindingIsMendedLeftAndBroughtBack() throws Exception {
+        plan("talk Hi  0:30\ncircuit A  work 0:40  rest 0:20\n  single-arm row\n  squat\n");
+        clickOn("#plan-tab-findings");
+        ListView<Finding> list = lookup("#plan-findings").query();
+        until(() -> list.getItems().stream().anyMatch(f -> f.code().equals("plan.side-missing")));
+        interact(() -> {
+            list.requestFocus();
+            list.getSelectionModel().select(list.getItems().stream().filter(f -> f.code().equals("plan.side-missing")).findFirst().orElseThrow());
+        });
+        push(KeyCode.M);
+        until(() -> sheet().contains("single-arm row  sides halves"));
+        until(() -> list.getItems().stream().noneMatch(f -> f.code().equals("plan.side-missing")));
+        interact(() -> list.getSelectionModel().select(list.getItems().stream().filter(f -> f.code().equals("plan.warm-up-missing")).findFirst().orElseThrow()));
+        push(KeyCode.L);
+        until(() -> lookup(".dialog-pane .text-field").tryQuery().isPresent());
+        clickOn(".dialog-pane .text-field").write("We warm up before").push(KeyCode.ENTER);
+        until(() -> list.getItems().stream().noneMatch(f -> f.code().equals("plan.warm-up-missing")));
+        assertThat(shell.session().workout().waivers()).singleElement().satisfies(w -> assertThat(w.reason()).isEqualTo("We warm up before"));
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> list.getItems().stream().anyMatch(f -> f.code().equals("plan.warm-up-missing")));
+    }
+
+    @Test
+    void aScriptLineIsRewrittenMovedFreedAndLeftOut() throws Exception {
+        plan(SHEET);
+        clickOn("#stage-script");
+        ListView<Segment> windows = lookup("#windows").query();
+        until(() -> !windows.getItems().isEmpty());
+        interact(() -> windows.getSelectionModel().select(1));
+        until(() -> lookup("#script-title").queryAs(Label.class).getText().startsWith("Squat"));
+        Node ruler = lookup("#ruler").query();
+        interact(ruler::requestFocus);
+        until(() -> !lookup("#script-text").query().isDisabled());
+        String id = windows.getItems().get(1).id();
+        ScriptLine line = programme().cues().of(id).stream().filter(l -> !l.isCall()).findFirst().orElseThrow();
+        push(KeyCode.RIGHT);
+        until(() -> programme().cues().of(id).stream().anyMatch(ScriptLine::fixed));
+        assertThat(programme().cues().of(id)).filteredOn(ScriptLine::fixed).singleElement().satisfies(l -> assertThat(l.of()).isEqualTo(line.of()));
+        clickOn("#script-text");
+        push(KeyCode.CONTROL, KeyCode.A).write("Own words here.").push(KeyCode.ENTER);
+        until(() -> programme().cues().of(id).stream().anyMatch(l -> l.text().equals("Own words here.")));
+        clickOn("#script-free");
+        until(() -> programme().cues().of(id).stream().noneMatch(ScriptLine::fixed));
+        clickOn("#script-drop");
+        until(() -> programme().cues().of(id).stream().noneMatch(l -> l.of().equals(line.of())));
+        clickOn("#script-back");
+        until(() -> programme().cues().of(id).stream().anyMatch(l -> l.text().equals(line.text())));
+        clickOn("#script-add");
+        until(() -> programme().cues().of(id).stream().anyMatch(l -> l.text().equals("New line")));
+    }
+
+    @Test
+    void aLineIsDraggedAlongTheRuler() throws Exception {
+        plan(SHEET);
+        clickOn("#stage-script");
+        ListView<Segment> windows = lookup("#windows").query();
+        until(() -> !windows.getItems().isEmpty());
+        interact(() -> windows.getSelectionModel().select(1));
+        Node ruler = lookup("#ruler").query();
+        until(() -> ruler.getBoundsInLocal().getWidth() > 300);
+        Bounds b = ruler.localToScreen(ruler.getBoundsInLocal());
+        List<ScriptLine> lines = programme().cues().of(windows.getItems().get(1).id());
+        int index = 0;
+        while (lines.get(index).isCall()) {
+            index++;
+        }
+        double y = b.getMinY() + 30 + 30 * index + 8;
+        moveTo(b.getMinX() + 200, y).press(MouseButton.PRIMARY).moveBy(40, 0).moveBy(40, 0).release(MouseButton.PRIMARY);
+        until(() -> programme().cues().lines().stream().anyMatch(ScriptLine::fixed));
+        assertThat(shell.session().undoName().orElse("")).startsWith("move a line to");
+    }
+
+    @Test
+    void theReadThroughRunsInTimeAndStops() throws Exception {
+        plan("talk Hi  0:03\ntalk More  0:40\n");
+        clickOn("#stage-script");
+        ListView<Segment> windows = lookup("#windows").query();
+        until(() -> windows.getItems().size() == 2);
+        clickOn("#read-through");
+        until(() -> lookup("#read-through").queryAs(Button.class).getText().startsWith("Stop"));
+        until(() -> windows.getSelectionModel().getSelectedIndex() == 1);
+        clickOn("#read-through");
+        until(() -> lookup("#read-through").queryAs(Button.class).getText().startsWith("Read"));
+    }
+
+    @Test
+    void theClosingIsWrittenInFieldsFromTheChecklist() throws Exception {
+        plan(SHEET);
+        clickOn("#stage-script");
+        clickOn("#script-tab-opening-and-closing");
+        clickOn("#write-closing");
+        until(() -> sheet().contains("{moves}, {minutes}"));
+        until(() -> programme().cues().lines().stream().anyMatch(l -> l.kind() == CueKind.ASK));
+        assertThat(sheet()).contains("talk Bye  0:20\n  cheer: That was {title}: {moves}, {minutes}. Well done.");
+    }
+
+    @Test
+    void anOwnMoveIsMadeKeptApartAndForgotten() throws Exception {
+        plan("talk Hi  0:10\ncircuit A  work 0:40\n  watering dance\n");
+        assertThat(programme().report().balance().muscles()).isEmpty();
+        clickOn("#stage-library");
+        clickOn("#move-search").write("watering dance");
+        until(() -> lookup("#moves").queryAs(ListView.class).getItems().isEmpty()
+                || !((Move) lookup("#moves").queryAs(ListView.class).getItems().get(0)).name().equals("farmer march"));
+        clickOn("#move-new");
+        interact(() -> {
+            lookup("#move-name").queryAs(TextField.class).setText("watering dance");
+            lookup("#move-primary").queryAs(TextField.class).setText("kalves");
+        });
+        clickOn("#move-keep");
+        until(() -> lookup("#move-wrong").queryAs(Label.class).getText().contains("kalves"));
+        interact(() -> {
+            lookup("#move-primary").queryAs(TextField.class).setText("calves");
+            lookup("#move-cue-easier").queryAs(TextArea.class).setText("Without the can.");
+        });
+        clickOn("#move-keep");
+        until(() -> programme().report().balance().muscles().containsKey(MuscleGroup.CALVES));
+        assertThat(Libraries.own()).extracting(Move::name).containsExactly("watering dance");
+        clickOn("#move-forget");
+        until(() -> programme().report().balance().muscles().isEmpty());
+        assertThat(Libraries.own()).isEmpty();
+    }
+
+    @Test
+    void aSeriesShowsItsDaysAndRemarks() throws Exception {
+        Path one = folder.resolve("one" + WorkoutFile.ENDING);
+        Path two = folder.resolve("two" + WorkoutFile.ENDING);
+        String legs = "talk Hi  0:10\ncircuit A  rounds 4  work 0:40  rest 0:20\n  squat\n  goblet squat\n";
+        WorkoutFile.save(one, Workout.EMPTY.withSheet("title: One\n" + legs));
+        WorkoutFile.save(two, Workout.EMPTY.withSheet("title: Two\n" + legs));
+        clickOn("#stage-series");
+        interact(() -> ((SeriesScreen) shell.stage("Series")).add(List.of(one, two)));
+        until(() -> lookup("#series-sums").queryAs(Label.class).getText().startsWith("2 workouts"));
+        assertThat(lookup(".day").queryAll()).hasSize(2);
+        interact(() -> lookup(".day .spinner").queryAllAs(javafx.scene.control.Spinner.class).stream()
+                .reduce((a, b) -> b)
+                .ifPresent(s -> s.decrement(1)));
+        until(() -> lookup("#series-remarks .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains("leave a day between")));
+    }
+
+    @Test
+    void planAndPrompterArePrinted() throws Exception {
+        plan(SHEET);
+        Path pdf = folder.resolve("prompter.pdf");
+        interact(() -> shell.session().print(PrintJob.Form.PROMPTER_PDF, pdf));
+        until(() -> Files.exists(pdf) && !shell.session().jobs().isRunning());
+        assertThat(Files.size(pdf)).isGreaterThan(2000);
+    }
+}
