@@ -1,5 +1,6 @@
 package app.nosegay.library;
 
+import app.nosegay.time.Remembered;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -15,20 +16,18 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 
 /** All known moves, found by name or alias, whatever the case and plural. */
 public final class MoveLibrary {
     private static final String SHIPPED = "moves.json";
-    private static final int MOST_REMEMBERED = 10_000;
     private static final Pattern NOT_WORD = Pattern.compile("[^\\p{L}\\p{N}]+");
     private static MoveLibrary shipped;
 
     private final List<Move> moves;
     private final Map<String, Move> byName = new TreeMap<>();
     /** Names are looked up many times while a plan is reckoned; what they mean does not change. */
-    private final Map<String, Optional<Move>> found = new ConcurrentHashMap<>();
+    private final Remembered<Optional<Move>> found = new Remembered<>(this::named);
 
     public MoveLibrary(Collection<Move> moves) {
         this.moves = List.copyOf(moves);
@@ -69,10 +68,11 @@ public final class MoveLibrary {
 
     /** The move called {@code name}, by name or alias. */
     public Optional<Move> find(String name) {
-        if (found.size() > MOST_REMEMBERED) {
-            found.clear();
-        }
-        return found.computeIfAbsent(name, n -> Optional.ofNullable(byName.get(key(n))));
+        return found.of(name);
+    }
+
+    private Optional<Move> named(String name) {
+        return Optional.ofNullable(byName.get(key(name)));
     }
 
     /** The known moves in {@code name}: one, or those joined by {@code +} or listed with commas; empty for null. */

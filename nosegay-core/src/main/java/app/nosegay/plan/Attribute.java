@@ -5,8 +5,10 @@ import app.nosegay.time.Tempo;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** The attribute words of block and move lines, each with the reader of its value. */
@@ -104,11 +106,17 @@ public enum Attribute {
     }
 
     public static Optional<Attribute> of(String word) {
-        return Arrays.stream(values()).filter(a -> a.word().equals(word)).findFirst();
+        return Optional.ofNullable(Words.BY_WORD.get(word));
     }
 
     public static List<String> allWords() {
         return Arrays.stream(values()).map(Attribute::word).toList();
+    }
+
+    /** The attributes by their words; asked for every piece of every line. */
+    private static final class Words {
+        static final Map<String, Attribute> BY_WORD =
+                Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(Attribute::word, a -> a));
     }
 
     /** The readers of plain values. */

@@ -2,6 +2,7 @@ package app.nosegay.plan;
 
 import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +17,7 @@ public record Attributes(Map<Attribute, Object> values) {
     public static final Attributes NONE = new Attributes(Map.of());
 
     public Attributes {
-        values = Map.copyOf(values);
+        values = values.isEmpty() ? Map.of() : Collections.unmodifiableMap(new EnumMap<>(values));
     }
 
     public boolean has(Attribute attribute) {
@@ -25,8 +26,10 @@ public record Attributes(Map<Attribute, Object> values) {
 
     /** These attributes, with those of {@code base} where this line is silent. */
     public Attributes over(Attributes base) {
-        Map<Attribute, Object> merged = new EnumMap<>(Attribute.class);
-        merged.putAll(base.values);
+        if (values.isEmpty() || base.values.isEmpty()) {
+            return values.isEmpty() ? base : this;
+        }
+        Map<Attribute, Object> merged = new EnumMap<>(base.values);
         merged.putAll(values);
         return new Attributes(merged);
     }

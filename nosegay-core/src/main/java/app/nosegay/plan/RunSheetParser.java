@@ -147,6 +147,10 @@ public final class RunSheetParser {
 
     private void child(SheetLine line) {
         String text = line.text();
+        if (text.indexOf(':') < 0 && !text.startsWith("view ") && !text.startsWith("rest ")) {
+            moveLine(line);
+            return;
+        }
         Matcher view = VIEW.matcher(text);
         Matcher level = LEVEL.matcher(text);
         Matcher override = OVERRIDE.matcher(text);

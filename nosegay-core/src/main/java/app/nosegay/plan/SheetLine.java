@@ -1,5 +1,6 @@
 package app.nosegay.plan;
 
+import app.nosegay.time.Remembered;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -33,7 +34,15 @@ record SheetLine(int number, int indent, String text, List<Chunk> chunks) {
         }
     }
 
+    /** Lines as cut; of a sheet that is typed in only one line changes. */
+    private static final Remembered<SheetLine> CUT = new Remembered<>(SheetLine::cut);
+
     static SheetLine read(int number, String raw) {
+        SheetLine cut = CUT.of(raw);
+        return new SheetLine(number, cut.indent, cut.text, cut.chunks);
+    }
+
+    private static SheetLine cut(String raw) {
         String line = COMMENT.matcher(raw.replace('\u00a0', ' ')).replaceFirst("");
         int start = 0;
         int indent = 0;
@@ -53,7 +62,7 @@ record SheetLine(int number, int indent, String text, List<Chunk> chunks) {
         if (from < text.length()) {
             chunks.add(new Chunk(start + from + 1, text.substring(from)));
         }
-        return new SheetLine(number, indent, text, chunks);
+        return new SheetLine(0, indent, text, List.copyOf(chunks));
     }
 
     boolean isBlank() {

@@ -71,11 +71,19 @@ public final class SheetText {
 
     /** The sheet's header line for {@code key}, from 1; 0 when there is none. */
     public static int headerLine(String text, String key) {
-        String[] lines = text.split("\r\n|\n|\r", -1);
-        for (int i = 0; i < lines.length; i++) {
-            if (lines[i].regionMatches(true, 0, key + ":", 0, key.length() + 1)) {
-                return i + 1;
+        String wanted = key + ":";
+        int number = 1;
+        int start = 0;
+        while (start <= text.length()) {
+            if (text.regionMatches(true, start, wanted, 0, wanted.length())) {
+                return number;
             }
+            int end = text.indexOf('\n', start);
+            if (end < 0) {
+                return 0;
+            }
+            start = end + 1;
+            number++;
         }
         return 0;
     }

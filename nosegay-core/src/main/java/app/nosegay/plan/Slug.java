@@ -1,5 +1,6 @@
 package app.nosegay.plan;
 
+import app.nosegay.time.Remembered;
 import java.text.Normalizer;
 import java.util.HashMap;
 import java.util.Locale;
@@ -7,10 +8,16 @@ import java.util.Map;
 
 /** Names as parts of segment ids. */
 final class Slug {
+    private static final Remembered<String> KNOWN = new Remembered<>(Slug::made);
+
     private final Map<String, Integer> used = new HashMap<>();
 
     /** The slug of {@code name}: lower case, letters and digits, single hyphens; never empty. */
     static String of(String name) {
+        return KNOWN.of(name);
+    }
+
+    private static String made(String name) {
         String plain = Normalizer.normalize(name, Normalizer.Form.NFD).replaceAll("\\p{M}", "");
         String slug = plain.toLowerCase(Locale.ROOT)
                 .replaceAll("['’]", "")

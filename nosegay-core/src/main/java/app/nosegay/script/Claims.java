@@ -1,5 +1,6 @@
 package app.nosegay.script;
 
+import app.nosegay.time.Remembered;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
@@ -15,6 +16,7 @@ import java.util.regex.Pattern;
 /** Statements about health, hormones, fat in one place, ageing or appearance, found by the reviewable patterns of {@code claims.json}. */
 public final class Claims {
     private static final List<Known> KNOWN = load();
+    private static final Remembered<List<Claim>> FOUND = new Remembered<>(Claims::found);
 
     private Claims() {}
 
@@ -52,6 +54,10 @@ public final class Claims {
 
     /** The claims in {@code text}. */
     public static List<Claim> in(String text) {
+        return FOUND.of(text);
+    }
+
+    private static List<Claim> found(String text) {
         List<Claim> claims = new ArrayList<>();
         for (Known k : KNOWN) {
             Matcher m = k.pattern().matcher(text);
@@ -59,7 +65,7 @@ public final class Claims {
                 claims.add(new Claim(m.group(), k.kind(), k.reason()));
             }
         }
-        return claims;
+        return List.copyOf(claims);
     }
 
     /** The source given for a claim; empty when it is unsupported. */

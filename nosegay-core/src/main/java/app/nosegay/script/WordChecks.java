@@ -11,6 +11,7 @@ import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Side;
 import app.nosegay.plan.SideWay;
 import app.nosegay.plan.Timeline;
+import app.nosegay.time.Remembered;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
@@ -42,6 +43,10 @@ final class WordChecks {
     private static final List<String> ORDINALS = List.of("zeroth", "first", "second", "third", "fourth", "fifth");
     private static final Map<String, Map<String, Pattern>> POLICIES = policies();
     private static final Map<MuscleGroup, List<String>> BODY = body();
+    /** The ways of cueing in a line, as {@code topic|way}. */
+    private static final Remembered<List<String>> WAYS = new Remembered<>(WordChecks::ways);
+    /** The body words in a line, those it denies left out. */
+    private static final Remembered<List<String>> NAMED = new Remembered<>(WordChecks::named);
 
     private final Timeline timeline;
     private final CuePlan plan;
@@ -97,6 +102,26 @@ final class WordChecks {
             words.put(group, of);
         }
         return words;
+    }
+
+    private static List<String> ways(String text) {
+        List<String> found = new ArrayList<>();
+        POLICIES.forEach((topic, ways) -> ways.forEach((way, pattern) -> {
+            if (pattern.matcher(text).find()) {
+                found.add(topic + "|" + way);
+            }
+        }));
+        return found;
+    }
+
+    private static List<String> named(String line) {
+        String text = line.toLowerCase(Locale.ROOT)
+                .replaceAll("\\b(?:not|never|rather than) (?:in )?(?:the |your )?[\\p{L} ]+", " ");
+        return BODY.values().stream()
+                .flatMap(List::stream)
+                .distinct()
+                .filter(w -> text.matches("(?s).*\\b" + w + "(?:s|es)?\\b.*"))
+                .toList();
     }
 
     /** A side word against the side that works, as the workout says sides. Alternating moves name both. */
@@ -229,19 +254,9 @@ final class WordChecks {
                     right.addAll(BODY.get(g));
                 }
             }
-            String text = l.text().toLowerCase(Locale.ROOT).replaceAll("\\b(?:not|never|rather than) (?:in )?(?:the |your )?[\\p{L} ]+", " ");
-            List<String> wrong = new ArrayList<>();
-            boolean any = false;
-            for (List<String> words : BODY.values()) {
-                for (String w : words) {
-                    if (text.matches("(?s).*\\b" + w + "(?:s|es)?\\b.*")) {
-                        any |= right.contains(w);
-                        if (!right.contains(w)) {
-                            wrong.add(w);
-                        }
-                    }
-                }
-            }
+            List<String> named = NAMED.of(l.text());
+            List<String> wrong = named.stream().filter(w -> !right.contains(w)).toList();
+            boolean any = named.size() > wrong.size();
             if (!any && !wrong.isEmpty() && told.add(s.move() + l.text())) {
                 findings.add(Finding.at(
                                 "script.body-part",
@@ -260,11 +275,9 @@ final class WordChecks {
         POLICIES.forEach((topic, ways) -> {
             Map<String, ScriptLine> found = new LinkedHashMap<>();
             for (ScriptLine l : distinct.values()) {
-                ways.forEach((way, pattern) -> {
-                    if (pattern.matcher(l.text()).find()) {
-                        found.putIfAbsent(way, l);
-                    }
-                });
+                WAYS.of(l.text()).stream()
+                        .filter(w -> w.startsWith(topic + "|"))
+                        .forEach(w -> found.putIfAbsent(w.substring(topic.length() + 1), l));
             }
             String chosen = timeline.sheet().header().policy().choice(topic).orElse("");
             String wanted = ways.keySet().stream().filter(w -> chosen.contains(w) || w.contains(chosen) && !chosen.isEmpty()).findFirst().orElse("");

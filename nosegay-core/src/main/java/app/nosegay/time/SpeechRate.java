@@ -10,6 +10,7 @@ import java.util.Locale;
  */
 public record SpeechRate(double atRest, double working) {
     public static final SpeechRate DEFAULT = new SpeechRate(4.5, 4.3);
+    private static final Remembered<Integer> SYLLABLES = new Remembered<>(SpeechRate::counted);
     private static final Length COMMA = Length.ofMillis(250);
     private static final Length STOP = Length.ofMillis(500);
 
@@ -45,6 +46,10 @@ public record SpeechRate(double atRest, double working) {
 
     /** Syllables of an English text: vowel groups, less a silent final e; a digit group counts as its spoken number. */
     public static int syllables(String text) {
+        return SYLLABLES.of(text);
+    }
+
+    private static int counted(String text) {
         int total = 0;
         for (String word : text.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}']+")) {
             if (!word.isEmpty()) {

@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
@@ -40,7 +41,7 @@ public final class Shell {
     private final Session session;
     private final BorderPane frame = new BorderPane();
     private final StackPane root = new StackPane(frame);
-    private final List<StageView> stages = new ArrayList<>();
+    private final List<Place> places = new ArrayList<>();
     private final List<ToggleButton> tabs = new ArrayList<>();
     private final Label title = new Label();
     private final Button undo = new Button("Undo");
@@ -52,14 +53,14 @@ public final class Shell {
     Shell(Stage stage, Session session) {
         this.stage = stage;
         this.session = session;
-        stages.add(new PlanStage(session));
-        stages.add(new ScriptStage(session));
-        stages.add(new MatchStage(session, stage));
-        stages.add(new DressStage(session));
-        stages.add(new PublishStage(session, stage));
-        besides = stages.size();
-        stages.add(new LibraryScreen(session, stage));
-        stages.add(new SeriesScreen(session, stage));
+        add("Plan", () -> new PlanStage(session));
+        add("Script", () -> new ScriptStage(session));
+        add("Match", () -> new MatchStage(session, stage));
+        add("Dress", () -> new DressStage(session));
+        add("Publish", () -> new PublishStage(session, stage));
+        besides = places.size();
+        add("Library", () -> new LibraryScreen(session, stage));
+        add("Series", () -> new SeriesScreen(session, stage));
         frame.getStyleClass().add("frame");
         frame.setLeft(rail());
         frame.setTop(head());
@@ -68,6 +69,27 @@ public final class Shell {
         session.programme().addListener((o, before, now) -> refreshHead());
         go(0);
         refreshHead();
+    }
+
+    /** A place on the rail; its view is made when it is first gone to, so that the window opens at once. */
+    private static final class Place {
+        private final String name;
+        private final Supplier<StageView> maker;
+        private StageView view;
+
+        Place(String name, Supplier<StageView> maker) {
+            this.name = name;
+            this.maker = maker;
+        }
+
+        StageView view() {
+            view = view == null ? maker.get() : view;
+            return view;
+        }
+    }
+
+    private void add(String name, Supplier<StageView> maker) {
+        places.add(new Place(name, maker));
     }
 
     StackPane root() {
@@ -85,11 +107,11 @@ public final class Shell {
         mark.getStyleClass().add("mark");
         rail.getChildren().add(mark);
         ToggleGroup group = new ToggleGroup();
-        for (int i = 0; i < stages.size(); i++) {
+        for (int i = 0; i < places.size(); i++) {
             int index = i;
-            ToggleButton tab = new ToggleButton(stages.get(i).name());
+            ToggleButton tab = new ToggleButton(places.get(i).name);
             tab.setToggleGroup(group);
-            tab.setId("stage-" + stages.get(i).name().toLowerCase(Locale.ROOT));
+            tab.setId("stage-" + places.get(i).name.toLowerCase(Locale.ROOT));
             tab.getStyleClass().setAll("stage-tab");
             tab.setMaxWidth(Double.MAX_VALUE);
             tab.setTooltip(new Tooltip("Ctrl+" + (i + 1)));
@@ -192,7 +214,7 @@ public final class Shell {
         if (shown != null) {
             shown.left();
         }
-        shown = stages.get(index);
+        shown = places.get(index).view();
         tabs.get(index).setSelected(true);
         frame.setCenter(shown.view());
         shown.entered();
@@ -200,8 +222,8 @@ public final class Shell {
 
     /** Shows a stage by its name. */
     void go(String name) {
-        for (int i = 0; i < stages.size(); i++) {
-            if (stages.get(i).name().equals(name)) {
+        for (int i = 0; i < places.size(); i++) {
+            if (places.get(i).name.equals(name)) {
                 go(i);
             }
         }
@@ -209,14 +231,18 @@ public final class Shell {
 
     /** The stage called {@code name}. */
     StageView stage(String name) {
-        return stages.stream().filter(s -> s.name().equals(name)).findFirst().orElseThrow();
+        return places.stream()
+                .filter(p -> p.name.equals(name))
+                .findFirst()
+                .orElseThrow()
+                .view();
     }
 
     void installKeys(Scene scene) {
         KeyCode[] digits = {
             KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5, KeyCode.DIGIT6, KeyCode.DIGIT7
         };
-        for (int i = 0; i < stages.size(); i++) {
+        for (int i = 0; i < places.size(); i++) {
             int index = i;
             scene.getAccelerators().put(control(digits[i]), () -> go(index));
         }
@@ -227,7 +253,7 @@ public final class Shell {
                         session::redo);
         scene.getAccelerators().put(control(KeyCode.T), () -> {
             go(0);
-            ((PlanStage) stages.get(0)).showWays();
+            ((PlanStage) stage("Plan")).showWays();
         });
         scene.getAccelerators().put(control(KeyCode.S), this::save);
         scene.getAccelerators().put(control(KeyCode.O), this::chooseAndOpen);

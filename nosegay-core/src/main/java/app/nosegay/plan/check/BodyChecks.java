@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -155,10 +156,13 @@ final class BodyChecks {
     /** Neighbours that load the same muscles, once per pair of moves. */
     private void neighbours() {
         Set<String> told = new HashSet<>();
+        Map<String, Double> overlaps = new HashMap<>();
         Segment before = null;
         for (Segment s : context.work()) {
             if (before != null && !before.move().equals(s.move()) && !partOfEachOther(before, s)) {
-                double overlap = Balance.overlap(context.moves(before), context.moves(s));
+                Segment first = before;
+                double overlap = overlaps.computeIfAbsent(
+                        before.move() + "|" + s.move(), k -> Balance.overlap(context.moves(first), context.moves(s)));
                 if (overlap >= OVERLAP && told.add(before.move() + "|" + s.move())) {
                     boolean meant =
                             s.block().kind() == BlockKind.SUPERSET || s.block().kind() == BlockKind.BUILD;

@@ -34,6 +34,7 @@ final class FlowChecks {
 
     private final PlanContext context;
     private final List<Finding> findings = new ArrayList<>();
+    private SheetOrder order;
 
     private FlowChecks(PlanContext context) {
         this.context = context;
@@ -169,7 +170,7 @@ final class FlowChecks {
         if (block.items().size() != block.moves().size()) {
             return null;
         }
-        SheetOrder order = new SheetOrder(context.timeline().sheet());
+        order = order == null ? new SheetOrder(context.timeline().sheet()) : order;
         List<Integer> sorted = new ArrayList<>();
         for (int pass = 0; pass < 2; pass++) {
             for (int i = 0; i < low.size(); i++) {

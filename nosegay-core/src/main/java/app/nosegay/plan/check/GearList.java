@@ -7,6 +7,7 @@ import app.nosegay.plan.Load;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.time.Axis;
+import app.nosegay.time.Remembered;
 import app.nosegay.time.Time;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -32,6 +33,7 @@ public record GearList(List<GearItem> announced, List<Use> used) {
     private static final Pattern WEIGHT = Pattern.compile(
             "(?:^| )((?:very )?light|medium|heavy|(?:2 ?x ?)?\\d+(?:\\.\\d+)?(?:-\\d+)? ?(?:kg|lb)s?)(?: |$)");
     private static final Map<String, Known> KNOWN = load();
+    private static final Remembered<GearItem> ITEMS = new Remembered<>(GearList::read);
 
     public GearList {
         announced = List.copyOf(announced);
@@ -115,6 +117,10 @@ public record GearList(List<GearItem> announced, List<Use> used) {
 
     /** Reads one entry: {@code kettlebell medium}, {@code bench or low wall}, {@code optional mat}, {@code dumbbells 2 x 6 kg}. */
     static GearItem item(String text) {
+        return ITEMS.of(text);
+    }
+
+    private static GearItem read(String text) {
         String t = text.strip().toLowerCase(Locale.ROOT);
         boolean optional = t.startsWith("optional ") || t.endsWith(" optional") || t.endsWith("(optional)");
         t = t.replaceAll("^optional | \\(?optional\\)?$", "").strip();

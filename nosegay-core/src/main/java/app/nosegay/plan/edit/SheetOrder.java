@@ -14,10 +14,12 @@ import java.util.Optional;
 public final class SheetOrder {
     private final RunSheet sheet;
     private final String[] lines;
+    private final List<Range> blocks;
 
     public SheetOrder(RunSheet sheet) {
         this.sheet = sheet;
         this.lines = sheet.text().split("\r\n|\n|\r", -1);
+        this.blocks = ranges();
     }
 
     /** A piece of text: its first line and the first line after it, from 1. */
@@ -29,6 +31,10 @@ public final class SheetOrder {
 
     /** The pieces of all blocks, each up to the next block; blank lines between belong to the one before. */
     public List<Range> blocks() {
+        return blocks;
+    }
+
+    private List<Range> ranges() {
         List<Range> ranges = new ArrayList<>();
         for (int i = 0; i < sheet.blocks().size(); i++) {
             int to = i + 1 < sheet.blocks().size() ? sheet.blocks().get(i + 1).line() : lines.length + 1;
