@@ -28,10 +28,16 @@ final class FitCommand implements Callable<Integer> {
     @Parameters(paramLabel = "PLAN", description = "a run sheet or a workout file")
     private Path plan;
 
-    @Option(names = "--rest", paramLabel = "FROM-TO", description = "how short and long rests may become, e.g. 0:10-1:30")
+    @Option(
+            names = "--rest",
+            paramLabel = "FROM-TO",
+            description = "how short and long rests may become, e.g. 0:10-1:30")
     private String rest;
 
-    @Option(names = "--work", paramLabel = "FROM-TO", description = "how short and long work may become, e.g. 0:20-1:15")
+    @Option(
+            names = "--work",
+            paramLabel = "FROM-TO",
+            description = "how short and long work may become, e.g. 0:20-1:15")
     private String work;
 
     @Option(names = "--rounds", paramLabel = "FROM-TO", description = "how few and many rounds or sets, e.g. 1-6")
@@ -56,7 +62,8 @@ final class FitCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         Workout workout = Sheets.workout(plan);
         Timeline timeline = Sheets.timeline(workout);
-        Fitter.Fit fit = Fitter.fit(timeline, Libraries.current(), ranges(workout.settings().ranges()));
+        Fitter.Fit fit = Fitter.fit(
+                timeline, Libraries.current(), ranges(workout.settings().ranges()));
         if (take > 0) {
             write(fit);
         }
@@ -95,7 +102,8 @@ final class FitCommand implements Callable<Integer> {
 
     private void write(Fitter.Fit fit) throws IOException {
         if (take > fit.offers().size()) {
-            throw new IOException("--take " + take + ": there are " + fit.offers().size() + " offers");
+            throw new IOException(
+                    "--take " + take + ": there are " + fit.offers().size() + " offers");
         }
         if (out == null) {
             throw new IOException("--take needs --out FILE to write the run sheet to");
@@ -109,7 +117,8 @@ final class FitCommand implements Callable<Integer> {
     private static void table(PrintWriter out, Timeline timeline, Fitter.Fit fit) {
         String promise = timeline.sheet().header().promise().text();
         if (fit.met() && fit.impossible() == null) {
-            out.println("The promise \"" + promise + "\" holds: " + fit.measured().clock() + ".");
+            out.println(
+                    "The promise \"" + promise + "\" holds: " + fit.measured().clock() + ".");
         } else if (fit.impossible() != null) {
             out.println(fit.impossible());
         } else {

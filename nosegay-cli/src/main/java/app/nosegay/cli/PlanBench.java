@@ -36,13 +36,19 @@ final class PlanBench {
     static void rows(PrintWriter out) throws IOException {
         String hundred = sheet(10, 5);
         int segments = timeline(hundred).segments().size();
-        row(out, "a keystroke in a plan of " + segments + " segments: all of it", 16, () -> Programme.of(
-                Workout.EMPTY.withSheet(hundred), List.of(), List.of(), LIBRARY));
+        row(
+                out,
+                "a keystroke in a plan of " + segments + " segments: all of it",
+                16,
+                () -> Programme.of(Workout.EMPTY.withSheet(hundred), List.of(), List.of(), LIBRARY));
         Timeline forty = timeline(sheet(8, 5).replace("promise: 60 min", "promise: 35 min"));
         row(out, "fitter, 40 moves", 200, () -> Fitter.fit(forty, LIBRARY, FitRanges.DEFAULT));
         Timeline sixty = timeline(sheet(6, 5));
-        row(out, "cue planner, " + sixty.segments().size() + " segments", 300, () -> CuePlanner.plan(
-                sixty, LIBRARY, ScriptNotes.NONE));
+        row(
+                out,
+                "cue planner, " + sixty.segments().size() + " segments",
+                300,
+                () -> CuePlanner.plan(sixty, LIBRARY, ScriptNotes.NONE));
         String file = WorkoutJson.write(Workout.EMPTY.withSheet(sheet(40, 5)));
         Programme large = Programme.of(WorkoutJson.read(file), List.of(), List.of(), LIBRARY);
         row(
@@ -54,7 +60,8 @@ final class PlanBench {
     }
 
     private static String sheet(int blocks, int moves) {
-        List<String> names = List.of("squat", "push-up", "single-arm row  sides halves", "plank", "reverse lunge  sides alternate");
+        List<String> names =
+                List.of("squat", "push-up", "single-arm row  sides halves", "plank", "reverse lunge  sides alternate");
         StringBuilder sheet = new StringBuilder(
                 "title: Bench\npromise: 60 min\naudience: general, beginner\ngear: kettlebell medium\ntalk Hi  0:40\nwarm-up  each 0:30\n  march in place\n");
         for (int b = 0; b < blocks; b++) {
@@ -63,7 +70,8 @@ final class PlanBench {
                 sheet.append("  ").append(names.get(m % names.size())).append("\n    form: Tall and steady.\n");
             }
         }
-        return sheet.append("cool-down  each 0:30\n  calf stretch  sides separate\ntalk Bye  0:30\n").toString();
+        return sheet.append("cool-down  each 0:30\n  calf stretch  sides separate\ntalk Bye  0:30\n")
+                .toString();
     }
 
     private static Timeline timeline(String sheet) {

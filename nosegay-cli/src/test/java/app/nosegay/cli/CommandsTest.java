@@ -227,7 +227,9 @@ class CommandsTest {
         Path csv = folder.resolve("r.csv");
         Path md = folder.resolve("r.md");
         Path pdf = folder.resolve("r.pdf");
-        assertThat(run("plan", sheet(Demo.sheet()), "--csv", csv, "--markdown", md, "--pdf", pdf).code()).isZero();
+        assertThat(run("plan", sheet(Demo.sheet()), "--csv", csv, "--markdown", md, "--pdf", pdf)
+                        .code())
+                .isZero();
         assertThat(csv).exists();
         assertThat(md).exists();
         assertThat(pdf).exists();

@@ -26,7 +26,8 @@ public final class MoveJson {
         try {
             root = JsonMapper.builder().build().readTree(json);
         } catch (JsonProcessingException e) {
-            throw new IOException("its JSON is broken at line " + e.getLocation().getLineNr(), e);
+            throw new IOException(
+                    "its JSON is broken at line " + e.getLocation().getLineNr(), e);
         }
         if (!root.path("moves").isArray()) {
             throw new IOException("it has no \"moves\"");
@@ -89,8 +90,8 @@ public final class MoveJson {
     private static Set<MuscleGroup> groups(String name, JsonNode node) {
         return strings(node).stream()
                 .map(g -> MuscleGroup.find(g)
-                        .orElseThrow(() ->
-                                new IllegalArgumentException(name + ": \"" + g + "\" is not a muscle group")))
+                        .orElseThrow(
+                                () -> new IllegalArgumentException(name + ": \"" + g + "\" is not a muscle group")))
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
@@ -103,8 +104,12 @@ public final class MoveJson {
             ObjectNode node = list.addObject().put("name", m.name());
             put(node.putArray("aliases"), m.aliases());
             node.put("pattern", m.pattern()).put("motion", m.motion());
-            put(node.putArray("primary"), m.primary().stream().map(MuscleGroup::word).toList());
-            put(node.putArray("secondary"), m.secondary().stream().map(MuscleGroup::word).toList());
+            put(
+                    node.putArray("primary"),
+                    m.primary().stream().map(MuscleGroup::word).toList());
+            put(
+                    node.putArray("secondary"),
+                    m.secondary().stream().map(MuscleGroup::word).toList());
             node.put("position", m.position());
             put(node.putArray("gear"), m.gear());
             node.put("sided", m.sided())

@@ -118,9 +118,12 @@ public final class MoveLibrary {
         List<Move> about = new ArrayList<>();
         for (Move move : moves) {
             String names = key(move.name()) + " "
-                    + String.join(" ", move.aliases().stream().map(MoveLibrary::key).toList());
-            String all = names + " " + move.pattern() + " " + move.position() + " " + String.join(" ", move.gear()) + " "
-                    + String.join(" ", move.primary().stream().map(MuscleGroup::word).toList());
+                    + String.join(
+                            " ", move.aliases().stream().map(MoveLibrary::key).toList());
+            String all = names + " " + move.pattern() + " " + move.position() + " " + String.join(" ", move.gear())
+                    + " "
+                    + String.join(
+                            " ", move.primary().stream().map(MuscleGroup::word).toList());
             if (key(move.name()).startsWith(q) || move.aliases().stream().anyMatch(a -> key(a).startsWith(q))) {
                 starts.add(move);
             } else if (words.stream().allMatch(names::contains)) {

@@ -55,8 +55,7 @@ public record SheetEdit(String name, List<Change> changes) {
             tail++;
         }
         return new SheetEdit(
-                name,
-                List.of(new Change(same + 1, old.size() - tail - same, now.subList(same, now.size() - tail))));
+                name, List.of(new Change(same + 1, old.size() - tail - same, now.subList(same, now.size() - tail))));
     }
 
     /** This edit and {@code other}, which touches other lines of the same text. */

@@ -82,7 +82,9 @@ public record Timeline(RunSheet sheet, List<Segment> segments) {
                     && (withBonus
                             || !(s.line().attributes().flag(Attribute.BONUS)
                                     || s.block().attributes().flag(Attribute.BONUS)));
-            if (counts && !moves.contains(s.move()) && !moves.containsAll(s.line().parts())) {
+            if (counts
+                    && !moves.contains(s.move())
+                    && !moves.containsAll(s.line().parts())) {
                 moves.add(s.move());
             }
         }

@@ -80,8 +80,16 @@ final class Calls {
         Segment first = interval.first();
         boolean straightOn = before != null && before.kind().isMoving();
         Length countIn = Length.ofSeconds(style.countIn());
-        if (style.countIn() > 0 && !straightOn && before != null && before.length().compareTo(countIn) >= 0) {
-            add(Rank.COUNT, before.last(), CueKind.COUNT, Wordings.countdown(style.countIn()), interval.start().minus(countIn));
+        if (style.countIn() > 0
+                && !straightOn
+                && before != null
+                && before.length().compareTo(countIn) >= 0) {
+            add(
+                    Rank.COUNT,
+                    before.last(),
+                    CueKind.COUNT,
+                    Wordings.countdown(style.countIn()),
+                    interval.start().minus(countIn));
         }
         boolean sideChange = straightOn
                 && before.last().move() != null
@@ -92,7 +100,9 @@ final class Calls {
                 sideChange ? Rank.SWITCH : Rank.START,
                 first,
                 CueKind.TIME,
-                sideChange && sidesSpoken() ? "Now the " + spoken(first.side()) + "." : sideChange ? "Other side." : "Go!",
+                sideChange && sidesSpoken()
+                        ? "Now the " + spoken(first.side()) + "."
+                        : sideChange ? "Other side." : "Go!",
                 interval.start());
         if (endsByReps(interval)) {
             repsLeft(interval);
@@ -113,7 +123,9 @@ final class Calls {
         }
         Attributes merged = s.line().attributes().over(s.block().attributes());
         boolean clock = s.line().attributes().has(Attribute.WORK)
-                || (merged.has(Attribute.WORK) && s.block().kind() != BlockKind.SUPERSET && s.line().attributes().reps().isEmpty());
+                || (merged.has(Attribute.WORK)
+                        && s.block().kind() != BlockKind.SUPERSET
+                        && s.line().attributes().reps().isEmpty());
         return !clock && !merged.has(Attribute.COUNTS);
     }
 
@@ -133,27 +145,49 @@ final class Calls {
                 && interval.first().line() != null
                 && interval.first().line().parts().size() > 1
                 && interval.first().move().contains("+");
-        if ((style.half() || compound) && length.compareTo(LEAST_FOR_HALF) >= 0 && interval.segments().size() == 1) {
+        if ((style.half() || compound)
+                && length.compareTo(LEAST_FOR_HALF) >= 0
+                && interval.segments().size() == 1) {
             // A promised call: whoever stays on one half of a compound is told when to change.
             String text = compound ? "Half-way, change if you like." : "Half-way.";
-            add(Rank.HALF_WAY, interval.first(), CueKind.TIME, text, interval.start().plus(length.times(0.5)));
+            add(
+                    Rank.HALF_WAY,
+                    interval.first(),
+                    CueKind.TIME,
+                    text,
+                    interval.start().plus(length.times(0.5)));
         }
         if (length.compareTo(LONG) >= 0) {
             for (int minutes = 1; minutes * 60.0 < length.seconds() * 0.45; minutes++) {
                 String text = minutes == 1 ? "One minute left." : capital(number(minutes)) + " minutes left.";
-                add(Rank.SECONDS_LEFT, interval.last(), CueKind.TIME, text, interval.end().minus(Length.ofSeconds(60.0 * minutes)));
+                add(
+                        Rank.SECONDS_LEFT,
+                        interval.last(),
+                        CueKind.TIME,
+                        text,
+                        interval.end().minus(Length.ofSeconds(60.0 * minutes)));
             }
         }
         for (int seconds : style.secondsLeft()) {
             boolean news = seconds <= length.seconds() * MOST_SHARE_LEFT && seconds > style.countOut() + 1;
             if (news) {
                 String text = capital(number(seconds)) + " seconds.";
-                add(Rank.SECONDS_LEFT, interval.last(), CueKind.TIME, text, interval.end().minus(Length.ofSeconds(seconds)));
+                add(
+                        Rank.SECONDS_LEFT,
+                        interval.last(),
+                        CueKind.TIME,
+                        text,
+                        interval.end().minus(Length.ofSeconds(seconds)));
             }
         }
         if (style.countOut() > 0 && length.seconds() > 3 * style.countOut()) {
             Length out = Length.ofSeconds(style.countOut());
-            add(Rank.COUNT, interval.last(), CueKind.COUNT, Wordings.countdown(style.countOut()), interval.end().minus(out));
+            add(
+                    Rank.COUNT,
+                    interval.last(),
+                    CueKind.COUNT,
+                    Wordings.countdown(style.countOut()),
+                    interval.end().minus(out));
         }
     }
 
@@ -165,8 +199,14 @@ final class Calls {
                 String text = sidesSpoken() ? "Switch to the " + spoken(after.side()) + "." : "Switch sides.";
                 add(Rank.SWITCH, s, CueKind.TIME, text, s.start());
                 add(Rank.START, after, CueKind.TIME, "Go!", after.start());
-            } else if (s.kind().isMoving() && interval.segments().get(k - 1).kind().isMoving()) {
-                add(Rank.SWITCH, s, CueKind.TIME, sidesSpoken() ? "Now the " + spoken(s.side()) + "." : "Other side.", s.start());
+            } else if (s.kind().isMoving()
+                    && interval.segments().get(k - 1).kind().isMoving()) {
+                add(
+                        Rank.SWITCH,
+                        s,
+                        CueKind.TIME,
+                        sidesSpoken() ? "Now the " + spoken(s.side()) + "." : "Other side.",
+                        s.start());
             }
         }
     }
@@ -201,13 +241,21 @@ final class Calls {
             var before = kept.floorEntry(d.at().micros());
             var after = kept.ceilingEntry(d.at().micros());
             // The word that starts an interval may follow its own count at once.
-            Length room = d.rank() == Rank.COUNT || d.rank() == Rank.START || d.rank() == Rank.END ? Length.ZERO : MERGE;
+            Length room =
+                    d.rank() == Rank.COUNT || d.rank() == Rank.START || d.rank() == Rank.END ? Length.ZERO : MERGE;
             boolean free = (before == null
                             || !line.start().isBefore(before.getValue().end())
-                                    && line.start().since(before.getValue().start()).compareTo(room) >= 0)
+                                    && line.start()
+                                                    .since(before.getValue().start())
+                                                    .compareTo(room)
+                                            >= 0)
                     && (after == null
                             || !after.getValue().start().isBefore(line.end())
-                                    && after.getValue().start().since(line.start()).compareTo(room) >= 0);
+                                    && after.getValue()
+                                                    .start()
+                                                    .since(line.start())
+                                                    .compareTo(room)
+                                            >= 0);
             if (free) {
                 kept.put(d.at().micros(), line);
             }

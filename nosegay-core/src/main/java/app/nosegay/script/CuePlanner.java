@@ -236,8 +236,8 @@ public final class CuePlanner {
             return null;
         }
         Time<Axis.Plan> at = s.start().plus(s.duration().times(window.from()));
-        Time<Axis.Plan> latest =
-                Time.min(s.start().plus(s.duration().times(window.to())), s.end().minus(spoken));
+        Time<Axis.Plan> latest = Time.min(
+                s.start().plus(s.duration().times(window.to())), s.end().minus(spoken));
         while (!at.isAfter(latest)) {
             ScriptLine line = new ScriptLine(s.id(), kind, words, at, spoken, false, of);
             ScriptLine inTheWay = inTheWay(line, indexes.get(s.id()));
@@ -277,15 +277,16 @@ public final class CuePlanner {
     }
 
     private boolean beyondDensity(Segment s, Length more) {
-        Length already = placed.get(indexes.get(s.id())).stream()
-                .map(ScriptLine::spoken)
-                .reduce(Length.ZERO, Length::plus);
+        Length already =
+                placed.get(indexes.get(s.id())).stream().map(ScriptLine::spoken).reduce(Length.ZERO, Length::plus);
         return already.plus(more).compareTo(s.duration().times(density(s))) > 0;
     }
 
     /** Lists a line that found no place, with the shortest change that would give it one. */
     private void leave(Wish wish) {
-        Wish.Window window = wish.places().isEmpty() ? new Wish.Window(wish.home(), 0, 1) : wish.places().get(0);
+        Wish.Window window = wish.places().isEmpty()
+                ? new Wish.Window(wish.home(), 0, 1)
+                : wish.places().get(0);
         Segment s = window.segment();
         String text = wish.texts().get(wish.texts().size() - 1);
         Length spoken = said(s, text);
@@ -301,12 +302,15 @@ public final class CuePlanner {
                         Math.max(0, gap.seconds()));
         ScriptLine wanted = new ScriptLine(
                 s.id(), wish.kind(), text, s.start().plus(s.duration().times(window.from())), spoken);
-        left.add(new CuePlan.Left(wanted, reason, remedy(wish, s, density, over, gap), over, wish.own(), wish.needed()));
+        left.add(
+                new CuePlan.Left(wanted, reason, remedy(wish, s, density, over, gap), over, wish.own(), wish.needed()));
     }
 
     private String remedy(Wish wish, Segment s, boolean density, Length over, Length gap) {
         if (density) {
-            return s.kind().isMoving() ? "say it in the rest before, or choose talk-density: talkative" : "leave it out";
+            return s.kind().isMoving()
+                    ? "say it in the rest before, or choose talk-density: talkative"
+                    : "leave it out";
         }
         int syllables = (int) Math.ceil(over.seconds() * (s.kind().isMoving() ? rate.working() : rate.atRest()));
         int all = SpeechRate.syllables(wish.texts().get(wish.texts().size() - 1));
@@ -320,7 +324,8 @@ public final class CuePlanner {
         double longer = Math.ceil(over.seconds() / 5) * 5;
         return s.kind().isMoving()
                 ? "move it to the demo or the rest before"
-                : String.format(Locale.ROOT, "make this %s %.0f s longer", s.kind().word(), longer);
+                : String.format(
+                        Locale.ROOT, "make this %s %.0f s longer", s.kind().word(), longer);
     }
 
     /** The longest free stretch of a window, quiet around its neighbours taken off. */

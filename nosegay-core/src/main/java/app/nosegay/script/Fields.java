@@ -49,7 +49,8 @@ public final class Fields {
         f.values.put("audience", audience(header));
         f.values.put("sides", sides(timeline));
         f.values.put("screening", Cautions.SCREENING);
-        f.values.put("start-in", counted((int) Math.round(firstMovement(timeline).seconds()), "second", false));
+        f.values.put(
+                "start-in", counted((int) Math.round(firstMovement(timeline).seconds()), "second", false));
         f.values.put("first-move", firstMove(timeline));
         f.values.put("work", counted((int) commonest(timeline, SegmentKind.WORK), "second", false));
         f.values.put("rest", counted((int) commonest(timeline, SegmentKind.REST), "second", false));
@@ -111,8 +112,9 @@ public final class Fields {
 
     private static String gear(Timeline timeline, MoveLibrary library, boolean standIns) {
         GearList list = GearList.of(timeline, library);
-        List<GearItem> items =
-                list.announced().isEmpty() ? list.used().stream().map(GearList.Use::item).toList() : list.announced();
+        List<GearItem> items = list.announced().isEmpty()
+                ? list.used().stream().map(GearList.Use::item).toList()
+                : list.announced();
         List<String> words = new ArrayList<>();
         for (GearItem item : items) {
             if (!standIns) {
@@ -121,9 +123,7 @@ public final class Fields {
                 words.add("No " + item.name() + "? Take " + item.standIns().get(0) + ".");
             }
         }
-        return standIns
-                ? String.join(" ", words)
-                : items.isEmpty() ? "no gear at all" : Wordings.list(words);
+        return standIns ? String.join(" ", words) : items.isEmpty() ? "no gear at all" : Wordings.list(words);
     }
 
     private static String withArticle(String name) {
@@ -135,11 +135,12 @@ public final class Fields {
         List<String> words = new ArrayList<>();
         for (Level level : header.levels()) {
             boolean mirrored = header.mirrored();
-            String place = switch (level.place()) {
-                case LEFT -> mirrored ? " on your left" : " on the left of the picture";
-                case RIGHT -> mirrored ? " on your right" : " on the right of the picture";
-                case CENTRE -> " in the middle";
-            };
+            String place =
+                    switch (level.place()) {
+                        case LEFT -> mirrored ? " on your left" : " on the left of the picture";
+                        case RIGHT -> mirrored ? " on your right" : " on the right of the picture";
+                        case CENTRE -> " in the middle";
+                    };
             words.add(level.name() + place + " shows "
                     + switch (level.grade()) {
                         case EASIER -> "the easier way";

@@ -31,8 +31,11 @@ public final class ScriptCheck {
     private static final double OPTION_BY = 1 / 3.0;
 
     private static final Pattern PROMISED_CALL = Pattern.compile(
-            "\\b(?:i(?:'ll| will)? (?:tell|call|let you know|say)|at|when we (?:are|get)).{0,30}\\bhalf-?way\\b", Pattern.CASE_INSENSITIVE);
-    private static final Pattern POINTS = Pattern.compile("\\b(?:over here|up here|down here|right here|on (?:your|my|the) (?:left|right))\\b", Pattern.CASE_INSENSITIVE);
+            "\\b(?:i(?:'ll| will)? (?:tell|call|let you know|say)|at|when we (?:are|get)).{0,30}\\bhalf-?way\\b",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern POINTS = Pattern.compile(
+            "\\b(?:over here|up here|down here|right here|on (?:your|my|the) (?:left|right))\\b",
+            Pattern.CASE_INSENSITIVE);
 
     private final Timeline timeline;
     private final CuePlan plan;
@@ -123,7 +126,8 @@ public final class ScriptCheck {
                                 s,
                                 "No option is said for " + s.move() + " the first time it comes.")
                         .withFix("make room in the rest before it, or write \"easier: …\" below it"));
-            } else if (first.start().since(s.start()).seconds() > OPTION_BY * s.duration().seconds()) {
+            } else if (first.start().since(s.start()).seconds()
+                    > OPTION_BY * s.duration().seconds()) {
                 findings.add(Finding.at(
                                 "script.late-option",
                                 Severity.LOOK,
@@ -220,9 +224,13 @@ public final class ScriptCheck {
             }
             Segment s = segment(l);
             int at = indexes.get(s.id());
-            boolean kept = timeline.segments().subList(at, Math.min(at + 3, timeline.segments().size())).stream()
+            boolean kept = timeline
+                    .segments()
+                    .subList(at, Math.min(at + 3, timeline.segments().size()))
+                    .stream()
                     .flatMap(o -> lines(o).stream())
-                    .anyMatch(o -> o.kind() == CueKind.TIME && o.text().toLowerCase(Locale.ROOT).contains("half"));
+                    .anyMatch(o -> o.kind() == CueKind.TIME
+                            && o.text().toLowerCase(Locale.ROOT).contains("half"));
             if (!kept) {
                 findings.add(Finding.at(
                                 "script.call-missing",
@@ -262,7 +270,8 @@ public final class ScriptCheck {
                                 SheetEdit.insert(
                                         "rep: " + String.join(", ", s.line().parts()),
                                         s.line().line() + 1,
-                                        List.of("    rep: " + String.join(", ", s.line().parts())))));
+                                        List.of("    rep: "
+                                                + String.join(", ", s.line().parts())))));
             }
         }
     }
@@ -275,7 +284,8 @@ public final class ScriptCheck {
         }
         Segment closing = segments.get(segments.size() - 1);
         boolean known = timeline.sheet().header().policy().choice("end-card").isPresent();
-        boolean points = lines(closing).stream().anyMatch(l -> POINTS.matcher(l.text()).find());
+        boolean points =
+                lines(closing).stream().anyMatch(l -> POINTS.matcher(l.text()).find());
         boolean speaks = lines(closing).stream()
                 .anyMatch(l -> l.text().toLowerCase(Locale.ROOT).matches(".*\\bnext (?:one|video|workout)\\b.*"));
         if (speaks && !known && !points) {
@@ -335,8 +345,8 @@ public final class ScriptCheck {
                     "script.claim",
                     Severity.NOTE,
                     segment(l),
-                    "\"" + claim.words() + "\" (" + claim.kind() + "): source " + source.get().source() + ", "
-                            + source.get().date() + "."));
+                    "\"" + claim.words() + "\" (" + claim.kind() + "): source "
+                            + source.get().source() + ", " + source.get().date() + "."));
         } else {
             findings.add(Finding.at(
                             "script.claim",
@@ -349,14 +359,16 @@ public final class ScriptCheck {
 
     private void avoided() {
         for (String word : notes.avoid()) {
-            Pattern pattern = Pattern.compile("(?<!\\p{L})" + Pattern.quote(word.strip()) + "(?!\\p{L})", Pattern.CASE_INSENSITIVE);
+            Pattern pattern = Pattern.compile(
+                    "(?<!\\p{L})" + Pattern.quote(word.strip()) + "(?!\\p{L})", Pattern.CASE_INSENSITIVE);
             plan.lines().stream()
                     .filter(l -> !word.isBlank() && pattern.matcher(l.text()).find())
                     .forEach(l -> findings.add(Finding.at(
                                     "script.avoided",
                                     Severity.FIX,
                                     segment(l),
-                                    "\"" + l.text() + "\" has \"" + word.strip() + "\", which is on your list of words to avoid.")
+                                    "\"" + l.text() + "\" has \"" + word.strip()
+                                            + "\", which is on your list of words to avoid.")
                             .withFix("say it another way")));
         }
     }
@@ -411,7 +423,9 @@ public final class ScriptCheck {
         for (TalkWindow w : plan.windows()) {
             Segment s = byId.get(w.segment());
             Length said = lines(s).stream().map(ScriptLine::spoken).reduce(Length.ZERO, Length::plus);
-            if (s.kind().isMoving() && said.compareTo(w.available()) > 0 && s.duration().seconds() >= 10) {
+            if (s.kind().isMoving()
+                    && said.compareTo(w.available()) > 0
+                    && s.duration().seconds() >= 10) {
                 findings.add(Finding.at(
                         "script.dense",
                         Severity.NOTE,

@@ -59,7 +59,9 @@ public final class Talk {
         }
         lines.add(new Line(CueKind.WHY, "Two or three times a week, with a day between, is plenty."));
         lines.add(new Line(CueKind.ASK, "Tell me which move was the hardest."));
-        String next = fields.value("point").isEmpty() ? "Choose the next one when you are ready." : "The next one is {point}.";
+        String next = fields.value("point").isEmpty()
+                ? "Choose the next one when you are ready."
+                : "The next one is {point}.";
         lines.add(new Line(CueKind.PLUG, next));
         return lines;
     }
@@ -79,8 +81,10 @@ public final class Talk {
     /** Whether {@code s} is the talk behind the last movement. */
     static boolean isClosing(Timeline timeline, Segment s) {
         int at = timeline.segments().indexOf(s);
-        return timeline.segments().subList(at, timeline.segments().size()).stream().noneMatch(o -> o.kind().isMoving())
-                && timeline.segments().subList(0, at).stream().anyMatch(o -> o.kind().isMoving());
+        return timeline.segments().subList(at, timeline.segments().size()).stream()
+                        .noneMatch(o -> o.kind().isMoving())
+                && timeline.segments().subList(0, at).stream()
+                        .anyMatch(o -> o.kind().isMoving());
     }
 
     /** The wishes of a talk: the sheet's own lines in their order, completed by what the plan suggests. */
@@ -91,7 +95,8 @@ public final class Talk {
                 ? opening(timeline, fields)
                 : isClosing(timeline, s) ? closing(fields) : List.of();
         if (isOpening(timeline, s)) {
-            // Welcome and screening come before everything that can be left out; an own line takes the place of the suggested one.
+            // Welcome and screening come before everything that can be left out; an own line takes the place of the
+            // suggested one.
             for (Line line : suggested.subList(0, 2)) {
                 own.stream()
                         .filter(c -> c.kind() == line.kind())

@@ -51,10 +51,17 @@ public final class TalkChecklist {
                 .orElse(null);
         TalkChecklist list = new TalkChecklist(first == null ? List.of() : plan.of(first.id()));
         Fields fields = Fields.of(timeline, library);
-        list.check("hook", l -> l.kind() == CueKind.NAME || l.kind() == CueKind.WHY, CueKind.NAME, "Welcome to {title}.");
-        list.check("for whom", words("for (?:everyone|beginners?|you if|people|anyone|older)|this (?:one )?is for"), CueKind.WHY,
+        list.check(
+                "hook", l -> l.kind() == CueKind.NAME || l.kind() == CueKind.WHY, CueKind.NAME, "Welcome to {title}.");
+        list.check(
+                "for whom",
+                words("for (?:everyone|beginners?|you if|people|anyone|older)|this (?:one )?is for"),
+                CueKind.WHY,
                 fields.value("audience").isEmpty() ? "This one is for everyone." : "This one is for {audience}.");
-        list.check("gear", kind(CueKind.GEAR), CueKind.GEAR,
+        list.check(
+                "gear",
+                kind(CueKind.GEAR),
+                CueKind.GEAR,
                 fields.value("gear").equals("no gear at all") ? "You need no gear at all." : "You need {gear}.");
         list.check("format", words("minutes?|rounds?|moves?"), CueKind.NEXT, "{moves}, {rounds}, {minutes}.");
         if (!fields.value("levels").isEmpty()) {
@@ -65,7 +72,11 @@ public final class TalkChecklist {
             list.check("side rule", words("mirror|my own left|whichever side|your left"), CueKind.SETUP, "{sides}.");
         }
         list.check("screening", kind(CueKind.CAUTION), CueKind.CAUTION, "{screening}");
-        list.check("seconds to the first movement", words("start in|second|begin in"), CueKind.TIME, "We start in {start-in}.");
+        list.check(
+                "seconds to the first movement",
+                words("start in|second|begin in"),
+                CueKind.TIME,
+                "We start in {start-in}.");
         return List.copyOf(list.items);
     }
 
@@ -75,17 +86,28 @@ public final class TalkChecklist {
         Segment last = segments.isEmpty() ? null : segments.get(segments.size() - 1);
         boolean talk = last != null && last.kind() == SegmentKind.TALK && Talk.isClosing(timeline, last);
         TalkChecklist list = new TalkChecklist(talk ? plan.of(last.id()) : List.of());
-        list.check("recap", words("that was|you did|well done|minutes|moves"), CueKind.CHEER, "That was {title}: {moves}, {minutes}. Well done.");
+        list.check(
+                "recap",
+                words("that was|you did|well done|minutes|moves"),
+                CueKind.CHEER,
+                "That was {title}: {moves}, {minutes}. Well done.");
         boolean dosed = timeline.sheet().blocks().stream()
                 .anyMatch(b -> b.attributes().has(Attribute.DOSE)
                         || b.moves().stream().anyMatch(m -> m.attributes().has(Attribute.DOSE)));
         if (dosed) {
             list.check("dose", words("sets of|reps|on your own"), CueKind.PERMIT, "On your own: {dose}.");
         }
-        list.check("how often", words("times a week|every (?:day|other|week)|a day between|once a week|twice a week"), CueKind.WHY,
+        list.check(
+                "how often",
+                words("times a week|every (?:day|other|week)|a day between|once a week|twice a week"),
+                CueKind.WHY,
                 "Two or three times a week, with a day between, is plenty.");
         list.check("one request", l -> l.kind() == CueKind.ASK, CueKind.ASK, "Tell me which move was the hardest.");
-        list.check("what next", l -> l.kind() == CueKind.PLUG || words("next (?:one|video|workout)").test(l), CueKind.PLUG,
+        list.check(
+                "what next",
+                l -> l.kind() == CueKind.PLUG
+                        || words("next (?:one|video|workout)").test(l),
+                CueKind.PLUG,
                 timeline.sheet().header().policy().choice("end-card").isPresent()
                         ? "The next one is {point}."
                         : "Choose the next one when you are ready.");

@@ -12,12 +12,15 @@ import app.nosegay.time.Length;
  * @param left how many are missed for want of room
  */
 public record TalkWindow(String segment, Length needed, Length available, int lines, int left) {
+    /** Half a second more or less is made up in speaking. */
+    private static final Length WORTH_SAYING = Length.ofMillis(500);
+
     /** Needed ÷ available; 0 where nothing is wanted. */
     public double share() {
         return needed.micros() == 0 ? 0 : needed.seconds() / Math.max(0.1, available.seconds());
     }
 
     public boolean isOverfull() {
-        return left > 0 || needed.compareTo(available) > 0;
+        return left > 0 || needed.minus(available).compareTo(WORTH_SAYING) > 0;
     }
 }

@@ -94,8 +94,7 @@ final class Wishes {
             texts.add(capital("Next, " + s.move() + "."));
             wishes.add(new Wish(s, CueKind.NEXT, texts, places, false, true));
         } else if (gap && (s.side() == Side.LEFT || s.side() == Side.RIGHT) && !side(s).isEmpty()) {
-            wishes.add(new Wish(
-                    s, CueKind.NEXT, List.of("Same again" + side(s) + "."), places, false, true));
+            wishes.add(new Wish(s, CueKind.NEXT, List.of("Same again" + side(s) + "."), places, false, true));
         }
         gear(s, places, wishes);
     }
@@ -120,7 +119,8 @@ final class Wishes {
 
     /** What to pick up or put down, said once where it changes. */
     private void gear(Segment s, List<Window> places, List<Wish> wishes) {
-        List<GearItem> wanted = GearList.of(s, library).stream().filter(GearItem::isHeld).toList();
+        List<GearItem> wanted =
+                GearList.of(s, library).stream().filter(GearItem::isHeld).toList();
         List<String> names = wanted.stream().map(GearItem::name).toList();
         List<String> before = held.stream().map(GearItem::name).toList();
         if (!names.equals(before) && s.kind() != SegmentKind.COOLDOWN) {
@@ -136,7 +136,9 @@ final class Wishes {
 
     private static String pickUp(Segment s, GearItem item) {
         String load = Load.parse(item.weight()).map(Load::shown).orElse(item.weight());
-        String name = load.isEmpty() ? item.name() : load.matches("light|medium|heavy") ? load + " " + item.name() : item.name() + ", " + load;
+        String name = load.isEmpty()
+                ? item.name()
+                : load.matches("light|medium|heavy") ? load + " " + item.name() : item.name() + ", " + load;
         return (item.isBand() ? "put on the " : "take the ") + name;
     }
 
@@ -215,7 +217,9 @@ final class Wishes {
 
     private static String option(Cue cue) {
         String for_ = cue.condition().isEmpty() ? "" : "For " + cue.condition() + ", ";
-        String text = for_.isEmpty() ? cue.text() : Character.toLowerCase(cue.text().charAt(0)) + cue.text().substring(1);
+        String text = for_.isEmpty()
+                ? cue.text()
+                : Character.toLowerCase(cue.text().charAt(0)) + cue.text().substring(1);
         return switch (cue.kind()) {
             case EASIER -> for_.isEmpty() ? "Easier: " + text : for_ + text;
             case HARDER -> for_.isEmpty() ? "Harder: " + text : for_ + text;
@@ -253,15 +257,26 @@ final class Wishes {
 
     /** A library wording where the creator wrote none of that kind; the shorter ones stand by. */
     private void known(
-            Segment s, CueKind kind, Window pause, boolean shortWork, String prefix, boolean needed, List<Wish> wishes) {
+            Segment s,
+            CueKind kind,
+            Window pause,
+            boolean shortWork,
+            String prefix,
+            boolean needed,
+            List<Wish> wishes) {
         if (!wordings.own(s, kind).isEmpty()) {
             return;
         }
-        List<String> texts = wordings.known(s, kind).stream().map(t -> prefix + t).toList();
+        List<String> texts =
+                wordings.known(s, kind).stream().map(t -> prefix + t).toList();
         if (!texts.isEmpty()) {
             List<String> byLength = new ArrayList<>(texts.subList(0, 1));
-            texts.stream().skip(1).filter(t -> t.length() < texts.get(0).length()).forEach(byLength::add);
-            wishes.add(new Wish(s, kind, byLength, window(kind, s, pause, shortWork), false, needed && kind == CueKind.EASIER));
+            texts.stream()
+                    .skip(1)
+                    .filter(t -> t.length() < texts.get(0).length())
+                    .forEach(byLength::add);
+            wishes.add(new Wish(
+                    s, kind, byLength, window(kind, s, pause, shortWork), false, needed && kind == CueKind.EASIER));
         }
     }
 
@@ -276,8 +291,10 @@ final class Wishes {
     private void rule(Segment s, Window pause, List<Wish> wishes) {
         Attributes merged = s.line().attributes().over(s.block().attributes());
         Window early = new Window(s, 0, 0.5);
-        merged.rep().map(RepPattern::sentence).ifPresent(t -> wishes.add(new Wish(
-                s, CueKind.COUNT, List.of(capital(t) + "."), places(pause, early), false, true)));
+        merged.rep()
+                .map(RepPattern::sentence)
+                .ifPresent(t -> wishes.add(
+                        new Wish(s, CueKind.COUNT, List.of(capital(t) + "."), places(pause, early), false, true)));
         boolean dosed = merged.dose().isPresent() || merged.shown().isPresent();
         if (dosed) {
             String dose = merged.dose()
@@ -285,15 +302,22 @@ final class Wishes {
                     .or(() -> merged.reps().map(r -> r.perSet().get(0) + " reps"))
                     .orElse("the full set");
             wishes.add(new Wish(
-                    s, CueKind.PERMIT, List.of("I show part of it; you do " + dose + "."), places(pause, early), false, true));
+                    s,
+                    CueKind.PERMIT,
+                    List.of("I show part of it; you do " + dose + "."),
+                    places(pause, early),
+                    false,
+                    true));
         }
     }
 
     /** In a build, whoever likes stays on one half; the change is promised for half-way. */
     private void build(Segment s, Window pause, List<Wish> wishes) {
-        if (s.block().kind() == BlockKind.BUILD && s.line().parts().size() > 1 && s.move().contains("+")) {
-            String text = "Together now, or stay on " + String.join(" or ", s.line().parts())
-                    + "; I tell you at half-way if you want to change.";
+        if (s.block().kind() == BlockKind.BUILD
+                && s.line().parts().size() > 1
+                && s.move().contains("+")) {
+            String text = "Together now, or stay on "
+                    + String.join(" or ", s.line().parts()) + "; I tell you at half-way if you want to change.";
             String shorter = "Together, or stay on one; change at half-way.";
             wishes.add(new Wish(
                     s, CueKind.PERMIT, List.of(text, shorter), places(pause, new Window(s, 0, 0.4)), false, true));
@@ -313,9 +337,16 @@ final class Wishes {
         boolean loaded = GearList.of(s, library).stream().anyMatch(GearItem::isWeight);
         if (s.kind() == SegmentKind.WORK && loaded && time == 2) {
             wishes.add(Wish.of(
-                    s, CueKind.HARDER, "If that was easy, take a little more weight.", places(pause, new Window(s, 0, 0.3))));
+                    s,
+                    CueKind.HARDER,
+                    "If that was easy, take a little more weight.",
+                    places(pause, new Window(s, 0, 0.3))));
         } else if (s.kind() == SegmentKind.WORK && time > 2) {
-            wishes.add(Wish.of(s, CueKind.CHEER, "The last reps may be hard; the shape stays.", places(new Window(s, 0.4, 0.9), null)));
+            wishes.add(Wish.of(
+                    s,
+                    CueKind.CHEER,
+                    "The last reps may be hard; the shape stays.",
+                    places(new Window(s, 0.4, 0.9), null)));
         }
         known(s, CueKind.PERMIT, pause, false, "", false, wishes);
     }

@@ -30,8 +30,8 @@ import java.util.regex.Pattern;
 
 /** Words that have to agree with the plan: sides, numbers, body parts, the cue policy. */
 final class WordChecks {
-    private static final Pattern SIDE =
-            Pattern.compile("\\b(left|right)\\b(?: (?:leg|arm|side|foot|hand|knee|elbow|hip|shoulder))?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern SIDE = Pattern.compile(
+            "\\b(left|right)\\b(?: (?:leg|arm|side|foot|hand|knee|elbow|hip|shoulder))?", Pattern.CASE_INSENSITIVE);
     private static final Pattern FIGURE = Pattern.compile(
             "\\b(\\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty) (minutes?|moves?|exercises?|rounds?|sets?)\\b",
             Pattern.CASE_INSENSITIVE);
@@ -86,8 +86,10 @@ final class WordChecks {
         Map<String, Map<String, Pattern>> topics = new LinkedHashMap<>();
         for (JsonNode topic : resource("policies.json").path("topics")) {
             Map<String, Pattern> ways = new LinkedHashMap<>();
-            topic.path("ways").forEach(w -> ways.put(
-                    w.path("way").asText(), Pattern.compile(w.path("pattern").asText(), Pattern.CASE_INSENSITIVE)));
+            topic.path("ways")
+                    .forEach(w -> ways.put(
+                            w.path("way").asText(),
+                            Pattern.compile(w.path("pattern").asText(), Pattern.CASE_INSENSITIVE)));
             topics.put(topic.path("topic").asText(), ways);
         }
         return topics;
@@ -144,8 +146,9 @@ final class WordChecks {
                                 "script.side",
                                 Severity.FIX,
                                 s,
-                                "\"" + l.text() + "\" says " + said.iterator().next() + ", but the " + s.side().word()
-                                        + " side works" + (mirrored ? " (sides are spoken mirrored: \"" + right + "\")" : "") + ".")
+                                "\"" + l.text() + "\" says " + said.iterator().next() + ", but the "
+                                        + s.side().word() + " side works"
+                                        + (mirrored ? " (sides are spoken mirrored: \"" + right + "\")" : "") + ".")
                         .withFix("say " + right));
             }
         }
@@ -185,7 +188,10 @@ final class WordChecks {
                                         Severity.FIX,
                                         s,
                                         "\"" + l.text() + "\" says " + m.group() + ", the plan has " + is + ".")
-                                .withFix("write {" + (what.startsWith("minute") ? "minutes" : what.startsWith("round") ? "rounds" : "moves")
+                                .withFix("write {"
+                                        + (what.startsWith("minute")
+                                                ? "minutes"
+                                                : what.startsWith("round") ? "rounds" : "moves")
                                         + "} instead of the number"));
                     }
                 }
@@ -206,9 +212,12 @@ final class WordChecks {
             boolean byNumber = m.group(1) != null;
             String what = (byNumber ? m.group(1) : m.group(4)).toLowerCase(Locale.ROOT);
             boolean last = !byNumber && m.group(3).equalsIgnoreCase("last");
-            int said = byNumber ? number(m.group(2)) : ORDINALS.indexOf(m.group(3).toLowerCase(Locale.ROOT));
+            int said =
+                    byNumber ? number(m.group(2)) : ORDINALS.indexOf(m.group(3).toLowerCase(Locale.ROOT));
             Segment about = aboutNext(l, s);
-            int is = what.equals("round") ? (about.round() == null ? 0 : about.round()) : moves.indexOf(about.move()) + 1;
+            int is = what.equals("round")
+                    ? (about.round() == null ? 0 : about.round())
+                    : moves.indexOf(about.move()) + 1;
             int of = what.equals("round") ? rounds(about) : moves.size();
             boolean right = is == 0 || (last ? is == of : said == is);
             if (!right) {
@@ -216,7 +225,8 @@ final class WordChecks {
                                 "script.number",
                                 Severity.FIX,
                                 s,
-                                "\"" + l.text() + "\" says " + m.group() + "; it is " + what + " " + is + " of " + of + ".")
+                                "\"" + l.text() + "\" says " + m.group() + "; it is " + what + " " + is + " of " + of
+                                        + ".")
                         .withFix("say " + what + " " + is));
             }
         }
@@ -262,7 +272,8 @@ final class WordChecks {
                                 "script.body-part",
                                 Severity.LOOK,
                                 s,
-                                "\"" + l.text() + "\" names the " + wrong.get(0) + ", which " + s.move() + " does not train.")
+                                "\"" + l.text() + "\" names the " + wrong.get(0) + ", which " + s.move()
+                                        + " does not train.")
                         .withFix("name what it trains"));
             }
         }
@@ -280,7 +291,10 @@ final class WordChecks {
                         .forEach(w -> found.putIfAbsent(w.substring(topic.length() + 1), l));
             }
             String chosen = timeline.sheet().header().policy().choice(topic).orElse("");
-            String wanted = ways.keySet().stream().filter(w -> chosen.contains(w) || w.contains(chosen) && !chosen.isEmpty()).findFirst().orElse("");
+            String wanted = ways.keySet().stream()
+                    .filter(w -> chosen.contains(w) || w.contains(chosen) && !chosen.isEmpty())
+                    .findFirst()
+                    .orElse("");
             found.forEach((way, line) -> {
                 boolean neutral = way.equals("in line") || way.equals("neutral") || way.equals("soft");
                 if (!wanted.isEmpty() && !way.equals(wanted) && !neutral) {
@@ -288,7 +302,8 @@ final class WordChecks {
                                     "script.policy",
                                     Severity.FIX,
                                     byId.get(line.segment()),
-                                    "\"" + line.text() + "\" cues the " + topic + " " + way + "; your policy says " + chosen + ".")
+                                    "\"" + line.text() + "\" cues the " + topic + " " + way + "; your policy says "
+                                            + chosen + ".")
                             .withFix("say it as your policy has it"));
                 }
             });
@@ -301,8 +316,8 @@ final class WordChecks {
                                 "script.policy",
                                 Severity.LOOK,
                                 byId.get(second.segment()),
-                                "\"" + second.text() + "\" and \"" + found.get(differing.get(0)).text()
-                                        + "\" cue the " + topic + " in two ways.")
+                                "\"" + second.text() + "\" and \""
+                                        + found.get(differing.get(0)).text() + "\" cue the " + topic + " in two ways.")
                         .withFix("choose one: policy: " + topic + " " + differing.get(0)));
             }
         });

@@ -77,8 +77,10 @@ public record Series(String name, List<Entry> entries) {
         try {
             root = JsonMapper.builder().build().readTree(json);
         } catch (JsonProcessingException e) {
-            throw new IOException("this is not a series file: its JSON is broken at line "
-                    + e.getLocation().getLineNr(), e);
+            throw new IOException(
+                    "this is not a series file: its JSON is broken at line "
+                            + e.getLocation().getLineNr(),
+                    e);
         }
         if (!root.path("workouts").isArray()) {
             throw new IOException("this is not a series file: it has no \"workouts\"");

@@ -94,8 +94,8 @@ public record SeriesReport(
                     continue;
                 }
                 if (before != null && day.day() - before.day() < 2) {
-                    remarks.add(name(group) + " heavily on day " + before.day() + " (" + before.title() + ") and on day "
-                            + day.day() + " (" + day.title() + "): leave a day between.");
+                    remarks.add(name(group) + " heavily on day " + before.day() + " (" + before.title()
+                            + ") and on day " + day.day() + " (" + day.title() + "): leave a day between.");
                 }
                 before = day;
             }
@@ -108,7 +108,8 @@ public record SeriesReport(
                     String.join(
                             ", ",
                             repeated.entrySet().stream()
-                                    .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
+                                    .sorted(Map.Entry.<String, Integer>comparingByValue()
+                                            .reversed())
                                     .limit(3)
                                     .map(e -> e.getKey() + " (" + e.getValue() + " ×)")
                                     .toList())));

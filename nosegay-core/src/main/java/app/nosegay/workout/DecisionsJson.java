@@ -38,17 +38,15 @@ final class DecisionsJson {
         ArrayNode avoid = script.putArray("avoid");
         notes.avoid().forEach(avoid::add);
         ArrayNode sources = script.putArray("sources");
-        notes.sources()
-                .forEach(s -> sources.addObject()
-                        .put("claim", s.claim())
-                        .put("source", s.source())
-                        .put("date", s.date()));
+        notes.sources().forEach(s -> sources.addObject()
+                .put("claim", s.claim())
+                .put("source", s.source())
+                .put("date", s.date()));
         ArrayNode waivers = root.putArray("waivers");
-        workout.waivers()
-                .forEach(w -> waivers.addObject()
-                        .put("finding", w.key())
-                        .put("reason", w.reason())
-                        .put("date", w.date()));
+        workout.waivers().forEach(w -> waivers.addObject()
+                .put("finding", w.key())
+                .put("reason", w.reason())
+                .put("date", w.date()));
         settings(root.putObject("settings"), workout.settings());
     }
 
@@ -82,14 +80,18 @@ final class DecisionsJson {
                             d.path("of").asText(),
                             kind,
                             d.path("text").asText(),
-                            d.path("micros").isNumber() ? new Length(d.path("micros").asLong()) : null)));
+                            d.path("micros").isNumber()
+                                    ? new Length(d.path("micros").asLong())
+                                    : null)));
         }
         List<String> avoid = new ArrayList<>();
         root.path("script").path("avoid").forEach(w -> avoid.add(w.asText()));
         List<ScriptNotes.Source> sources = new ArrayList<>();
         for (JsonNode s : root.path("script").path("sources")) {
             sources.add(new ScriptNotes.Source(
-                    s.path("claim").asText(), s.path("source").asText(), s.path("date").asText()));
+                    s.path("claim").asText(),
+                    s.path("source").asText(),
+                    s.path("date").asText()));
         }
         JsonNode rate = root.path("script").path("rate");
         SpeechRate spoken = new SpeechRate(
@@ -99,7 +101,9 @@ final class DecisionsJson {
                 .withSettings(settings(root.path("settings")));
         for (JsonNode w : root.path("waivers")) {
             read = read.withWaiver(new Waiver(
-                    w.path("finding").asText(), w.path("reason").asText(), w.path("date").asText()));
+                    w.path("finding").asText(),
+                    w.path("reason").asText(),
+                    w.path("date").asText()));
         }
         return read;
     }

@@ -45,7 +45,8 @@ final class Renaming {
         boolean alone = s.line() != null
                 && s.line().parts().size() > 1
                 && !s.move().equals(s.line().name());
-        return line + " " + s.round() + " " + s.set() + " " + (named ? part : "") + " " + s.side() + (alone ? s.move() : "");
+        return line + " " + s.round() + " " + s.set() + " " + (named ? part : "") + " " + s.side()
+                + (alone ? s.move() : "");
     }
 
     /** Old line numbers to new ones: equal lines at both ends, and between them line by line while neither side runs out. */
@@ -74,7 +75,8 @@ final class Renaming {
         for (int i = same; i < now.length - tail; i++) {
             nowLeft.add(i + 1);
         }
-        // Lines that moved keep themselves; what is left pairs in order, a changed line with the line that took its place.
+        // Lines that moved keep themselves; what is left pairs in order, a changed line with the line that took its
+        // place.
         for (Integer line : List.copyOf(oldLeft)) {
             for (Integer to : nowLeft) {
                 if (old[line - 1].equals(now[to - 1]) && !old[line - 1].isBlank()) {

@@ -58,7 +58,8 @@ public record Workout(
 
     /** With another text. What hangs on a segment follows it where its line was renamed or moved. */
     public Workout withSheet(String text) {
-        boolean nothingHangs = pins.isEmpty() && waivers.isEmpty() && script.lines().isEmpty();
+        boolean nothingHangs =
+                pins.isEmpty() && waivers.isEmpty() && script.lines().isEmpty();
         Map<String, String> renamed = nothingHangs || text.equals(sheet) ? Map.of() : renamed(text);
         if (renamed.isEmpty()) {
             return new Workout(text, takes, pins, script, waivers, settings);
@@ -72,7 +73,11 @@ public record Workout(
                 new ScriptNotes(
                         script.lines().stream()
                                 .map(l -> new Decided(
-                                        renamed.getOrDefault(l.segment(), l.segment()), l.of(), l.kind(), l.text(), l.at()))
+                                        renamed.getOrDefault(l.segment(), l.segment()),
+                                        l.of(),
+                                        l.kind(),
+                                        l.text(),
+                                        l.at()))
                                 .toList(),
                         script.rate(),
                         script.avoid(),
@@ -143,7 +148,12 @@ public record Workout(
 
     public Workout withoutWaiver(String key) {
         return new Workout(
-                sheet, takes, pins, script, waivers.stream().filter(w -> !w.key().equals(key)).toList(), settings);
+                sheet,
+                takes,
+                pins,
+                script,
+                waivers.stream().filter(w -> !w.key().equals(key)).toList(),
+                settings);
     }
 
     /** The waiver of a finding; empty when it is not waived. */

@@ -37,24 +37,48 @@ class ScriptFindingsTest {
 
     static Stream<Arguments> troubles() {
         return Stream.of(
-                Arguments.of("script.no-room", HI + "circuit A  work 0:20\n  squat\n  push-up\n    why: " + "A long line about squats that goes on. ".repeat(5) + "\n"),
+                Arguments.of(
+                        "script.no-room",
+                        HI + "circuit A  work 0:20\n  squat\n  push-up\n    why: "
+                                + "A long line about squats that goes on. ".repeat(5) + "\n"),
                 Arguments.of("script.no-option", HI + "circuit A  work 0:40\n  watering dance\n"),
                 Arguments.of("script.no-screening", "circuit A  work 0:40\n  squat\n"),
-                Arguments.of("script.no-next-up", HI + "superset A  reps 3  sets 1\n  kettlebell deadlift  tempo 1-0-1\n  push-up  tempo 1-0-1\n"),
-                Arguments.of("script.call-missing", "calls: 10, in 3, out 3\n" + circuit("    time: I'll tell you at half-way.\n".replace("time:", "permit:"))),
+                Arguments.of(
+                        "script.no-next-up",
+                        HI
+                                + "superset A  reps 3  sets 1\n  kettlebell deadlift  tempo 1-0-1\n  push-up  tempo 1-0-1\n"),
+                Arguments.of(
+                        "script.call-missing",
+                        "calls: 10, in 3, out 3\n"
+                                + circuit("    time: I'll tell you at half-way.\n".replace("time:", "permit:"))),
                 Arguments.of("script.rep-undefined", HI + "superset A  reps 8  sets 1\n  squat + overhead press\n"),
-                Arguments.of("script.end-card", "policy: end-card left\n" + circuit("") .replace("talk Bye  0:30\n", "talk Bye  0:30\n  cheer: Well done everybody.\n")),
+                Arguments.of(
+                        "script.end-card",
+                        "policy: end-card left\n"
+                                + circuit("")
+                                        .replace(
+                                                "talk Bye  0:30\n", "talk Bye  0:30\n  cheer: Well done everybody.\n")),
                 Arguments.of("script.claim", circuit("    why: This boosts your metabolism.\n")),
                 Arguments.of("script.claim", circuit("    why: It melts belly fat.\n")),
                 Arguments.of("script.claim-cure", circuit("    why: Squats cure arthritis.\n")),
                 Arguments.of("script.shaming", circuit("    cheer: No excuses, stop being lazy.\n")),
-                Arguments.of("script.field-unknown", HI.replace("\n", "\n  next: {minuts} to go.\n") + "circuit A  work 0:40\n  squat\n"),
-                Arguments.of("script.side", HI + "circuit A  work 0:40\n  single-arm row  sides separate\n    form: Pull the left elbow back.\n"),
-                Arguments.of("script.number", HI.replace("\n", "\n  next: Seven moves today.\n") + "circuit A  work 0:40\n  squat\n"),
+                Arguments.of(
+                        "script.field-unknown",
+                        HI.replace("\n", "\n  next: {minuts} to go.\n") + "circuit A  work 0:40\n  squat\n"),
+                Arguments.of(
+                        "script.side",
+                        HI
+                                + "circuit A  work 0:40\n  single-arm row  sides separate\n    form: Pull the left elbow back.\n"),
+                Arguments.of(
+                        "script.number",
+                        HI.replace("\n", "\n  next: Seven moves today.\n") + "circuit A  work 0:40\n  squat\n"),
                 Arguments.of("script.number", circuit("    cheer: This is move three.\n")),
                 Arguments.of("script.body-part", circuit("    feel: You feel it in the biceps.\n")),
-                Arguments.of("script.policy", "policy: elbow soft\n" + circuit("    form: Lock your elbows at the top.\n")),
-                Arguments.of("script.policy", circuit("    form: Breathe out as you push up.\n    avoid: Breathe in as you push.\n")));
+                Arguments.of(
+                        "script.policy", "policy: elbow soft\n" + circuit("    form: Lock your elbows at the top.\n")),
+                Arguments.of(
+                        "script.policy",
+                        circuit("    form: Breathe out as you push up.\n    avoid: Breathe in as you push.\n")));
     }
 
     @ParameterizedTest(name = "{0}: {1}")
@@ -68,7 +92,8 @@ class ScriptFindingsTest {
 
     @Test
     void anHonestScriptHasNothingToMend() {
-        String sheet = "title: Tidy\naudience: general\npolicy: end-card left\ntalk Hi  0:40\nwarm-up  each 0:40\n  march in place\nrest 0:20\ncircuit A  rounds 2  work 0:40  rest 0:30\n  squat\n  push-up\ncool-down  each 0:30\n  chest stretch  sides separate\ntalk Bye  0:30\n";
+        String sheet =
+                "title: Tidy\naudience: general\npolicy: end-card left\ntalk Hi  0:40\nwarm-up  each 0:40\n  march in place\nrest 0:20\ncircuit A  rounds 2  work 0:40  rest 0:30\n  squat\n  push-up\ncool-down  each 0:30\n  chest stretch  sides separate\ntalk Bye  0:30\n";
         assertThat(findings(sheet, ScriptNotes.NONE))
                 .filteredOn(f -> f.severity() == Finding.Severity.STOP || f.severity() == Finding.Severity.FIX)
                 .isEmpty();
@@ -81,15 +106,25 @@ class ScriptFindingsTest {
                 .withSources(List.of(new Source("metabolism", "A review of 2024", "2025-03-01")));
         List<Finding> found = findings(circuit("    cheer: Come on girls, this boosts your metabolism.\n"), notes);
         assertThat(found).anyMatch(f -> f.code().equals("script.avoided"));
-        assertThat(found).anyMatch(f -> f.code().equals("script.claim") && f.severity() == Finding.Severity.NOTE && f.message().contains("2025-03-01"));
-        assertThat(findings(circuit("    cheer: Girlfriends and boyfriends.\n"), notes)).noneMatch(f -> f.code().equals("script.avoided"));
+        assertThat(found)
+                .anyMatch(f -> f.code().equals("script.claim")
+                        && f.severity() == Finding.Severity.NOTE
+                        && f.message().contains("2025-03-01"));
+        assertThat(findings(circuit("    cheer: Girlfriends and boyfriends.\n"), notes))
+                .noneMatch(f -> f.code().equals("script.avoided"));
     }
 
     @Test
     void aFixedLineOverACallOrTheEndIsTold() {
-        ScriptNotes over = ScriptNotes.NONE.with(new Decided("a/squat", "new line 1", CueKind.FORM, "Said right over the half-way call.", Length.ofSeconds(19.5)));
+        ScriptNotes over = ScriptNotes.NONE.with(new Decided(
+                "a/squat", "new line 1", CueKind.FORM, "Said right over the half-way call.", Length.ofSeconds(19.5)));
         assertThat(findings(circuit(""), over)).anyMatch(f -> f.code().equals("script.overlap"));
-        ScriptNotes end = ScriptNotes.NONE.with(new Decided("bye", "new line 1", CueKind.CHEER, "Said far too late for this little talk here.", Length.ofSeconds(29)));
+        ScriptNotes end = ScriptNotes.NONE.with(new Decided(
+                "bye",
+                "new line 1",
+                CueKind.CHEER,
+                "Said far too late for this little talk here.",
+                Length.ofSeconds(29)));
         assertThat(findings(circuit(""), end)).anyMatch(f -> f.code().equals("script.over-end"));
     }
 
@@ -122,13 +157,16 @@ class ScriptFindingsTest {
 
     @Test
     void libraryWordingsMakeNoClaims() {
-        LIBRARY.moves().forEach(m -> m.cues().values().forEach(texts -> texts.forEach(
-                t -> assertThat(Claims.in(t)).as(m.name() + ": " + t).isEmpty())));
+        LIBRARY.moves().forEach(m -> m.cues()
+                .values()
+                .forEach(texts -> texts.forEach(
+                        t -> assertThat(Claims.in(t)).as(m.name() + ": " + t).isEmpty())));
     }
 
     @Test
     void fieldsStayTrueWhenThePlanChanges() {
-        String sheet = "title: T\ngear: kettlebell medium, dumbbells 2 x 6 kg\nsides-spoken: mirrored\npolicy: end-card left\nlevels: Bud main centre, Oak harder right\ntalk Hi  0:40\n  next: {moves}, {rounds}, {minutes}, {gear}. {point}.\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  single-arm row  sides halves\n";
+        String sheet =
+                "title: T\ngear: kettlebell medium, dumbbells 2 x 6 kg\nsides-spoken: mirrored\npolicy: end-card left\nlevels: Bud main centre, Oak harder right\ntalk Hi  0:40\n  next: {moves}, {rounds}, {minutes}, {gear}. {point}.\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  single-arm row  sides halves\n";
         Fields two = Fields.of(SampleSheets.timeline(sheet), LIBRARY);
         assertThat(two.filled("{moves}, {rounds}, {minutes}")).isEqualTo("Two moves, two rounds, 4 minutes");
         assertThat(two.value("gear")).isEqualTo("a medium kettlebell and dumbbells, 2 × 6 kg (13 lb)");
@@ -136,21 +174,32 @@ class ScriptFindingsTest {
         assertThat(two.value("levels")).contains("Oak on your right shows the harder way");
         Fields three = Fields.of(SampleSheets.timeline(sheet.replace("rounds 2", "rounds 3") + "  plank\n"), LIBRARY);
         assertThat(three.filled("{moves}, {rounds}")).isEqualTo("Three moves, three rounds");
-        assertThat(Fields.of(SampleSheets.timeline(sheet.replace("mirrored", "own")), LIBRARY).value("point")).isEqualTo("over here on my right");
+        assertThat(Fields.of(SampleSheets.timeline(sheet.replace("mirrored", "own")), LIBRARY)
+                        .value("point"))
+                .isEqualTo("over here on my right");
         assertThat(two.unknown("{moves} {nonsense}")).containsExactly("nonsense");
     }
 
     @Test
     void theChecklistsSeeWhatIsSaidAndTheirLinesMendThem() {
-        String sheet = "title: T\ntalk Hi  1:00\ncircuit A  work 0:40  rest 0:20\n  single-arm row  sides halves\ntalk Bye  1:00\n  cheer: Lovely.\n";
+        String sheet =
+                "title: T\ntalk Hi  1:00\ncircuit A  work 0:40  rest 0:20\n  single-arm row  sides halves\ntalk Bye  1:00\n  cheer: Lovely.\n";
         Timeline t = SampleSheets.timeline(sheet);
-        List<TalkChecklist.Item> opening = TalkChecklist.opening(t, CuePlanner.plan(t, LIBRARY, ScriptNotes.NONE), LIBRARY);
-        assertThat(opening).filteredOn(i -> i.name().equals("screening") || i.name().equals("gear")).allMatch(TalkChecklist.Item::said);
+        List<TalkChecklist.Item> opening =
+                TalkChecklist.opening(t, CuePlanner.plan(t, LIBRARY, ScriptNotes.NONE), LIBRARY);
+        assertThat(opening)
+                .filteredOn(i -> i.name().equals("screening") || i.name().equals("gear"))
+                .allMatch(TalkChecklist.Item::said);
         List<TalkChecklist.Item> closing = TalkChecklist.closing(t, CuePlanner.plan(t, LIBRARY, ScriptNotes.NONE));
         assertThat(closing).anyMatch(i -> i.name().equals("one request") && !i.said());
         StringBuilder whole = new StringBuilder(sheet);
-        closing.stream().filter(i -> !i.said()).forEach(i -> whole.append("  ").append(i.kind().word()).append(": ").append(i.how()).append("\n"));
+        closing.stream().filter(i -> !i.said()).forEach(i -> whole.append("  ")
+                .append(i.kind().word())
+                .append(": ")
+                .append(i.how())
+                .append("\n"));
         Timeline mended = SampleSheets.timeline(whole.toString());
-        assertThat(TalkChecklist.closing(mended, CuePlanner.plan(mended, LIBRARY, ScriptNotes.NONE))).allMatch(TalkChecklist.Item::said);
+        assertThat(TalkChecklist.closing(mended, CuePlanner.plan(mended, LIBRARY, ScriptNotes.NONE)))
+                .allMatch(TalkChecklist.Item::said);
     }
 }

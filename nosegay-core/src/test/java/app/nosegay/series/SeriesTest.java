@@ -13,26 +13,32 @@ import org.junit.jupiter.api.Test;
 
 class SeriesTest {
     private static Timeline legs(String title) {
-        return SampleSheets.timeline("title: " + title + "\ntalk Hi  0:10\ncircuit A  rounds 4  work 0:40  rest 0:20\n  squat\n  goblet squat\n");
+        return SampleSheets.timeline("title: " + title
+                + "\ntalk Hi  0:10\ncircuit A  rounds 4  work 0:40  rest 0:20\n  squat\n  goblet squat\n");
     }
 
     private static Timeline push() {
-        return SampleSheets.timeline("title: Push\ntalk Hi  0:10\ncircuit A  rounds 4  work 0:40  rest 0:20\n  push-up\n  overhead press\n");
+        return SampleSheets.timeline(
+                "title: Push\ntalk Hi  0:10\ncircuit A  rounds 4  work 0:40  rest 0:20\n  push-up\n  overhead press\n");
     }
 
     @Test
     void heavyRepeatsNeedADayBetween() {
-        SeriesReport near = SeriesReport.of(List.of(Map.entry(1, legs("One")), Map.entry(2, legs("Two"))), MoveLibrary.shipped());
+        SeriesReport near =
+                SeriesReport.of(List.of(Map.entry(1, legs("One")), Map.entry(2, legs("Two"))), MoveLibrary.shipped());
         assertThat(near.remarks()).anyMatch(r -> r.startsWith("Quadriceps heavily on day 1 (One) and on day 2 (Two)"));
-        SeriesReport apart = SeriesReport.of(List.of(Map.entry(1, legs("One")), Map.entry(3, legs("Two"))), MoveLibrary.shipped());
+        SeriesReport apart =
+                SeriesReport.of(List.of(Map.entry(1, legs("One")), Map.entry(3, legs("Two"))), MoveLibrary.shipped());
         assertThat(apart.remarks()).noneMatch(r -> r.contains("heavily"));
-        SeriesReport other = SeriesReport.of(List.of(Map.entry(1, legs("One")), Map.entry(2, push())), MoveLibrary.shipped());
+        SeriesReport other =
+                SeriesReport.of(List.of(Map.entry(1, legs("One")), Map.entry(2, push())), MoveLibrary.shipped());
         assertThat(other.remarks()).noneMatch(r -> r.contains("Quadriceps heavily"));
     }
 
     @Test
     void varietyMinutesAndWhatIsNeverWorked() {
-        SeriesReport r = SeriesReport.of(List.of(Map.entry(1, legs("One")), Map.entry(3, legs("Two"))), MoveLibrary.shipped());
+        SeriesReport r =
+                SeriesReport.of(List.of(Map.entry(1, legs("One")), Map.entry(3, legs("Two"))), MoveLibrary.shipped());
         assertThat(r.variety()).isEqualTo(0.5);
         assertThat(r.repeated()).containsEntry("squat", 2);
         assertThat(r.total()).isEqualTo(legs("One").total().times(2));
@@ -41,12 +47,16 @@ class SeriesTest {
 
     @Test
     void aSeriesSurvivesItsFile() throws IOException {
-        Series s = new Series("Week", List.of(new Series.Entry(3, "b.nosegay.json"), new Series.Entry(1, "a.nosegay.json")));
+        Series s = new Series(
+                "Week", List.of(new Series.Entry(3, "b.nosegay.json"), new Series.Entry(1, "a.nosegay.json")));
         assertThat(Series.fromJson(s.toJson())).isEqualTo(s);
         assertThat(s.entries()).extracting(Series.Entry::day).containsExactly(1, 3);
         assertThat(s.nextDay()).isEqualTo(5);
-        assertThat(s.moved(s.entries().get(0), 4).entries()).extracting(Series.Entry::day).containsExactly(3, 4);
+        assertThat(s.moved(s.entries().get(0), 4).entries())
+                .extracting(Series.Entry::day)
+                .containsExactly(3, 4);
         assertThatThrownBy(() -> Series.fromJson("{")).hasMessageContaining("not a series file");
-        assertThatThrownBy(() -> Series.fromJson("{\"format\":9,\"workouts\":[]}")).hasMessageContaining("newer");
+        assertThatThrownBy(() -> Series.fromJson("{\"format\":9,\"workouts\":[]}"))
+                .hasMessageContaining("newer");
     }
 }

@@ -18,11 +18,13 @@ import org.junit.jupiter.api.Test;
 
 /** What hangs on segments survives edits; decisions survive their file. */
 class DecisionsTest {
-    private static final String SHEET = "title: T\ntalk Hi  0:20\ncircuit Ground Work  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\n  single-arm row  sides halves\n";
+    private static final String SHEET =
+            "title: T\ntalk Hi  0:20\ncircuit Ground Work  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\n  single-arm row  sides halves\n";
 
     private static Workout hanging(String segment) {
         return new Workout(SHEET, List.of(), List.of(new Pin(segment, false, "take-1", Time.ofSeconds(12))))
-                .withScript(ScriptNotes.NONE.with(new Decided(segment, "Old words.", CueKind.FORM, "New words.", Length.ofSeconds(3))))
+                .withScript(ScriptNotes.NONE.with(
+                        new Decided(segment, "Old words.", CueKind.FORM, "New words.", Length.ofSeconds(3))))
                 .withWaiver(new Waiver("plan.overlap " + segment, "meant", "2026-01-01"));
     }
 
@@ -55,9 +57,12 @@ class DecisionsTest {
     @Test
     void movingAMoveAndSidesKeepThem() {
         Workout w = hanging("ground-work/single-arm-row/r1/left");
-        String moved = "title: T\ntalk Hi  0:20\ncircuit Ground Work  rounds 2  work 0:40  rest 0:20\n  single-arm row  sides halves\n  squat\n  push-up\n";
+        String moved =
+                "title: T\ntalk Hi  0:20\ncircuit Ground Work  rounds 2  work 0:40  rest 0:20\n  single-arm row  sides halves\n  squat\n  push-up\n";
         hangsOn(w.withSheet(moved), "ground-work/single-arm-row/r1/left");
-        hangsOn(w.withSheet(SHEET.replace("single-arm row", "single-arm press")), "ground-work/single-arm-press/r1/left");
+        hangsOn(
+                w.withSheet(SHEET.replace("single-arm row", "single-arm press")),
+                "ground-work/single-arm-press/r1/left");
     }
 
     @Test
@@ -76,7 +81,13 @@ class DecisionsTest {
                         List.of(new Source("bone", "a review", "2025"))))
                 .withSettings(new Settings(
                         ChangeCosts.ofSeconds(4, 5, 8, 6, 8, 4, 2, 2),
-                        new FitRanges(Length.ofSeconds(15), Length.ofSeconds(60), Length.ofSeconds(20), Length.ofSeconds(50), 2, 4)));
+                        new FitRanges(
+                                Length.ofSeconds(15),
+                                Length.ofSeconds(60),
+                                Length.ofSeconds(20),
+                                Length.ofSeconds(50),
+                                2,
+                                4)));
         assertThat(WorkoutJson.read(WorkoutJson.write(w))).isEqualTo(w);
         Workout old = WorkoutJson.read("{\"format\":1,\"sheet\":[\"title: Old\"],\"takes\":[],\"pins\":[]}");
         assertThat(old.sheet()).isEqualTo("title: Old");

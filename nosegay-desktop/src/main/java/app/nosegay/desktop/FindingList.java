@@ -113,7 +113,9 @@ public final class FindingList {
     public void leave(Finding f, String reason) {
         session.apply(
                 "leave \"" + f.code() + "\" as it is",
-                session.workout().withWaiver(new Waiver(f.key(), reason.strip(), LocalDate.now().toString())));
+                session.workout()
+                        .withWaiver(new Waiver(
+                                f.key(), reason.strip(), LocalDate.now().toString())));
     }
 
     private void bringBack() {

@@ -8,6 +8,7 @@ import app.nosegay.workout.Workout;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -45,6 +46,7 @@ final class Photographer {
 
     void start() {
         Session session = shell.session();
+        deleteAutosave();
         steps.add(new Step(() -> shell.go("Match"), () -> true, "match-empty"));
         steps.add(new Step(
                 () -> session.jobs().run("Filming the demo workout", p -> Demo.prepare(demo, p), session::open),
@@ -53,8 +55,8 @@ final class Photographer {
                         && !session.jobs().isRunning(),
                 null));
         steps.add(new Step(() -> shell.go(0), () -> true, "plan"));
-        steps.add(new Step(
-                () -> ((PlanStage) shell.stage("Plan")).tabs().show("Findings"), () -> true, "plan-findings"));
+        steps.add(
+                new Step(() -> ((PlanStage) shell.stage("Plan")).tabs().show("Findings"), () -> true, "plan-findings"));
         steps.add(new Step(() -> pick("Script", "#windows", 8), () -> true, "script"));
         steps.add(new Step(() -> pick("Match", "#score", 6), () -> true, "match"));
         steps.add(new Step(() -> pick("Dress", "#stretches", 6), () -> true, "dress"));
@@ -97,7 +99,8 @@ final class Photographer {
     private void ways() {
         shell.go("Plan");
         Session session = shell.session();
-        session.apply("promise 5 min", session.workout().withSheet(Demo.sheet().replace("promise: 4 min", "promise: 5 min")));
+        session.apply(
+                "promise 5 min", session.workout().withSheet(Demo.sheet().replace("promise: 4 min", "promise: 5 min")));
         ((PlanStage) shell.stage("Plan")).showWays();
     }
 
@@ -120,10 +123,23 @@ final class Photographer {
         steps.remove();
         settled = 0;
         if (steps.isEmpty()) {
+            // The last pictures change the plan: nothing of that is to come back with the next opening.
+            while (shell.session().undoName().isPresent()) {
+                shell.session().undo();
+            }
             shell.close();
+            deleteAutosave();
             Platform.exit();
         } else {
             steps.peek().begin().run();
+        }
+    }
+
+    private void deleteAutosave() {
+        try {
+            Files.deleteIfExists(WorkoutFile.autosave(demo.resolve(Demo.NAME + WorkoutFile.ENDING)));
+        } catch (IOException e) {
+            throw new UncheckedIOException("the demo's autosave stays in " + demo, e);
         }
     }
 

@@ -240,7 +240,13 @@ public final class Shell {
 
     void installKeys(Scene scene) {
         KeyCode[] digits = {
-            KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5, KeyCode.DIGIT6, KeyCode.DIGIT7
+            KeyCode.DIGIT1,
+            KeyCode.DIGIT2,
+            KeyCode.DIGIT3,
+            KeyCode.DIGIT4,
+            KeyCode.DIGIT5,
+            KeyCode.DIGIT6,
+            KeyCode.DIGIT7
         };
         for (int i = 0; i < places.size(); i++) {
             int index = i;

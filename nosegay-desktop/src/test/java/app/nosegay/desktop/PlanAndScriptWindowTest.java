@@ -87,7 +87,8 @@ class PlanAndScriptWindowTest extends ApplicationTest {
     private void plan(String text) throws Exception {
         interact(() -> shell.session().apply("plan", shell.session().workout().withSheet(text)));
         until(() -> programme() != null && programme().workout().sheet().equals(text));
-        until(() -> lookup("#run-sheet").tryQuery().isEmpty() || editor().getText().equals(text));
+        until(() ->
+                lookup("#run-sheet").tryQuery().isEmpty() || editor().getText().equals(text));
     }
 
     private void cursorAt(String text) {
@@ -119,7 +120,8 @@ class PlanAndScriptWindowTest extends ApplicationTest {
         cursorAt("circuit Panes");
         push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.UP);
         until(() -> sheet().indexOf("circuit Panes") < sheet().indexOf("circuit Beds"));
-        assertThat(editor().getParagraph(editor().getCurrentParagraph()).getText()).startsWith("circuit Panes");
+        assertThat(editor().getParagraph(editor().getCurrentParagraph()).getText())
+                .startsWith("circuit Panes");
         push(KeyCode.ALT, KeyCode.F);
         int head = editor().getCurrentParagraph();
         until(() -> editor().isFolded(head + 1));
@@ -187,17 +189,26 @@ class PlanAndScriptWindowTest extends ApplicationTest {
         until(() -> list.getItems().stream().anyMatch(f -> f.code().equals("plan.side-missing")));
         interact(() -> {
             list.requestFocus();
-            list.getSelectionModel().select(list.getItems().stream().filter(f -> f.code().equals("plan.side-missing")).findFirst().orElseThrow());
+            list.getSelectionModel()
+                    .select(list.getItems().stream()
+                            .filter(f -> f.code().equals("plan.side-missing"))
+                            .findFirst()
+                            .orElseThrow());
         });
         push(KeyCode.M);
         until(() -> sheet().contains("single-arm row  sides halves"));
         until(() -> list.getItems().stream().noneMatch(f -> f.code().equals("plan.side-missing")));
-        interact(() -> list.getSelectionModel().select(list.getItems().stream().filter(f -> f.code().equals("plan.warm-up-missing")).findFirst().orElseThrow()));
+        interact(() -> list.getSelectionModel()
+                .select(list.getItems().stream()
+                        .filter(f -> f.code().equals("plan.warm-up-missing"))
+                        .findFirst()
+                        .orElseThrow()));
         push(KeyCode.L);
         until(() -> lookup(".dialog-pane .text-field").tryQuery().isPresent());
         clickOn(".dialog-pane .text-field").write("We warm up before").push(KeyCode.ENTER);
         until(() -> list.getItems().stream().noneMatch(f -> f.code().equals("plan.warm-up-missing")));
-        assertThat(shell.session().workout().waivers()).singleElement().satisfies(w -> assertThat(w.reason()).isEqualTo("We warm up before"));
+        assertThat(shell.session().workout().waivers()).singleElement().satisfies(w -> assertThat(w.reason())
+                .isEqualTo("We warm up before"));
         push(KeyCode.CONTROL, KeyCode.Z);
         until(() -> list.getItems().stream().anyMatch(f -> f.code().equals("plan.warm-up-missing")));
     }
@@ -214,10 +225,16 @@ class PlanAndScriptWindowTest extends ApplicationTest {
         interact(ruler::requestFocus);
         until(() -> !lookup("#script-text").query().isDisabled());
         String id = windows.getItems().get(1).id();
-        ScriptLine line = programme().cues().of(id).stream().filter(l -> !l.isCall()).findFirst().orElseThrow();
+        ScriptLine line = programme().cues().of(id).stream()
+                .filter(l -> !l.isCall())
+                .findFirst()
+                .orElseThrow();
         push(KeyCode.RIGHT);
         until(() -> programme().cues().of(id).stream().anyMatch(ScriptLine::fixed));
-        assertThat(programme().cues().of(id)).filteredOn(ScriptLine::fixed).singleElement().satisfies(l -> assertThat(l.of()).isEqualTo(line.of()));
+        assertThat(programme().cues().of(id))
+                .filteredOn(ScriptLine::fixed)
+                .singleElement()
+                .satisfies(l -> assertThat(l.of()).isEqualTo(line.of()));
         clickOn("#script-text");
         push(KeyCode.CONTROL, KeyCode.A).write("Own words here.").push(KeyCode.ENTER);
         until(() -> programme().cues().of(id).stream().anyMatch(l -> l.text().equals("Own words here.")));
@@ -247,7 +264,11 @@ class PlanAndScriptWindowTest extends ApplicationTest {
             index++;
         }
         double y = b.getMinY() + 30 + 30 * index + 8;
-        moveTo(b.getMinX() + 200, y).press(MouseButton.PRIMARY).moveBy(40, 0).moveBy(40, 0).release(MouseButton.PRIMARY);
+        moveTo(b.getMinX() + 200, y)
+                .press(MouseButton.PRIMARY)
+                .moveBy(40, 0)
+                .moveBy(40, 0)
+                .release(MouseButton.PRIMARY);
         until(() -> programme().cues().lines().stream().anyMatch(ScriptLine::fixed));
         assertThat(shell.session().undoName().orElse("")).startsWith("move a line to");
     }
@@ -283,7 +304,9 @@ class PlanAndScriptWindowTest extends ApplicationTest {
         clickOn("#stage-library");
         clickOn("#move-search").write("watering dance");
         until(() -> lookup("#moves").queryAs(ListView.class).getItems().isEmpty()
-                || !((Move) lookup("#moves").queryAs(ListView.class).getItems().get(0)).name().equals("farmer march"));
+                || !((Move) lookup("#moves").queryAs(ListView.class).getItems().get(0))
+                        .name()
+                        .equals("farmer march"));
         clickOn("#move-new");
         interact(() -> {
             lookup("#move-name").queryAs(TextField.class).setText("watering dance");
@@ -317,7 +340,8 @@ class PlanAndScriptWindowTest extends ApplicationTest {
         interact(() -> lookup(".day .spinner").queryAllAs(javafx.scene.control.Spinner.class).stream()
                 .reduce((a, b) -> b)
                 .ifPresent(s -> s.decrement(1)));
-        until(() -> lookup("#series-remarks .label").queryAllAs(Label.class).stream().anyMatch(l -> l.getText().contains("leave a day between")));
+        until(() -> lookup("#series-remarks .label").queryAllAs(Label.class).stream()
+                .anyMatch(l -> l.getText().contains("leave a day between")));
     }
 
     @Test

@@ -35,9 +35,7 @@ public final class Libraries {
         String linux = System.getenv("XDG_CONFIG_HOME");
         Path folder = windows != null
                 ? Path.of(windows, "Nosegay")
-                : linux != null && !linux.isBlank()
-                        ? Path.of(linux, "nosegay")
-                        : Path.of(home, ".config", "nosegay");
+                : linux != null && !linux.isBlank() ? Path.of(linux, "nosegay") : Path.of(home, ".config", "nosegay");
         return folder.resolve("moves.json");
     }
 

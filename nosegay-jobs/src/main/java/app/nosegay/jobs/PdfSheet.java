@@ -91,8 +91,7 @@ final class PdfSheet implements AutoCloseable {
     void row(float size, boolean bold, float[] places, String... cells) throws IOException {
         PDType0Font font = bold ? strong : text;
         float last = places[cells.length - 1];
-        List<String> lines =
-                wrapped(cells[cells.length - 1], font, size, PAGE.getWidth() - 2 * MARGIN - last);
+        List<String> lines = wrapped(cells[cells.length - 1], font, size, PAGE.getWidth() - 2 * MARGIN - last);
         need(size * 1.4f * lines.size());
         for (int i = 0; i < lines.size(); i++) {
             y -= size * 1.05f;

@@ -153,7 +153,10 @@ public final class PrintJob {
     private static String gear(GearList gear) {
         return Wordings.list(
                 gear.announced().isEmpty()
-                        ? gear.used().stream().map(u -> u.item().shown()).distinct().toList()
+                        ? gear.used().stream()
+                                .map(u -> u.item().shown())
+                                .distinct()
+                                .toList()
                         : gear.announced().stream().map(GearItem::shown).toList());
     }
 
@@ -185,17 +188,26 @@ public final class PrintJob {
 
     static String markdown(Programme programme) {
         Timeline timeline = programme.timeline();
-        StringBuilder md = new StringBuilder("# " + title(timeline) + "\n\n" + programme.report().sentence() + "\n");
+        StringBuilder md = new StringBuilder(
+                "# " + title(timeline) + "\n\n" + programme.report().sentence() + "\n");
         String gear = gear(programme.report().gear());
-        md.append("\nGear: ").append(gear.isEmpty() ? "none" : gear).append("\n\n").append(Cautions.SCREENING).append("\n");
+        md.append("\nGear: ")
+                .append(gear.isEmpty() ? "none" : gear)
+                .append("\n\n")
+                .append(Cautions.SCREENING)
+                .append("\n");
         Block block = null;
         for (Segment s : timeline.segments()) {
             if (s.block() != block) {
                 block = s.block();
-                md.append("\n## ").append(Wordings.capital(block.name())).append("\n\n| start | length | what | side | reps |\n|---|---|---|---|---|\n");
+                md.append("\n## ")
+                        .append(Wordings.capital(block.name()))
+                        .append("\n\n| start | length | what | side | reps |\n|---|---|---|---|---|\n");
             }
             md.append("| ").append(s.start()).append(" | ").append(s.duration()).append(" | ");
-            md.append(what(s).replace("|", "\\|")).append(" | ").append(side(s, timeline.sheet().header()));
+            md.append(what(s).replace("|", "\\|"))
+                    .append(" | ")
+                    .append(side(s, timeline.sheet().header()));
             md.append(" | ").append(s.reps() == null ? "" : s.reps()).append(" |\n");
         }
         programme.cues().lines().stream()

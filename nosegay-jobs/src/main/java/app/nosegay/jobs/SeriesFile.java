@@ -46,7 +46,8 @@ public final class SeriesFile {
         List<String> problems = new ArrayList<>();
         for (Series.Entry entry : series.entries()) {
             try {
-                String sheet = WorkoutFile.open(Media.resolved(folder, entry.file())).sheet();
+                String sheet =
+                        WorkoutFile.open(Media.resolved(folder, entry.file())).sheet();
                 plans.add(Map.entry(
                         entry.day(),
                         Expansion.expand(RunSheetParser.parse(sheet, Libraries.current()), Libraries.current())));

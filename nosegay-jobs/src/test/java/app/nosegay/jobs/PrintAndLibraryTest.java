@@ -67,15 +67,18 @@ class PrintAndLibraryTest {
     @Test
     void theRunSheetNamesEverySegmentWithItsLength() throws Exception {
         String text = text(PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_PDF, folder.resolve("r.pdf"), false));
-        assertThat(text).contains("Potting Shed Strength", "Raised Beds", "Reverse lunge", "0:14", "not medical advice");
+        assertThat(text)
+                .contains("Potting Shed Strength", "Raised Beds", "Reverse lunge", "0:14", "not medical advice");
     }
 
     @Test
     void csvHasARowForEachSegmentAndMarkdownATableForEachBlock() throws Exception {
-        String csv = Files.readString(PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_CSV, folder.resolve("r.csv"), false));
+        String csv =
+                Files.readString(PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_CSV, folder.resolve("r.csv"), false));
         assertThat(csv.lines().count()).isEqualTo(demo().timeline().segments().size() + 1L);
         assertThat(csv).startsWith("start,seconds,kind,block,round,set,move,side,reps,tempo,id");
-        String md = Files.readString(PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_MARKDOWN, folder.resolve("r.md"), false));
+        String md = Files.readString(
+                PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_MARKDOWN, folder.resolve("r.md"), false));
         assertThat(md).contains("# Potting Shed Strength", "## Raised Beds", "| 0:14 |");
     }
 
@@ -90,21 +93,38 @@ class PrintAndLibraryTest {
     @Test
     void lettersTheFontDoesNotHaveDoNotStopThePrinting() throws Exception {
         Programme odd = Programme.of(
-                Workout.EMPTY.withSheet("title: 體操 🌱 Gärtner\ntalk Hi  0:10\n  cheer: شكرا ok\n"), List.of(), List.of(), Libraries.current());
-        assertThat(text(PrintJob.write(odd, PrintJob.Form.RUN_SHEET_PDF, folder.resolve("o.pdf"), false))).contains("Gärtner");
+                Workout.EMPTY.withSheet("title: 體操 🌱 Gärtner\ntalk Hi  0:10\n  cheer: شكرا ok\n"),
+                List.of(),
+                List.of(),
+                Libraries.current());
+        assertThat(text(PrintJob.write(odd, PrintJob.Form.RUN_SHEET_PDF, folder.resolve("o.pdf"), false)))
+                .contains("Gärtner");
     }
 
     private static Move own(String name) {
         return new Move(
-                name, List.of("can carry"), "carry", "carry", Set.of(MuscleGroup.FOREARMS), Set.of(), "standing", List.of("can"),
-                "loaded hand", Tempo.DEFAULT, true, "front", Set.of("travel"), Map.of(CueKind.EASIER, List.of("Half full.")));
+                name,
+                List.of("can carry"),
+                "carry",
+                "carry",
+                Set.of(MuscleGroup.FOREARMS),
+                Set.of(),
+                "standing",
+                List.of("can"),
+                "loaded hand",
+                Tempo.DEFAULT,
+                true,
+                "front",
+                Set.of("travel"),
+                Map.of(CueKind.EASIER, List.of("Half full.")));
     }
 
     @Test
     void ownMovesAreKeptApartExportedAndBroughtIn() throws IOException {
         Libraries.keep(List.of(own("can march")));
         assertThat(Libraries.current().find("can carry").orElseThrow().name()).isEqualTo("can march");
-        assertThat(Libraries.current().moves()).hasSize(MoveLibrary.shipped().moves().size() + 1);
+        assertThat(Libraries.current().moves())
+                .hasSize(MoveLibrary.shipped().moves().size() + 1);
         assertThat(MoveLibrary.shipped().find("can march")).isEmpty();
         Path file = folder.resolve("mine.json");
         Libraries.write(file, Libraries.own());
@@ -122,14 +142,19 @@ class PrintAndLibraryTest {
         Move squat = own("squat");
         Libraries.keep(List.of(squat));
         assertThat(Libraries.current().find("squat").orElseThrow().pattern()).isEqualTo("carry");
-        assertThat(Libraries.current().moves()).hasSize(MoveLibrary.shipped().moves().size());
+        assertThat(Libraries.current().moves())
+                .hasSize(MoveLibrary.shipped().moves().size());
     }
 
     @Test
     void aBrokenFileOfMovesIsNamedAndCostsNothing() throws IOException {
-        Path broken = Files.writeString(folder.resolve("broken.json"), "{\"moves\":[{\"name\":\"x\",\"primary\":[\"tail\"]}]}");
-        assertThatThrownBy(() -> Libraries.bringIn(broken)).hasMessageContaining("broken.json").hasMessageContaining("tail");
-        assertThatThrownBy(() -> Libraries.bringIn(Files.writeString(folder.resolve("t.json"), "no json"))).hasMessageContaining("t.json");
+        Path broken = Files.writeString(
+                folder.resolve("broken.json"), "{\"moves\":[{\"name\":\"x\",\"primary\":[\"tail\"]}]}");
+        assertThatThrownBy(() -> Libraries.bringIn(broken))
+                .hasMessageContaining("broken.json")
+                .hasMessageContaining("tail");
+        assertThatThrownBy(() -> Libraries.bringIn(Files.writeString(folder.resolve("t.json"), "no json")))
+                .hasMessageContaining("t.json");
         assertThat(Libraries.own()).isEmpty();
     }
 
@@ -151,9 +176,12 @@ class PrintAndLibraryTest {
     @Test
     void theNeighboursOfTheDemoKeepTheirPromises() {
         for (String name : List.of("demo", "greenhouse-push", "compost-legs")) {
-            Programme p = Programme.of(Workout.EMPTY.withSheet(Demo.sheet(name)), List.of(), List.of(), Libraries.current());
+            Programme p =
+                    Programme.of(Workout.EMPTY.withSheet(Demo.sheet(name)), List.of(), List.of(), Libraries.current());
             assertThat(p.timeline().sheet().errors()).as(name).isEmpty();
-            assertThat(p.report().promiseKept()).as(name + ": " + p.report().sentence()).isTrue();
+            assertThat(p.report().promiseKept())
+                    .as(name + ": " + p.report().sentence())
+                    .isTrue();
         }
     }
 }

@@ -38,7 +38,9 @@ public record GearItem(
         String load = Load.parse(weight).map(Load::shown).orElse(weight);
         String either = alternatives.isEmpty() ? "" : " or " + String.join(" or ", alternatives);
         String several = load.startsWith("2 ×") && !name.endsWith("s") ? "s" : "";
-        return (load.isEmpty() ? name : load.matches("light|medium|heavy") ? load + " " + name : name + several + ", " + load)
+        return (load.isEmpty()
+                        ? name
+                        : load.matches("light|medium|heavy") ? load + " " + name : name + several + ", " + load)
                 + either
                 + (optional ? " (optional)" : "");
     }

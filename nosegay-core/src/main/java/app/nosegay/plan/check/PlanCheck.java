@@ -161,7 +161,9 @@ public final class PlanCheck {
         int moves = timeline.workMoves(false).size();
         int withBonus = timeline.workMoves(true).size();
         if (promise.moves() != null && promise.moves() != moves && promise.moves() != withBonus) {
-            findings.add(Finding.of("plan.promise-moves", Severity.STOP,
+            findings.add(Finding.of(
+                            "plan.promise-moves",
+                            Severity.STOP,
                             promise.moves() + " moves are promised, the plan has " + moves + ".")
                     .onLine(promiseLine()));
         }

@@ -32,7 +32,13 @@ public record PlanReport(
         GearList gear = GearList.of(timeline, library);
         List<Cautions.Raised> cautions = Cautions.raised(timeline, library);
         PlanContext context = new PlanContext(
-                timeline, library, balance, changeOvers, gear, cautions, timeline.sheet().text().split("\r\n|\n|\r", -1));
+                timeline,
+                library,
+                balance,
+                changeOvers,
+                gear,
+                cautions,
+                timeline.sheet().text().split("\r\n|\n|\r", -1));
         return new PlanReport(timeline, balance, changeOvers, gear, cautions, PlanCheck.findings(context));
     }
 

@@ -28,8 +28,17 @@ public final class Completions {
             "policy", List.of("end-card left", "warm-up elsewhere", "knee over toes"),
             "audience",
                     List.of(
-                            "general", "beginner", "older adult", "chair-based", "pregnancy 2", "after birth", "shoulder trouble",
-                            "knee trouble", "lower-back trouble", "wrist trouble", "returning after treatment"));
+                            "general",
+                            "beginner",
+                            "older adult",
+                            "chair-based",
+                            "pregnancy 2",
+                            "after birth",
+                            "shoulder trouble",
+                            "knee trouble",
+                            "lower-back trouble",
+                            "wrist trouble",
+                            "returning after treatment"));
 
     private Completions() {}
 

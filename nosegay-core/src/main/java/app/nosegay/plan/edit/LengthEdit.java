@@ -47,7 +47,9 @@ public final class LengthEdit {
 
     private static SheetEdit bare(String text, int line, String word, Length now, String clock) {
         return SheetEdit.replace(
-                word + " " + now.clock() + " → " + clock, line, SheetText.withLength(SheetText.line(text, line), clock));
+                word + " " + now.clock() + " → " + clock,
+                line,
+                SheetText.withLength(SheetText.line(text, line), clock));
     }
 
     /** The length the sheet speaks of: of both halves together where sides share an interval. */
@@ -82,7 +84,9 @@ public final class LengthEdit {
                 .filter(own::has)
                 .findFirst();
         boolean sets = s.block().kind() == BlockKind.SUPERSET || s.block().kind() == BlockKind.STRAIGHT_SETS;
-        boolean ended = own.counts().isPresent() || own.reps().isPresent() || (sets && merged.reps().isPresent());
+        boolean ended = own.counts().isPresent()
+                || own.reps().isPresent()
+                || (sets && merged.reps().isPresent());
         if (ownClock.isPresent() || ended || merged.counts().isPresent()) {
             return ownClock;
         }

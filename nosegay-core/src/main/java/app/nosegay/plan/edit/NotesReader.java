@@ -17,23 +17,26 @@ import java.util.regex.Pattern;
  */
 public final class NotesReader {
     private static final Pattern BULLET = Pattern.compile("^\\s*(?:[-*•–—▪◦☐✓]|\\d{1,2}[.)]|\\(?[a-z][.)])\\s+(.*)$");
-    private static final Pattern SETS =
-            Pattern.compile("\\b(\\d{1,2}) ?(?:x|×|sets? (?:of|x)) ?(\\d{1,3}(?:-\\d{1,3})?)(?! ?(?:s|sec|min|:|kg|lb))");
+    private static final Pattern SETS = Pattern.compile(
+            "\\b(\\d{1,2}) ?(?:x|×|sets? (?:of|x)) ?(\\d{1,3}(?:-\\d{1,3})?)(?! ?(?:s|sec|min|:|kg|lb))");
     private static final Pattern SETS_TIME = Pattern.compile(
             "\\b(\\d{1,2}) ?(?:x|×|sets? (?:of|x)) ?(\\d{1,3} ?(?:s|secs?|seconds?|mins?|minutes?)|\\d{1,2}:\\d{2})\\b");
     private static final Pattern TIME =
             Pattern.compile("\\b(?:for )?(\\d{1,3}) ?(s|secs?|seconds?|mins?|minutes?)\\b|\\b(\\d{1,2}:\\d{2})\\b");
-    private static final Pattern REPS = Pattern.compile("(?:^|[ ,:x×(])x?(\\d{1,3}(?:-\\d{1,3})?)(?: ?(?:reps?|times))?(?= |$|,|\\))");
+    private static final Pattern REPS =
+            Pattern.compile("(?:^|[ ,:x×(])x?(\\d{1,3}(?:-\\d{1,3})?)(?: ?(?:reps?|times))?(?= |$|,|\\))");
     private static final Pattern EACH =
             Pattern.compile("\\b(?:each|per|every|both|e/|p/) ?(?:side|leg|arm|s\\b|sides|legs|arms)\\b|\\b(?:es|ps)$");
     private static final Pattern LOAD = Pattern.compile("(?:@ ?|at |with )?\\b(\\d{1,3}(?:\\.\\d)? ?(?:kg|lbs?))\\b");
     private static final Pattern GEAR = Pattern.compile(
             "\\b(?:with|using) (?:an? |the |your )?((?:light |medium |heavy )?(?:kettlebell|dumbbells?|band|loop band|mini band|barbell|bottle|plate))\\b");
     private static final Pattern REST_LINE = Pattern.compile("^(?:rest|break|pause)\\b\\D*(.*)$");
-    private static final Pattern ROUNDS = Pattern.compile("\\b(\\d{1,2}) ?(?:rounds?|times through|laps?)\\b|\\bx ?(\\d{1,2}) rounds?\\b");
-    private static final Pattern WORK_REST =
-            Pattern.compile("\\b(\\d{1,3}) ?(?:s|sec|seconds)?(?: on| work)?,? ?[/] ?(\\d{1,3}) ?(?:s|sec|seconds)?(?: off| rest)?\\b");
-    private static final Pattern HEADING = Pattern.compile("^(warm[- ]?up|cool[- ]?down|stretch(?:es|ing)?|finisher|circuit|superset|core|strength|main)\\b.*$");
+    private static final Pattern ROUNDS =
+            Pattern.compile("\\b(\\d{1,2}) ?(?:rounds?|times through|laps?)\\b|\\bx ?(\\d{1,2}) rounds?\\b");
+    private static final Pattern WORK_REST = Pattern.compile(
+            "\\b(\\d{1,3}) ?(?:s|sec|seconds)?(?: on| work)?,? ?[/] ?(\\d{1,3}) ?(?:s|sec|seconds)?(?: off| rest)?\\b");
+    private static final Pattern HEADING = Pattern.compile(
+            "^(warm[- ]?up|cool[- ]?down|stretch(?:es|ing)?|finisher|circuit|superset|core|strength|main)\\b.*$");
 
     private final MoveLibrary library;
 
@@ -52,8 +55,11 @@ public final class NotesReader {
             }
             filled++;
             String first = line.strip().split("[ :]", 2)[0].toLowerCase(Locale.ROOT);
-            boolean head = !Character.isWhitespace(line.charAt(0)) && BlockKind.of(first).isPresent();
-            boolean notation = head || line.matches("^[a-z-]+: .*") || line.matches("^\\s+.*  (?:work|reps|sides|gear|tempo|rest) .*");
+            boolean head = !Character.isWhitespace(line.charAt(0))
+                    && BlockKind.of(first).isPresent();
+            boolean notation = head
+                    || line.matches("^[a-z-]+: .*")
+                    || line.matches("^\\s+.*  (?:work|reps|sides|gear|tempo|rest) .*");
             notes += !notation && (BULLET.matcher(line).matches() || quantified(line.strip())) ? 1 : 0;
         }
         return filled > 0 && notes * 2 > filled;
@@ -61,7 +67,10 @@ public final class NotesReader {
 
     private static boolean quantified(String line) {
         String l = line.toLowerCase(Locale.ROOT);
-        return SETS.matcher(l).find() || SETS_TIME.matcher(l).find() || TIME.matcher(l).find() || REPS.matcher(l).find();
+        return SETS.matcher(l).find()
+                || SETS_TIME.matcher(l).find()
+                || TIME.matcher(l).find()
+                || REPS.matcher(l).find();
     }
 
     /**
@@ -100,7 +109,9 @@ public final class NotesReader {
 
     private boolean isHeading(String lower, boolean bulleted) {
         String words = lower.replaceAll("[:\\d].*$", "").strip();
-        return (lower.endsWith(":") || HEADING.matcher(lower).matches() || ROUNDS.matcher(lower).find())
+        return (lower.endsWith(":")
+                        || HEADING.matcher(lower).matches()
+                        || ROUNDS.matcher(lower).find())
                 && !bulleted
                 && library.find(words).isEmpty();
     }
@@ -113,7 +124,8 @@ public final class NotesReader {
 
     private String heading(String line) {
         String lower = line.toLowerCase(Locale.ROOT);
-        String name = line.replaceAll("[:(\\d].*$", "").replaceAll("[-–—]\\s*$", "").strip();
+        String name =
+                line.replaceAll("[:(\\d].*$", "").replaceAll("[-–—]\\s*$", "").strip();
         Matcher rounds = ROUNDS.matcher(lower);
         Matcher workRest = WORK_REST.matcher(lower);
         String n = rounds.find() ? "  rounds " + (rounds.group(1) != null ? rounds.group(1) : rounds.group(2)) : "";
@@ -144,7 +156,8 @@ public final class NotesReader {
         if (!time.find()) {
             return Optional.empty();
         }
-        return DurationText.parse(time.group().replaceFirst("^for ", "").strip()).map(l -> l.clock());
+        return DurationText.parse(time.group().replaceFirst("^for ", "").strip())
+                .map(l -> l.clock());
     }
 
     /** One note as a move line: its name as the library knows it, then what else it says. */
@@ -169,7 +182,11 @@ public final class NotesReader {
         Matcher sets = SETS.matcher(rest);
         Matcher time = TIME.matcher(rest);
         if (setsTime.find()) {
-            attributes.append("  sets ").append(setsTime.group(1)).append("  work ").append(clockOf(setsTime.group(2)));
+            attributes
+                    .append("  sets ")
+                    .append(setsTime.group(1))
+                    .append("  work ")
+                    .append(clockOf(setsTime.group(2)));
             rest = setsTime.replaceFirst(" ");
         } else if (sets.find()) {
             attributes.append("  sets ").append(sets.group(1)).append("  reps ").append(sets.group(2));

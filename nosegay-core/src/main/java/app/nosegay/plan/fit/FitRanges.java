@@ -15,11 +15,6 @@ import app.nosegay.time.Length;
 public record FitRanges(
         Length restLeast, Length restMost, Length workLeast, Length workMost, int roundsLeast, int roundsMost) {
     /** What follow-along viewers put up with: shorter rests cannot be used, longer ones lose them. */
-    public static final FitRanges DEFAULT = new FitRanges(
-            Length.ofSeconds(10),
-            Length.ofSeconds(90),
-            Length.ofSeconds(20),
-            Length.ofSeconds(75),
-            1,
-            6);
+    public static final FitRanges DEFAULT =
+            new FitRanges(Length.ofSeconds(10), Length.ofSeconds(90), Length.ofSeconds(20), Length.ofSeconds(75), 1, 6);
 }

@@ -117,7 +117,8 @@ public final class Fitter {
     }
 
     /** A change of the workout's build, before its lengths are turned. */
-    private record Candidate(String kind, String name, String change, String text, Timeline timeline, double cost, double off) {
+    private record Candidate(
+            String kind, String name, String change, String text, Timeline timeline, double cost, double off) {
         double rank() {
             return cost + Math.abs(off);
         }
@@ -160,8 +161,9 @@ public final class Fitter {
                     candidate(
                             candidates,
                             word.word(),
-                            what + " " + (n < now ? "fewer " : "more ") + word.word().replaceAll("s$", Math.abs(n - now) == 1 ? "" : "s")
-                                    + " of " + block.name(),
+                            what + " " + (n < now ? "fewer " : "more ")
+                                    + word.word().replaceAll("s$", Math.abs(n - now) == 1 ? "" : "s") + " of "
+                                    + block.name(),
                             word.word() + " " + now + " → " + n + " in " + block.name(),
                             after,
                             PER_ROUND * Math.abs(n - now) + (overNumber ? BREAKS_A_NUMBER : 0));
@@ -178,11 +180,15 @@ public final class Fitter {
         for (Block block : timeline.sheet().blocks()) {
             List<SheetOrder.Range> items = order.items(block);
             for (int i = 0; i < block.items().size(); i++) {
-                if (!(block.items().get(i) instanceof MoveLine move) || block.moves().size() < 2) {
+                if (!(block.items().get(i) instanceof MoveLine move)
+                        || block.moves().size() < 2) {
                     continue;
                 }
                 boolean bonus = move.attributes().over(block.attributes()).flag(Attribute.BONUS);
-                String after = SheetEdit.delete("", items.get(i).from(), items.get(i).to() - items.get(i).from())
+                String after = SheetEdit.delete(
+                                "",
+                                items.get(i).from(),
+                                items.get(i).to() - items.get(i).from())
                         .apply(text);
                 candidate(
                         candidates,
@@ -202,13 +208,17 @@ public final class Fitter {
         }
         Optional<Move> move = wantedMove();
         for (Block block : timeline.sheet().blocks()) {
-            if (move.isEmpty() || block.kind() != BlockKind.CIRCUIT || block.moves().isEmpty()) {
+            if (move.isEmpty()
+                    || block.kind() != BlockKind.CIRCUIT
+                    || block.moves().isEmpty()) {
                 continue;
             }
             List<SheetOrder.Range> items = new SheetOrder(timeline.sheet()).items(block);
             String sides = move.get().sided().isEmpty() || move.get().has("alternates") ? "" : "  sides halves";
             String after = SheetEdit.insert(
-                            "", items.get(items.size() - 1).to(), List.of("  " + move.get().name() + sides))
+                            "",
+                            items.get(items.size() - 1).to(),
+                            List.of("  " + move.get().name() + sides))
                     .apply(text);
             candidate(
                     candidates,
@@ -230,7 +240,8 @@ public final class Fitter {
         return library.moves().stream()
                 .filter(m -> !m.pattern().equals("mobility") && !m.pattern().equals("stretch"))
                 .filter(m -> there.containsAll(m.gear()) && !there.contains(m.name()))
-                .filter(m -> !m.has("impact") && promise.absent().stream().noneMatch(a -> a.startsWith("floor") && m.isOnFloor()))
+                .filter(m -> !m.has("impact")
+                        && promise.absent().stream().noneMatch(a -> a.startsWith("floor") && m.isOnFloor()))
                 .min(Comparator.comparingDouble(m -> m.primary().stream()
                         .mapToDouble(g -> load(balance, g))
                         .average()
@@ -243,13 +254,13 @@ public final class Fitter {
 
     /** Seconds to add so that the promise is kept, from {@code measured}: to the promised figure, or to the nearer end of a range. */
     private double wanted(Length measured) {
-        Length aim = switch (promise.form()) {
-            case EXACTLY, ABOUT -> promise.least();
-            case UNDER -> promise.most();
-            case RANGE -> measured.compareTo(promise.most()) > 0
-                    ? promise.most()
-                    : Length.max(measured, promise.least());
-        };
+        Length aim =
+                switch (promise.form()) {
+                    case EXACTLY, ABOUT -> promise.least();
+                    case UNDER -> promise.most();
+                    case RANGE ->
+                        measured.compareTo(promise.most()) > 0 ? promise.most() : Length.max(measured, promise.least());
+                };
         return aim.minus(measured).seconds();
     }
 
@@ -280,8 +291,7 @@ public final class Fitter {
         if (keeps(promise, now) && !all.isEmpty()) {
             double total = cost + (solution == null ? 0 : solution.cost());
             String whole = timeline.sheet().text();
-            offers.add(new Offer(
-                    name, all, SheetEdit.between(name, whole, after), after, now, price(result), total));
+            offers.add(new Offer(name, all, SheetEdit.between(name, whole, after), after, now, price(result), total));
         }
     }
 
@@ -321,7 +331,9 @@ public final class Fitter {
             parts.add(String.format(Locale.ROOT, "density %.0f → %.0f %%", was, is));
         }
         int moves = after.workMoves(true).size();
-        if (promise.moves() != null && promise.moves() != moves && promise.moves() != after.workMoves(false).size()) {
+        if (promise.moves() != null
+                && promise.moves() != moves
+                && promise.moves() != after.workMoves(false).size()) {
             parts.add("but " + promise.moves() + " moves are promised");
         }
         return parts.isEmpty() ? "nothing but its order" : String.join(", ", parts);
@@ -371,7 +383,8 @@ public final class Fitter {
         }
         Length least = Length.min(measured, PlanCheck.measured(expanded(shortest)));
         Length most = Length.max(measured, PlanCheck.measured(expanded(longest)));
-        return "Within these ranges (rest " + ranges.restLeast() + "–" + ranges.restMost() + ", work " + ranges.workLeast()
+        return "Within these ranges (rest " + ranges.restLeast() + "–" + ranges.restMost() + ", work "
+                + ranges.workLeast()
                 + "–" + ranges.workMost() + ", rounds " + ranges.roundsLeast() + "–" + ranges.roundsMost()
                 + ") it lasts from " + least.clock() + " to " + most.clock() + "; the promise asks for "
                 + promise.shortest().clock() + " to " + promise.longest().clock()
@@ -380,6 +393,7 @@ public final class Fitter {
 
     private static String with(String text, Block block, Attribute word, int n) {
         String line = SheetText.line(text, block.line());
-        return SheetEdit.replace("", block.line(), SheetText.with(line, word, "" + n)).apply(text);
+        return SheetEdit.replace("", block.line(), SheetText.with(line, word, "" + n))
+                .apply(text);
     }
 }

@@ -51,8 +51,7 @@ record Knob(int line, Attribute attribute, boolean rest, int seconds, String whe
         }
     }
 
-    private static void add(
-            List<Knob> knobs, int line, Attribute attribute, boolean rest, Pause pause, String where) {
+    private static void add(List<Knob> knobs, int line, Attribute attribute, boolean rest, Pause pause, String where) {
         boolean fixed = pause != null
                 && !pause.open()
                 && pause.least().equals(pause.most())
@@ -75,7 +74,7 @@ record Knob(int line, Attribute attribute, boolean rest, int seconds, String whe
     /** The change for people: {@code rest 0:20 → 0:15 in Ground Work}. */
     String change(int to) {
         String word = attribute == null ? "rest" : attribute.word();
-        return word + " " + Length.ofSeconds(seconds).clock() + " → " + Length.ofSeconds(to).clock()
-                + (where.equals("rest") ? "" : " in " + where);
+        return word + " " + Length.ofSeconds(seconds).clock() + " → "
+                + Length.ofSeconds(to).clock() + (where.equals("rest") ? "" : " in " + where);
     }
 }

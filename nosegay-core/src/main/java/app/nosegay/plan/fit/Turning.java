@@ -40,8 +40,10 @@ final class Turning {
         int low = 0;
         int high = 0;
         for (Option o : options) {
-            int a = o.effect() * (Math.min(o.least(), o.knob().seconds()) - o.knob().seconds());
-            int b = o.effect() * (Math.max(o.most(), o.knob().seconds()) - o.knob().seconds());
+            int a = o.effect()
+                    * (Math.min(o.least(), o.knob().seconds()) - o.knob().seconds());
+            int b = o.effect()
+                    * (Math.max(o.most(), o.knob().seconds()) - o.knob().seconds());
             low += Math.min(a, b);
             high += Math.max(a, b);
         }

@@ -21,7 +21,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 class PlanFindingsTest {
     private static final MoveLibrary LIBRARY = MoveLibrary.shipped();
     private static final String HI = "talk Hi  0:20\n  caution: Ask your doctor first.\n";
-    private static final String WARM = "warm-up  each 0:30\n  march in place\n  squat\n  arm swing\n  push-up\nrest 0:30\n";
+    private static final String WARM =
+            "warm-up  each 0:30\n  march in place\n  squat\n  arm swing\n  push-up\nrest 0:30\n";
 
     private static List<Finding> findings(String sheet) {
         return PlanCheck.findings(SampleSheets.timeline(sheet), LIBRARY);
@@ -37,15 +38,22 @@ class PlanFindingsTest {
     static Stream<Arguments> fixable() {
         return Stream.of(
                 Arguments.of("plan.unread", HI + "circut A  work 0:40\n  squat\n"),
-                Arguments.of("plan.rounds-odd", HI + "circuit A  rounds 3  work 0:40  rest 0:30\n  reverse lunge  sides rounds\n"),
+                Arguments.of(
+                        "plan.rounds-odd",
+                        HI + "circuit A  rounds 3  work 0:40  rest 0:30\n  reverse lunge  sides rounds\n"),
                 Arguments.of("plan.side-missing", HI + "circuit A  work 0:40\n  single-arm row\n"),
                 Arguments.of("plan.side-needless", HI + "circuit A  work 0:40\n  squat  sides halves\n"),
                 Arguments.of("plan.change-over", HI + "circuit A  work 0:40  rest 0:05\n  squat\n  plank\n"),
-                Arguments.of("plan.back-to-back", HI + "superset A  reps 10  rest 0:30\n  kettlebell deadlift\n  push-up\n"),
-                Arguments.of("plan.floor-trips", HI + "circuit A  work 0:40  rest 0:30\n  plank\n  squat\n  dead bug\n  calf raise\n"),
+                Arguments.of(
+                        "plan.back-to-back", HI + "superset A  reps 10  rest 0:30\n  kettlebell deadlift\n  push-up\n"),
+                Arguments.of(
+                        "plan.floor-trips",
+                        HI + "circuit A  work 0:40  rest 0:30\n  plank\n  squat\n  dead bug\n  calf raise\n"),
                 Arguments.of("plan.warm-up-missing", HI + "circuit A  work 0:40\n  squat\n"),
                 Arguments.of("plan.gear-unannounced", HI + "circuit A  work 0:40\n  goblet squat\n"),
-                Arguments.of("plan.gear-unused", "gear: kettlebell, bench\n" + HI + "circuit A  work 0:40\n  goblet squat\n"),
+                Arguments.of(
+                        "plan.gear-unused",
+                        "gear: kettlebell, bench\n" + HI + "circuit A  work 0:40\n  goblet squat\n"),
                 Arguments.of("plan.length-unstated", HI + "circuit A\n  squat\n"),
                 Arguments.of("plan.audience-unknown", "audience: beginer\n" + HI + "circuit A  work 0:40\n  squat\n"),
                 Arguments.of("plan.caution", "audience: knee trouble\n" + HI + "circuit A  work 0:40\n  squat\n"),
@@ -61,30 +69,57 @@ class PlanFindingsTest {
         assertThat(findings(mended))
                 .noneMatch(f -> f.code().equals(code) && f.message().equals(found.message()));
         assertThat(SampleSheets.timeline(mended).sheet().errors().size())
-                .isLessThanOrEqualTo(SampleSheets.timeline(sheet).sheet().errors().size());
+                .isLessThanOrEqualTo(
+                        SampleSheets.timeline(sheet).sheet().errors().size());
     }
 
     static Stream<Arguments> told() {
         return Stream.of(
                 Arguments.of("plan.title-length", "title: Ten Minutes? No, 25 min\n" + HI),
-                Arguments.of("plan.promise-absence", "promise: no jumps\n" + HI + "circuit A  work 0:40\n  squat jump\n"),
-                Arguments.of("plan.promise-absence", "promise: no gear\n" + HI + "circuit A  work 0:40\n  goblet squat\n"),
-                Arguments.of("plan.promise-absence", "promise: no repeats\n" + HI + "circuit A  rounds 2  work 0:40\n  squat\n"),
-                Arguments.of("plan.promise-absence", "promise: no lunges\n" + HI + "circuit A  work 0:40\n  reverse lunge  sides halves\n"),
+                Arguments.of(
+                        "plan.promise-absence", "promise: no jumps\n" + HI + "circuit A  work 0:40\n  squat jump\n"),
+                Arguments.of(
+                        "plan.promise-absence", "promise: no gear\n" + HI + "circuit A  work 0:40\n  goblet squat\n"),
+                Arguments.of(
+                        "plan.promise-absence",
+                        "promise: no repeats\n" + HI + "circuit A  rounds 2  work 0:40\n  squat\n"),
+                Arguments.of(
+                        "plan.promise-absence",
+                        "promise: no lunges\n" + HI + "circuit A  work 0:40\n  reverse lunge  sides halves\n"),
                 Arguments.of("plan.promise-unknown", "promise: no nonsense\n" + HI + "circuit A  work 0:40\n  squat\n"),
-                Arguments.of("plan.sides-uneven", HI + "circuit A  rounds 3  work 0:40\n  reverse lunge  sides rounds\n"),
+                Arguments.of(
+                        "plan.sides-uneven", HI + "circuit A  rounds 3  work 0:40\n  reverse lunge  sides rounds\n"),
                 Arguments.of("plan.sides-uneven", HI + "straight-sets A  reps 11\n  split squat  sides separate\n"),
                 Arguments.of("plan.overlap", HI + "circuit A  work 0:40  rest 0:20\n  squat\n  goblet squat\n"),
-                Arguments.of("plan.not-warmed", HI + "warm-up  each 0:30\n  neck turn\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n"),
-                Arguments.of("plan.not-stretched", HI + "circuit A  rounds 3  work 0:40  rest 0:20\n  squat\ncool-down  each 0:20\n  neck stretch  sides separate\n"),
-                Arguments.of("plan.stretched-unworked", HI + "circuit A  work 0:40\n  squat\ncool-down  each 0:20\n  biceps stretch  sides separate\n"),
+                Arguments.of(
+                        "plan.not-warmed",
+                        HI + "warm-up  each 0:30\n  neck turn\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n"),
+                Arguments.of(
+                        "plan.not-stretched",
+                        HI
+                                + "circuit A  rounds 3  work 0:40  rest 0:20\n  squat\ncool-down  each 0:20\n  neck stretch  sides separate\n"),
+                Arguments.of(
+                        "plan.stretched-unworked",
+                        HI + "circuit A  work 0:40\n  squat\ncool-down  each 0:20\n  biceps stretch  sides separate\n"),
                 Arguments.of("plan.cool-down-missing", HI + "circuit A  work 0:40\n  squat\n"),
-                Arguments.of("plan.gear-differs", "gear: kettlebell light\n" + HI + "circuit A  work 0:40\n  goblet squat  gear kettlebell heavy\n"),
-                Arguments.of("plan.gear-twice", "gear: kettlebell, kettlebell\n" + HI + "circuit A  work 0:40\n  goblet squat\n"),
-                Arguments.of("plan.lighter-missing", "gear: kettlebell heavy\n" + HI + "circuit A  work 0:40\n  goblet squat  gear kettlebell heavy\n"),
-                Arguments.of("plan.weight-underfoot", HI + "circuit A  work 0:40  rest 0:20\n  goblet squat\n  reverse lunge  sides alternate\n"),
+                Arguments.of(
+                        "plan.gear-differs",
+                        "gear: kettlebell light\n" + HI
+                                + "circuit A  work 0:40\n  goblet squat  gear kettlebell heavy\n"),
+                Arguments.of(
+                        "plan.gear-twice",
+                        "gear: kettlebell, kettlebell\n" + HI + "circuit A  work 0:40\n  goblet squat\n"),
+                Arguments.of(
+                        "plan.lighter-missing",
+                        "gear: kettlebell heavy\n" + HI
+                                + "circuit A  work 0:40\n  goblet squat  gear kettlebell heavy\n"),
+                Arguments.of(
+                        "plan.weight-underfoot",
+                        HI + "circuit A  work 0:40  rest 0:20\n  goblet squat\n  reverse lunge  sides alternate\n"),
                 Arguments.of("plan.no-easier", HI + "circuit A  work 0:40\n  watering dance\n"),
-                Arguments.of("plan.lengths-differ", HI + "circuit A  work 0:40  rest 0:20\n  squat\ncircuit B  work 0:30\n  squat\n"),
+                Arguments.of(
+                        "plan.lengths-differ",
+                        HI + "circuit A  work 0:40  rest 0:20\n  squat\ncircuit B  work 0:30\n  squat\n"),
                 Arguments.of("plan.block-empty", HI + "circuit A  work 0:40\n"),
                 Arguments.of("plan.minute-overrun", HI + "every-minute A  minutes 2  reps 30\n  squat  tempo 2-0-1\n"),
                 Arguments.of("plan.view-missing", HI + "circuit A  work 0:40  angle front\n  squat\n"),
@@ -111,7 +146,8 @@ class PlanFindingsTest {
 
     @Test
     void policySaysThatWarmUpAndCoolDownAreElsewhere() {
-        assertThat(findings("policy: warm-up elsewhere, cool-down elsewhere\n" + HI + "circuit A  work 0:40\n  squat\n"))
+        assertThat(findings(
+                        "policy: warm-up elsewhere, cool-down elsewhere\n" + HI + "circuit A  work 0:40\n  squat\n"))
                 .extracting(Finding::code)
                 .doesNotContain("plan.warm-up-missing", "plan.cool-down-missing");
     }
@@ -125,13 +161,19 @@ class PlanFindingsTest {
 
     @Test
     void changeOversAddUp() {
-        Timeline t = SampleSheets.timeline(HI + "circuit A  work 0:40  rest 0:20\n  goblet squat  tempo 2-0-1\n  plank  tempo 2-0-1\n");
+        Timeline t = SampleSheets.timeline(
+                HI + "circuit A  work 0:40  rest 0:20\n  goblet squat  tempo 2-0-1\n  plank  tempo 2-0-1\n");
         ChangeOver c = ChangeOver.of(t, LIBRARY, ChangeCosts.DEFAULT).get(0);
         // One rep watched (3 s), kettlebell down (3 s), to the floor (6 s).
         assertThat(c.needed().seconds()).isEqualTo(12);
         assertThat(c.available().seconds()).isEqualTo(20);
-        Timeline older = SampleSheets.timeline("audience: older adult\n" + t.sheet().text());
-        assertThat(ChangeOver.of(older, LIBRARY, ChangeCosts.DEFAULT).get(0).needed().seconds()).isEqualTo(3 + 1.5 * 9);
+        Timeline older =
+                SampleSheets.timeline("audience: older adult\n" + t.sheet().text());
+        assertThat(ChangeOver.of(older, LIBRARY, ChangeCosts.DEFAULT)
+                        .get(0)
+                        .needed()
+                        .seconds())
+                .isEqualTo(3 + 1.5 * 9);
         ChangeCosts slow = ChangeCosts.ofSeconds(10, 5, 8, 6, 8, 4, 2, 2);
         assertThat(ChangeOver.of(t, LIBRARY, slow).get(0).needed().seconds()).isEqualTo(19);
     }
@@ -165,7 +207,8 @@ class PlanFindingsTest {
         assertThat(Cautions.rules()).allSatisfy(r -> {
             assertThat(r.reason()).isNotBlank();
             assertThat(r.text()).isNotBlank();
-            assertThat(r.level() == Cautions.Level.CAUTION || !r.option().isBlank()).isTrue();
+            assertThat(r.level() == Cautions.Level.CAUTION || !r.option().isBlank())
+                    .isTrue();
         });
         assertThat(Cautions.rules()).extracting(Cautions.Rule::id).doesNotHaveDuplicates();
     }
@@ -175,14 +218,17 @@ class PlanFindingsTest {
         String sheet = "audience: pregnancy 2\n" + HI + "circuit A  work 0:40\n  glute bridge\n";
         assertThat(finding(sheet, "plan.caution").severity()).isEqualTo(Finding.Severity.STOP);
         String heeded = sheet + "    instead for pregnancy: Sit on a chair and squeeze.\n";
-        assertThat(findings(heeded)).noneMatch(f -> f.code().equals("plan.caution") && f.severity() == Finding.Severity.STOP);
+        assertThat(findings(heeded))
+                .noneMatch(f -> f.code().equals("plan.caution") && f.severity() == Finding.Severity.STOP);
     }
 
     @Test
     void overlapIsTheCosineOfTheMuscleVectors() {
         var squat = LIBRARY.parts("squat");
-        assertThat(app.nosegay.plan.Balance.overlap(squat, squat)).isEqualTo(1, org.assertj.core.data.Offset.offset(1e-9));
-        assertThat(app.nosegay.plan.Balance.overlap(squat, LIBRARY.parts("curl"))).isLessThan(0.3);
+        assertThat(app.nosegay.plan.Balance.overlap(squat, squat))
+                .isEqualTo(1, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(app.nosegay.plan.Balance.overlap(squat, LIBRARY.parts("curl")))
+                .isLessThan(0.3);
         assertThat(app.nosegay.plan.Balance.overlap(squat, List.of())).isZero();
     }
 }

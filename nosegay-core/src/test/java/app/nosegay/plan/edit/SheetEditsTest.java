@@ -35,8 +35,10 @@ class SheetEditsTest {
     void anAttributeIsWrittenInPlaceOrBehindAndCommentsStay() {
         assertThat(SheetText.with("circuit A  work 0:40  rest 0:20  # note", Attribute.REST, "0:15"))
                 .isEqualTo("circuit A  work 0:40  rest 0:15  # note");
-        assertThat(SheetText.with("  squat  # deep", Attribute.SIDES, "halves")).isEqualTo("  squat  sides halves  # deep");
-        assertThat(SheetText.without("  squat  sides halves  tempo 2-0-1", Attribute.SIDES)).isEqualTo("  squat  tempo 2-0-1");
+        assertThat(SheetText.with("  squat  # deep", Attribute.SIDES, "halves"))
+                .isEqualTo("  squat  sides halves  # deep");
+        assertThat(SheetText.without("  squat  sides halves  tempo 2-0-1", Attribute.SIDES))
+                .isEqualTo("  squat  tempo 2-0-1");
         assertThat(SheetText.withLength("talk Hi  0:20   # welcome", "0:35")).isEqualTo("talk Hi  0:35   # welcome");
         assertThat(SheetText.withLength("  rest 0:30", "0:45")).isEqualTo("  rest 0:45");
         assertThat(SheetText.withLength("rest 1:00  active march in place", "1:30"))
@@ -69,7 +71,10 @@ class SheetEditsTest {
     }
 
     private static List<String> sorted(String text) {
-        return Arrays.stream(text.split("\n")).filter(l -> !l.isBlank()).sorted().toList();
+        return Arrays.stream(text.split("\n"))
+                .filter(l -> !l.isBlank())
+                .sorted()
+                .toList();
     }
 
     @Property(tries = 200)
@@ -80,31 +85,45 @@ class SheetEditsTest {
             String after = edit.apply(SHEET);
             assertThat(sorted(after)).isEqualTo(sorted(SHEET));
             int now = order.lineAfter(line, false);
-            String back = new SheetOrder(parse(after)).moved(now, true).orElseThrow().apply(after);
+            String back =
+                    new SheetOrder(parse(after)).moved(now, true).orElseThrow().apply(after);
             assertThat(sorted(back)).isEqualTo(sorted(SHEET));
-            assertThat(parse(back).blocks().stream().map(b -> b.name() + b.moves().stream().map(m -> m.name()).toList()).toList())
-                    .isEqualTo(sheet.blocks().stream().map(b -> b.name() + b.moves().stream().map(m -> m.name()).toList()).toList());
+            assertThat(parse(back).blocks().stream()
+                            .map(b -> b.name()
+                                    + b.moves().stream().map(m -> m.name()).toList())
+                            .toList())
+                    .isEqualTo(sheet.blocks().stream()
+                            .map(b -> b.name()
+                                    + b.moves().stream().map(m -> m.name()).toList())
+                            .toList());
         });
     }
 
     @Property(tries = 100)
-    void betweenIsTheEditThatWasMade(@ForAll @IntRange(min = 1, max = 14) int line, @ForAll @IntRange(min = 0, max = 3) int removes) {
-        String after = new SheetEdit("x", List.of(new SheetEdit.Change(line, removes, List.of("  new line", "  another")))).apply(SHEET);
+    void betweenIsTheEditThatWasMade(
+            @ForAll @IntRange(min = 1, max = 14) int line, @ForAll @IntRange(min = 0, max = 3) int removes) {
+        String after = new SheetEdit(
+                        "x", List.of(new SheetEdit.Change(line, removes, List.of("  new line", "  another"))))
+                .apply(SHEET);
         assertThat(SheetEdit.between("y", SHEET, after).apply(SHEET)).isEqualTo(after);
     }
 
     @Test
     void everyStretchWithALengthOfItsOwnCanBeStretched() {
         Timeline timeline = SampleSheets.timeline(
-                SHEET + "superset S  sets 2  reps 8  rest 0:30\n  squat\ncircuit D  work 0:40  rest 0:10  round-rest 1:00  rounds 2  demo before\n  single-arm row  sides halves\nrest 1:00\n");
+                SHEET
+                        + "superset S  sets 2  reps 8  rest 0:30\n  squat\ncircuit D  work 0:40  rest 0:10  round-rest 1:00  rounds 2  demo before\n  single-arm row  sides halves\nrest 1:00\n");
         int edited = 0;
         for (Segment s : timeline.segments()) {
             Length now = LengthEdit.segmentLength(timeline, s);
             var edit = LengthEdit.of(timeline, s, now.plus(Length.ofSeconds(5)));
             if (edit.isPresent()) {
-                Timeline after = SampleSheets.timeline(edit.get().apply(timeline.sheet().text()));
+                Timeline after =
+                        SampleSheets.timeline(edit.get().apply(timeline.sheet().text()));
                 Segment same = after.segment(s.id()).orElseThrow();
-                assertThat(LengthEdit.segmentLength(after, same).minus(now).seconds()).as(s.id()).isEqualTo(5);
+                assertThat(LengthEdit.segmentLength(after, same).minus(now).seconds())
+                        .as(s.id())
+                        .isEqualTo(5);
                 edited++;
             } else {
                 assertThat(s.reps()).as(s.id()).isNotNull();
@@ -137,29 +156,48 @@ class SheetEditsTest {
     private static MoveLibrary withLunges() {
         var lunge = LIBRARY.find("reverse lunge").orElseThrow();
         return LIBRARY.with(List.of(new app.nosegay.library.Move(
-                lunge.name(), List.of("lunge"), lunge.pattern(), lunge.motion(), lunge.primary(), lunge.secondary(), lunge.position(),
-                lunge.gear(), lunge.sided(), lunge.tempo(), lunge.startsDown(), lunge.view(), lunge.traits(), lunge.cues())));
+                lunge.name(),
+                List.of("lunge"),
+                lunge.pattern(),
+                lunge.motion(),
+                lunge.primary(),
+                lunge.secondary(),
+                lunge.position(),
+                lunge.gear(),
+                lunge.sided(),
+                lunge.tempo(),
+                lunge.startsDown(),
+                lunge.view(),
+                lunge.traits(),
+                lunge.cues())));
     }
 
     @Test
     void aWholePageOfNotesBecomesAPlan() {
-        String notes = "Warm up:\n- arm circles 30s\n- march in place 30s\nCircuit 3 rounds 40/20\n1. Squats\n2. Push ups\n3. Plank 45 sec\nRest 1 min\nCool down\n- calf stretch 20s each leg\n";
+        String notes =
+                "Warm up:\n- arm circles 30s\n- march in place 30s\nCircuit 3 rounds 40/20\n1. Squats\n2. Push ups\n3. Plank 45 sec\nRest 1 min\nCool down\n- calf stretch 20s each leg\n";
         NotesReader reader = new NotesReader(LIBRARY);
         assertThat(reader.isNotes(notes)).isTrue();
         Timeline t = SampleSheets.timeline(reader.read(notes, false));
         assertThat(t.sheet().errors()).isEmpty();
-        assertThat(t.segments()).extracting(Segment::move).contains("arm circles", "squat", "push-up", "plank", "calf stretch");
-        assertThat(t.segments().stream().filter(s -> "squat".equals(s.move())).count()).isEqualTo(3);
+        assertThat(t.segments())
+                .extracting(Segment::move)
+                .contains("arm circles", "squat", "push-up", "plank", "calf stretch");
+        assertThat(t.segments().stream().filter(s -> "squat".equals(s.move())).count())
+                .isEqualTo(3);
     }
 
     @Test
     void notationIsNotTakenForNotes() {
         assertThat(new NotesReader(LIBRARY).isNotes(SampleSheets.wheelbarrow())).isFalse();
-        assertThat(new NotesReader(LIBRARY).isNotes("  squat  tempo 3-0-1\n  push-up  reps 12\n")).isFalse();
+        assertThat(new NotesReader(LIBRARY).isNotes("  squat  tempo 3-0-1\n  push-up  reps 12\n"))
+                .isFalse();
     }
 
     private static List<String> proposed(String before) {
-        return Completions.at(before, LIBRARY, false).stream().map(Completions.Candidate::text).toList();
+        return Completions.at(before, LIBRARY, false).stream()
+                .map(Completions.Candidate::text)
+                .toList();
     }
 
     @Test
@@ -183,7 +221,8 @@ class SheetEditsTest {
 
     @Test
     void aTakenCompletionReplacesTheWordThatBegan() {
-        Completions.Candidate c = Completions.at("  squat + over", LIBRARY, false).get(0);
+        Completions.Candidate c =
+                Completions.at("  squat + over", LIBRARY, false).get(0);
         assertThat("  squat + over".substring(0, c.from()) + c.text()).isEqualTo("  squat + " + c.text());
     }
 }

@@ -22,7 +22,8 @@ class FitterTest {
     private static final MoveLibrary LIBRARY = MoveLibrary.shipped();
 
     private static String sheet(String promise, int rounds, int work, int rest) {
-        return "title: T\npromise: " + promise + "\ntalk Hi  0:30\nwarm-up  each 0:30\n  march in place\n  arm circles\ncircuit A  rounds "
+        return "title: T\npromise: " + promise
+                + "\ntalk Hi  0:30\nwarm-up  each 0:30\n  march in place\n  arm circles\ncircuit A  rounds "
                 + rounds + "  work " + work + "s  rest " + rest
                 + "s\n  squat\n  push-up\n  single-arm row  sides halves\n  plank\nrest 1:00\nsuperset B  sets 2  reps 10  rest 0:45\n  squat  tempo 2-0-1\n  push-up  tempo 2-0-1\ntalk Bye  0:20\n";
     }
@@ -53,12 +54,18 @@ class FitterTest {
             assertThat(offer.edit().apply(sheet)).isEqualTo(offer.sheet());
             for (Knob knob : Knob.of(SampleSheets.timeline(offer.sheet()).sheet())) {
                 boolean changed = Knob.of(SampleSheets.timeline(sheet).sheet()).stream()
-                        .noneMatch(k -> k.attribute() == knob.attribute() && k.seconds() == knob.seconds() && k.where().equals(knob.where()));
+                        .noneMatch(k -> k.attribute() == knob.attribute()
+                                && k.seconds() == knob.seconds()
+                                && k.where().equals(knob.where()));
                 if (changed) {
                     FitRanges r = FitRanges.DEFAULT;
-                    assertThat(knob.seconds() % Turning.GRID).as(offer.name() + " " + knob).isZero();
+                    assertThat(knob.seconds() % Turning.GRID)
+                            .as(offer.name() + " " + knob)
+                            .isZero();
                     assertThat(Length.ofSeconds(knob.seconds()))
-                            .isBetween(knob.rest() ? r.restLeast() : r.workLeast(), knob.rest() ? r.restMost() : r.workMost());
+                            .isBetween(
+                                    knob.rest() ? r.restLeast() : r.workLeast(),
+                                    knob.rest() ? r.restMost() : r.workMost());
                 }
             }
         }
@@ -85,9 +92,16 @@ class FitterTest {
 
     @Test
     void rangesOfTheCreatorAreLeftAlone() {
-        String sheet = "promise: 8 min\ntalk Hi  0:30\ncircuit A  rounds 3  work 0:40  rest 1:00-2:00\n  squat\n  plank\n";
+        String sheet =
+                "promise: 8 min\ntalk Hi  0:30\ncircuit A  rounds 3  work 0:40  rest 1:00-2:00\n  squat\n  plank\n";
         for (Offer o : fit(sheet).offers()) {
-            Pause rest = SampleSheets.timeline(o.sheet()).sheet().blocks().get(1).attributes().pause(Attribute.REST).orElseThrow();
+            Pause rest = SampleSheets.timeline(o.sheet())
+                    .sheet()
+                    .blocks()
+                    .get(1)
+                    .attributes()
+                    .pause(Attribute.REST)
+                    .orElseThrow();
             assertThat(rest.least()).isEqualTo(Length.ofSeconds(60));
             assertThat(rest.most()).isEqualTo(Length.ofSeconds(120));
         }
@@ -122,7 +136,8 @@ class FitterTest {
         assertThat(Math.abs(solution.sum() - wanted)).isEqualTo(Math.abs(best - wanted));
         int sum = 0;
         for (int i = 0; i < options.size(); i++) {
-            sum += options.get(i).effect() * (solution.values()[i] - options.get(i).knob().seconds());
+            sum += options.get(i).effect()
+                    * (solution.values()[i] - options.get(i).knob().seconds());
         }
         assertThat(sum).isEqualTo(solution.sum());
     }
@@ -134,7 +149,8 @@ class FitterTest {
         Turning.Option o = options.get(index);
         int best = bruteForce(options, index + 1, sum, wanted);
         for (int v = 10; v <= 60; v += 5) {
-            int tried = bruteForce(options, index + 1, sum + o.effect() * (v - o.knob().seconds()), wanted);
+            int tried = bruteForce(
+                    options, index + 1, sum + o.effect() * (v - o.knob().seconds()), wanted);
             best = Math.abs(tried - wanted) < Math.abs(best - wanted) ? tried : best;
         }
         return best;
@@ -144,7 +160,9 @@ class FitterTest {
     void fortyMovesAreFittedInTime() {
         StringBuilder sheet = new StringBuilder("promise: 30 min\ntalk Hi  0:30\n");
         for (int b = 0; b < 8; b++) {
-            sheet.append("circuit B").append(b).append("  work 0:45  rest 0:20\n  squat\n  push-up\n  plank\n  glute bridge\n  dead bug\n");
+            sheet.append("circuit B")
+                    .append(b)
+                    .append("  work 0:45  rest 0:20\n  squat\n  push-up\n  plank\n  glute bridge\n  dead bug\n");
         }
         fit(sheet.toString());
         long begun = System.nanoTime();

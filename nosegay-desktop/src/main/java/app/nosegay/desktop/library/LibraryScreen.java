@@ -143,10 +143,15 @@ public final class LibraryScreen implements StageView {
         });
         Move before = moves.getSelectionModel().getSelectedItem();
         moves.getItems().setAll(found);
-        count.setText(found.size() + (found.size() == 1 ? " move" : " moves") + (own.isEmpty() ? "" : ", " + own.size() + " of your own"));
+        count.setText(found.size()
+                + (found.size() == 1 ? " move" : " moves")
+                + (own.isEmpty() ? "" : ", " + own.size() + " of your own"));
         Move same = before == null
                 ? null
-                : found.stream().filter(m -> m.name().equals(before.name())).findFirst().orElse(null);
+                : found.stream()
+                        .filter(m -> m.name().equals(before.name()))
+                        .findFirst()
+                        .orElse(null);
         if (!found.isEmpty()) {
             moves.getSelectionModel().select(same == null ? found.get(0) : same);
         }
@@ -177,14 +182,11 @@ public final class LibraryScreen implements StageView {
 
     private void changed(String name) {
         refresh();
-        moves.getItems().stream()
-                .filter(m -> m.name().equals(name))
-                .findFirst()
-                .ifPresent(m -> {
-                    moves.getSelectionModel().select(m);
-                    moves.scrollTo(m);
-                    sheet.show(m, own.contains(m.name()));
-                });
+        moves.getItems().stream().filter(m -> m.name().equals(name)).findFirst().ifPresent(m -> {
+            moves.getSelectionModel().select(m);
+            moves.scrollTo(m);
+            sheet.show(m, own.contains(m.name()));
+        });
         session.libraryChanged();
     }
 
@@ -251,7 +253,9 @@ public final class LibraryScreen implements StageView {
                 figure.setImage(MovePicture.of(m, FIGURE));
                 name.setText(m.name() + (own.contains(m.name()) ? "  · mine" : ""));
                 about.setText(m.pattern() + " · "
-                        + m.primary().stream().map(g -> g.word().replace('-', ' ')).collect(Collectors.joining(", "))
+                        + m.primary().stream()
+                                .map(g -> g.word().replace('-', ' '))
+                                .collect(Collectors.joining(", "))
                         + (m.gear().isEmpty() ? "" : " · " + String.join(", ", m.gear())));
                 setAccessibleText(m.name() + ", " + about.getText());
             }

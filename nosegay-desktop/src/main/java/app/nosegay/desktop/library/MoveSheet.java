@@ -34,12 +34,24 @@ import javafx.scene.layout.VBox;
 /** One move on its own sheet: all that is known of it, and its wordings by kind of cue. */
 final class MoveSheet {
     private static final List<CueKind> KINDS = List.of(
-            CueKind.SETUP, CueKind.FORM, CueKind.AVOID, CueKind.IMAGE, CueKind.FEEL, CueKind.CHECK, CueKind.BREATH,
-            CueKind.MUSCLE, CueKind.WHY, CueKind.EASIER, CueKind.HARDER, CueKind.INSTEAD, CueKind.CAUTION, CueKind.PERMIT);
-    private static final List<String> PATTERNS = List.of(
-            "squat", "hinge", "lunge", "push", "pull", "carry", "core", "raise", "jump", "mobility", "stretch");
-    private static final List<String> POSITIONS = List.of(
-            "standing", "kneeling", "all-fours", "plank", "seated", "lying-back", "lying-front", "side-lying");
+            CueKind.SETUP,
+            CueKind.FORM,
+            CueKind.AVOID,
+            CueKind.IMAGE,
+            CueKind.FEEL,
+            CueKind.CHECK,
+            CueKind.BREATH,
+            CueKind.MUSCLE,
+            CueKind.WHY,
+            CueKind.EASIER,
+            CueKind.HARDER,
+            CueKind.INSTEAD,
+            CueKind.CAUTION,
+            CueKind.PERMIT);
+    private static final List<String> PATTERNS =
+            List.of("squat", "hinge", "lunge", "push", "pull", "carry", "core", "raise", "jump", "mobility", "stretch");
+    private static final List<String> POSITIONS =
+            List.of("standing", "kneeling", "all-fours", "plank", "seated", "lying-back", "lying-front", "side-lying");
 
     private final ImageView figure = new ImageView();
     private final Label whose = new Label();
@@ -214,7 +226,9 @@ final class MoveSheet {
             Optional<MuscleGroup> group = MuscleGroup.find(word.replace(' ', '-'));
             if (group.isEmpty()) {
                 wrong.setText(what + ": \"" + word + "\" is not one of "
-                        + Arrays.stream(MuscleGroup.values()).map(MuscleGroup::word).collect(Collectors.joining(", ")));
+                        + Arrays.stream(MuscleGroup.values())
+                                .map(MuscleGroup::word)
+                                .collect(Collectors.joining(", ")));
                 return Optional.empty();
             }
             groups.add(group.get());

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.Petals;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
@@ -13,11 +14,10 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
-import app.nosegay.desktop.Petals;
-import javafx.scene.layout.HBox;
 import javafx.util.Duration;
 
 /** The figures of a plan; each explains itself on hover: what it is, from what, and what to aim for. */
@@ -43,30 +43,69 @@ final class Figures {
             return;
         }
         Balance b = report.balance();
-        row(0, "Work", clock(t.total(SegmentKind.WORK)) + " of " + clock(t.total()), null,
+        row(
+                0,
+                "Work",
+                clock(t.total(SegmentKind.WORK)) + " of " + clock(t.total()),
+                null,
                 "The work segments, without warm-up, rests and cool-down, of the whole length.");
-        row(1, "Density", String.format(Locale.ROOT, "%.0f %%", 100 * b.density()), null,
+        row(
+                1,
+                "Density",
+                String.format(Locale.ROOT, "%.0f %%", 100 * b.density()),
+                null,
                 "Work ÷ (work + rest). 50–70 % suits most strength workouts; above 80 % it becomes endurance.");
-        row(2, "Without rest", clock(b.longestWithoutRest()), null,
+        row(
+                2,
+                "Without rest",
+                clock(b.longestWithoutRest()),
+                null,
                 "The longest stretch of movement without a rest or talk in it. Beyond about 5 minutes announce it.");
-        row(3, "Push : pull", b.push().clock() + " : " + b.pull().clock(), pair(b.push(), b.pull(), Petals.WORK, Petals.REST),
+        row(
+                3,
+                "Push : pull",
+                b.push().clock() + " : " + b.pull().clock(),
+                pair(b.push(), b.pull(), Petals.WORK, Petals.REST),
                 "Work seconds of pushing and of pulling moves. About equal, or a little more pull, keeps shoulders happy.");
         Length upper = b.regions().get(app.nosegay.library.MuscleGroup.Region.UPPER);
         Length lower = b.regions().get(app.nosegay.library.MuscleGroup.Region.LOWER);
-        row(4, "Upper : lower", upper.clock() + " : " + lower.clock(), pair(upper, lower, Petals.WORK, Petals.COUNT),
+        row(
+                4,
+                "Upper : lower",
+                upper.clock() + " : " + lower.clock(),
+                pair(upper, lower, Petals.WORK, Petals.COUNT),
                 "Work seconds by where the main muscles of each move are. About equal for a whole-body workout.");
-        row(5, "Front : back", b.front().clock() + " : " + b.back().clock(), pair(b.front(), b.back(), Petals.OPTION, Petals.VOICE),
+        row(
+                5,
+                "Front : back",
+                b.front().clock() + " : " + b.back().clock(),
+                pair(b.front(), b.back(), Petals.OPTION, Petals.VOICE),
                 "Load of the muscle groups at the front and at the back of the body. About equal, or a little more back.");
         boolean even = b.left().equals(b.right());
-        row(6, "Left : right", b.left().time().clock() + " : " + b.right().time().clock() + (even ? "" : "  uneven"),
+        row(
+                6,
+                "Left : right",
+                b.left().time().clock() + " : " + b.right().time().clock() + (even ? "" : "  uneven"),
                 pair(b.left().time(), b.right().time(), Petals.REST, Petals.REST),
-                String.format("Seconds, sets and reps of one-sided work. Left %d sets, %d reps; right %d sets, %d reps. They must be equal.",
-                        b.left().sets(), b.left().reps(), b.right().sets(), b.right().reps()));
+                String.format(
+                        "Seconds, sets and reps of one-sided work. Left %d sets, %d reps; right %d sets, %d reps. They must be equal.",
+                        b.left().sets(),
+                        b.left().reps(),
+                        b.right().sets(),
+                        b.right().reps()));
         List<ChangeOver> tight = report.changeOvers().stream()
                 .filter(c -> c.inRest() && c.missing().seconds() > 0.5)
                 .toList();
-        row(7, "Change-overs", tight.isEmpty() ? "all fit" : tight.size() + " too short", null,
-                "Getting ready takes the larger of what must be said and watching + moving. " + (tight.isEmpty() ? "" : tight.get(0).segment().move() + ": " + tight.get(0).describe()));
+        row(
+                7,
+                "Change-overs",
+                tight.isEmpty() ? "all fit" : tight.size() + " too short",
+                null,
+                "Getting ready takes the larger of what must be said and watching + moving. "
+                        + (tight.isEmpty()
+                                ? ""
+                                : tight.get(0).segment().move() + ": "
+                                        + tight.get(0).describe()));
     }
 
     private static String clock(Length length) {

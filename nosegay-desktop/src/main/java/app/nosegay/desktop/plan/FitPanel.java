@@ -127,8 +127,10 @@ final class FitPanel {
                 fit.impossible() != null
                         ? fit.impossible()
                         : fit.met()
-                                ? "The promised length is kept: " + fit.measured().clock() + "."
-                                : "It lasts " + fit.measured().clock() + ". Choose a way to see it on the ribbon; Enter takes it.");
+                                ? "The promised length is kept: "
+                                        + fit.measured().clock() + "."
+                                : "It lasts " + fit.measured().clock()
+                                        + ". Choose a way to see it on the ribbon; Enter takes it.");
         if (!fit.offers().isEmpty()) {
             offers.getSelectionModel().select(0);
         } else {

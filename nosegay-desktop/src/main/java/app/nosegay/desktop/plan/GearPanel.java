@@ -23,8 +23,14 @@ import javafx.scene.layout.VBox;
 /** What is needed and when, with household stand-ins; the usual cautions for the audience; what changing over costs. */
 final class GearPanel {
     private static final String[] COSTS = {
-        "pick up or put down", "swap weight", "set up a band", "down to the floor", "up from the floor", "to or from a seat",
-        "turn to a camera", "change side"
+        "pick up or put down",
+        "swap weight",
+        "set up a band",
+        "down to the floor",
+        "up from the floor",
+        "to or from a seat",
+        "turn to a camera",
+        "change side"
     };
 
     private final Session session;
@@ -56,7 +62,14 @@ final class GearPanel {
         deference.setWrapText(true);
         deference.getStyleClass().add("small");
         VBox all = new VBox(
-                8, heading("Gear, by first use"), gear, heading("Cautions for this audience"), cautions, deference, heading("Seconds it takes to"), grid);
+                8,
+                heading("Gear, by first use"),
+                gear,
+                heading("Cautions for this audience"),
+                cautions,
+                deference,
+                heading("Seconds it takes to"),
+                grid);
         view = new ScrollPane(all);
         view.setFitToWidth(true);
         view.getStyleClass().add("plain-scroll");
@@ -77,29 +90,37 @@ final class GearPanel {
         Set<String> told = new LinkedHashSet<>();
         for (GearList.Use use : report.gear().used()) {
             if (told.add(use.item().shown())) {
-                gear.getChildren().add(line(use.item(), "from " + use.from(), report.gear().announced(use.item()).isPresent()));
+                gear.getChildren()
+                        .add(line(
+                                use.item(),
+                                "from " + use.from(),
+                                report.gear().announced(use.item()).isPresent()));
             }
         }
         for (GearItem item : report.gear().announced()) {
-            boolean used = report.gear().used().stream().anyMatch(u -> u.item().name().equals(item.name()));
+            boolean used =
+                    report.gear().used().stream().anyMatch(u -> u.item().name().equals(item.name()));
             if (!used && told.add(item.shown())) {
                 gear.getChildren().add(line(item, "announced", true));
             }
         }
         if (gear.getChildren().isEmpty()) {
-            gear.getChildren().add(new Label("No gear. Write \"gear kettlebell medium\" behind a move that needs some."));
+            gear.getChildren()
+                    .add(new Label("No gear. Write \"gear kettlebell medium\" behind a move that needs some."));
         }
         cautions.getChildren().clear();
         List<String> texts = report.cautions().stream()
-                .map(r -> r.move().name() + " (" + r.rule().audience().word() + "): " + r.rule().text())
+                .map(r -> r.move().name() + " (" + r.rule().audience().word() + "): "
+                        + r.rule().text())
                 .distinct()
                 .toList();
         texts.forEach(t -> cautions.getChildren().add(wrapped("△ " + t)));
         if (texts.isEmpty()) {
-            cautions.getChildren().add(wrapped(
-                    Cautions.audiences(report.timeline()).isEmpty()
-                            ? "Name an audience at the top, for example: audience: beginner, knee trouble"
-                            : "None beyond the screening line."));
+            cautions.getChildren()
+                    .add(wrapped(
+                            Cautions.audiences(report.timeline()).isEmpty()
+                                    ? "Name an audience at the top, for example: audience: beginner, knee trouble"
+                                    : "None beyond the screening line."));
         }
         ChangeCosts c = session.workout().settings().costs();
         Length[] now = {c.pickUpOrPutDown(), c.swap(), c.band(), c.down(), c.up(), c.seat(), c.turn(), c.side()};
@@ -139,7 +160,8 @@ final class GearPanel {
         ChangeCosts set = ChangeCosts.ofSeconds(s[0], s[1], s[2], s[3], s[4], s[5], s[6], s[7]);
         Settings settings = session.workout().settings();
         if (!set.equals(settings.costs())) {
-            session.apply("seconds of changing over", session.workout().withSettings(new Settings(set, settings.ranges())));
+            session.apply(
+                    "seconds of changing over", session.workout().withSettings(new Settings(set, settings.ranges())));
         }
     }
 }

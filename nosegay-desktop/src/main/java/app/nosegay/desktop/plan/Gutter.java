@@ -12,7 +12,7 @@ import javafx.scene.input.MouseEvent;
 /** The line numbers of the run sheet: a click on a block's number folds it, dragging a number moves the block or move. */
 final class Gutter {
     /** Wide enough for four digits and the fold mark, so that the text stays in line. */
-    private static final double WIDTH = 46;
+    private static final double WIDTH = 52;
 
     private final RunSheetEditor editor;
     private final Session session;
@@ -33,7 +33,8 @@ final class Gutter {
         number.setMaxWidth(WIDTH);
         number.setMaxHeight(Double.MAX_VALUE);
         boolean head = editor.isBlockHead(line);
-        number.setText((head ? (line < editor.getParagraphs().size() && editor.isFolded(line) ? "▸ " : "▾ ") : "") + line);
+        number.setText(
+                (head ? (line < editor.getParagraphs().size() && editor.isFolded(line) ? "▸ " : "▾ ") : "") + line);
         number.setCursor(head ? Cursor.HAND : Cursor.DEFAULT);
         if (head) {
             number.setTooltip(new Tooltip("Click to fold (Alt+F), drag to move the block (Alt+Shift+Up, Down)"));
@@ -50,7 +51,9 @@ final class Gutter {
     private void release(MouseEvent e, int line) {
         var at = editor.screenToLocal(e.getScreenX(), e.getScreenY());
         int target = editor.hit(Math.max(60, at.getX()), at.getY()).getInsertionIndex();
-        int to = editor.offsetToPosition(target, org.fxmisc.richtext.model.TwoDimensional.Bias.Backward).getMajor() + 1;
+        int to = editor.offsetToPosition(target, org.fxmisc.richtext.model.TwoDimensional.Bias.Backward)
+                        .getMajor()
+                + 1;
         if (dragged > 0 && to != dragged && editor.sheet() != null) {
             new SheetOrder(editor.sheet()).moved(dragged, to).ifPresent(session::edit);
         } else {

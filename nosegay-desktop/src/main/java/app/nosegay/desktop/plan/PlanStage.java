@@ -86,9 +86,10 @@ public final class PlanStage implements StageView {
         previewed.managedProperty().bind(previewed.visibleProperty());
         previewed.setVisible(false);
         ribbon.onChosen(editor::goToLine);
-        ribbon.onStretched((segment, length) ->
-                LengthEdit.of(shown, segment, length).ifPresent(session::edit));
-        ribbon.onMoved((from, to) -> new SheetOrder(shown.sheet()).moved(from, to).ifPresent(session::edit));
+        ribbon.onStretched(
+                (segment, length) -> LengthEdit.of(shown, segment, length).ifPresent(session::edit));
+        ribbon.onMoved(
+                (from, to) -> new SheetOrder(shown.sheet()).moved(from, to).ifPresent(session::edit));
         ScrollPane ribbonScroll = new ScrollPane(ribbon.view());
         ribbonScroll.setFitToWidth(true);
         ribbonScroll.getStyleClass().add("plain-scroll");
@@ -132,12 +133,13 @@ public final class PlanStage implements StageView {
         menu.setId("print");
         menu.getStyleClass().add("quiet");
         for (PrintJob.Form form : PrintJob.Form.values()) {
-            MenuItem item = new MenuItem(switch (form) {
-                case PROMPTER_PDF -> "Prompter text (PDF)";
-                case RUN_SHEET_PDF -> "Run sheet (PDF)";
-                case RUN_SHEET_CSV -> "Run sheet (CSV)";
-                case RUN_SHEET_MARKDOWN -> "Run sheet (Markdown)";
-            });
+            MenuItem item = new MenuItem(
+                    switch (form) {
+                        case PROMPTER_PDF -> "Prompter text (PDF)";
+                        case RUN_SHEET_PDF -> "Run sheet (PDF)";
+                        case RUN_SHEET_CSV -> "Run sheet (CSV)";
+                        case RUN_SHEET_MARKDOWN -> "Run sheet (Markdown)";
+                    });
             item.setOnAction(e -> session.print(form, view.getScene().getWindow()));
             menu.getItems().add(item);
         }
@@ -193,7 +195,8 @@ public final class PlanStage implements StageView {
             ribbon.show(shown);
             return;
         }
-        previewed.setText("As it would be: " + offer.name() + ", " + offer.measured().clock());
+        previewed.setText(
+                "As it would be: " + offer.name() + ", " + offer.measured().clock());
         ribbon.show(Expansion.expand(RunSheetParser.parse(offer.sheet(), Libraries.current()), Libraries.current()));
     }
 

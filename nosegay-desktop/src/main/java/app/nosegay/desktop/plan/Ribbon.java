@@ -5,7 +5,6 @@ import app.nosegay.jobs.Libraries;
 import app.nosegay.library.Move;
 import app.nosegay.plan.RunSheet.Block;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.ChangeOver;
@@ -101,8 +100,10 @@ final class Ribbon {
         boolean edge = edgeAt(e.getX(), e.getY()).isPresent();
         Optional<Patch> patch = at(e.getX(), e.getY());
         canvas.setCursor(edge ? Cursor.H_RESIZE : patch.isPresent() ? Cursor.HAND : Cursor.OPEN_HAND);
-        tip.setText(patch.map(p -> describe(p.segment()) + "\nDrag its right edge to change its length")
-                .orElse("Point at a stretch to see what it is; click to go to its line; drag a block's name to move it"));
+        tip.setText(
+                patch.map(p -> describe(p.segment()) + "\nDrag its right edge to change its length")
+                        .orElse(
+                                "Point at a stretch to see what it is; click to go to its line; drag a block's name to move it"));
     }
 
     private void press(MouseEvent e) {
@@ -227,7 +228,10 @@ final class Ribbon {
     /** Changes of gear (a filled triangle) and of position (a step up or down), below where they happen. */
     private void marks(GraphicsContext g, Segment s, double x, double y) {
         String gear = String.join(
-                ", ", GearList.of(s, Libraries.current()).stream().map(i -> i.name() + i.weight()).toList());
+                ", ",
+                GearList.of(s, Libraries.current()).stream()
+                        .map(i -> i.name() + i.weight())
+                        .toList());
         Move.Height height = ChangeOver.heightOf(s, Libraries.current());
         if (!gear.equals(lastGear)) {
             g.setFill(gear.isEmpty() ? Petals.PAPER : Petals.INK);

@@ -210,9 +210,8 @@ public final class RunSheetEditor extends CodeArea {
         int paragraph = getCurrentParagraph();
         boolean inBlock = sheet != null
                 && sheet.blocks().stream()
-                        .anyMatch(b -> b.line() <= paragraph + 1
-                                && b.kind() != BlockKind.TALK
-                                && b.kind() != BlockKind.REST);
+                        .anyMatch(b ->
+                                b.line() <= paragraph + 1 && b.kind() != BlockKind.TALK && b.kind() != BlockKind.REST);
         String lines = notes.read(clip, inBlock);
         boolean onEmpty = getParagraphLength(paragraph) == 0;
         replaceSelection(onEmpty ? lines.replaceFirst("^\n", "") : "\n" + lines);

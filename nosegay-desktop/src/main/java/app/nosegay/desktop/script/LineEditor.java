@@ -41,14 +41,15 @@ final class LineEditor {
         text.setAccessibleText("The words of the line");
         kind.setId("script-kind");
         kind.setAccessibleText("The kind of cue");
-        kind.getItems().setAll(Arrays.stream(CueKind.values()).map(CueKind::word).toList());
+        kind.getItems()
+                .setAll(Arrays.stream(CueKind.values()).map(CueKind::word).toList());
         text.setOnAction(e -> write());
         text.textProperty().addListener((o, was, is) -> measure());
         kind.setOnAction(e -> write());
         Button add = button("New line here", "script-add");
         add.setOnAction(e -> add());
-        free.setOnAction(e -> decide("let the planner place it", new Decided(
-                segment.id(), line.of(), line.kind(), line.text(), null)));
+        free.setOnAction(e -> decide(
+                "let the planner place it", new Decided(segment.id(), line.of(), line.kind(), line.text(), null)));
         drop.setOnAction(e -> decide("leave out a line", new Decided(segment.id(), line.of(), line.kind(), "", null)));
         back.setOnAction(e -> bringBack());
         HBox.setHgrow(text, Priority.ALWAYS);
@@ -113,10 +114,13 @@ final class LineEditor {
         if (showing || line == null || text.getText().isBlank()) {
             return;
         }
-        CueKind chosen = CueKind.of(kind.getValue() == null ? "" : kind.getValue()).orElse(line.kind());
+        CueKind chosen =
+                CueKind.of(kind.getValue() == null ? "" : kind.getValue()).orElse(line.kind());
         if (!text.getText().equals(line.text()) || chosen != line.kind()) {
             Length at = line.fixed() ? line.start().since(segment.start()) : null;
-            decide("change a line", new Decided(segment.id(), line.of(), chosen, text.getText().strip(), at));
+            decide(
+                    "change a line",
+                    new Decided(segment.id(), line.of(), chosen, text.getText().strip(), at));
         }
     }
 
@@ -160,12 +164,16 @@ final class LineEditor {
         ScriptNotes notes = session.workout().script();
         boolean gone = own && decided.isLeftOut();
         Decided kept = own && decided.at() == null && !gone
-                ? new Decided(decided.segment(), decided.of(), decided.kind(), decided.text(), line.start().since(segment.start()))
+                ? new Decided(
+                        decided.segment(),
+                        decided.of(),
+                        decided.kind(),
+                        decided.text(),
+                        line.start().since(segment.start()))
                 : decided;
         session.apply(
                 name,
-                session.workout()
-                        .withScript(gone ? notes.without(decided.segment(), decided.of()) : notes.with(kept)));
+                session.workout().withScript(gone ? notes.without(decided.segment(), decided.of()) : notes.with(kept)));
     }
 
     /** Fixes the line at a place of its segment. */

@@ -63,8 +63,8 @@ final class Ruler {
         pane.setMinHeight(120);
         pane.getStyleClass().add("ruler");
         pane.setAccessibleText("The lines of this segment on a ruler of seconds");
-        canvas.setOnMouseMoved(e -> canvas.setCursor(
-                at(e) == null ? Cursor.DEFAULT : at(e).isCall() ? Cursor.HAND : Cursor.OPEN_HAND));
+        canvas.setOnMouseMoved(e ->
+                canvas.setCursor(at(e) == null ? Cursor.DEFAULT : at(e).isCall() ? Cursor.HAND : Cursor.OPEN_HAND));
         canvas.setOnMousePressed(this::press);
         canvas.setOnMouseDragged(this::drag);
         canvas.setOnMouseReleased(this::release);
@@ -172,7 +172,8 @@ final class Ruler {
             select(lines.get(index - 1));
         } else if ((e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) && !selected.isCall()) {
             double step = e.isShiftDown() ? 1 : GRID_SECONDS;
-            double seconds = selected.start().since(segment.start()).seconds() + (e.getCode() == KeyCode.LEFT ? -step : step);
+            double seconds =
+                    selected.start().since(segment.start()).seconds() + (e.getCode() == KeyCode.LEFT ? -step : step);
             double most = segment.duration().seconds() - selected.spoken().seconds();
             onMoved.accept(selected, Length.ofSeconds(Math.max(0, Math.min(most, seconds))));
         } else {
@@ -266,7 +267,10 @@ final class Ruler {
                 g.fillOval(x + 4, y + 5, 6, 6);
             }
         }
-        String words = line.kind().word() + "  " + line.text() + (noRoom ? "  (no room)" : "");
+        boolean saysItsKind = line.text()
+                .regionMatches(
+                        true, 0, line.kind().word(), 0, line.kind().word().length());
+        String words = (saysItsKind ? "" : line.kind().word() + "  ") + line.text() + (noRoom ? "  (no room)" : "");
         g.setFont(Font.font("Source Sans 3", 14.5));
         double textWidth = measured(words);
         boolean behind = x + w + 8 + textWidth <= width - 4 || x + w + 8 < width * 0.45;

@@ -42,7 +42,7 @@ import javafx.scene.shape.Rectangle;
 
 /** What will be said when, and does it fit in the seconds there are. */
 public final class ScriptStage implements StageView {
-    private static final double BAR = 74;
+    private static final double BAR = 62;
     /** Words stay readable for a moment after they were said. */
     private static final Length STAYS = Length.ofMillis(600);
 
@@ -72,8 +72,8 @@ public final class ScriptStage implements StageView {
         voice = new VoicePanel(session);
         windows.setId("windows");
         windows.setCellFactory(l -> new WindowCell());
-        windows.setMinWidth(292);
-        windows.setMaxWidth(292);
+        windows.setMinWidth(322);
+        windows.setMaxWidth(322);
         windows.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> showSegment());
         windows.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         ruler.view().addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -183,10 +183,12 @@ public final class ScriptStage implements StageView {
         programme.cues().window(s.id()).ifPresent(w -> {
             fit.setText(String.format(
                     Locale.ROOT,
-                    "%.0f s to say, %.0f s to say it in%s",
+                    "%.1f s to say, %.1f s to say it in%s",
                     w.needed().seconds(),
                     w.available().seconds(),
-                    w.left() == 0 ? "" : w.left() == 1 ? ", one line without room" : ", " + w.left() + " lines without room"));
+                    w.left() == 0
+                            ? ""
+                            : w.left() == 1 ? ", one line without room" : ", " + w.left() + " lines without room"));
             fit.getStyleClass().removeAll("kept", "broken");
             fit.getStyleClass().add(w.isOverfull() ? "broken" : "kept");
         });
@@ -196,9 +198,13 @@ public final class ScriptStage implements StageView {
     private static String name(Segment s) {
         String what = Wordings.capital(
                 s.kind() == SegmentKind.SWITCH || s.move() == null || s.kind() == SegmentKind.DEMO
-                        ? s.kind() == SegmentKind.TALK ? s.block().name() : s.kind().word()
+                        ? s.kind() == SegmentKind.TALK
+                                ? s.block().name()
+                                : s.kind().word()
                         : s.move());
-        String side = s.side() == Side.LEFT || s.side() == Side.RIGHT ? ", " + s.side().word() : "";
+        String side = s.side() == Side.LEFT || s.side() == Side.RIGHT
+                ? ", " + s.side().word()
+                : "";
         String turn = s.round() != null ? ", round " + s.round() : s.set() != null ? ", set " + s.set() : "";
         return what + side + turn;
     }

@@ -68,8 +68,7 @@ final class TalkPanel {
         all.getChildren().add(label);
     }
 
-    private VBox list(
-            String name, List<TalkChecklist.Item> items, Block block, Timeline timeline, boolean opening) {
+    private VBox list(String name, List<TalkChecklist.Item> items, Block block, Timeline timeline, boolean opening) {
         Label heading = new Label(name);
         heading.getStyleClass().add("subheading");
         Region space = new Region();
@@ -92,7 +91,8 @@ final class TalkPanel {
                 add.setMinWidth(Region.USE_PREF_SIZE);
                 add.setTooltip(new Tooltip(item.how()));
                 add.getStyleClass().add("quiet");
-                add.setOnAction(e -> insert(block, List.of("  " + item.kind().word() + ": " + item.how()), "say " + item.name()));
+                add.setOnAction(e ->
+                        insert(block, List.of("  " + item.kind().word() + ": " + item.how()), "say " + item.name()));
                 line.getChildren().add(add);
             }
             column.getChildren().add(line);

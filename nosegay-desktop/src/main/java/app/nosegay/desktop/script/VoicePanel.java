@@ -38,8 +38,8 @@ final class VoicePanel {
         }
         atRest.setOnAction(e -> keep());
         working.setOnAction(e -> keep());
-        HBox rates = new HBox(
-                8, new Label("Syllables a second at rest"), atRest, new Label("and while working"), working);
+        HBox rates =
+                new HBox(8, new Label("Syllables a second at rest"), atRest, new Label("and while working"), working);
         rates.setAlignment(Pos.CENTER_LEFT);
         VBox all = new VBox(
                 8,
@@ -102,7 +102,8 @@ final class VoicePanel {
     private void keep() {
         ScriptNotes notes = session.workout().script();
         SpeechRate rate = new SpeechRate(
-                number(atRest, notes.rate().atRest()), number(working, notes.rate().working()));
+                number(atRest, notes.rate().atRest()),
+                number(working, notes.rate().working()));
         List<String> words = Stream.of(avoid.getText().split("\n"))
                 .map(String::strip)
                 .filter(w -> !w.isEmpty())
@@ -112,7 +113,9 @@ final class VoicePanel {
             String[] parts = line.split("\\|");
             if (!line.isBlank()) {
                 known.add(new Source(
-                        parts[0].strip(), parts.length > 1 ? parts[1].strip() : "", parts.length > 2 ? parts[2].strip() : ""));
+                        parts[0].strip(),
+                        parts.length > 1 ? parts[1].strip() : "",
+                        parts.length > 2 ? parts[2].strip() : ""));
             }
         }
         ScriptNotes next = notes.withRate(rate).withAvoid(words).withSources(known);

@@ -155,14 +155,16 @@ public final class SeriesScreen implements StageView {
     private void save() {
         FileChooser chooser = new FileChooser();
         chooser.setTitle("Save the series");
-        chooser.setInitialFileName(file == null ? "week" + SeriesFile.ENDING : file.getFileName().toString());
+        chooser.setInitialFileName(
+                file == null ? "week" + SeriesFile.ENDING : file.getFileName().toString());
         File chosen = chooser.showSaveDialog(stage);
         if (chosen != null) {
             Path to = chosen.toPath().toAbsolutePath();
             Path target = to.getParent();
             List<Series.Entry> moved = new ArrayList<>();
             series.entries()
-                    .forEach(e -> moved.add(new Series.Entry(e.day(), Media.stored(target, Media.resolved(folder, e.file())))));
+                    .forEach(e -> moved.add(
+                            new Series.Entry(e.day(), Media.stored(target, Media.resolved(folder, e.file())))));
             series = new Series(series.name(), moved);
             folder = target;
             file = to;
@@ -178,11 +180,12 @@ public final class SeriesScreen implements StageView {
         int mine = ++asked;
         Series now = series;
         Path from = folder;
-        CompletableFuture.supplyAsync(() -> SeriesFile.read(now, from)).thenAccept(read -> Platform.runLater(() -> {
-            if (mine == asked) {
-                show(read);
-            }
-        }));
+        CompletableFuture.supplyAsync(() -> SeriesFile.read(now, from))
+                .thenAccept(read -> Platform.runLater(() -> {
+                    if (mine == asked) {
+                        show(read);
+                    }
+                }));
     }
 
     private void show(SeriesFile.Read read) {
@@ -211,7 +214,9 @@ public final class SeriesScreen implements StageView {
 
     private Series.Entry entryOf(int index, SeriesFile.Read read) {
         // Workouts that could not be read have no day on screen; with none of those the order is the same.
-        return read.problems().isEmpty() && index < series.entries().size() ? series.entries().get(index) : null;
+        return read.problems().isEmpty() && index < series.entries().size()
+                ? series.entries().get(index)
+                : null;
     }
 
     private static Label remark(String words, String style) {
