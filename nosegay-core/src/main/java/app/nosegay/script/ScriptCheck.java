@@ -3,6 +3,7 @@ package app.nosegay.script;
 import static app.nosegay.script.Wordings.capital;
 
 import app.nosegay.library.CueKind;
+import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Attribute;
 import app.nosegay.plan.Finding;
@@ -66,6 +67,7 @@ public final class ScriptCheck {
         check.sameForm();
         check.nextUps(changeOvers);
         check.promisedCalls();
+        check.unheardCalls();
         check.repPatterns();
         check.endCard();
         check.claims();
@@ -239,6 +241,33 @@ public final class ScriptCheck {
                                 "\"" + l.text() + "\" promises a call at half-way that is not in the script.")
                         .withFix("calls: half", callsWithHalf()));
             }
+        }
+    }
+
+    /** Whoever cannot see the screen has to hear the time: in an audio episode, and where a move turns the face away. */
+    private void unheardCalls() {
+        boolean spoken = timeline.sheet().header().calls().countOut() > 0
+                || !timeline.sheet().header().calls().secondsLeft().isEmpty();
+        if (spoken) {
+            return;
+        }
+        boolean audio = timeline.sheet().header().voiceOnly();
+        Segment blind = timeline.segments().stream()
+                .filter(s -> s.kind() == SegmentKind.WORK
+                        && (audio || library.parts(s.move()).stream().anyMatch(Move::isFacingAway)))
+                .findFirst()
+                .orElse(null);
+        if (blind != null) {
+            findings.add(Finding.at(
+                            "script.unheard",
+                            audio ? Severity.FIX : Severity.LOOK,
+                            blind,
+                            audio
+                                    ? "An audio episode has no timer to look at, and no time is called."
+                                    : "In " + blind.move() + " nobody sees the screen, and no time is called.")
+                    .withFix(
+                            "calls: half, 10, in 3, out 3",
+                            SheetText.header(timeline.sheet().text(), "calls", "half, 10, in 3, out 3")));
         }
     }
 

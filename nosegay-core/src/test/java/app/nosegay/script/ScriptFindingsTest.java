@@ -51,6 +51,8 @@ class ScriptFindingsTest {
                         "script.call-missing",
                         "calls: 10, in 3, out 3\n"
                                 + circuit("    time: I'll tell you at half-way.\n".replace("time:", "permit:"))),
+                Arguments.of("script.unheard", "calls: none\npicture: voice-only\n" + circuit("")),
+                Arguments.of("script.unheard", "calls: half\n" + HI + "circuit A  work 0:40\n  plank\n"),
                 Arguments.of("script.rep-undefined", HI + "superset A  reps 8  sets 1\n  squat + overhead press\n"),
                 Arguments.of(
                         "script.end-card",

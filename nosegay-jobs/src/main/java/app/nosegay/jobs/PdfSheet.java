@@ -10,9 +10,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
-import org.apache.fontbox.ttf.TTFParser;
-import org.apache.fontbox.ttf.TrueTypeFont;
-import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -21,6 +18,7 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /** A printed sheet that is written from top to bottom: headings, text, rows; new pages by themselves. Sizes and places in points. */
 final class PdfSheet implements AutoCloseable {
+    private static final String JOINING = "(?<=[fFtT])(?=[a-z])";
     private static final float MARGIN = 48;
     private static final PDRectangle PAGE = PDRectangle.A4;
 
@@ -44,10 +42,7 @@ final class PdfSheet implements AutoCloseable {
 
     private PDType0Font font(int index) throws IOException {
         try (InputStream in = Typefaces.class.getResourceAsStream(Typefaces.FILES.get(index))) {
-            TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in));
-            // Ligatures would be lost to whoever searches or copies the text.
-            font.disableGsubFeature("liga");
-            return PDType0Font.load(document, font, true);
+            return PDType0Font.load(document, in);
         }
     }
 
@@ -128,7 +123,10 @@ final class PdfSheet implements AutoCloseable {
         out.setFont(font, size);
         out.setNonStrokingColor(colour);
         out.newLineAtOffset(x, at);
-        out.showText(shown(font, words));
+        // Ligatures would be lost to whoever searches or copies the text: letters that join are shown apart.
+        for (String piece : shown(font, words).split(JOINING)) {
+            out.showText(piece);
+        }
         out.endText();
     }
 
