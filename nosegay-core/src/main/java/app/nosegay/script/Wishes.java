@@ -119,8 +119,9 @@ final class Wishes {
 
     /** What to pick up or put down, said once where it changes. */
     private void gear(Segment s, List<Window> places, List<Wish> wishes) {
-        List<GearItem> wanted =
-                GearList.of(s, library).stream().filter(GearItem::isHeld).toList();
+        List<GearItem> wanted = GearList.of(s, library, timeline.sheet().header()).stream()
+                .filter(GearItem::isHeld)
+                .toList();
         List<String> names = wanted.stream().map(GearItem::name).toList();
         List<String> before = held.stream().map(GearItem::name).toList();
         if (!names.equals(before) && s.kind() != SegmentKind.COOLDOWN) {
@@ -216,7 +217,7 @@ final class Wishes {
     }
 
     private static String option(Cue cue) {
-        String for_ = cue.condition().isEmpty() ? "" : "For " + cue.condition() + ", ";
+        String for_ = condition(cue.condition());
         String text = for_.isEmpty()
                 ? cue.text()
                 : Character.toLowerCase(cue.text().charAt(0)) + cue.text().substring(1);
@@ -225,6 +226,19 @@ final class Wishes {
             case HARDER -> for_.isEmpty() ? "Harder: " + text : for_ + text;
             default -> for_.isEmpty() ? "Instead: " + text : for_ + text;
         };
+    }
+
+    /** The condition of an option as it is said; empty for anyone. */
+    private static String condition(String condition) {
+        if (condition.isEmpty()) {
+            return "";
+        }
+        boolean joint = condition.matches(
+                "(?i)(?:sore )?(?:knees?|shoulders?|wrists?|back|lower back|hips?|neck|elbows?|ankles?)(?: trouble)?");
+        return joint
+                ? "If your " + condition.toLowerCase(java.util.Locale.ROOT).replaceAll("^sore | trouble$", "")
+                        + " complains, "
+                : "For " + condition + ", ";
     }
 
     /** Where a kind belongs inside and before its interval. */
@@ -334,7 +348,8 @@ final class Wishes {
             rotating(s, REFRESHERS, time, new Window(s, 0.05, 0.6), pause, wishes);
         }
         rotating(s, NEWS, time, new Window(s, 0.3, 0.9), pause, wishes);
-        boolean loaded = GearList.of(s, library).stream().anyMatch(GearItem::isWeight);
+        boolean loaded =
+                GearList.of(s, library, timeline.sheet().header()).stream().anyMatch(GearItem::isWeight);
         if (s.kind() == SegmentKind.WORK && loaded && time == 2) {
             wishes.add(Wish.of(
                     s,

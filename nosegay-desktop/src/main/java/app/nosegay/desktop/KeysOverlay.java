@@ -17,6 +17,7 @@ final class KeysOverlay {
         {"Alt+Up  ·  Alt+Down", "Plan: the number under the cursor up or down"},
         {"Alt+Shift+Up  ·  Down", "Plan: this block or move one place up or down"},
         {"Alt+F  ·  Alt+Shift+F", "Plan: fold this block  ·  all blocks"},
+        {"F6", "Plan: from the run sheet to what is beside it, and back"},
         {"Ctrl+T", "Plan: ways to keep the promise (Enter takes one)"},
         {"M  ·  Enter  ·  L", "Findings: mend it  ·  go there  ·  leave it with a reason"},
         {"Space  ·  E", "Script: read through  ·  edit the chosen line"},

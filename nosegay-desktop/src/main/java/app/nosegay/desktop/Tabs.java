@@ -59,6 +59,11 @@ public final class Tabs {
         onShown.accept(name);
     }
 
+    /** Gives the shown tab's word the focus; from there Tab goes on into its page. */
+    public void focus() {
+        ((ToggleButton) group.getSelectedToggle()).requestFocus();
+    }
+
     public void onShown(Consumer<String> told) {
         onShown = told;
     }

@@ -352,4 +352,37 @@ class PlanAndScriptWindowTest extends ApplicationTest {
         until(() -> Files.exists(pdf) && !shell.session().jobs().isRunning());
         assertThat(Files.size(pdf)).isGreaterThan(2000);
     }
+
+    @Test
+    void aFiveThousandLineSheetDoesNotFreezeTheWindow() throws Exception {
+        StringBuilder big = new StringBuilder("title: Big\n");
+        for (int b = 0; b < 1000; b++) {
+            big.append("circuit Bed ").append(b).append("  rounds 1  work 0:40  rest 0:20\n  squat\n  push-up  sides halves\n    form: Tidy.\n  watering dance\n");
+        }
+        interact(() -> shell.session().apply("big", shell.session().workout().withSheet(big.toString())));
+        until(() -> programme() != null && programme().timeline().segments().size() > 5000);
+        until(() -> editor().getText().length() == big.length());
+        clickOn("#run-sheet");
+        push(KeyCode.CONTROL, KeyCode.HOME);
+        long worst = 0;
+        for (int i = 0; i < 5; i++) {
+            long begun = System.nanoTime();
+            write("#");
+            WaitForAsyncUtils.waitForFxEvents(1);
+            worst = Math.max(worst, (System.nanoTime() - begun) / 1_000_000);
+        }
+        assertThat(sheet()).startsWith("#####title: Big");
+        System.out.println("a letter in 5,000 lines: at worst " + worst + " ms with the robot's own pauses");
+        assertThat(worst).isLessThan(4000);
+    }
+
+    @Test
+    void fSixLeavesTheRunSheetAndComesBack() throws Exception {
+        plan(SHEET);
+        cursorAt("  squat");
+        push(KeyCode.F6);
+        until(() -> lookup("#plan-tab-body").query().isFocused());
+        push(KeyCode.F6);
+        until(() -> editor().isFocused());
+    }
 }

@@ -2,6 +2,8 @@ package app.nosegay.plan.check;
 
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Header;
+import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
@@ -40,6 +42,10 @@ record Absence(BiPredicate<Segment, MoveLibrary> has, boolean repeats) {
             Map.entry("wrists", "wrist"),
             Map.entry("weight on the wrists", "wrist")));
 
+    /** Whichever weight is announced, a weight is a weight. */
+    private static final Header NONE =
+            RunSheetParser.parse("", new MoveLibrary(List.of())).header();
+
     private static final Set<String> GEARLESS = Set.of("gear", "equipment", "kit", "weights");
     private static final Set<String> REPEATS = Set.of("repeats", "repeated moves", "repeat");
 
@@ -51,7 +57,7 @@ record Absence(BiPredicate<Segment, MoveLibrary> has, boolean repeats) {
         }
         if (GEARLESS.contains(words)) {
             return Optional.of(new Absence(
-                    (s, l) -> GearList.of(s, l).stream().anyMatch(i -> !words.equals("weights") || i.isWeight()),
+                    (s, l) -> GearList.of(s, l, NONE).stream().anyMatch(i -> !words.equals("weights") || i.isWeight()),
                     false));
         }
         if (REPEATS.contains(words)) {

@@ -193,7 +193,9 @@ public record ChangeOver(
         }
 
         private List<GearItem> held(Segment s) {
-            return GearList.of(s, library).stream().filter(GearItem::isHeld).toList();
+            return GearList.of(s, library, timeline.sheet().header()).stream()
+                    .filter(GearItem::isHeld)
+                    .toList();
         }
 
         private void height(Segment before, Segment s, List<Step> steps) {

@@ -148,7 +148,12 @@ final class GearChecks {
         Set<String> told = new HashSet<>();
         for (ChangeOver c : context.changeOvers()) {
             boolean putDown = c.steps().stream().anyMatch(s -> s.what().startsWith("put down"))
-                    && GearList.of(c.before(), context.library()).stream().anyMatch(GearItem::isWeight);
+                    && GearList.of(
+                                    c.before(),
+                                    context.library(),
+                                    context.timeline().sheet().header())
+                            .stream()
+                            .anyMatch(GearItem::isWeight);
             Segment s = c.segment();
             boolean travels = context.moves(s).stream().anyMatch(GearChecks::travels);
             if (putDown && travels && told.add(s.move())) {

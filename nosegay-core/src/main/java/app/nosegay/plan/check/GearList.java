@@ -3,6 +3,7 @@ package app.nosegay.plan.check;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Attribute;
 import app.nosegay.plan.Attributes;
+import app.nosegay.plan.Header;
 import app.nosegay.plan.Load;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -77,7 +78,7 @@ public record GearList(List<GearItem> announced, List<Use> used) {
         Map<String, Use> used = new LinkedHashMap<>();
         for (Segment s : timeline.segments()) {
             if (s.kind().isMoving()) {
-                for (GearItem item : of(s, library)) {
+                for (GearItem item : of(s, library, timeline.sheet().header())) {
                     used.putIfAbsent(item.name() + " " + item.weight(), new Use(item, s));
                 }
             }
@@ -85,8 +86,11 @@ public record GearList(List<GearItem> announced, List<Use> used) {
         return new GearList(announced, List.copyOf(used.values()));
     }
 
-    /** What one segment uses: the sheet's own words, else what the library says of the move. */
-    public static List<GearItem> of(Segment s, MoveLibrary library) {
+    /**
+     * What one segment uses: the sheet's own words, else what the library says of the move. A weight of the library's stands for whatever
+     * weight the workout announces.
+     */
+    public static List<GearItem> of(Segment s, MoveLibrary library, Header header) {
         if (s.line() == null) {
             return List.of();
         }
@@ -104,11 +108,22 @@ public record GearList(List<GearItem> announced, List<Use> used) {
                     .flatMap(m -> m.gear().stream())
                     .distinct()
                     .map(GearList::item)
+                    .map(i -> i.isWeight() ? announcedWeight(i, header) : i)
                     .forEach(items::add);
         }
         return load.isEmpty()
                 ? items
                 : items.stream().map(i -> i.isWeight() ? weighted(i, load) : i).toList();
+    }
+
+    private static GearItem announcedWeight(GearItem usual, Header header) {
+        List<GearItem> weights = header.gear().stream()
+                .map(GearList::item)
+                .filter(GearItem::isWeight)
+                .toList();
+        boolean there =
+                weights.isEmpty() || weights.stream().anyMatch(w -> w.name().equals(usual.name()));
+        return there ? usual : weighted(weights.get(0), "");
     }
 
     private static GearItem weighted(GearItem item, String load) {

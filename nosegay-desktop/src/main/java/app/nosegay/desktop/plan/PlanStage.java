@@ -25,6 +25,8 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -115,6 +117,12 @@ public final class PlanStage implements StageView {
         right.getStyleClass().add("stage");
         view.getItems().addAll(left, right);
         view.setDividerPositions(0.44);
+        view.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.F6) {
+                crossOver();
+                e.consume();
+            }
+        });
         session.programme().addListener((o, before, now) -> show(now));
         if (session.programme().get() != null) {
             show(session.programme().get());
@@ -154,6 +162,15 @@ public final class PlanStage implements StageView {
     @Override
     public Region view() {
         return view;
+    }
+
+    /** From the run sheet, where Tab is a letter, to what is beside it, and back. */
+    private void crossOver() {
+        if (editor.isFocused()) {
+            tabs.focus();
+        } else {
+            editor.requestFocus();
+        }
     }
 
     /** Opens the fitter's offers. */

@@ -33,6 +33,8 @@ import javafx.util.Duration;
 /** The workout in true proportion: a strand per block, all on one scale, work raised above rest. Clicking goes to the line. */
 final class Ribbon {
     private static final double ROW = 50;
+    /** A picture cannot be higher than the graphics card allows; nobody reads on so far. */
+    private static final int MOST_STRANDS = 120;
     private static final double LABEL = 18;
     private static final double BAR = 20;
     /** How near to an edge counts as on it, in pixels. */
@@ -178,7 +180,7 @@ final class Ribbon {
 
     void show(Timeline shown) {
         timeline = shown;
-        pane.setPrefHeight(10 + ROW * Math.max(1, shown.sheet().blocks().size()));
+        pane.setPrefHeight(10 + ROW * Math.max(1, Math.min(MOST_STRANDS + 1, shown.sheet().blocks().size())));
         pane.requestLayout();
     }
 
@@ -194,7 +196,7 @@ final class Ribbon {
 
     private void paint() {
         double width = Math.max(100, pane.getWidth());
-        double height = Math.max(20, pane.getHeight());
+        double height = Math.max(20, Math.min(pane.getHeight(), ROW * (MOST_STRANDS + 2)));
         canvas.setWidth(width);
         canvas.setHeight(height);
         GraphicsContext g = canvas.getGraphicsContext2D();
@@ -215,7 +217,13 @@ final class Ribbon {
         lastGear = "";
         lastHeight = null;
         double y = 2;
+        int strands = 0;
         for (Map.Entry<Block, List<Segment>> entry : blocks.entrySet()) {
+            if (strands++ == MOST_STRANDS) {
+                g.setFill(Petals.FADED);
+                g.fillText("and " + (blocks.size() - MOST_STRANDS) + " more blocks", 2, y + 13);
+                break;
+            }
             strand(g, entry.getKey(), entry.getValue(), y, scale);
             y += ROW;
         }
@@ -229,7 +237,7 @@ final class Ribbon {
     private void marks(GraphicsContext g, Segment s, double x, double y) {
         String gear = String.join(
                 ", ",
-                GearList.of(s, Libraries.current()).stream()
+                GearList.of(s, Libraries.current(), timeline.sheet().header()).stream()
                         .map(i -> i.name() + i.weight())
                         .toList());
         Move.Height height = ChangeOver.heightOf(s, Libraries.current());

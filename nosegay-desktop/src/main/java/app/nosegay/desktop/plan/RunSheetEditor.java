@@ -9,12 +9,14 @@ import app.nosegay.plan.Problem;
 import app.nosegay.plan.RunSheet;
 import app.nosegay.plan.edit.NotesReader;
 import app.nosegay.plan.edit.SheetOrder;
+import app.nosegay.time.Remembered;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -36,6 +38,10 @@ public final class RunSheetEditor extends CodeArea {
     private static final Pattern BLOCK =
             Pattern.compile("^(" + String.join("|", BlockKind.words()) + ")(?= |$)([^#]*?)(?=  |$)");
     private static final Pattern NUMBER = Pattern.compile("\\d+(:\\d{2})?");
+
+    /** The looks of a line without errors. */
+    private static final Remembered<StyleSpans<Collection<String>>> PLAIN =
+            new Remembered<>(line -> spans(pieces(line, List.of())));
 
     private final transient Session session;
     private final transient CompletionPopup completion;
@@ -275,31 +281,35 @@ public final class RunSheetEditor extends CodeArea {
         }
     }
 
+    /** Styles the lines whose looks differ from what they should be; in a long sheet those are few. */
     private void colour() {
-        if (getLength() == 0) {
-            return;
-        }
-        StyleSpansBuilder<Collection<String>> spans = new StyleSpansBuilder<>();
+        Map<Integer, List<Problem>> byLine = new HashMap<>();
+        problems.stream().filter(p -> !p.note()).forEach(p -> byLine.computeIfAbsent(p.line(), k -> new ArrayList<>())
+                .add(p));
         int n = getParagraphs().size();
         for (int i = 0; i < n; i++) {
             String line = getParagraph(i).getText();
-            for (Piece piece : pieces(line, i + 1)) {
-                spans.add(piece.styles(), piece.length());
+            if (line.isEmpty()) {
+                continue;
             }
-            if (i < n - 1) {
-                spans.add(Collections.emptyList(), 1);
+            List<Problem> here = byLine.getOrDefault(i + 1, List.of());
+            StyleSpans<Collection<String>> wanted = here.isEmpty() ? PLAIN.of(line) : spans(pieces(line, here));
+            if (!getParagraph(i).getStyleSpans().equals(wanted)) {
+                setStyleSpans(i, 0, wanted);
             }
         }
-        StyleSpans<Collection<String>> made = spans.create();
-        if (made.length() == getLength()) {
-            setStyleSpans(0, made);
-        }
+    }
+
+    private static StyleSpans<Collection<String>> spans(List<Piece> pieces) {
+        StyleSpansBuilder<Collection<String>> spans = new StyleSpansBuilder<>();
+        pieces.forEach(p -> spans.add(p.styles(), p.length()));
+        return spans.create();
     }
 
     private record Piece(Collection<String> styles, int length) {}
 
     /** The styles of a line, run by run. */
-    private List<Piece> pieces(String line, int number) {
+    private static List<Piece> pieces(String line, List<Problem> here) {
         String[] style = new String[line.length()];
         int comment = line.startsWith("#") ? 0 : line.indexOf(" #");
         Matcher block = BLOCK.matcher(line);
@@ -319,13 +329,11 @@ public final class RunSheetEditor extends CodeArea {
             fill(style, comment, line.length(), "comment");
         }
         boolean[] wrong = new boolean[line.length()];
-        for (Problem p : problems) {
-            if (p.line() == number && !p.note()) {
-                int from = Math.min(Math.max(0, p.column() - 1), Math.max(0, line.length() - 1));
-                int to = Math.min(line.length(), from + Math.max(1, p.found().length()));
-                for (int i = from; i < to; i++) {
-                    wrong[i] = true;
-                }
+        for (Problem p : here) {
+            int from = Math.min(Math.max(0, p.column() - 1), Math.max(0, line.length() - 1));
+            int to = Math.min(line.length(), from + Math.max(1, p.found().length()));
+            for (int i = from; i < to; i++) {
+                wrong[i] = true;
             }
         }
         List<Piece> pieces = new ArrayList<>();

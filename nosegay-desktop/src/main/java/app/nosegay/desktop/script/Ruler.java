@@ -35,6 +35,8 @@ final class Ruler {
     private static final double BAR = 16;
     private static final double LEFT = 14;
     private static final double GRID_SECONDS = 0.1;
+    /** A picture cannot be higher than the graphics card allows. */
+    private static final int MOST_LINES = 120;
 
     private record Patch(Rectangle2D place, ScriptLine line) {}
 
@@ -90,11 +92,14 @@ final class Ruler {
 
     void show(Segment shown, CuePlan plan) {
         segment = shown;
-        lines = shown == null ? List.of() : plan.of(shown.id());
+        lines = shown == null
+                ? List.of()
+                : plan.of(shown.id()).stream().limit(MOST_LINES).toList();
         left = shown == null
                 ? List.of()
                 : plan.missed().stream()
                         .filter(l -> l.line().segment().equals(shown.id()))
+                        .limit(MOST_LINES)
                         .toList();
         ScriptLine before = selected;
         selected = before == null
