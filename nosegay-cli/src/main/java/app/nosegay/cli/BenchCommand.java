@@ -261,14 +261,19 @@ final class BenchCommand implements Callable<Integer> {
             out.println("start to first usable window                 not measured: there is no screen");
             return;
         }
+        List<String> command = new ArrayList<>(
+                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
+        String archive = System.getProperty("nosegay.archive", "");
+        if (Files.exists(Path.of(archive)) && !archive.isEmpty()) {
+            command.add("-XX:SharedArchiveFile=" + archive);
+        }
+        command.addAll(List.of(
+                "-Dnosegay.exit-when-shown=true",
+                "-cp",
+                System.getProperty("java.class.path"),
+                "app.nosegay.cli.Main"));
         double seconds = median(() -> {
-            Process window = new ProcessBuilder(
-                            Path.of(System.getProperty("java.home"), "bin", "java")
-                                    .toString(),
-                            "-Dnosegay.exit-when-shown=true",
-                            "-cp",
-                            System.getProperty("java.class.path"),
-                            "app.nosegay.cli.Main")
+            Process window = new ProcessBuilder(command)
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                     .start();

@@ -91,6 +91,9 @@ public final class Fields {
 
     /** The fields in {@code text} that are not known. */
     public List<String> unknown(String text) {
+        if (text.indexOf('{') < 0) {
+            return List.of();
+        }
         List<String> unknown = new ArrayList<>();
         Matcher m = FIELD.matcher(text);
         while (m.find()) {

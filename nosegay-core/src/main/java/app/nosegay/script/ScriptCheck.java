@@ -15,6 +15,7 @@ import app.nosegay.plan.SheetText;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.ChangeOver;
 import app.nosegay.time.Length;
+import app.nosegay.time.Remembered;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -34,6 +35,8 @@ public final class ScriptCheck {
     private static final Pattern PROMISED_CALL = Pattern.compile(
             "\\b(?:i(?:'ll| will)? (?:tell|call|let you know|say)|at|when we (?:are|get)).{0,30}\\bhalf-?way\\b",
             Pattern.CASE_INSENSITIVE);
+    private static final Remembered<Boolean> PROMISES_HALF =
+            new Remembered<>(text -> PROMISED_CALL.matcher(text).find());
     private static final Pattern POINTS = Pattern.compile(
             "\\b(?:over here|up here|down here|right here|on (?:your|my|the) (?:left|right))\\b",
             Pattern.CASE_INSENSITIVE);
@@ -221,7 +224,7 @@ public final class ScriptCheck {
     /** A half-way change that is promised and never called. */
     private void promisedCalls() {
         for (ScriptLine l : plan.lines()) {
-            if (l.kind() == CueKind.TIME || !PROMISED_CALL.matcher(l.text()).find()) {
+            if (l.kind() == CueKind.TIME || !PROMISES_HALF.of(l.text())) {
                 continue;
             }
             Segment s = segment(l);

@@ -45,6 +45,10 @@ final class WordChecks {
     private static final Map<MuscleGroup, List<String>> BODY = body();
     /** The ways of cueing in a line, as {@code topic|way}. */
     private static final Remembered<List<String>> WAYS = new Remembered<>(WordChecks::ways);
+
+    private static final Remembered<Set<String>> SIDES = new Remembered<>(WordChecks::sideWords);
+    private static final Remembered<Boolean> HAS_PLACE =
+            new Remembered<>(text -> PLACE.matcher(text).find());
     /** The body words in a line, those it denies left out. */
     private static final Remembered<List<String>> NAMED = new Remembered<>(WordChecks::named);
 
@@ -106,6 +110,15 @@ final class WordChecks {
         return words;
     }
 
+    private static Set<String> sideWords(String text) {
+        Matcher m = SIDE.matcher(text);
+        Set<String> said = new HashSet<>();
+        while (m.find()) {
+            said.add(m.group(1).toLowerCase(Locale.ROOT));
+        }
+        return Set.copyOf(said);
+    }
+
     private static List<String> ways(String text) {
         List<String> found = new ArrayList<>();
         POLICIES.forEach((topic, ways) -> ways.forEach((way, pattern) -> {
@@ -135,11 +148,7 @@ final class WordChecks {
             if (!one || s.way() == SideWay.ALTERNATE || l.isCall() || l.kind() == CueKind.NEXT) {
                 continue;
             }
-            Matcher m = SIDE.matcher(l.text());
-            Set<String> said = new HashSet<>();
-            while (m.find()) {
-                said.add(m.group(1).toLowerCase(Locale.ROOT));
-            }
+            Set<String> said = SIDES.of(l.text());
             String right = s.side().spoken(mirrored);
             if (said.size() == 1 && !said.contains(right)) {
                 findings.add(Finding.at(
@@ -207,6 +216,9 @@ final class WordChecks {
     }
 
     private void places(ScriptLine l, Segment s, List<String> moves) {
+        if (!HAS_PLACE.of(l.text())) {
+            return;
+        }
         Matcher m = PLACE.matcher(l.text());
         while (m.find()) {
             boolean byNumber = m.group(1) != null;

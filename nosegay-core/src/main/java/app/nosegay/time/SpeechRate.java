@@ -16,8 +16,14 @@ public record SpeechRate(double atRest, double working) {
 
     /** Seconds to say {@code line} at rest or while working, its closing pause left out. */
     public Length toSay(String line, boolean whileWorking) {
+        return Length.ofSeconds(syllables(line.strip()) / (whileWorking ? working : atRest))
+                .plus(pauses(line));
+    }
+
+    /** The pauses inside a line: a quarter of a second at a comma, half a second at a stop; the closing one left out. */
+    public static Length pauses(String line) {
         String text = line.strip();
-        Length total = Length.ofSeconds(syllables(text) / (whileWorking ? working : atRest));
+        Length total = Length.ZERO;
         int end = text.length();
         while (end > 0 && !Character.isLetterOrDigit(text.charAt(end - 1))) {
             end--;

@@ -357,7 +357,10 @@ class PlanAndScriptWindowTest extends ApplicationTest {
     void aFiveThousandLineSheetDoesNotFreezeTheWindow() throws Exception {
         StringBuilder big = new StringBuilder("title: Big\n");
         for (int b = 0; b < 1000; b++) {
-            big.append("circuit Bed ").append(b).append("  rounds 1  work 0:40  rest 0:20\n  squat\n  push-up  sides halves\n    form: Tidy.\n  watering dance\n");
+            big.append("circuit Bed ")
+                    .append(b)
+                    .append(
+                            "  rounds 1  work 0:40  rest 0:20\n  squat\n  push-up  sides halves\n    form: Tidy.\n  watering dance\n");
         }
         interact(() -> shell.session().apply("big", shell.session().workout().withSheet(big.toString())));
         until(() -> programme() != null && programme().timeline().segments().size() > 5000);

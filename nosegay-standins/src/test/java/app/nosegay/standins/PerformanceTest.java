@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Match;
 import app.nosegay.match.Matcher;
+import app.nosegay.match.SpeechCalibration;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.match.Trace;
 import app.nosegay.media.Progress;
@@ -153,5 +154,17 @@ class PerformanceTest {
         assertThat(log.entries()).hasSize(TIMELINE.segments().size());
         assertThat(log.sheet()).isEqualTo(SampleSheets.wheelbarrow());
         assertThat(Files.readString(written.truth())).contains("\"troubles\" : [ \"hold\" ]");
+    }
+
+    @Test
+    void theRateOfSpeechIsHeardFromAMatchedTake() {
+        Performance p = run(9);
+        TakeEvidence take = p.evidence("t");
+        var heard = SpeechCalibration.of(TIMELINE, p.truth("t", "f"), List.of(take), new SpeechRate(9, 9))
+                .orElseThrow();
+        assertThat(heard.atRest()).isBetween(4.4, 4.6);
+        assertThat(heard.working()).isBetween(4.2, 4.4);
+        assertThat(SpeechCalibration.of(TIMELINE, Match.NOTHING, List.of(take), SpeechRate.DEFAULT))
+                .isEmpty();
     }
 }

@@ -21,9 +21,11 @@ import app.nosegay.plan.edit.SheetOrder;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -49,6 +51,8 @@ public final class Fitter {
     private final Timeline timeline;
     private final Promise promise;
     private final List<Offer> offers = new ArrayList<>();
+    /** What a second of each length changes, by sheet. */
+    private final Map<String, List<Turning.Option>> tried = new HashMap<>();
 
     private Fitter(Timeline timeline, MoveLibrary library, FitRanges ranges) {
         this.timeline = timeline;
@@ -297,13 +301,16 @@ public final class Fitter {
 
     /** The knobs with what a second of each changes, found by trying: expansion has too many rules to guess. */
     private List<Turning.Option> options(String text, Timeline before, Length measured, Predicate<Knob> which) {
+        return tried.computeIfAbsent(text, t -> options(t, before, measured)).stream()
+                .filter(o -> which.test(o.knob()))
+                .toList();
+    }
+
+    private List<Turning.Option> options(String text, Timeline before, Length measured) {
         List<Turning.Option> options = new ArrayList<>();
         for (Knob knob : Knob.of(before.sheet())) {
-            if (!which.test(knob)) {
-                continue;
-            }
-            Length tried = PlanCheck.measured(expanded(knob.turned(text, knob.seconds() + Turning.GRID)));
-            double effect = tried.minus(measured).seconds() / Turning.GRID;
+            Length longer = PlanCheck.measured(expanded(knob.turned(text, knob.seconds() + Turning.GRID)));
+            double effect = longer.minus(measured).seconds() / Turning.GRID;
             int least = seconds(knob.rest() ? ranges.restLeast() : ranges.workLeast());
             int most = seconds(knob.rest() ? ranges.restMost() : ranges.workMost());
             boolean whole = Math.abs(effect - Math.rint(effect)) < 1e-9 && Math.abs(effect) > 0.5;

@@ -35,6 +35,7 @@ final class Ribbon {
     private static final double ROW = 50;
     /** A picture cannot be higher than the graphics card allows; nobody reads on so far. */
     private static final int MOST_STRANDS = 120;
+
     private static final double LABEL = 18;
     private static final double BAR = 20;
     /** How near to an edge counts as on it, in pixels. */
@@ -180,7 +181,12 @@ final class Ribbon {
 
     void show(Timeline shown) {
         timeline = shown;
-        pane.setPrefHeight(10 + ROW * Math.max(1, Math.min(MOST_STRANDS + 1, shown.sheet().blocks().size())));
+        pane.setPrefHeight(10
+                + ROW
+                        * Math.max(
+                                1,
+                                Math.min(
+                                        MOST_STRANDS + 1, shown.sheet().blocks().size())));
         pane.requestLayout();
     }
 

@@ -170,7 +170,7 @@ public final class ScriptStage implements StageView {
                 .count();
         tabs.rename("Findings", open == 0 ? "Findings" : "Findings " + open);
         talk.show(now);
-        voice.show();
+        voice.show(now);
         showSegment();
     }
 

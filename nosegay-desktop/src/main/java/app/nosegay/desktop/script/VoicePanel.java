@@ -1,15 +1,18 @@
 package app.nosegay.desktop.script;
 
 import app.nosegay.desktop.Session;
+import app.nosegay.match.SpeechCalibration;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.ScriptNotes.Source;
 import app.nosegay.time.SpeechRate;
+import app.nosegay.workout.Programme;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
@@ -25,7 +28,9 @@ final class VoicePanel {
     private final TextField working = rate("rate-working");
     private final TextArea avoid = area("avoid", 3);
     private final TextArea sources = area("sources", 4);
+    private final Button heard = new Button();
     private final ScrollPane view;
+    private SpeechRate measured;
 
     VoicePanel(Session session) {
         this.session = session;
@@ -38,8 +43,12 @@ final class VoicePanel {
         }
         atRest.setOnAction(e -> keep());
         working.setOnAction(e -> keep());
-        HBox rates =
-                new HBox(8, new Label("Syllables a second at rest"), atRest, new Label("and while working"), working);
+        heard.setId("rate-heard");
+        heard.getStyleClass().add("quiet");
+        heard.managedProperty().bind(heard.visibleProperty());
+        heard.setOnAction(e -> takeHeard());
+        HBox rates = new HBox(
+                8, new Label("Syllables a second at rest"), atRest, new Label("and while working"), working, heard);
         rates.setAlignment(Pos.CENTER_LEFT);
         VBox all = new VBox(
                 8,
@@ -73,7 +82,26 @@ final class VoicePanel {
         return view;
     }
 
-    void show() {
+    void show(Programme programme) {
+        ScriptNotes notes = programme.workout().script();
+        measured = SpeechCalibration.of(programme.timeline(), programme.match(), programme.evidence(), notes.rate())
+                .filter(r -> !r.equals(notes.rate()))
+                .orElse(null);
+        heard.setVisible(measured != null);
+        if (measured != null) {
+            heard.setText(String.format(
+                    Locale.ROOT, "Take %.1f and %.1f, as heard in your takes", measured.atRest(), measured.working()));
+        }
+        show();
+    }
+
+    private void takeHeard() {
+        session.apply(
+                "rate of speech as heard",
+                session.workout().withScript(session.workout().script().withRate(measured)));
+    }
+
+    private void show() {
         ScriptNotes notes = session.workout().script();
         set(atRest, String.format(Locale.ROOT, "%.1f", notes.rate().atRest()));
         set(working, String.format(Locale.ROOT, "%.1f", notes.rate().working()));
