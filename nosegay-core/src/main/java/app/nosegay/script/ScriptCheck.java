@@ -27,7 +27,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
-/** What is wrong with a script: lines without room, options, breath and screening missing, claims, words to avoid. */
+/** What is wrong with a script: lines without room, options, breath and screening missing, calls nobody makes. Gathers all checks. */
 public final class ScriptCheck {
     /** The part of an interval in which an option has to come first. */
     private static final double OPTION_BY = 1 / 3.0;
@@ -43,17 +43,15 @@ public final class ScriptCheck {
 
     private final Timeline timeline;
     private final CuePlan plan;
-    private final ScriptNotes notes;
     private final MoveLibrary library;
     private final Map<String, Segment> byId = new HashMap<>();
     private final Map<String, List<ScriptLine>> linesOf;
     private final Map<String, Integer> indexes;
     private final List<Finding> findings = new ArrayList<>();
 
-    private ScriptCheck(Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library) {
+    private ScriptCheck(Timeline timeline, CuePlan plan, MoveLibrary library) {
         this.timeline = timeline;
         this.plan = plan;
-        this.notes = notes;
         this.library = library;
         timeline.segments().forEach(s -> byId.put(s.id(), s));
         this.indexes = timeline.indexes();
@@ -63,7 +61,7 @@ public final class ScriptCheck {
     /** The findings of a script, the gravest first. */
     public static List<Finding> findings(
             Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library, List<ChangeOver> changeOvers) {
-        ScriptCheck check = new ScriptCheck(timeline, plan, notes, library);
+        ScriptCheck check = new ScriptCheck(timeline, plan, library);
         check.room();
         check.options();
         check.breathAndScreening();
@@ -73,10 +71,8 @@ public final class ScriptCheck {
         check.unheardCalls();
         check.repPatterns();
         check.endCard();
-        check.claims();
-        check.avoided();
-        check.unknownFields();
         check.fixedLines();
+        check.findings.addAll(ClaimChecks.findings(timeline, plan, notes, library));
         check.findings.addAll(WordChecks.findings(timeline, plan, library));
         check.findings.sort(Comparator.comparing(Finding::severity));
         return List.copyOf(check.findings);
@@ -336,86 +332,6 @@ public final class ScriptCheck {
                             closing,
                             "The end card is planned, but the closing does not point at it.")
                     .withFix("say {point}"));
-        }
-    }
-
-    private void claims() {
-        Set<String> told = new HashSet<>();
-        List<ScriptLine> all = new ArrayList<>(plan.lines());
-        plan.left().stream().filter(CuePlan.Left::own).map(CuePlan.Left::line).forEach(all::add);
-        Set<String> read = new HashSet<>();
-        for (ScriptLine l : all) {
-            if (!read.add(l.text())) {
-                continue;
-            }
-            for (Claims.Claim claim : Claims.in(l.text())) {
-                if (told.add(claim.words().toLowerCase(Locale.ROOT))) {
-                    claim(l, claim);
-                }
-            }
-        }
-        for (Claims.Claim claim : Claims.in(timeline.sheet().header().title())) {
-            findings.add(Finding.of(
-                            "script.claim",
-                            claim.isNever() ? Severity.STOP : Severity.LOOK,
-                            "The title says \"" + claim.words() + "\" (" + claim.kind() + "). " + claim.reason())
-                    .onLine(SheetText.headerLine(timeline.sheet().text(), "title")));
-        }
-    }
-
-    private void claim(ScriptLine l, Claims.Claim claim) {
-        var source = Claims.source(claim, notes.sources());
-        if (claim.isNever()) {
-            findings.add(Finding.at(
-                            claim.kind().equals("cure") ? "script.claim-cure" : "script.shaming",
-                            Severity.STOP,
-                            segment(l),
-                            "\"" + claim.words() + "\": " + claim.reason())
-                    .withFix("say it another way"));
-        } else if (source.isPresent()) {
-            findings.add(Finding.at(
-                    "script.claim",
-                    Severity.NOTE,
-                    segment(l),
-                    "\"" + claim.words() + "\" (" + claim.kind() + "): source "
-                            + source.get().source() + ", " + source.get().date() + "."));
-        } else {
-            findings.add(Finding.at(
-                            "script.claim",
-                            Severity.LOOK,
-                            segment(l),
-                            "\"" + claim.words() + "\" (" + claim.kind() + ") is unsupported. " + claim.reason())
-                    .withFix("name its source, or say it another way"));
-        }
-    }
-
-    private void avoided() {
-        for (String word : notes.avoid()) {
-            Pattern pattern = Pattern.compile(
-                    "(?<!\\p{L})" + Pattern.quote(word.strip()) + "(?!\\p{L})", Pattern.CASE_INSENSITIVE);
-            plan.lines().stream()
-                    .filter(l -> !word.isBlank() && pattern.matcher(l.text()).find())
-                    .forEach(l -> findings.add(Finding.at(
-                                    "script.avoided",
-                                    Severity.FIX,
-                                    segment(l),
-                                    "\"" + l.text() + "\" has \"" + word.strip()
-                                            + "\", which is on your list of words to avoid.")
-                            .withFix("say it another way")));
-        }
-    }
-
-    private void unknownFields() {
-        Fields fields = Fields.of(timeline, library);
-        for (ScriptLine l : plan.lines()) {
-            for (String name : fields.unknown(l.text())) {
-                findings.add(Finding.at(
-                                "script.field-unknown",
-                                Severity.FIX,
-                                segment(l),
-                                "{" + name + "} is not a field; known are " + String.join(", ", fields.names()) + ".")
-                        .withFix("write another field"));
-            }
         }
     }
 

@@ -1,0 +1,122 @@
+package app.nosegay.script;
+
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SheetText;
+import app.nosegay.plan.Timeline;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** Words that should not be said, or not without a source: claims, the creator's avoid-list, fields that do not exist. */
+final class ClaimChecks {
+    private final Timeline timeline;
+    private final CuePlan plan;
+    private final ScriptNotes notes;
+    private final MoveLibrary library;
+    private final Map<String, Segment> byId = new HashMap<>();
+    private final List<Finding> findings = new ArrayList<>();
+
+    private ClaimChecks(Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library) {
+        this.timeline = timeline;
+        this.plan = plan;
+        this.notes = notes;
+        this.library = library;
+        timeline.segments().forEach(s -> byId.put(s.id(), s));
+    }
+
+    static List<Finding> findings(Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library) {
+        ClaimChecks checks = new ClaimChecks(timeline, plan, notes, library);
+        checks.claims();
+        checks.avoided();
+        checks.unknownFields();
+        return checks.findings;
+    }
+
+    private void claims() {
+        Set<String> told = new HashSet<>();
+        List<ScriptLine> all = new ArrayList<>(plan.lines());
+        plan.left().stream().filter(CuePlan.Left::own).map(CuePlan.Left::line).forEach(all::add);
+        Set<String> read = new HashSet<>();
+        for (ScriptLine l : all) {
+            if (!read.add(l.text())) {
+                continue;
+            }
+            for (Claims.Claim claim : Claims.in(l.text())) {
+                if (told.add(claim.words().toLowerCase(Locale.ROOT))) {
+                    claim(l, claim);
+                }
+            }
+        }
+        for (Claims.Claim claim : Claims.in(timeline.sheet().header().title())) {
+            findings.add(Finding.of(
+                            "script.claim",
+                            claim.isNever() ? Severity.STOP : Severity.LOOK,
+                            "The title says \"" + claim.words() + "\" (" + claim.kind() + "). " + claim.reason())
+                    .onLine(SheetText.headerLine(timeline.sheet().text(), "title")));
+        }
+    }
+
+    private void claim(ScriptLine l, Claims.Claim claim) {
+        var source = Claims.source(claim, notes.sources());
+        if (claim.isNever()) {
+            findings.add(Finding.at(
+                            claim.kind().equals("cure") ? "script.claim-cure" : "script.shaming",
+                            Severity.STOP,
+                            byId.get(l.segment()),
+                            "\"" + claim.words() + "\": " + claim.reason())
+                    .withFix("say it another way"));
+        } else if (source.isPresent()) {
+            findings.add(Finding.at(
+                    "script.claim",
+                    Severity.NOTE,
+                    byId.get(l.segment()),
+                    "\"" + claim.words() + "\" (" + claim.kind() + "): source "
+                            + source.get().source() + ", " + source.get().date() + "."));
+        } else {
+            findings.add(Finding.at(
+                            "script.claim",
+                            Severity.LOOK,
+                            byId.get(l.segment()),
+                            "\"" + claim.words() + "\" (" + claim.kind() + ") is unsupported. " + claim.reason())
+                    .withFix("name its source, or say it another way"));
+        }
+    }
+
+    private void avoided() {
+        for (String word : notes.avoid()) {
+            Pattern pattern = Pattern.compile(
+                    "(?<!\\p{L})" + Pattern.quote(word.strip()) + "(?!\\p{L})", Pattern.CASE_INSENSITIVE);
+            plan.lines().stream()
+                    .filter(l -> !word.isBlank() && pattern.matcher(l.text()).find())
+                    .forEach(l -> findings.add(Finding.at(
+                                    "script.avoided",
+                                    Severity.FIX,
+                                    byId.get(l.segment()),
+                                    "\"" + l.text() + "\" has \"" + word.strip()
+                                            + "\", which is on your list of words to avoid.")
+                            .withFix("say it another way")));
+        }
+    }
+
+    private void unknownFields() {
+        Fields fields = Fields.of(timeline, library);
+        for (ScriptLine l : plan.lines()) {
+            for (String name : fields.unknown(l.text())) {
+                findings.add(Finding.at(
+                                "script.field-unknown",
+                                Severity.FIX,
+                                byId.get(l.segment()),
+                                "{" + name + "} is not a field; known are " + String.join(", ", fields.names()) + ".")
+                        .withFix("write another field"));
+            }
+        }
+    }
+}
