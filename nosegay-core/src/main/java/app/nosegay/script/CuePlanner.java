@@ -232,7 +232,7 @@ public final class CuePlanner {
     private ScriptLine tryAt(Wish.Window window, CueKind kind, String words, String of, boolean needed) {
         Segment s = window.segment();
         Length spoken = said(s, words);
-        if (!needed && beyondDensity(s, spoken)) {
+        if (!needed && beyondDensity(s, spoken).isPositive()) {
             return null;
         }
         Time<Axis.Plan> at = s.start().plus(s.duration().times(window.from()));
@@ -276,10 +276,11 @@ public final class CuePlanner {
         return s.kind().isMoving() ? timeline.sheet().header().talkDensity().share() : 1;
     }
 
-    private boolean beyondDensity(Segment s, Length more) {
+    /** By how much {@code more} speech passes the talk density of the segment; not positive where it keeps to it. */
+    private Length beyondDensity(Segment s, Length more) {
         Length already =
                 placed.get(indexes.get(s.id())).stream().map(ScriptLine::spoken).reduce(Length.ZERO, Length::plus);
-        return already.plus(more).compareTo(s.duration().times(density(s))) > 0;
+        return already.plus(more).minus(s.duration().times(density(s)));
     }
 
     /** Lists a line that found no place, with the shortest change that would give it one. */
@@ -291,10 +292,12 @@ public final class CuePlanner {
         String text = wish.texts().get(wish.texts().size() - 1);
         Length spoken = said(s, text);
         Length gap = largestGap(s, window);
-        Length over = spoken.minus(gap);
-        boolean density = !over.isPositive();
+        Length tooLong = spoken.minus(gap);
+        boolean density = !tooLong.isPositive();
+        Length over = density ? beyondDensity(s, spoken) : tooLong;
         String reason = density
-                ? String.format(Locale.ROOT, "needs %.1f s beyond the talk density", spoken.seconds())
+                ? String.format(
+                        Locale.ROOT, "needs %.1f s, %.1f s beyond the talk density", spoken.seconds(), over.seconds())
                 : String.format(
                         Locale.ROOT,
                         "needs %.1f s in one piece, %.1f s are free",

@@ -20,6 +20,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -67,8 +68,15 @@ class PlanAndScriptWindowTest extends ApplicationTest {
         Libraries.keep(List.of());
     }
 
-    private static void until(Callable<Boolean> condition) throws Exception {
-        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
+    private void until(Callable<Boolean> condition) throws Exception {
+        try {
+            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
+        } catch (TimeoutException e) {
+            throw new AssertionError(
+                    "never came; to undo: " + shell.session().undoName() + ", to redo: "
+                            + shell.session().redoName() + ", the sheet:\n" + sheet(),
+                    e);
+        }
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -128,6 +136,7 @@ class PlanAndScriptWindowTest extends ApplicationTest {
         push(KeyCode.ALT, KeyCode.F);
         until(() -> !editor().isFolded(head + 1));
         push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> sheet().indexOf("circuit Beds") < sheet().indexOf("circuit Panes"));
         push(KeyCode.CONTROL, KeyCode.Z);
         until(() -> sheet().equals(SHEET));
     }
