@@ -37,9 +37,15 @@ class LengthEditLawsTest {
             assertThat(LengthEdit.segmentLength(after, same))
                     .as(segment.id() + ": " + edit.name())
                     .isEqualTo(wanted);
-            assertThat(after.segments())
-                    .extracting(Segment::id)
-                    .isEqualTo(segments.stream().map(Segment::id).toList());
+            assertThat(ids(after)).isEqualTo(ids(timeline));
         });
+    }
+
+    /** All segments but what is left of a minute, which can be nothing. */
+    private static List<String> ids(Timeline timeline) {
+        return timeline.segments().stream()
+                .filter(s -> s.kind() != SegmentKind.REST || s.block().kind() != BlockKind.EVERY_MINUTE)
+                .map(Segment::id)
+                .toList();
     }
 }

@@ -52,15 +52,22 @@ public final class LengthEdit {
                 SheetText.withLength(SheetText.line(text, line), clock));
     }
 
-    /** The length the sheet speaks of: of both halves together where sides share an interval. */
+    /** The length the sheet speaks of: of both halves together where sides share an interval; a hold is each side's own. */
     public static Length segmentLength(Timeline timeline, Segment segment) {
-        boolean shared = segment.kind().isMoving() && !segment.id().equals(segment.interval());
+        boolean shared = segment.kind().isMoving() && !segment.id().equals(segment.interval()) && !isHold(segment);
         return shared
                 ? timeline.segments().stream()
                         .filter(s -> s.interval().equals(segment.interval()))
                         .map(Segment::duration)
                         .reduce(Length.ZERO, Length::plus)
                 : segment.duration();
+    }
+
+    private static boolean isHold(Segment s) {
+        return s.line() != null
+                && ofWork(s, s.line().attributes().over(s.block().attributes()))
+                        .filter(Attribute.HOLD::equals)
+                        .isPresent();
     }
 
     private static Optional<Attribute> attribute(Timeline timeline, Segment s) {
