@@ -1,6 +1,10 @@
 package app.nosegay.cli;
 
+import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dresser;
+import app.nosegay.dress.Frame;
+import app.nosegay.dress.Style;
+import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
@@ -25,6 +29,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.shoot.ShootLog;
+import app.nosegay.standins.Accuracy;
 import app.nosegay.standins.Performance;
 import app.nosegay.standins.Trouble;
 import app.nosegay.time.Axis;
@@ -58,6 +63,8 @@ import picocli.CommandLine.Spec;
         description = "Measure reading, rendering, matching and start-up.")
 final class BenchCommand implements Callable<Integer> {
     private static final int RUNS = 3;
+    private static final List<String> PARTS =
+            List.of("reading", "rendering", "matching", "planning", "proving", "starting");
     private static final int WIDTH = 1920;
     private static final int HEIGHT = 1080;
     private static final double TAKE_SECONDS = 20;
@@ -69,6 +76,23 @@ final class BenchCommand implements Callable<Integer> {
 
     @Option(names = "--seed", defaultValue = "1", description = "of the simulated evidence; default ${DEFAULT-VALUE}")
     private long seed;
+
+    @Option(
+            names = "--accuracy",
+            description = "how far the matcher is from the truth on simulated takes, instead of times")
+    private boolean accuracy;
+
+    @Option(
+            names = "--runs",
+            defaultValue = "70",
+            description = "mixed runs per plan and level with --accuracy; default ${DEFAULT-VALUE}")
+    private int runs;
+
+    @Option(
+            names = "--only",
+            paramLabel = "PART",
+            description = "one part: reading, rendering, matching, planning, proving or starting")
+    private String only;
 
     @Spec
     private CommandSpec spec;
@@ -83,8 +107,21 @@ final class BenchCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         Path folder = Files.createTempDirectory("nosegay-bench");
         PrintWriter out = spec.commandLine().getOut();
+        if (accuracy) {
+            Files.delete(folder);
+            Accuracy.table(Demo.sheets(), runs, 5, line -> {
+                out.println(line);
+                out.flush();
+            });
+            return Main.DONE;
+        }
+        if (only != null && !PARTS.contains(only)) {
+            Files.delete(folder);
+            throw new IOException("\"" + only + "\" is no part of the bench; known are " + String.join(", ", PARTS));
+        }
         try {
-            Path take = film(folder.resolve("take.mp4"));
+            boolean films = wanted("reading") || wanted("rendering");
+            Path take = films ? film(folder.resolve("take.mp4")) : null;
             out.printf(
                     Locale.ROOT,
                     "%d processors; take %dx%d, 30 frames a second, %.0f s; median of %d%n",
@@ -93,13 +130,26 @@ final class BenchCommand implements Callable<Integer> {
                     HEIGHT,
                     TAKE_SECONDS,
                     RUNS);
-            double decode = median(() -> decodeOnly(take));
-            double read = median(() -> TakeReader.read(take, "t", Progress.NONE));
-            row(out, "reading a take ÷ bare decode", read / decode, "≤ 1.3", read, decode);
-            render(out, take, folder);
-            matching(out);
-            PlanBench.rows(out);
-            startUp(out);
+            if (wanted("reading")) {
+                double decode = median(() -> decodeOnly(take));
+                double read = median(() -> TakeReader.read(take, "t", Progress.NONE));
+                row(out, "reading a take ÷ bare decode", read / decode, "≤ 1.3", read, decode);
+            }
+            if (wanted("rendering")) {
+                render(out, take, folder);
+            }
+            if (wanted("matching")) {
+                matching(out);
+            }
+            if (wanted("planning")) {
+                PlanBench.rows(out);
+            }
+            if (wanted("proving")) {
+                ProofBench.rows(out);
+            }
+            if (wanted("starting")) {
+                startUp(out);
+            }
             out.flush();
         } finally {
             try (var files = Files.list(folder)) {
@@ -110,6 +160,10 @@ final class BenchCommand implements Callable<Integer> {
             Files.delete(folder);
         }
         return Main.DONE;
+    }
+
+    private boolean wanted(String part) {
+        return only == null || only.equals(part);
     }
 
     private static void row(PrintWriter out, String what, double ratio, String bar, double a, double b) {
@@ -203,8 +257,16 @@ final class BenchCommand implements Callable<Integer> {
         Renderer.Job dressed = new Renderer.Job(
                 cut,
                 Map.of("t", take),
-                Dresser.dress(timeline, match, cut, cues, Libraries.current()),
-                PiecePainter::paint,
+                Dresser.dress(
+                        timeline,
+                        match,
+                        cut,
+                        cues,
+                        Dresser.Told.NOTHING,
+                        Libraries.current(),
+                        DressNotes.NONE,
+                        Frame.LANDSCAPE),
+                new PiecePainter(Style.PRESSED)::paint,
                 WIDTH,
                 HEIGHT,
                 RATE,
@@ -215,7 +277,7 @@ final class BenchCommand implements Callable<Integer> {
                 cut,
                 Map.of("t", take),
                 null,
-                PiecePainter::paint,
+                new PiecePainter(Style.PRESSED)::paint,
                 WIDTH,
                 HEIGHT,
                 RATE,

@@ -1,6 +1,7 @@
 package app.nosegay.cli;
 
 import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
@@ -65,11 +66,18 @@ final class DemoCommand implements Callable<Integer> {
                 "matched " + found + " of " + programme.match().segments().size() + " segments, dressed with "
                         + programme.dressing().pieces().size() + " pieces",
                 null);
-        List<Path> texts = PublishJob.texts(programme, out, true);
+        List<Path> texts = PublishJob.texts(programme, media, out, true);
         for (Path text : texts) {
             step(print, "wrote", text);
         }
-        Path video = PublishJob.video(programme, media, out, true, new ConsoleProgress("rendering", err));
+        Path video = PublishJob.write(
+                Output.VIDEO,
+                programme,
+                media,
+                out,
+                true,
+                PublishJob.Choices.USUAL,
+                new ConsoleProgress("rendering", err));
         MediaInfo info = MediaInput.probe(video);
         step(
                 print,

@@ -24,6 +24,8 @@ import picocli.CommandLine.Parameters;
             ScriptCommand.class,
             SimulateCommand.class,
             MatchCommand.class,
+            ProofCommand.class,
+            TranscriptCommand.class,
             PublishCommand.class,
             DemoCommand.class,
             BenchCommand.class,

@@ -1,11 +1,14 @@
 package app.nosegay.cli;
 
+import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.Media;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.match.Match;
 import app.nosegay.match.MatchJson;
 import app.nosegay.media.MediaInput;
+import app.nosegay.media.Progress;
+import app.nosegay.plan.Finding;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
@@ -47,6 +50,12 @@ final class MatchCommand implements Callable<Integer> {
     private List<Path> logs = new ArrayList<>();
 
     @Option(
+            names = "--listen",
+            description = "listen for the script in recordings without a transcript; writes take-N.heard.vtt beside the"
+                    + " workout or the first recording")
+    private boolean listen;
+
+    @Option(
             names = "--save",
             paramLabel = "WORKOUT",
             description = "write a workout file with these takes (*.nosegay.json)")
@@ -86,13 +95,30 @@ final class MatchCommand implements Callable<Integer> {
                 new ConsoleProgress("reading", spec.commandLine().getErr()));
         media.notices(workout).forEach(n -> spec.commandLine().getErr().println("nosegay: " + n));
         Programme programme = media.programme(workout);
+        if (listen) {
+            Progress listening =
+                    new ConsoleProgress("listening", spec.commandLine().getErr());
+            workout = ListenJob.listen(workout, programme, folder, listening);
+            programme = WorkoutMedia.read(workout, folder, Progress.NONE).programme(workout);
+        }
         if (save != null) {
             WorkoutFile.save(save, workout);
         }
-        if (!Sheets.json(spec, json, MatchJson.of(programme.timeline(), programme.match()))) {
+        if (!Sheets.json(
+                spec,
+                json,
+                MatchJson.of(programme.timeline(), programme.match(), programme.calls(), programme.matchFindings()))) {
             table(spec.commandLine().getOut(), programme.match());
+            findings(spec.commandLine().getOut(), programme.matchFindings());
         }
         return Main.DONE;
+    }
+
+    private static void findings(PrintWriter out, List<Finding> findings) {
+        for (Finding f : findings) {
+            out.printf("%-5s %-22s %s%n", f.severity().word(), f.code(), f.message());
+        }
+        out.flush();
     }
 
     static void table(PrintWriter out, Match match) {

@@ -1,26 +1,36 @@
 package app.nosegay.cli;
 
+import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
+import app.nosegay.jobs.PublishVideo;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.media.Progress;
+import app.nosegay.publish.Description;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
-/** {@code nosegay publish}: captions, chapters and, with {@code --render}, the finished video. */
+/** {@code nosegay publish}: everything a workout is published as. */
 @Command(
         name = "publish",
         mixinStandardHelpOptions = true,
-        description = "Write captions, chapters and the finished video of a workout.")
+        description =
+                "Write what a workout is published as: texts, covers, cards; with --render the video, the episode and clips.")
 final class PublishCommand implements Callable<Integer> {
     @Parameters(paramLabel = "WORKOUT", description = "a workout file")
     private Path file;
@@ -28,11 +38,40 @@ final class PublishCommand implements Callable<Integer> {
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "folder for the files")
     private Path out;
 
-    @Option(names = "--render", description = "also render the video")
+    @Option(names = "--render", description = "also render the video, the episode and the clips of single moves")
     private boolean render;
+
+    @Option(names = "--layer", description = "also render the overlay layer with alpha (film and pictures)")
+    private boolean layer;
+
+    @Option(
+            names = "--only",
+            split = ",",
+            paramLabel = "OUTPUT",
+            description = "write only these: ${COMPLETION-CANDIDATES}",
+            completionCandidates = Outputs.class)
+    private List<String> only = new ArrayList<>();
+
+    @Option(names = "--shape", defaultValue = "as-filmed", description = "as-filmed, square or portrait")
+    private String shape;
+
+    @Option(names = "--quality", defaultValue = "good", description = "draft, good or best")
+    private String quality;
+
+    @Option(names = "--template", paramLabel = "FILE", description = "a template of your own for the description")
+    private Path template;
 
     @Option(names = "--overwrite", description = "replace files that are there already")
     private boolean overwrite;
+
+    /** The names of the outputs, for the help. */
+    static final class Outputs extends ArrayList<String> {
+        private static final long serialVersionUID = 1;
+
+        Outputs() {
+            super(Arrays.stream(Output.values()).map(Output::word).toList());
+        }
+    }
 
     @Spec
     private CommandSpec spec;
@@ -43,10 +82,17 @@ final class PublishCommand implements Callable<Integer> {
         PrintWriter err = spec.commandLine().getErr();
         WorkoutMedia media = WorkoutMedia.read(workout, Sheets.folderOf(file), new ConsoleProgress("reading", err));
         Programme programme = media.programme(workout);
-        PublishJob.job(programme, media, true);
-        List<Path> written = new ArrayList<>(PublishJob.texts(programme, out, overwrite));
-        if (render) {
-            written.add(PublishJob.video(programme, media, out, overwrite, new ConsoleProgress("rendering", err)));
+        List<Path> written = new ArrayList<>();
+        for (Output output : wanted(programme)) {
+            ConsoleProgress progress = new ConsoleProgress(output.label().toLowerCase(Locale.ROOT), err);
+            written.add(PublishJob.write(
+                    output,
+                    programme,
+                    media,
+                    out,
+                    overwrite,
+                    choices(),
+                    output.isRendered() ? progress : Progress.NONE));
         }
         PrintWriter print = spec.commandLine().getOut();
         written.forEach(print::println);
@@ -55,5 +101,36 @@ final class PublishCommand implements Callable<Integer> {
         }
         print.flush();
         return Main.DONE;
+    }
+
+    private PublishJob.Choices choices() throws IOException {
+        PublishVideo.Shape wantedShape = named(PublishVideo.Shape.values(), PublishVideo.Shape::word, "shape", shape);
+        PublishVideo.Quality wantedQuality =
+                named(PublishVideo.Quality.values(), PublishVideo.Quality::word, "quality", quality);
+        String text = template == null ? Description.TEMPLATE : Files.readString(template);
+        return new PublishJob.Choices(wantedShape, wantedQuality, text);
+    }
+
+    private List<Output> wanted(Programme programme) throws IOException {
+        if (!only.isEmpty()) {
+            List<Output> chosen = new ArrayList<>();
+            for (String word : only) {
+                chosen.add(named(Output.values(), Output::word, "output", word));
+            }
+            return chosen;
+        }
+        return PublishJob.possible(programme).stream()
+                .filter(o -> !o.isRendered() || (o.group() == Output.Group.LAYER ? layer : render))
+                .toList();
+    }
+
+    private static <E> E named(E[] values, Function<E, String> word, String what, String given) throws IOException {
+        for (E value : values) {
+            if (word.apply(value).equals(given)) {
+                return value;
+            }
+        }
+        throw new IOException("there is no " + what + " \"" + given + "\"; use one of: "
+                + String.join(", ", Arrays.stream(values).map(word).toList()));
     }
 }

@@ -36,7 +36,7 @@ final class SimulateCommand implements Callable<Integer> {
             names = "--trouble",
             defaultValue = "",
             paramLabel = "LIST",
-            description = "comma separated: late-start, clock-rate, hold, missed-beeps, no-tones, no-beeps")
+            description = "comma separated; docs/format/troubles.md lists them")
     private String trouble;
 
     @Option(names = "--evidence-only", description = "no movie: transcript, log and truth alone")

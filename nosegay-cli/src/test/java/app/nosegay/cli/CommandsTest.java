@@ -179,7 +179,20 @@ class CommandsTest {
             assertThat(Math.abs(off)).as(truth.get(k).path("id").asText()).isLessThan(1 / 30.0);
         }
         Path out = folder.resolve("out");
-        Run publish = run("publish", workout, "--out", out, "--render");
+        Path proof = folder.resolve("proof.json");
+        Run proven = run("proof", workout, "--json", proof);
+        assertThat(proven.code()).isZero();
+        assertThat(proven.out().strip())
+                .endsWith(JsonMapper.builder()
+                        .build()
+                        .readTree(proof.toFile())
+                        .path("sentence")
+                        .asText());
+        holdsTo("proof.schema.json", proof);
+        assertThat(run("proof", workout, "--apart").out()).doesNotContain("not in the picture");
+        assertThat(run("publish", workout, "--out", out, "--only", "hologram").err())
+                .contains("there is no output \"hologram\"");
+        Run publish = run("publish", workout, "--out", out, "--only", "video,captions-vtt,chapter-lines");
         assertThat(publish.code()).isZero();
         assertThat(out.resolve("video.mp4")).exists();
         assertThat(Files.readString(out.resolve("captions.vtt")))
@@ -234,5 +247,23 @@ class CommandsTest {
         assertThat(md).exists();
         assertThat(pdf).exists();
         assertThat(run("plan", sheet(Demo.sheet()), "--csv", csv).code()).isEqualTo(2);
+    }
+
+    @Test
+    void aTranscriptAloneGivesCallsStructureAndTheStartOfASheet() throws IOException {
+        Path vtt = Files.writeString(
+                folder.resolve("old.vtt"),
+                "WEBVTT\n\n00:20.000 --> 00:22.000\nFirst up, squats.\n\n00:30.000 --> 00:33.000\nThree, two, one, go!\n\n"
+                        + "01:03.000 --> 01:05.000\nTen seconds left.\n\n01:13.000 --> 01:15.000\nAnd rest.\n");
+        Path json = folder.resolve("calls.json");
+        Path draft = folder.resolve("draft.runsheet");
+        Run run = run("transcript", vtt, "--json", json, "--sheet", draft);
+        assertThat(run.code()).isZero();
+        assertThat(run.out()).contains("count-in", "seconds-left", "work");
+        holdsTo("transcript.schema.json", json);
+        assertThat(run("plan", draft).out()).contains("squat");
+        assertThat(run("transcript", vtt, "--sheet", draft).err()).contains("is there already");
+        Path empty = Files.writeString(folder.resolve("empty.vtt"), "");
+        assertThat(run("transcript", empty).code()).isEqualTo(2);
     }
 }

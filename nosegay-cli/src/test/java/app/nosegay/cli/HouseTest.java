@@ -14,10 +14,18 @@ import com.tngtech.archunit.lang.ArchRule;
 @AnalyzeClasses(packages = "app.nosegay", importOptions = ImportOption.DoNotIncludeTests.class)
 class HouseTest {
     private static final String[] CORE = {
-        "app.nosegay.time..", "app.nosegay.library..", "app.nosegay.plan..", "app.nosegay.script..",
-                "app.nosegay.shoot..",
-        "app.nosegay.match..", "app.nosegay.dress..", "app.nosegay.proof..", "app.nosegay.publish..",
-                "app.nosegay.workout.."
+        "app.nosegay.time..",
+        "app.nosegay.library..",
+        "app.nosegay.plan..",
+        "app.nosegay.script..",
+        "app.nosegay.shoot..",
+        "app.nosegay.match..",
+        "app.nosegay.transcript..",
+        "app.nosegay.dress..",
+        "app.nosegay.proof..",
+        "app.nosegay.publish..",
+        "app.nosegay.workout..",
+        "app.nosegay.logbook.."
     };
 
     @ArchTest
@@ -29,6 +37,8 @@ class HouseTest {
             .definedBy("app.nosegay.paint..")
             .layer("media")
             .definedBy("app.nosegay.media..")
+            .layer("listen")
+            .definedBy("app.nosegay.listen..")
             .layer("standins")
             .definedBy("app.nosegay.standins..")
             .layer("jobs")
@@ -43,6 +53,8 @@ class HouseTest {
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("jobs")
             .mayOnlyBeAccessedByLayers("desktop", "cli")
+            .whereLayer("listen")
+            .mayOnlyBeAccessedByLayers("jobs")
             .whereLayer("standins")
             .mayOnlyBeAccessedByLayers("jobs", "desktop", "cli")
             .whereLayer("paint")

@@ -1,12 +1,17 @@
 package app.nosegay.dress;
 
 import app.nosegay.library.CueKind;
+import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Cut;
+import app.nosegay.match.HeardCall;
 import app.nosegay.match.Match;
+import app.nosegay.match.SaidLine;
+import app.nosegay.match.TakeEvidence;
 import app.nosegay.plan.Attribute;
 import app.nosegay.plan.BlockKind;
 import app.nosegay.plan.Interval;
+import app.nosegay.plan.Level;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Side;
@@ -20,9 +25,14 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.CallKind;
 import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Decides from match and cue plan what is on screen when. Timers follow the recording, never the plan. */
 public final class Dresser {
@@ -31,6 +41,19 @@ public final class Dresser {
 
     private static final Length LOOK_UP = Length.ofMillis(1500);
     private static final Length TITLE_STAYS = Length.ofSeconds(5);
+    /** The end card leaves the upper part free for what the host puts there. */
+    private static final Length END_STAYS = Length.ofSeconds(8);
+
+    private static final Length SECTION_STAYS = Length.ofMillis(2500);
+    private static final Length LEVELS_STAY = Length.ofSeconds(5);
+    /** In a short interval level badges leave room for the cards. */
+    private static final double LEVELS_SHARE = 0.3;
+
+    /** An option nobody says is shown in the first third. */
+    private static final double FIRST_THIRD = 1 / 3.0;
+    /** A spoken time this far off is corrected in the picture; the finding match.call-off has the same measure. */
+    private static final double WRONG_SECONDS = 1.6;
+
     private static final Length BETWEEN_CARDS = Length.ofMillis(400);
 
     private final Timeline timeline;
@@ -39,38 +62,157 @@ public final class Dresser {
     private final CuePlan cues;
     private final Wordings wordings;
     private final MoveLibrary library;
+    private final DressNotes notes;
+    private final Frame frame;
+    private final Told told;
+    private final Map<ScriptLine, SaidLine> said = new HashMap<>();
+    private final Map<String, TakeEvidence> takes = new HashMap<>();
     private final List<String> moves;
     private final List<Piece> pieces = new ArrayList<>();
+    /** From when on the running interval has room for cards: after its section card and its level badges. */
+    private Time<Axis.Cut> cardsFrom = Time.zero();
 
-    private Dresser(Timeline timeline, Match match, Cut cut, CuePlan cues, MoveLibrary library) {
+    private Dresser(
+            Timeline timeline,
+            Match match,
+            Cut cut,
+            CuePlan cues,
+            Told told,
+            MoveLibrary library,
+            DressNotes notes,
+            Frame frame) {
         this.timeline = timeline;
+        this.frame = frame;
         this.match = match;
         this.cut = cut;
         this.cues = cues;
         this.library = library;
+        this.notes = notes;
         this.wordings = new Wordings(library);
         this.moves = timeline.workMoves(true);
+        told.said().stream().filter(SaidLine::isSaid).forEach(s -> said.put(s.line(), s));
+        this.told = told;
+        told.takes().forEach(t -> takes.put(t.id(), t));
     }
 
-    public static Dressing dress(Timeline timeline, Match match, Cut cut, CuePlan cues, MoveLibrary library) {
-        Dresser dresser = new Dresser(timeline, match, cut, cues, library);
+    /** What was heard and seen in the takes; all of it may be empty. */
+    public record Told(List<SaidLine> said, List<HeardCall> calls, List<TakeEvidence> takes) {
+        public static final Told NOTHING = new Told(List.of(), List.of(), List.of());
+    }
+
+    /**
+     * The dressing of a programme.
+     *
+     * @param frame the shape of the finished picture
+     */
+    public static Dressing dress(
+            Timeline timeline,
+            Match match,
+            Cut cut,
+            CuePlan cues,
+            Told told,
+            MoveLibrary library,
+            DressNotes notes,
+            Frame frame) {
+        Dresser dresser = new Dresser(timeline, match, cut, cues, told, library, notes, frame);
         dresser.title();
         List<Interval> intervals = timeline.intervals();
+        List<Layout.Stretch> stretches = new ArrayList<>();
         for (int i = 0; i < intervals.size(); i++) {
-            dresser.interval(intervals.get(i), i + 1 < intervals.size() ? intervals.get(i + 1) : null);
+            int before = dresser.pieces.size();
+            Interval next = i + 1 < intervals.size() ? intervals.get(i + 1) : null;
+            dresser.interval(intervals.get(i), next);
+            List<Piece> own = dresser.pieces.subList(before, dresser.pieces.size());
+            dresser.stretch(intervals.get(i), own).ifPresent(stretches::add);
         }
-        return new Dressing(dresser.pieces);
+        dresser.corrections();
+        dresser.progress();
+        return new Dressing(dresser.pieces, Layout.of(stretches, frame, notes), notes);
+    }
+
+    /** What the layout has to know of an interval. */
+    private Optional<Layout.Stretch> stretch(Interval interval, List<Piece> own) {
+        Optional<Span<Axis.Cut>> first = shown(interval.first());
+        Optional<Span<Axis.Cut>> last = shown(interval.last());
+        if (first.isEmpty() || last.isEmpty()) {
+            return Optional.empty();
+        }
+        Set<Layout.Group> used = EnumSet.noneOf(Layout.Group.class);
+        List<Box> blocked = new ArrayList<>();
+        boolean countIn = false;
+        for (Piece piece : own) {
+            Face face = piece.at(piece.span().start());
+            if (face instanceof Face.LevelBadge badge) {
+                Box room = Layout.room(frame, notes.shows(DressNotes.Extra.PROGRESS));
+                blocked.add(Dressing.level(
+                        badge.place().ordinal(), frame, room, notes.style().scale()));
+            } else {
+                used.add(Dressing.group(face));
+            }
+            countIn |= face instanceof Face.GetReady;
+        }
+        Match.Placed placed = match.segment(interval.first().id()).orElseThrow();
+        Match.Placed end = match.segment(interval.last().id()).orElseThrow();
+        TakeEvidence take = takes.get(placed.take());
+        Heat heat = take == null
+                ? Heat.none()
+                : Heat.of(take, new Span<>(placed.start(), Time.max(placed.end(), end.end())))
+                        .cropped(frame);
+        return Optional.of(new Layout.Stretch(
+                interval.id(),
+                interval.first().block().slug(),
+                new Span<>(first.get().start(), last.get().end()),
+                used,
+                countIn,
+                blocked,
+                heat));
+    }
+
+    /** The strip that shows how far the workout is, with a mark where each block begins. */
+    private void progress() {
+        Length total = cut.total();
+        if (!notes.shows(DressNotes.Extra.PROGRESS) || !total.isPositive()) {
+            return;
+        }
+        List<Integer> marks = new ArrayList<>();
+        String block = "";
+        for (Segment s : timeline.segments()) {
+            Optional<Span<Axis.Cut>> at = shown(s);
+            if (at.isPresent() && !s.block().slug().equals(block)) {
+                block = s.block().slug();
+                marks.add((int) Math.round(
+                        Piece.Progress.steps(total) * at.get().start().seconds() / total.seconds()));
+            }
+        }
+        pieces.add(
+                new Piece.Progress(new Span<>(Time.zero(), Time.<Axis.Cut>zero().plus(total)), marks));
+    }
+
+    /** Where a call was wrong, the true figure is shown with it. */
+    private void corrections() {
+        if (!notes.shows(DressNotes.Extra.CORRECTIONS)) {
+            return;
+        }
+        for (HeardCall c : told.calls()) {
+            boolean seconds = c.call().kind() == CallKind.SECONDS_LEFT;
+            boolean reps = c.call().kind() == CallKind.REPS_LEFT;
+            boolean wrong =
+                    c.error() != null && c.truth() != null && Math.abs(c.error()) > (seconds ? WRONG_SECONDS : 0);
+            if (!wrong || !(seconds || reps)) {
+                continue;
+            }
+            long truth = Math.round(c.truth());
+            String text = truth + (seconds ? " seconds left" : truth == 1 ? " rep left" : " reps left");
+            cut.toCut(c.take(), c.call().time())
+                    .ifPresent(at -> add(
+                            new Span<>(at, at.plus(reading(text))),
+                            new Face.Card(Face.CardKind.CORRECTION, "Correction", text)));
+        }
     }
 
     /** Where a segment is in the programme; empty when it is missing or cut away. */
     private Optional<Span<Axis.Cut>> shown(Segment segment) {
-        return match.segment(segment.id()).filter(Match.Placed::matched).flatMap(p -> {
-            Optional<Time<Axis.Cut>> start = cut.toCut(p.take(), p.start());
-            Optional<Time<Axis.Cut>> end = cut.toCut(p.take(), p.end());
-            return start.isPresent() && end.isPresent() && end.get().isAfter(start.get())
-                    ? Optional.of(new Span<>(start.get(), end.get()))
-                    : Optional.empty();
-        });
+        return match.segment(segment.id()).flatMap(cut::shown);
     }
 
     private void title() {
@@ -104,6 +246,9 @@ public final class Dresser {
     private void interval(Interval interval, Interval next) {
         Optional<Span<Axis.Cut>> first = shown(interval.first());
         Optional<Span<Axis.Cut>> last = shown(interval.last());
+        if (first.isPresent() && interval.kind() == SegmentKind.TALK && next == null) {
+            end(first.get());
+        }
         if (first.isEmpty() || last.isEmpty() || interval.kind() == SegmentKind.TALK) {
             return;
         }
@@ -113,6 +258,7 @@ public final class Dresser {
             case WORK, WARMUP, COOLDOWN -> {
                 pieces.add(new Piece.Timer(span, phase(interval.kind()), up));
                 add(span, namePlate(interval.first()));
+                cardsFrom = levels(interval, section(interval.first(), span), span);
                 interval.segments().forEach(this::moving);
             }
             default -> {
@@ -124,6 +270,40 @@ public final class Dresser {
                 }
             }
         }
+    }
+
+    /** The last words: the title once more, the upper part free for the host. */
+    private void end(Span<Axis.Cut> span) {
+        String title = timeline.sheet().header().title();
+        Time<Axis.Cut> from = Time.max(span.start(), span.end().minus(END_STAYS));
+        if (!title.isEmpty() && span.end().since(from).compareTo(LOOK_UP) > 0) {
+            add(new Span<>(from, span.end()), new Face.Card(Face.CardKind.END, title, "Thank you for training along."));
+        }
+    }
+
+    /** Who shows which level (in a cropped picture the others are not seen), at the start of every move, with what that level does differently; gives when the badges are gone. */
+    private Time<Axis.Cut> levels(Interval interval, Time<Axis.Cut> from, Span<Axis.Cut> span) {
+        List<Level> levels = timeline.sheet().header().levels();
+        boolean cropped = frame.focus() != null;
+        if (cropped
+                || !notes.shows(DressNotes.Extra.LEVELS)
+                || levels.size() < 2
+                || interval.kind() != SegmentKind.WORK) {
+            return from;
+        }
+        Length stay = span.length().times(LEVELS_SHARE);
+        Time<Axis.Cut> until = from.plus(stay.compareTo(LEVELS_STAY) < 0 ? stay : LEVELS_STAY);
+        for (Level level : levels) {
+            String does = interval.first().line() == null
+                    ? ""
+                    : interval.first().line().levels().stream()
+                            .filter(l -> l.level().equalsIgnoreCase(level.name()))
+                            .map(l -> l.move() == null ? "" : l.move())
+                            .findFirst()
+                            .orElse("");
+            add(new Span<>(from, until), new Face.LevelBadge(level.name(), level.place(), level.grade(), does));
+        }
+        return until.plus(BETWEEN_CARDS);
     }
 
     private static Face.Phase phase(SegmentKind kind) {
@@ -185,32 +365,63 @@ public final class Dresser {
         List<Time<Axis.Cut>> completed =
                 reps.stream().flatMap(t -> cut.toCut(take, t).stream()).toList();
         boolean counted = s.reps() != null || !completed.isEmpty();
-        if (counted) {
+        if (counted && notes.shows(DressNotes.Extra.REP_COUNTERS)) {
             pieces.add(new Piece.RepCounter(span, completed, s.reps() == null ? 0 : s.reps()));
+        }
+        boolean guided = s.reps() != null && s.tempo() != null && completed.size() > 1;
+        if (guided && notes.shows(DressNotes.Extra.TEMPO)) {
+            boolean down = library.find(s.move()).map(Move::startsDown).orElse(true);
+            pieces.add(new Piece.TempoGuide(span, completed, s.tempo(), down));
         }
     }
 
-    /** The first option and one form cue, each when its line is said, one after the other. */
+    /** The section, the first option and one form cue, each when its line is said, one after the other. */
     private void cards(Segment s, Span<Axis.Cut> span) {
-        Time<Axis.Cut> free = span.start();
+        Time<Axis.Cut> free = Time.max(span.start(), cardsFrom);
         Optional<ScriptLine> form = line(s, CueKind.FORM);
         Optional<ScriptLine> option = line(s, CueKind.EASIER);
         boolean again = (s.round() != null && s.round() > 1) || (s.set() != null && s.set() > 1);
         String formText = form.map(ScriptLine::text)
                 .or(() -> again ? Optional.empty() : wordings.first(s, CueKind.FORM))
                 .orElse(null);
-        if (formText != null) {
+        if (formText != null && notes.shows(DressNotes.Extra.FORM_CUES)) {
             free = card(s, span, free, form.orElse(null), new Face.Card(Face.CardKind.FORM, "Form", formText));
         }
         String easier = wordings.first(s, CueKind.EASIER).orElse(null);
-        if (easier != null) {
+        if (easier != null && notes.shows(DressNotes.Extra.OPTIONS)) {
             card(s, span, free, option.orElse(null), new Face.Card(Face.CardKind.OPTION, "Easier", easier));
         }
     }
 
-    private Time<Axis.Cut> card(Segment s, Span<Axis.Cut> span, Time<Axis.Cut> free, ScriptLine said, Face.Card card) {
+    /** Where a block of several moves begins, its name. */
+    private Time<Axis.Cut> section(Segment s, Span<Axis.Cut> span) {
+        boolean begins = timeline.segments().stream()
+                .filter(o -> o.kind() == SegmentKind.WORK
+                        && o.block().slug().equals(s.block().slug()))
+                .findFirst()
+                .filter(o -> o == s)
+                .isPresent();
+        String name = Wordings.capital(s.block().name());
+        boolean told = !begins || name.isEmpty() || span.length().compareTo(SECTION_STAYS.times(3)) < 0;
+        if (told || !notes.shows(DressNotes.Extra.SECTIONS)) {
+            return span.start();
+        }
+        Time<Axis.Cut> until = span.start().plus(SECTION_STAYS);
+        add(new Span<>(span.start(), until), new Face.Card(Face.CardKind.SECTION, name, ""));
+        return until.plus(BETWEEN_CARDS);
+    }
+
+    /** Shows a card when its line was said; where nobody said it, at its planned place, an option in the first third at the latest. */
+    private Time<Axis.Cut> card(Segment s, Span<Axis.Cut> span, Time<Axis.Cut> free, ScriptLine line, Face.Card card) {
         Time<Axis.Cut> wanted =
-                said == null ? free : span.start().plus(said.start().since(s.start()));
+                line == null ? free : span.start().plus(line.start().since(s.start()));
+        SaidLine heard = line == null ? null : said.get(line);
+        if (heard != null) {
+            wanted =
+                    cut.toCut(heard.take(), heard.time()).filter(span::contains).orElse(wanted);
+        } else if (card.kind() == Face.CardKind.OPTION) {
+            wanted = Time.min(wanted, span.start().plus(span.length().times(FIRST_THIRD)));
+        }
         Time<Axis.Cut> from = Time.max(free, wanted);
         Time<Axis.Cut> to = from.plus(reading(card.text()));
         if (to.isAfter(span.end())) {
@@ -237,7 +448,13 @@ public final class Dresser {
                 : Wordings.capital(spoken(s.side())) + (bothFollow ? " side first" : " side");
         String with = gear.isEmpty() ? "" : "With " + String.join(" and ", gear);
         String detail = side.isEmpty() ? with : with.isEmpty() ? side : side + " · " + with;
-        add(span, new Face.Card(Face.CardKind.NEXT, "Next: " + s.move(), detail));
+        add(
+                span,
+                new Face.Card(
+                        Face.CardKind.NEXT,
+                        "Next: " + s.move(),
+                        detail,
+                        library.find(s.move()).map(Move::motion).orElse(null)));
         int count = timeline.sheet().header().calls().countIn();
         boolean visible = shown(s).filter(n -> n.start().equals(span.end())).isPresent();
         if (count > 0 && visible && span.length().compareTo(Length.ofSeconds(count)) >= 0) {

@@ -7,28 +7,167 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * All pieces of a programme.
+ * All pieces of a programme and where they sit.
  *
  * @param pieces in order of their start
+ * @param layout where groups of them sit, interval by interval
+ * @param notes what was decided by hand, the style among it
  */
-public record Dressing(List<Piece> pieces) {
+public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
+    /** A timer at zero makes room for the next at this share of its size. */
+    private static final double ASIDE = 0.55;
+
+    private static final double GAP = 10;
+    private static final double PLATE = 104;
+    private static final double BADGE = 60;
+    private static final double COUNTER = 84;
+    private static final double STRIP = 9;
+    private static final double LEVEL_WIDTH = 250;
+    private static final double LEVEL_HEIGHT = 74;
+    private static final double TITLE_HEIGHT = 190;
+    private static final double CAPTION_HEIGHT = 84;
+
     public Dressing {
         List<Piece> sorted = new ArrayList<>(pieces);
         sorted.sort(Comparator.comparing((Piece p) -> p.span().start()));
         pieces = List.copyOf(sorted);
     }
 
-    /** What is on screen at {@code time}; where a timer's zero and the next timer meet, only the newer one. */
+    /** With more pieces. */
+    public Dressing with(List<Piece> more) {
+        List<Piece> all = new ArrayList<>(pieces);
+        all.addAll(more);
+        return new Dressing(all, layout, notes);
+    }
+
+    /** What is on screen at {@code time}, wherever it sits. */
     public List<Face> at(Time<Axis.Cut> time) {
-        List<Face> faces = new ArrayList<>();
+        return shown(time).stream().map(Shown::face).toList();
+    }
+
+    /** What is on screen at {@code time} and where; of two timers the one at zero stands aside. */
+    public List<Shown> shown(Time<Axis.Cut> time) {
+        List<Shown> shown = new ArrayList<>();
+        Shown clock = null;
         for (Piece piece : pieces) {
             if (piece.span().start().isAfter(time)) {
                 break;
             }
             if (piece.span().contains(time)) {
-                faces.add(piece.at(time));
+                Shown now = place(piece, piece.at(time));
+                if (now.face() instanceof Face.Timer) {
+                    if (clock != null) {
+                        shown.remove(clock);
+                        shown.add(aside(clock, now));
+                    }
+                    clock = now;
+                }
+                shown.add(now);
             }
         }
-        return faces;
+        return shown;
+    }
+
+    private static Shown aside(Shown old, Shown now) {
+        Box b = now.box();
+        double width = old.box().width() * ASIDE;
+        double height = old.box().height() * ASIDE;
+        double x = now.right() ? b.x() - GAP - width : b.right() + GAP;
+        Box small = new Box(x, now.bottom() ? b.bottom() - height : b.y(), width, height);
+        return new Shown(old.face(), small, old.opacity(), old.right(), old.bottom());
+    }
+
+    /** Where a face of {@code piece} sits. */
+    public Shown place(Piece piece, Face face) {
+        Style style = notes.style();
+        Frame frame = layout.frame();
+        Layout.Area area = layout.at(piece.span().start()).orElse(null);
+        Box room = Layout.room(frame, notes.shows(DressNotes.Extra.PROGRESS));
+        double scale = style.scale();
+        if (face instanceof Face.Progress) {
+            Box safe = frame.safe();
+            return fixed(face, new Box(safe.x(), safe.bottom() - STRIP, safe.width(), STRIP), 1);
+        }
+        if (face instanceof Face.LevelBadge badge) {
+            return fixed(face, level(badge.place().ordinal(), frame, room, scale), 1);
+        }
+        if (face instanceof Face.Caption) {
+            double width = room.width() * 0.72;
+            double height = CAPTION_HEIGHT * scale;
+            return fixed(
+                    face, new Box(room.x() + (room.width() - width) / 2, room.bottom() - height, width, height), 1);
+        }
+        if (face instanceof Face.Card card
+                && (card.kind() == Face.CardKind.TITLE || card.kind() == Face.CardKind.END)) {
+            double height = TITLE_HEIGHT * scale;
+            return fixed(face, new Box(room.x(), room.bottom() - height, room.width(), height), 0.96);
+        }
+        Layout.Group group = group(face);
+        Layout.Anchor anchor = area == null ? null : area.anchors().get(group);
+        if (anchor == null) {
+            // Outside every interval nothing of the kind is shown; a piece made by hand still gets its usual corner.
+            double[] size = Layout.size(group, style, face instanceof Face.GetReady);
+            anchor = group == Layout.Group.CLOCK
+                    ? Layout.Anchor.TOP_RIGHT
+                    : group == Layout.Group.HEAD
+                            ? Layout.Anchor.TOP_LEFT
+                            : group == Layout.Group.CARD ? Layout.Anchor.BOTTOM_LEFT : Layout.Anchor.BOTTOM_RIGHT;
+            Box usual = anchor.box(room, Math.min(size[0], room.width()), size[1]);
+            return part(face, usual, anchor, style, style.opacity());
+        }
+        Box box = area.boxes().get(group);
+        double[] grey = area.stretch().heat().brightness(box, frame);
+        return part(face, box, anchor, style, Contrast.enough(style, grey[0], grey[1]));
+    }
+
+    private static Shown fixed(Face face, Box box, double opacity) {
+        return new Shown(face, box, opacity, false, true);
+    }
+
+    /** The place of a level's badge, under the third of the frame its presenter stands in. */
+    static Box level(int third, Frame frame, Box room, double scale) {
+        double width = Math.min(LEVEL_WIDTH * scale, room.width() / 3 - GAP);
+        double centre = frame.width() * (third * 2 + 1) / 6;
+        double x = Math.max(room.x(), Math.min(room.right() - width, centre - width / 2));
+        return new Box(x, room.bottom() - LEVEL_HEIGHT * scale, width, LEVEL_HEIGHT * scale);
+    }
+
+    private static Shown part(Face face, Box box, Layout.Anchor anchor, Style style, double opacity) {
+        double scale = style.scale();
+        boolean bottom = anchor.isBottom();
+        Box own = box;
+        if (face instanceof Face.Timer) {
+            double height = Math.min(box.height(), Layout.size(Layout.Group.CLOCK, style, false)[1]);
+            own = slice(box, bottom, height);
+        } else if (face instanceof Face.GetReady) {
+            double timer = Layout.size(Layout.Group.CLOCK, style, false)[1] + GAP;
+            own = slice(box, !bottom, Math.max(0, box.height() - timer));
+        } else if (face instanceof Face.NamePlate) {
+            own = slice(box, false, PLATE * scale);
+        } else if (face instanceof Face.SideBadge) {
+            own = new Box(box.x(), box.y() + (PLATE + GAP) * scale, box.width(), BADGE * scale);
+        } else if (face instanceof Face.RepCounter) {
+            own = slice(box, bottom, COUNTER * scale);
+        } else if (face instanceof Face.Tempo) {
+            own = slice(box, !bottom, Math.max(0, box.height() - (COUNTER + 8) * scale));
+        }
+        return new Shown(face, own, opacity, anchor.isRight(), bottom);
+    }
+
+    private static Box slice(Box box, boolean lower, double height) {
+        return new Box(box.x(), lower ? box.bottom() - height : box.y(), box.width(), height);
+    }
+
+    static Layout.Group group(Face face) {
+        if (face instanceof Face.Timer || face instanceof Face.GetReady) {
+            return Layout.Group.CLOCK;
+        }
+        if (face instanceof Face.NamePlate || face instanceof Face.SideBadge) {
+            return Layout.Group.HEAD;
+        }
+        if (face instanceof Face.RepCounter || face instanceof Face.Tempo) {
+            return Layout.Group.REPS;
+        }
+        return Layout.Group.CARD;
     }
 }

@@ -1,5 +1,8 @@
 package app.nosegay.dress;
 
+import app.nosegay.plan.Level;
+import java.util.List;
+
 /** What a piece looks like at one instant. Two equal faces are the same pixels, so that pieces are redrawn on change only. */
 public sealed interface Face {
     /** Running time. {@code total} is the full length in seconds, for the share that is left. */
@@ -17,8 +20,41 @@ public sealed interface Face {
     /** Reps done; {@code target} 0 when a clock ends the set. */
     record RepCounter(int done, int target) implements Face {}
 
-    /** A card with words. */
-    record Card(CardKind kind, String heading, String text) implements Face {}
+    /**
+     * A card with words.
+     *
+     * @param figure the motion of a small drawn figure beside them, or null
+     */
+    record Card(CardKind kind, String heading, String text, String figure) implements Face {
+        public Card(CardKind kind, String heading, String text) {
+            this(kind, heading, text, null);
+        }
+    }
+
+    /**
+     * How far the whole workout is.
+     *
+     * @param done of {@code of} steps
+     * @param marks where blocks begin, in steps
+     */
+    record Progress(int done, int of, List<Integer> marks) implements Face {}
+
+    /** A level's name under the presenter who shows it, with what is done differently, or empty. */
+    record LevelBadge(String name, Level.Place place, Level.Grade grade, String does) implements Face {}
+
+    /**
+     * The way of one rep.
+     *
+     * @param word what happens: the direction and the breath
+     * @param step how far down the way, 0 (top) to {@link #TEMPO_STEPS}
+     */
+    record Tempo(String word, int step) implements Face {}
+
+    /** Steps of the tempo guide from top to bottom: enough to look smooth at reading distance, few enough to redraw. */
+    int TEMPO_STEPS = 8;
+
+    /** Words said, in the picture. */
+    record Caption(String text) implements Face {}
 
     /** What a timer times. */
     enum Phase {
@@ -35,6 +71,9 @@ public sealed interface Face {
         OPTION,
         FORM,
         CAUTION,
-        SWITCH
+        SWITCH,
+        SECTION,
+        CORRECTION,
+        END
     }
 }

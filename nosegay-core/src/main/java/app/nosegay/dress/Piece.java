@@ -3,6 +3,7 @@ package app.nosegay.dress;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
+import app.nosegay.time.Tempo;
 import app.nosegay.time.Time;
 import java.util.List;
 
@@ -52,6 +53,75 @@ public sealed interface Piece {
         public Face at(Time<Axis.Cut> time) {
             int done = (int) completed.stream().filter(t -> !t.isAfter(time)).count();
             return new Face.RepCounter(done, target);
+        }
+    }
+
+    /** How far the whole programme is. */
+    record Progress(Span<Axis.Cut> span, List<Integer> marks) implements Piece {
+        /** One step of a long programme is too small to be seen moving. */
+        private static final int MOST_STEPS = 240;
+
+        /** The steps of a programme that long: never more than one a second, since every step is a repaint. */
+        static int steps(Length length) {
+            return (int) Math.max(1, Math.min(MOST_STEPS, Math.floor(length.seconds())));
+        }
+
+        @Override
+        public Face at(Time<Axis.Cut> time) {
+            int steps = steps(span.length());
+            double share = time.since(span.start()).seconds() / span.length().seconds();
+            return new Face.Progress((int) Math.floor(share * steps), steps, marks);
+        }
+    }
+
+    /**
+     * Follows the real reps down and up.
+     *
+     * @param completed when each rep was completed
+     * @param tempo its parts
+     * @param startsDown whether the first phase goes down
+     */
+    record TempoGuide(Span<Axis.Cut> span, List<Time<Axis.Cut>> completed, Tempo tempo, boolean startsDown)
+            implements Piece {
+        @Override
+        public Face at(Time<Axis.Cut> time) {
+            Time<Axis.Cut> from = span.start();
+            Time<Axis.Cut> to = null;
+            for (Time<Axis.Cut> rep : completed) {
+                if (rep.isAfter(time)) {
+                    to = rep;
+                    break;
+                }
+                from = rep;
+            }
+            double length = tempo.repLength().seconds();
+            double real = to == null ? length : to.since(from).seconds();
+            // Before the first rep the presenter may wait: one rep's time before it ends is when it begins.
+            double into = time.since(from).seconds() - Math.max(0, from.equals(span.start()) ? real - length : 0);
+            double share = Math.max(0, Math.min(1, into / Math.min(real, Math.max(length, 0.1))));
+            return face(share * length);
+        }
+
+        private Face face(double second) {
+            double[] ends = tempo.phaseEnds();
+            double away;
+            String word;
+            boolean first = second < ends[0];
+            if (first) {
+                away = second / Math.max(0.01, ends[0]);
+                word = startsDown ? "down, breathe in" : "up, breathe out";
+            } else if (second < ends[1]) {
+                away = 1;
+                word = "hold";
+            } else if (second < ends[2]) {
+                away = 1 - (second - ends[1]) / Math.max(0.01, ends[2] - ends[1]);
+                word = startsDown ? "up, breathe out" : "down, breathe in";
+            } else {
+                away = 0;
+                word = "hold";
+            }
+            double down = startsDown ? away : 1 - away;
+            return new Face.Tempo(word, (int) Math.round(down * Face.TEMPO_STEPS));
         }
     }
 }

@@ -66,6 +66,16 @@ public final class MoveLibrary {
         return moves;
     }
 
+    /** All names and aliases. */
+    public List<String> names() {
+        List<String> names = new ArrayList<>();
+        for (Move move : moves) {
+            names.add(move.name());
+            names.addAll(move.aliases());
+        }
+        return names;
+    }
+
     /** The move called {@code name}, by name or alias. */
     public Optional<Move> find(String name) {
         return found.of(name);

@@ -12,13 +12,19 @@ import java.util.Deque;
 final class BoundarySolver {
     private static final double NEVER = -1e9;
 
+    /** Cumulative evidence for a segment up to an absolute bin. */
+    @FunctionalInterface
+    interface Within {
+        double at(int segment, int bin);
+    }
+
     private final int boundaries;
     private final int[] low;
     private final int[] high;
     private final double[] plannedBins;
     private final double[] costPerBin;
     private final double[][] at;
-    private final double[][] within;
+    private final Within within;
 
     /**
      * @param low first bin of each boundary's band
@@ -28,7 +34,7 @@ final class BoundarySolver {
      * @param at evidence for boundary k at bin low[k] + i
      * @param within cumulative evidence for segment k, by absolute bin
      */
-    BoundarySolver(int[] low, int[] high, double[] plannedBins, double[] costPerBin, double[][] at, double[][] within) {
+    BoundarySolver(int[] low, int[] high, double[] plannedBins, double[] costPerBin, double[][] at, Within within) {
         this.boundaries = low.length;
         this.low = low;
         this.high = high;
@@ -72,7 +78,7 @@ final class BoundarySolver {
 
     private void addWithin(double[] values, int boundary, int segment, int sign) {
         for (int i = 0; i < values.length; i++) {
-            values[i] += sign * within[segment][low[boundary] + i];
+            values[i] += sign * within.at(segment, low[boundary] + i);
         }
     }
 

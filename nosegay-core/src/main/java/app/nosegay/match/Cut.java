@@ -7,6 +7,7 @@ import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Which stretches of which takes make the finished programme, in order, end to end.
@@ -18,48 +19,186 @@ public record Cut(List<Clip> clips) {
     private static final Length LEAD = Length.ofMillis(500);
     /** A moment after the last word, short enough to leave out the end tone. */
     private static final Length TAIL = Length.ofMillis(800);
+    /** Less than this is not worth a cut of its own. */
+    private static final Length SLIVER = Length.ofMillis(120);
 
     public Cut {
         clips = List.copyOf(clips);
     }
 
-    /** A stretch of one take at its place in the programme. */
-    public record Clip(String take, Span<Axis.Take> source, Time<Axis.Cut> start) {
+    /**
+     * A stretch of one take at its place in the programme.
+     *
+     * @param hold how long its last frame stands after it, in silence
+     */
+    public record Clip(String take, Span<Axis.Take> source, Time<Axis.Cut> start, Length hold) {
+        public Clip(String take, Span<Axis.Take> source, Time<Axis.Cut> start) {
+            this(take, source, start, Length.ZERO);
+        }
+
+        public Length length() {
+            return source.length().plus(hold);
+        }
+
         public Time<Axis.Cut> end() {
-            return start.plus(source.length());
+            return start.plus(length());
+        }
+
+        /** Where its picture comes from at a moment of the programme; the last frame while it is held. */
+        public Time<Axis.Take> sourceAt(Time<Axis.Cut> time) {
+            return Time.min(source.end(), source.start().plus(time.since(start)));
         }
     }
 
-    /** The cut that trusts the recording: from the first matched segment to the last, take after take, nothing held or trimmed. */
+    /** The cut that trusts the recording and leaves out what is cut by default. */
     public static Cut of(Match match) {
-        List<Clip> clips = new ArrayList<>();
-        Time<Axis.Cut> cursor = Time.zero();
-        for (Match.Take take : match.takes()) {
-            List<Match.Placed> inTake = match.segments().stream()
-                    .filter(s -> take.id().equals(s.take()))
-                    .toList();
-            if (inTake.isEmpty()) {
-                continue;
-            }
-            Time<Axis.Take> first = inTake.stream()
-                    .map(Match.Placed::start)
-                    .min(Time::compareTo)
+        return of(match, MatchNotes.NONE);
+    }
+
+    /** The cut as decided: segment after segment as chosen, what lies between them unless it is cut, trimmed or held where the clock is trusted. */
+    public static Cut of(Match match, MatchNotes notes) {
+        List<CutProposal> out =
+                CutProposal.of(match, notes).stream().filter(CutProposal::cut).toList();
+        Pieces pieces = new Pieces(out);
+        List<Match.Placed> found =
+                match.segments().stream().filter(Match.Placed::matched).toList();
+        found = inDoneOrder(found);
+        for (int i = 0; i < found.size(); i++) {
+            Match.Placed p = found.get(i);
+            Match.Take take = match.takes().stream()
+                    .filter(t -> t.id().equals(p.take()))
+                    .findFirst()
                     .orElseThrow();
-            Time<Axis.Take> last =
-                    inTake.stream().map(Match.Placed::end).max(Time::compareTo).orElseThrow();
+            Match.Placed before = i > 0 ? found.get(i - 1) : null;
+            Match.Placed after = i + 1 < found.size() ? found.get(i + 1) : null;
+            boolean follows = before != null
+                    && before.take().equals(p.take())
+                    && !before.end().isAfter(p.start());
+            boolean leads =
+                    after != null && after.take().equals(p.take()) && !p.end().isAfter(after.start());
             Time<Axis.Take> takeEnd = Time.<Axis.Take>zero().plus(take.length());
-            Span<Axis.Take> source = new Span<>(
-                    Time.max(Time.zero(), first.minus(LEAD)), Time.max(last, Time.min(takeEnd, last.plus(TAIL))));
-            clips.add(new Clip(take.id(), source, cursor));
-            cursor = cursor.plus(source.length());
+            if (follows) {
+                pieces.add(p.take(), before.end(), p.start());
+            }
+            boolean first = before == null || !before.take().equals(p.take());
+            boolean last = after == null || !after.take().equals(p.take());
+            Time<Axis.Take> from = first ? Time.max(Time.zero(), p.start().minus(LEAD)) : p.start();
+            Time<Axis.Take> to =
+                    last && !leads ? Time.max(p.end(), Time.min(takeEnd, p.end().plus(TAIL))) : p.end();
+            segment(pieces, p, from, to, notes.rule(p.id()));
         }
-        return new Cut(clips);
+        return new Cut(pieces.clips());
+    }
+
+    /** Planned order, but for moves done in each other's place within a take: those stay as they were done. */
+    private static List<Match.Placed> inDoneOrder(List<Match.Placed> planned) {
+        List<Match.Placed> order = new ArrayList<>(planned);
+        for (int i = 0; i < order.size(); i++) {
+            for (int j = i + 1; j <= i + 2 && j < order.size(); j++) {
+                boolean between = j == i + 1
+                        || order.get(i + 1).take().equals(order.get(i).take())
+                                && !order.get(i + 1)
+                                        .start()
+                                        .isAfter(order.get(i).start())
+                                && !order.get(i + 1)
+                                        .start()
+                                        .isBefore(order.get(j).start());
+                boolean swapped = order.get(j).take().equals(order.get(i).take())
+                        && order.get(j).end().isBefore(order.get(i).start().plus(SLIVER))
+                        && between;
+                if (swapped) {
+                    Match.Placed earlier = order.get(j);
+                    order.set(j, order.get(i));
+                    order.set(i, earlier);
+                }
+            }
+        }
+        return order;
+    }
+
+    private static void segment(
+            Pieces pieces, Match.Placed p, Time<Axis.Take> from, Time<Axis.Take> to, LengthRule rule) {
+        Length missing = p.planned().minus(p.end().since(p.start()));
+        boolean byClock = rule == LengthRule.CLOCK;
+        boolean byCard = rule == LengthRule.CARD && p.id().endsWith("/rest");
+        if (byClock && missing.negated().isPositive()) {
+            pieces.add(p.take(), from, p.start().plus(p.planned()));
+        } else {
+            pieces.add(p.take(), from, to);
+            if ((byClock || byCard) && missing.isPositive()) {
+                pieces.hold(missing);
+            }
+        }
+    }
+
+    /** Gathers clips, joining those that follow each other in one take and leaving out what is cut. */
+    private static final class Pieces {
+        private final List<CutProposal> out;
+        private final List<Clip> clips = new ArrayList<>();
+
+        Pieces(List<CutProposal> out) {
+            this.out = out;
+        }
+
+        void add(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            List<CutProposal> inside = out.stream()
+                    .filter(c -> c.take().equals(take)
+                            && c.span().start().isBefore(to)
+                            && from.isBefore(c.span().end()))
+                    .toList();
+            Time<Axis.Take> at = from;
+            for (CutProposal c : inside) {
+                piece(take, at, Time.min(to, c.span().start()));
+                at = Time.max(at, c.span().end());
+            }
+            piece(take, at, to);
+        }
+
+        private void piece(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            if (!to.isAfter(from)) {
+                return;
+            }
+            Clip last = clips.isEmpty() ? null : clips.get(clips.size() - 1);
+            boolean joins = last != null
+                    && last.take().equals(take)
+                    && !last.hold().isPositive()
+                    && from.since(last.source().end()).abs().compareTo(SLIVER) < 0
+                    && to.isAfter(last.source().end());
+            if (joins) {
+                clips.set(
+                        clips.size() - 1,
+                        new Clip(take, new Span<>(last.source().start(), to), last.start(), Length.ZERO));
+            } else if (to.since(from).compareTo(SLIVER) > 0 || clips.isEmpty()) {
+                Time<Axis.Cut> start = last == null ? Time.zero() : last.end();
+                clips.add(new Clip(take, new Span<>(from, to), start, Length.ZERO));
+            }
+        }
+
+        void hold(Length length) {
+            Clip last = clips.get(clips.size() - 1);
+            clips.set(
+                    clips.size() - 1,
+                    new Clip(
+                            last.take(),
+                            last.source(),
+                            last.start(),
+                            last.hold().plus(length)));
+        }
+
+        List<Clip> clips() {
+            return clips;
+        }
     }
 
     public Length total() {
         return clips.isEmpty()
                 ? Length.ZERO
                 : new Length(clips.get(clips.size() - 1).end().micros());
+    }
+
+    /** The takes it uses. */
+    public Set<String> takes() {
+        return clips.stream().map(Clip::take).collect(java.util.stream.Collectors.toCollection(java.util.TreeSet::new));
     }
 
     /** Where a moment of a take is in the programme; empty when it was cut away. */
@@ -70,6 +209,27 @@ public record Cut(List<Clip> clips) {
                         && !time.isAfter(c.source().end()))
                 .findFirst()
                 .map(c -> c.start().plus(time.since(c.source().start())));
+    }
+
+    /** Where a segment is in the programme, as far as it is shown, with the frames held behind it; empty when none of it is. */
+    public Optional<Span<Axis.Cut>> shown(Match.Placed p) {
+        Time<Axis.Cut> from = null;
+        Time<Axis.Cut> to = null;
+        for (Clip c : clips) {
+            boolean part = p.matched()
+                    && c.take().equals(p.take())
+                    && c.source().start().isBefore(p.end())
+                    && p.start().isBefore(c.source().end());
+            if (part) {
+                Time<Axis.Take> first = Time.max(p.start(), c.source().start());
+                from = from == null ? c.start().plus(first.since(c.source().start())) : from;
+                boolean toItsEnd = !p.end().isBefore(c.source().end());
+                to = toItsEnd
+                        ? c.end()
+                        : c.start().plus(p.end().since(c.source().start()));
+            }
+        }
+        return from == null || !to.isAfter(from) ? Optional.empty() : Optional.of(new Span<>(from, to));
     }
 
     /** The clip that shows {@code time}; the last one at the very end; empty for an empty cut. */

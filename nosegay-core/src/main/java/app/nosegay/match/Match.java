@@ -4,6 +4,7 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,8 +34,20 @@ public record Match(
      * @param offset null when no sync tone with a log was heard
      * @param ratePpm 0 when it could not be measured
      * @param evidence what was used: tones, log, beeps, words, motion
+     * @param foreign whether next to nothing in it fits this workout
      */
-    public record Take(String id, String file, Length length, Length offset, double ratePpm, List<String> evidence) {}
+    public record Take(
+            String id,
+            String file,
+            Length length,
+            Length offset,
+            double ratePpm,
+            List<String> evidence,
+            boolean foreign) {
+        public Take(String id, String file, Length length, Length offset, double ratePpm, List<String> evidence) {
+            this(id, file, length, offset, ratePpm, evidence, false);
+        }
+    }
 
     /**
      * A planned segment at its place.
@@ -50,6 +63,8 @@ public record Match(
      * @param endDoubt 0 (certain) to 1
      * @param startPinned whether the user fixed the start
      * @param endPinned whether the user fixed the end
+     * @param others where else it was done and not used
+     * @param reason why this one of several was taken; null where there is only one
      */
     public record Placed(
             String id,
@@ -62,7 +77,41 @@ public record Match(
             double startDoubt,
             double endDoubt,
             boolean startPinned,
-            boolean endPinned) {
+            boolean endPinned,
+            List<Other> others,
+            String reason) {
+        public Placed {
+            others = List.copyOf(others);
+        }
+
+        public Placed(
+                String id,
+                Length planned,
+                String take,
+                Time<Axis.Take> start,
+                Time<Axis.Take> end,
+                Time<Axis.Take> performedStart,
+                Time<Axis.Take> performedEnd,
+                double startDoubt,
+                double endDoubt,
+                boolean startPinned,
+                boolean endPinned) {
+            this(
+                    id,
+                    planned,
+                    take,
+                    start,
+                    end,
+                    performedStart,
+                    performedEnd,
+                    startDoubt,
+                    endDoubt,
+                    startPinned,
+                    endPinned,
+                    List.of(),
+                    null);
+        }
+
         public boolean matched() {
             return take != null;
         }
@@ -82,8 +131,33 @@ public record Match(
         }
     }
 
-    /** A stretch nobody planned. */
+    /**
+     * Another time a segment was done.
+     *
+     * @param kind repeat (in the same take) or retake (in another)
+     */
+    public record Other(String take, Time<Axis.Take> start, Time<Axis.Take> end, String kind) {}
+
+    /**
+     * A stretch inside the workout that no planned segment takes.
+     *
+     * @param kind interruption, fluff, dead air, unplanned (movement) or after the end
+     */
     public record Unplanned(String take, Span<Axis.Take> span, String kind) {}
+
+    /** With rep moments tapped by hand in place of those found. */
+    public Match withTaps(Map<String, List<Time<Axis.Take>>> taps) {
+        if (taps.isEmpty()) {
+            return this;
+        }
+        Map<String, List<Time<Axis.Take>>> all = new HashMap<>(reps);
+        taps.forEach((id, times) -> {
+            if (segment(id).filter(Placed::matched).isPresent()) {
+                all.put(id, times);
+            }
+        });
+        return new Match(takes, segments, unplanned, all);
+    }
 
     public Optional<Placed> segment(String id) {
         return segments.stream().filter(s -> s.id().equals(id)).findFirst();

@@ -1,9 +1,12 @@
 package app.nosegay.match;
 
+import app.nosegay.plan.Finding;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.PlanJson;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.TranscriptJson;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -16,6 +19,11 @@ public final class MatchJson {
     private MatchJson() {}
 
     public static ObjectNode of(Timeline timeline, Match match) {
+        return of(timeline, match, List.of(), List.of());
+    }
+
+    /** With the calls heard and the findings. */
+    public static ObjectNode of(Timeline timeline, Match match, List<HeardCall> calls, List<Finding> findings) {
         ObjectNode root = JsonMapper.builder().build().createObjectNode();
         ArrayNode takes = root.putArray("takes");
         for (Match.Take t : match.takes()) {
@@ -28,6 +36,7 @@ public final class MatchJson {
             node.put("ratePpm", Math.round(t.ratePpm() * 100) / 100.0);
             ArrayNode evidence = node.putArray("evidence");
             t.evidence().forEach(evidence::add);
+            node.put("foreign", t.foreign());
         }
         List<String> order = foundOrder(match);
         ArrayNode segments = root.putArray("segments");
@@ -50,8 +59,18 @@ public final class MatchJson {
                     ArrayNode times = reps.putArray(s.id());
                     match.reps().get(s.id()).forEach(t -> times.add(round(t.seconds())));
                 });
-        root.putArray("calls");
-        root.putArray("findings");
+        ArrayNode heard = root.putArray("calls");
+        for (HeardCall c : calls) {
+            TranscriptJson.call(heard.addObject(), c.call())
+                    .put("take", c.take())
+                    .put("time", round(c.call().time().seconds()))
+                    .put("end", round(c.call().end().seconds()))
+                    .put("text", c.call().text())
+                    .put("segment", c.segment())
+                    .put("truth", c.truth())
+                    .put("error", c.error());
+        }
+        PlanJson.findings(root.putArray("findings"), findings);
         return root;
     }
 
@@ -89,7 +108,15 @@ public final class MatchJson {
         } else {
             node.putNull("foundIndex");
         }
-        node.putArray("others");
+        node.put("reason", p.reason());
+        ArrayNode others = node.putArray("others");
+        for (Match.Other o : p.others()) {
+            others.addObject()
+                    .put("take", o.take())
+                    .put("start", round(o.start().seconds()))
+                    .put("end", round(o.end().seconds()))
+                    .put("kind", o.kind());
+        }
     }
 
     private static void time(ObjectNode node, String name, Time<Axis.Take> time) {

@@ -12,15 +12,41 @@ final class MatchWeights {
     /** Each second that a segment is longer or shorter than planned. */
     static final double PER_SECOND_OFF = 1.2;
     /** The most a longer segment costs: interruptions of any length happen. */
-    static final double MOST_FOR_LONGER = 14;
+    static final double MOST_FOR_LONGER = 12.5;
     /** A segment left out altogether. */
     static final double LEFT_OUT = 16;
+    /** Each further segment left out with it. */
+    static final double LEFT_OUT_AGAIN = 6;
+    /** A pause between two segments. */
+    static final double PAUSE = 10;
+    /** Each second of a pause: they may be long. */
+    static final double PAUSE_PER_SECOND = 0.03;
+    /** A segment broken off, to be begun again. */
+    static final double BROKEN_OFF = 16;
+    /** Saying that something went wrong, where it is broken off. */
+    static final double FLUFF_SAID = 9;
+    /** How near the words are to the breaking off, in seconds. */
+    static final double FLUFF_SIGMA = 2;
+    /** Beeps count less where a clock need not sound: at the ends of rests and talk. */
+    static final double UNSIGNALLED_SHARE = 0.6;
+    /** A segment done whole that is then done again. */
+    static final double REPEATED = 14;
+    /** Going back one segment further. */
+    static final double BACK_ONE = 3;
+    /** A segment that ends well before its time, with the next behind it. */
+    static final double CUT_SHORT = 16;
+    /** A take that begins or ends in the middle of the plan. */
+    static final double PART_OF_PLAN = 18;
+    /** Pins outweigh everything. */
+    static final double PINNED = 1e4;
     /** A beep at a boundary. */
     static final double BEEP = 6;
     /** How sharply a beep places a boundary, in seconds. */
     static final double BEEP_SIGMA = 0.06;
     /** A pip with another about a second later is a countdown: little weight as a boundary of its own. */
     static final double COUNTDOWN_SHARE = 0.2;
+    /** The moment a countdown counts to, where its own beep was not heard. */
+    static final double COUNTED_TO = 4;
     /** Beeps shorter apart than this are one signal; its first onset counts, in seconds. */
     static final double ONE_SIGNAL = 0.45;
     /** A word that announces a boundary ("go", "rest", "switch"). */
@@ -39,8 +65,32 @@ final class MatchWeights {
     static final double TALK_MOTION_SHARE = 0.3;
     /** A later start of the whole costs a little per second, so that without evidence the workout starts where the take does. */
     static final double LATE_BEGINNING_PER_SECOND = 0.02;
-    /** Doubt asks how likely the boundary lies further away than this, in seconds. */
-    static final double DOUBT_TOLERANCE = 0.15;
+    /** A number counted down to a boundary: "three, two, one". */
+    static final double COUNTED = 3.5;
+    /** A move is introduced this long before it begins, in seconds, at the most. */
+    static final double NAMED_BEFORE = 25;
+    /** Two moves are taken for exchanged when their names tell it by two mentions more than the plan's order. */
+    static final double SWAPPED = 2 * NAMED;
+    /** Doubt asks how likely the boundary lies further away than this, in seconds: what can be had from beeps … */
+    static final double TOLERANCE_BEEPS = 0.15;
+    /** … from words without beeps … */
+    static final double TOLERANCE_WORDS = 1.0;
+    /** … and from voice and motion alone (DESIGN.md section 5). */
+    static final double TOLERANCE_MOTION = 2.0;
+    /** Likelihoods are spread by this much: the evidence is less independent than it is added up to be. */
+    static final double DOUBT_SPREAD = 1.0;
+    /** Where something was left out, repeated or put in, which of several like segments it was is known only when their names are said. */
+    static final double ORDER_DOUBT = 0.35;
+    /** Nothing that was only heard or seen is certain. */
+    static final double LEAST_DOUBT = 0.01;
+    /** Boundaries are placed within this distance of where the order of events put them, in seconds. */
+    static final double REFINE_SECONDS = 15;
+    /** A start is borne out by this much evidence … */
+    static final double SIGN_OF_START = 2;
+    /** … or by movement after stillness … */
+    static final double SIGN_OF_MOVEMENT = 0.2;
+    /** … and a take in which fewer than this share of the moves are borne out is something else. */
+    static final double FOREIGN_SHARE = 0.3;
     /** A segment shorter than this share of its plan was left out. */
     static final double LEFT_OUT_SHARE = 0.12;
     /** Doubt of a boundary computed from sync tones and the log. */

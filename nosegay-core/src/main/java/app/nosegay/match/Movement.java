@@ -15,15 +15,20 @@ final class Movement {
     /** A twitch is not a start: movement has to go on for this long. */
     private static final Length STEADY = Length.ofMillis(400);
 
-    private Movement() {}
+    private final Trace motion;
+    private final float[] sorted;
+
+    Movement(Trace motion) {
+        this.motion = motion;
+        sorted = motion.values().clone();
+        Arrays.sort(sorted);
+    }
 
     /** The stretch between first and last movement; the announced one when there is no motion to go by. */
-    static Span<Axis.Take> within(Trace motion, Span<Axis.Take> announced) {
+    Span<Axis.Take> within(Span<Axis.Take> announced) {
         if (motion.values().length < motion.hz() * 2) {
             return announced;
         }
-        float[] sorted = motion.values().clone();
-        Arrays.sort(sorted);
         double low = sorted[sorted.length / 10];
         int from = motion.index(announced.start());
         int to = motion.index(announced.end());
@@ -36,8 +41,8 @@ final class Movement {
         }
         double threshold = low + SHARE * (usual - low);
         int steady = (int) Math.max(1, Math.round(STEADY.seconds() * motion.hz()));
-        int first = steadyFrom(motion, from, to, 1, steady, threshold);
-        int last = steadyFrom(motion, to, from, -1, steady, threshold);
+        int first = steadyFrom(from, to, 1, steady, threshold);
+        int last = steadyFrom(to, from, -1, steady, threshold);
         if (first < 0 || last < 0 || last <= first) {
             return announced;
         }
@@ -48,7 +53,7 @@ final class Movement {
     }
 
     /** The first index from {@code from} towards {@code to} where most of the next {@code steady} values move, or −1. */
-    private static int steadyFrom(Trace motion, int from, int to, int step, int steady, double threshold) {
+    private int steadyFrom(int from, int to, int step, int steady, double threshold) {
         for (int i = from; i != to; i += step) {
             int moving = 0;
             for (int j = 0; j < steady; j++) {

@@ -7,21 +7,42 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
 /**
- * The moments reps are completed: from the main direction the picture moves in (first principal component of small grey pictures), its
- * period found near the planned tempo; from the tempo alone where there is no picture.
+ * The moments reps are completed. The set's small grey pictures, freed of changes of light and weighted by how still each cell is at rest, are
+ * searched for the period near the planned tempo in which they repeat best; along the pattern that moves with it, a rep is a way out and back to
+ * where the rest before left off. From the tempo alone where there is no picture or no rhythm.
  */
 final class RepFinder {
     /** A rep may take this share of its planned time … */
     private static final double SHORTEST = 0.6;
     /** … up to this. */
     private static final double LONGEST = 1.7;
-    /** Autocorrelation under this is no rhythm: the planned tempo is used. */
-    private static final double LEAST_RHYTHM = 0.25;
+    /** How far people stray from the planned tempo: the standard deviation of the logarithm. */
+    private static final double STRAYS = 0.25;
+    /** Noise alone gives any period 2 / n of the changes; this many times as much is a rhythm. */
+    private static final double OVER_NOISE = 3;
+    /** Seconds of rest before a set that tell what moves anyway. */
+    private static final double REST_SECONDS = 8;
+    /** Camera noise under this is not told apart, in grey levels squared. */
+    private static final double LEAST_NOISE = 0.3;
+    /** So many cells, of those that change most, are looked at. */
+    private static final int LIVELIEST = 120;
+    /** Out is above this share of the way, back is below the other. */
+    private static final double OUT = 0.6;
+
+    private static final double BACK = 0.35;
+    /** Back where it began, whatever trembles there. */
+    private static final double HOME = 0.1;
+    /** The last rep counts when it took this share of the others. */
+    private static final double WHOLE = 0.94;
+    /** A count from the tempo alone forgives this share of a rep at the end. */
+    private static final double FORGIVEN = 0.1;
 
     private RepFinder() {}
 
@@ -46,94 +67,327 @@ final class RepFinder {
         double planned = s.tempo().repLength().seconds();
         double start = p.performedStart().seconds();
         double end = p.performedEnd().seconds();
-        TakeEvidence.Poses poses = take.pose();
-        List<Time<Axis.Take>> found = new ArrayList<>();
-        if (poses != null && poses.count() > 0) {
-            double[] signal = mainDirection(poses, (int) (start * poses.hz()), (int) (end * poses.hz()));
-            // Alternating sides mirror every other rep in the picture: its rhythm may show at twice the rep.
-            double period = period(signal, poses.hz(), planned);
-            if (period > 0) {
-                planned = period;
-            } else if (s.way() == SideWay.ALTERNATE) {
-                double pair = period(signal, poses.hz(), 2 * planned);
-                planned = pair > 0 ? pair / 2 : planned;
+        if (take.pose() != null && take.pose().count() > 0 && end - start > 1.2 * planned) {
+            List<Time<Axis.Take>> seen =
+                    seen(new Asked(take.pose(), start, end, planned, s.way() == SideWay.ALTERNATE));
+            if (!seen.isEmpty()) {
+                return seen;
             }
         }
-        int count = (int) Math.floor((end - start) / planned + 0.35);
+        List<Time<Axis.Take>> found = new ArrayList<>();
+        int count = (int) Math.floor((end - start) / planned + FORGIVEN);
         for (int i = 1; i <= count; i++) {
             found.add(Time.ofSeconds(Math.min(end, start + i * planned)));
         }
         return found;
     }
 
-    /** The stretch of pictures projected on the direction in which they vary most, by power iteration. */
-    private static double[] mainDirection(TakeEvidence.Poses poses, int from, int to) {
-        int first = Math.max(0, from);
-        int n = Math.max(0, Math.min(poses.count(), to) - first);
-        int cells = poses.cells();
-        double[] mean = new double[cells];
-        for (int i = 0; i < n * cells; i++) {
-            mean[i % cells] += (poses.grey()[first * cells + i] & 0xff) / (double) n;
+    /** A set as it is looked at; the pictures are compared by identity, as they are large and do not change. */
+    private record Asked(TakeEvidence.Poses poses, double start, double end, double planned, boolean alternate) {
+        @Override
+        public boolean equals(Object o) {
+            return o instanceof Asked a
+                    && a.poses == poses
+                    && a.start == start
+                    && a.end == end
+                    && a.planned == planned
+                    && a.alternate == alternate;
         }
-        double[] direction = new double[cells];
-        for (int c = 0; c < cells; c++) {
-            direction[c] = Math.sin(c + 1.0);
+
+        @Override
+        public int hashCode() {
+            return 31 * System.identityHashCode(poses) + Double.hashCode(start);
         }
-        double[] projected = new double[n];
-        for (int round = 0; round < 12; round++) {
-            double[] next = new double[cells];
+    }
+
+    /** A pin moves few sets: what was seen in the others is kept. */
+    private static final Map<Asked, List<Time<Axis.Take>>> KEPT = new LinkedHashMap<>(64, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, List<Time<Axis.Take>>> eldest) {
+            return size() > 600;
+        }
+    };
+
+    /** The reps seen in the pictures; none where they have no rhythm. */
+    private static List<Time<Axis.Take>> seen(Asked asked) {
+        synchronized (KEPT) {
+            List<Time<Axis.Take>> kept = KEPT.get(asked);
+            if (kept != null) {
+                return kept;
+            }
+        }
+        List<Time<Axis.Take>> seen =
+                new Pictures(asked.poses(), asked.start(), asked.end()).reps(asked.planned(), asked.alternate());
+        synchronized (KEPT) {
+            KEPT.put(asked, seen);
+        }
+        return seen;
+    }
+
+    /** The pictures of one set and of the rest before it. */
+    private static final class Pictures {
+        private final double hz;
+        private final double end;
+        private final int first;
+        private final int n;
+        private final int rest;
+        private int cells;
+        /** Whitened values, the rest first: [picture][cell]. */
+        private double[][] values;
+
+        Pictures(TakeEvidence.Poses poses, double start, double end) {
+            this.hz = poses.hz();
+            this.end = end;
+            this.cells = poses.cells();
+            int from = (int) Math.round(start * hz);
+            // A little beyond the end, to see the last return.
+            int to = (int) Math.min(poses.count(), Math.round((end + 0.6) * hz));
+            this.rest = Math.max(0, Math.min(from, (int) (REST_SECONDS * hz)));
+            this.first = from;
+            this.n = Math.max(0, to - from);
+            values = new double[rest + n][cells];
+            for (int i = 0; i < rest + n; i++) {
+                int at = (from - rest + i) * cells;
+                double mean = 0;
+                for (int c = 0; c < cells; c++) {
+                    mean += (poses.grey()[at + c] & 0xff) / (double) cells;
+                }
+                for (int c = 0; c < cells; c++) {
+                    // Light that changes, changes everything alike.
+                    values[i][c] = (poses.grey()[at + c] & 0xff) * 100 / Math.max(1, mean);
+                }
+            }
+            whiten();
+            keepTheLiveliest();
+        }
+
+        /** What moves is in few of the cells: the others only cost time. */
+        private void keepTheLiveliest() {
+            if (cells <= LIVELIEST) {
+                return;
+            }
+            double[] energy = new double[cells];
+            for (int i = rest; i < rest + n; i++) {
+                for (int c = 0; c < cells; c++) {
+                    energy[c] += values[i][c] * values[i][c];
+                }
+            }
+            double[] sorted = energy.clone();
+            Arrays.sort(sorted);
+            double least = sorted[cells - LIVELIEST];
+            int[] kept = java.util.stream.IntStream.range(0, cells)
+                    .filter(c -> energy[c] >= least)
+                    .limit(LIVELIEST)
+                    .toArray();
+            double[][] fewer = new double[values.length][kept.length];
+            for (int i = 0; i < values.length; i++) {
+                for (int c = 0; c < kept.length; c++) {
+                    fewer[i][c] = values[i][kept[c]];
+                }
+            }
+            values = fewer;
+            cells = kept.length;
+        }
+
+        /** Takes the set's mean off each cell and divides by how much the cell changes at rest. */
+        private void whiten() {
+            for (int c = 0; c < cells; c++) {
+                double noise = 0;
+                double before = 0;
+                for (int i = 0; i < rest; i++) {
+                    before += values[i][c] / Math.max(1, rest);
+                }
+                for (int i = 0; i < rest; i++) {
+                    noise += Math.pow(values[i][c] - before, 2) / Math.max(1, rest);
+                }
+                double mean = 0;
+                for (int i = rest; i < rest + n; i++) {
+                    mean += values[i][c] / n;
+                }
+                double scale = 1 / Math.sqrt(noise + LEAST_NOISE);
+                for (int i = 0; i < rest + n; i++) {
+                    values[i][c] = (values[i][c] - mean) * scale;
+                }
+            }
+        }
+
+        /** The moments; none when there is no rhythm. */
+        List<Time<Axis.Take>> reps(double planned, boolean alternate) {
+            double total = 0;
+            for (int i = rest; i < rest + n; i++) {
+                for (double v : values[i]) {
+                    total += v * v;
+                }
+            }
+            double period = bestPeriod(planned, total);
+            double pair = alternate ? bestPeriod(2 * planned, total) : 0;
+            // Sides in turn mirror each other: the pair repeats where the single rep hardly does.
+            boolean mirrored = pair > 0 && (period <= 0 || power(pair, total) > power(period, total));
+            if (period <= 0 && !mirrored) {
+                return List.of();
+            }
+            double[] y = along(mirrored ? pair : period);
+            double single = mirrored ? pair / 2 : period;
+            double restAt = level(y);
+            double[] way = mirrored ? folded(y, restAt) : turned(y, restAt);
+            return completed(smooth(way, single), single);
+        }
+
+        private double bestPeriod(double planned, double total) {
+            double rhythm = OVER_NOISE * 2 / Math.max(1, n);
+            double best = 0;
+            double at = 0;
+            double least = planned * SHORTEST;
+            double most = Math.min(planned * LONGEST, n / hz / 1.5);
+            for (double p = least; p <= most; p *= 1.015) {
+                double stray = Math.log(p / planned) / STRAYS;
+                double value = power(p, total) * Math.exp(-0.5 * stray * stray);
+                if (value > best) {
+                    best = value;
+                    at = p;
+                }
+            }
+            return at > 0 && power(at, total) >= rhythm ? at : 0;
+        }
+
+        /** The share of all changes that goes by {@code period}. */
+        private double power(double period, double total) {
+            double[][] a = component(period);
+            double sum = 0;
+            for (int c = 0; c < cells; c++) {
+                sum += a[0][c] * a[0][c] + a[1][c] * a[1][c];
+            }
+            return total <= 0 ? 0 : 2 * sum / n / total;
+        }
+
+        /** Cosine and sine part of every cell at {@code period}. */
+        private double[][] component(double period) {
+            double[][] a = new double[2][cells];
+            double turn = 2 * Math.PI / (period * hz);
             for (int i = 0; i < n; i++) {
-                double dot = 0;
+                double cos = Math.cos(turn * i);
+                double sin = Math.sin(turn * i);
+                double[] picture = values[rest + i];
                 for (int c = 0; c < cells; c++) {
-                    dot += direction[c] * ((poses.grey()[(first + i) * cells + c] & 0xff) - mean[c]);
+                    a[0][c] += picture[c] * cos;
+                    a[1][c] += picture[c] * sin;
                 }
-                projected[i] = dot;
+            }
+            return a;
+        }
+
+        /** The pictures of rest and set along the pattern that goes to and fro with {@code period}. */
+        private double[] along(double period) {
+            double[][] a = component(period);
+            double re = 0;
+            double im = 0;
+            for (int c = 0; c < cells; c++) {
+                re += a[0][c] * a[0][c] - a[1][c] * a[1][c];
+                im += 2 * a[0][c] * a[1][c];
+            }
+            double angle = 0.5 * Math.atan2(im, re);
+            double[] pattern = new double[cells];
+            for (int c = 0; c < cells; c++) {
+                pattern[c] = a[0][c] * Math.cos(angle) + a[1][c] * Math.sin(angle);
+            }
+            double[] y = new double[rest + n];
+            for (int i = 0; i < y.length; i++) {
                 for (int c = 0; c < cells; c++) {
-                    next[c] += dot * ((poses.grey()[(first + i) * cells + c] & 0xff) - mean[c]);
+                    y[i] += pattern[c] * values[i][c];
                 }
             }
-            double norm = 0;
-            for (double v : next) {
-                norm += v * v;
-            }
-            norm = Math.sqrt(norm);
-            for (int c = 0; c < cells && norm > 0; c++) {
-                direction[c] = next[c] / norm;
-            }
+            return y;
         }
-        return projected;
-    }
 
-    /** The lag, in seconds near {@code planned}, at which the signal best resembles itself; 0 when it has no rhythm there. */
-    private static double period(double[] signal, double hz, double planned) {
-        int least = (int) Math.max(2, Math.floor(planned * SHORTEST * hz));
-        int most = (int) Math.ceil(planned * LONGEST * hz);
-        double best = LEAST_RHYTHM;
-        double at = 0;
-        double before = 0;
-        for (int lag = least; lag <= most && lag < signal.length / 2; lag++) {
-            double value = correlation(signal, lag);
-            double after = lag + 1 < signal.length / 2 ? correlation(signal, lag + 1) : value;
-            boolean peak = value >= before && value >= after && lag > least;
-            if (peak && value > best) {
-                best = value;
-                double bend = before - 2 * value + after;
-                at = (lag + (bend == 0 ? 0 : 0.5 * (before - after) / bend)) / hz;
-            }
-            before = value;
+        /** Where the mover stands before the set: in the last second of the rest, or at its very start. */
+        private double level(double[] y) {
+            int from = Math.max(0, rest - (int) hz);
+            int to = Math.max(from + 1, rest == 0 ? Math.min(y.length, 2) : rest);
+            double[] before = Arrays.copyOfRange(y, from, to);
+            Arrays.sort(before);
+            return before[before.length / 2];
         }
-        return at;
-    }
 
-    private static double correlation(double[] signal, int lag) {
-        double product = 0;
-        double a = 1e-9;
-        double b = 1e-9;
-        for (int i = lag; i < signal.length; i++) {
-            product += signal[i] * signal[i - lag];
-            a += signal[i] * signal[i];
-            b += signal[i - lag] * signal[i - lag];
+        /** Turned so that the rest is low. */
+        private double[] turned(double[] y, double restAt) {
+            double[] set = Arrays.copyOfRange(y, rest, rest + n);
+            double[] sorted = set.clone();
+            Arrays.sort(sorted);
+            double low = sorted[sorted.length / 20];
+            double high = sorted[sorted.length - 1 - sorted.length / 20];
+            boolean up = Math.abs(restAt - high) < Math.abs(restAt - low);
+            for (int i = 0; up && i < set.length; i++) {
+                set[i] = -set[i];
+            }
+            return set;
         }
-        return product / Math.sqrt(a * b);
+
+        private double[] folded(double[] y, double restAt) {
+            double[] set = Arrays.copyOfRange(y, rest, rest + n);
+            double[] sorted = set.clone();
+            Arrays.sort(sorted);
+            // Between the two sides, rather than where the feet happened to stand.
+            double middle = 0.5 * (sorted[sorted.length / 20] + sorted[sorted.length - 1 - sorted.length / 20]);
+            double centre = Math.abs(restAt - middle) < 0.3 * (sorted[sorted.length - 1] - sorted[0]) ? restAt : middle;
+            for (int i = 0; i < set.length; i++) {
+                set[i] = Math.abs(set[i] - centre);
+            }
+            return set;
+        }
+
+        private double[] smooth(double[] values, double period) {
+            int reach = (int) Math.max(1, Math.round(0.08 * period * hz));
+            double[] out = new double[values.length];
+            for (int i = 0; i < values.length; i++) {
+                int from = Math.max(0, i - reach);
+                int to = Math.min(values.length - 1, i + reach);
+                for (int j = from; j <= to; j++) {
+                    out[i] += values[j] / (to - from + 1);
+                }
+            }
+            return out;
+        }
+
+        /** Where the way back is over: the lowest within {@code reach} before it goes out again. */
+        private static int lowest(double[] way, int from, int reach, double back, double home) {
+            int lowest = from;
+            for (int j = from; j < Math.min(way.length, from + reach) && way[j] < back; j++) {
+                lowest = way[j] < way[lowest] ? j : lowest;
+                if (way[j] <= home) {
+                    return j;
+                }
+            }
+            return lowest;
+        }
+
+        /** Out and back again, each at least half a period after the one before. */
+        private List<Time<Axis.Take>> completed(double[] way, double period) {
+            double[] sorted = way.clone();
+            Arrays.sort(sorted);
+            double low = sorted[sorted.length / 12];
+            double high = sorted[sorted.length - 1 - sorted.length / 12];
+            double out = low + OUT * (high - low);
+            double back = low + BACK * (high - low);
+            List<Time<Axis.Take>> found = new ArrayList<>();
+            boolean isOut = false;
+            double last = 0;
+            for (int i = 0; i < way.length; i++) {
+                if (!isOut && way[i] > out) {
+                    isOut = true;
+                } else if (isOut && way[i] < back) {
+                    isOut = false;
+                    int lowest = lowest(way, i, (int) Math.round(0.4 * period * hz), back, low + HOME * (high - low));
+                    double at = lowest / hz;
+                    // Stopping half-way and standing up is no rep.
+                    boolean stops = first / hz + at > end - 0.35 * period;
+                    if (at - last >= (stops ? WHOLE : 0.5) * period) {
+                        last = at;
+                        found.add(Time.ofSeconds(Math.min(end, first / hz + at)));
+                    }
+                    i = lowest;
+                }
+            }
+            return found;
+        }
     }
 }

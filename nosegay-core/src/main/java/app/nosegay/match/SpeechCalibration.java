@@ -6,6 +6,7 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;

@@ -3,7 +3,9 @@ package app.nosegay.match;
 import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
 import java.util.List;
 
 /**
@@ -18,6 +20,7 @@ import java.util.List;
  * @param motion how much of the picture changes, 0 to 1
  * @param pose small pictures of the scene for rep counting, or null
  * @param words the timed transcript
+ * @param levels loudness to broadcast measure
  */
 public record TakeEvidence(
         String id,
@@ -28,11 +31,29 @@ public record TakeEvidence(
         Trace loudness,
         Trace motion,
         Poses pose,
-        List<Caption> words) {
+        List<Caption> words,
+        SoundLevels levels) {
     public TakeEvidence {
         tones = List.copyOf(tones);
         beeps = List.copyOf(beeps);
         words = List.copyOf(words);
+    }
+
+    public TakeEvidence(
+            String id,
+            String file,
+            Length length,
+            List<Tone> tones,
+            List<Beep> beeps,
+            Trace loudness,
+            Trace motion,
+            Poses pose,
+            List<Caption> words) {
+        this(id, file, length, tones, beeps, loudness, motion, pose, words, SoundLevels.NONE);
+    }
+
+    public TakeEvidence withLevels(SoundLevels metered) {
+        return new TakeEvidence(id, file, length, tones, beeps, loudness, motion, pose, words, metered);
     }
 
     /** A sync tone: when its chirp starts and what it says. */
@@ -54,7 +75,32 @@ public record TakeEvidence(
         }
     }
 
+    /** The stretch of it from one moment to another, as a take of its own. */
+    public TakeEvidence part(String partId, Time<Axis.Take> from, Time<Axis.Take> to) {
+        Length by = from.since(Time.zero());
+        Span<Axis.Take> span = new Span<>(from, to);
+        return new TakeEvidence(
+                partId,
+                file,
+                span.length(),
+                tones.stream()
+                        .filter(t -> span.contains(t.time()))
+                        .map(t -> new Tone(t.time().minus(by), t.code()))
+                        .toList(),
+                beeps.stream()
+                        .filter(b -> span.contains(b.time()))
+                        .map(b -> new Beep(b.time().minus(by), b.length(), b.hz(), b.db()))
+                        .toList(),
+                loudness.part(span),
+                motion.part(span),
+                null,
+                words.stream()
+                        .filter(w -> span.contains(w.start()))
+                        .map(w -> new Caption(w.start().minus(by), w.end().minus(by), w.text()))
+                        .toList());
+    }
+
     public TakeEvidence withWords(List<Caption> transcript) {
-        return new TakeEvidence(id, file, length, tones, beeps, loudness, motion, pose, transcript);
+        return new TakeEvidence(id, file, length, tones, beeps, loudness, motion, pose, transcript, levels);
     }
 }

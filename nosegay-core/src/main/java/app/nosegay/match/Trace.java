@@ -1,7 +1,9 @@
 package app.nosegay.match;
 
 import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import java.util.Arrays;
 
 /**
  * One measured value over a take, at a steady rate from take time 0.
@@ -19,6 +21,11 @@ public record Trace(double hz, float[] values) {
     /** The value at {@code time}, the nearest one where it lies outside; 0 when there is none. */
     public float at(Time<Axis.Take> time) {
         return isEmpty() ? 0 : values[index(time)];
+    }
+
+    /** The values of a stretch. */
+    public Trace part(Span<Axis.Take> span) {
+        return isEmpty() ? this : new Trace(hz, Arrays.copyOfRange(values, index(span.start()), index(span.end())));
     }
 
     /** The index of {@code time}, kept inside the trace. */

@@ -1,12 +1,12 @@
 package app.nosegay.publish;
 
-import app.nosegay.match.Caption;
 import app.nosegay.match.Cut;
 import app.nosegay.publish.TimedText.Cue;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -17,6 +17,10 @@ import java.util.Optional;
 public final class Captions {
     /** Two lines of this many characters at most. */
     private static final int LINE = 42;
+    /** Two lines rarely fill both to the last letter. */
+    private static final int ROOM = 10;
+    /** A gap shorter than this flickers and is closed. */
+    private static final Length FLICKER = Length.ofMillis(80);
     /** A caption stays up long enough to be noticed. */
     private static final Length SHORTEST = Length.ofMillis(900);
 
@@ -26,7 +30,7 @@ public final class Captions {
     public static List<Cue> of(Map<String, List<Caption>> transcripts, Cut cut) {
         List<Cue> cues = new ArrayList<>();
         transcripts.forEach((take, captions) -> {
-            for (Caption c : captions) {
+            for (Caption c : captions.stream().flatMap(c -> parts(c).stream()).toList()) {
                 Optional<Time<Axis.Cut>> start = cut.toCut(take, c.start());
                 if (start.isPresent() && !c.text().isBlank()) {
                     Time<Axis.Cut> end = cut.toCut(take, c.end())
@@ -46,14 +50,44 @@ public final class Captions {
             Time<Axis.Cut> limit = i + 1 < cues.size()
                     ? cues.get(i + 1).span().start()
                     : cue.span().end();
+            boolean flickers = limit.since(cue.span().end()).compareTo(FLICKER) < 0;
             Span<Axis.Cut> span = new Span<>(
                     cue.span().start(),
-                    Time.max(cue.span().start(), Time.min(cue.span().end(), limit)));
+                    flickers
+                            ? limit
+                            : Time.max(cue.span().start(), Time.min(cue.span().end(), limit)));
             if (span.length().isPositive()) {
                 clean.add(new Cue(span, cue.text()));
             }
         }
         return clean;
+    }
+
+    /** A caption in parts of two lines at most, each at the time its first word is said. */
+    private static List<Caption> parts(Caption c) {
+        if (c.text().length() <= 2 * LINE - ROOM) {
+            return List.of(c);
+        }
+        List<Caption> parts = new ArrayList<>();
+        List<Caption.Word> words = c.words();
+        int from = 0;
+        int letters = 0;
+        for (int i = 0; i < words.size(); i++) {
+            int length = words.get(i).text().length() + 1;
+            if (letters + length > 2 * LINE - ROOM && i > from) {
+                parts.add(part(words.subList(from, i), words.get(i).start()));
+                from = i;
+                letters = 0;
+            }
+            letters += length;
+        }
+        parts.add(part(words.subList(from, words.size()), c.end()));
+        return parts;
+    }
+
+    private static Caption part(List<Caption.Word> words, Time<Axis.Take> end) {
+        String text = String.join(" ", words.stream().map(Caption.Word::text).toList());
+        return new Caption(words.get(0).start(), Time.max(words.get(0).start(), end), text);
     }
 
     /** The text in lines of at most {@value #LINE} characters, broken between words. */

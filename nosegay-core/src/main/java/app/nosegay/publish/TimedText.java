@@ -3,6 +3,9 @@ package app.nosegay.publish;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.Locale;
 
@@ -64,6 +67,20 @@ public final class TimedText {
 
     private static String metadataEscaped(String text) {
         return text.replaceAll("([=;#\\\\])", "\\\\$1").replace('\n', ' ');
+    }
+
+    /** Chapters as JSON in the form podcast players read ({@code version 1.2.0}; startTime in seconds). */
+    public static String chaptersJson(List<Cue> chapters) {
+        ObjectNode root = JsonMapper.builder().build().createObjectNode();
+        root.put("version", "1.2.0");
+        ArrayNode list = root.putArray("chapters");
+        for (Cue c : chapters) {
+            list.addObject()
+                    .put("startTime", c.span().start().micros() / 1000 / 1000.0)
+                    .put("endTime", c.span().end().micros() / 1000 / 1000.0)
+                    .put("title", c.text());
+        }
+        return root.toPrettyString() + "\n";
     }
 
     /** One line per chapter: {@code 0:00 Welcome}. */

@@ -37,6 +37,13 @@ public record Tempo(List<Double> seconds) {
         return Length.ofSeconds(seconds.stream().mapToDouble(d -> d).sum());
     }
 
+    /** When the first phase, the pause and the return end, in seconds from the start of a rep. */
+    public double[] phaseEnds() {
+        double first = seconds.get(0);
+        double pause = first + seconds.get(1);
+        return new double[] {first, pause, pause + seconds.get(2)};
+    }
+
     public String text() {
         return seconds.stream()
                 .map(d -> d == Math.rint(d) ? "" + d.longValue() : "" + d)

@@ -42,6 +42,8 @@ final class DecisionsJson {
                 .put("claim", s.claim())
                 .put("source", s.source())
                 .put("date", s.date()));
+        MatchNotesJson.write(root.putObject("match"), workout.matching());
+        DressNotesJson.write(root.putObject("dressing"), workout.dressing());
         ArrayNode waivers = root.putArray("waivers");
         workout.waivers().forEach(w -> waivers.addObject()
                 .put("finding", w.key())
@@ -98,6 +100,8 @@ final class DecisionsJson {
                 positive(rate.path("atRest"), SpeechRate.DEFAULT.atRest()),
                 positive(rate.path("working"), SpeechRate.DEFAULT.working()));
         Workout read = workout.withScript(new ScriptNotes(lines, spoken, avoid, sources))
+                .withMatching(MatchNotesJson.read(root.path("match")))
+                .withDressing(DressNotesJson.read(root.path("dressing")))
                 .withSettings(settings(root.path("settings")));
         for (JsonNode w : root.path("waivers")) {
             read = read.withWaiver(new Waiver(

@@ -1,42 +1,65 @@
 package app.nosegay.workout;
 
+import app.nosegay.dress.DressCheck;
+import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dresser;
 import app.nosegay.dress.Dressing;
+import app.nosegay.dress.Face;
+import app.nosegay.dress.Frame;
+import app.nosegay.dress.Layout;
+import app.nosegay.dress.Piece;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.match.Caption;
+import app.nosegay.match.CallTruth;
+import app.nosegay.match.CaptionRepair;
+import app.nosegay.match.CaptionText;
 import app.nosegay.match.Cut;
+import app.nosegay.match.HeardCall;
 import app.nosegay.match.Match;
+import app.nosegay.match.MatchCheck;
+import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Matcher;
+import app.nosegay.match.SaidLine;
+import app.nosegay.match.SoundCheck;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanReport;
+import app.nosegay.proof.Plait;
+import app.nosegay.proof.Proof;
 import app.nosegay.publish.Captions;
 import app.nosegay.publish.Chapters;
+import app.nosegay.publish.PublishCheck;
 import app.nosegay.publish.TimedText;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptCheck;
 import app.nosegay.shoot.ShootLog;
-import java.util.Comparator;
+import app.nosegay.transcript.Caption;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 
 /**
  * Everything that follows from a workout and the evidence in its takes, stage by stage. Pure: the same inputs give the same programme.
  *
  * @param workout what it follows from
+ * @param library the moves it is reckoned with
  * @param report what is reckoned of the plan
  * @param scriptFindings what is wrong with the script
  * @param evidence per take, in order
+ * @param calls the spoken calls, compared with what was true
+ * @param said the scripted lines and where they were said
+ * @param repairs corrections of captions worth offering
+ * @param matchFindings what differs between plan, words and recording
  * @param logs per take in the same order; entries may be null
+ * @param proof planned, said and shown compared, with the findings of every stage
  */
 public record Programme(
         Workout workout,
+        MoveLibrary library,
         Timeline timeline,
         PlanReport report,
         CuePlan cues,
@@ -44,8 +67,13 @@ public record Programme(
         List<TakeEvidence> evidence,
         List<ShootLog> logs,
         Match match,
+        List<HeardCall> calls,
+        List<SaidLine> said,
+        List<CaptionRepair> repairs,
+        List<Finding> matchFindings,
         Cut cut,
-        Dressing dressing) {
+        Dressing dressing,
+        Proof proof) {
 
     public static Programme of(Workout workout, List<TakeEvidence> evidence, List<ShootLog> logs, MoveLibrary library) {
         Timeline timeline = Expansion.expand(RunSheetParser.parse(workout.sheet(), library), library);
@@ -53,10 +81,30 @@ public record Programme(
         CuePlan cues = CuePlanner.plan(timeline, library, workout.script());
         List<Finding> scriptFindings =
                 ScriptCheck.findings(timeline, cues, workout.script(), library, report.changeOvers());
-        Match match = Matcher.match(timeline, evidence, logs, workout.pins());
-        Cut cut = Cut.of(match);
+        MatchNotes notes = workout.matching();
+        Match match = Matcher.match(timeline, evidence, logs, workout.pins(), notes.choices())
+                .withTaps(notes.taps());
+        Cut cut = Cut.of(match, notes);
+        List<HeardCall> calls = CallTruth.of(timeline, match, evidence, library.names());
+        List<SaidLine> said = SaidLine.of(timeline, cues, match, evidence);
+        List<Finding> matchFindings = matchFindings(timeline, match, notes, cut, evidence, calls, said);
+        Dressing dressing = withCaptions(
+                Dresser.dress(
+                        timeline,
+                        match,
+                        cut,
+                        cues,
+                        new Dresser.Told(said, calls, evidence),
+                        library,
+                        workout.dressing(),
+                        Frame.LANDSCAPE),
+                captions(workout, evidence, cut));
+        List<Finding> found = new ArrayList<>(report.findings());
+        found.addAll(scriptFindings);
+        found.addAll(matchFindings);
         return new Programme(
                 workout,
+                library,
                 timeline,
                 report,
                 cues,
@@ -64,16 +112,79 @@ public record Programme(
                 evidence,
                 logs,
                 match,
+                calls,
+                said,
+                CaptionRepair.of(timeline, match, evidence, said, library),
+                matchFindings,
                 cut,
-                Dresser.dress(timeline, match, cut, cues, library));
+                dressing,
+                prove(workout, timeline, match, cut, calls, found, dressing, evidence));
     }
 
-    /** The findings of plan and script that are not waived, the gravest first. */
-    public List<Finding> openFindings() {
-        return Stream.concat(report.findings().stream(), scriptFindings.stream())
-                .filter(f -> workout.waiver(f).isEmpty())
-                .sorted(Comparator.comparing(Finding::severity))
-                .toList();
+    /** All findings: those of plan, script and match in {@code earlier}, and what dressing and publishing add. */
+    private static Proof prove(
+            Workout workout,
+            Timeline timeline,
+            Match match,
+            Cut cut,
+            List<HeardCall> calls,
+            List<Finding> earlier,
+            Dressing dressing,
+            List<TakeEvidence> evidence) {
+        List<Finding> found = new ArrayList<>(earlier);
+        found.addAll(DressCheck.findings(dressing));
+        found.addAll(PublishCheck.findings(
+                Chapters.of(timeline, match, cut),
+                captions(workout, evidence, cut),
+                !cut.clips().isEmpty()));
+        return Proof.of(Plait.of(timeline, match, cut, calls, found), found, f -> workout.waiver(f)
+                .isPresent());
+    }
+
+    /** The proof reckoned anew, to be timed. */
+    public Proof provenAgain() {
+        List<Finding> found = new ArrayList<>(report.findings());
+        found.addAll(scriptFindings);
+        found.addAll(matchFindings);
+        return prove(workout, timeline, match, cut, calls, found, dressing, evidence);
+    }
+
+    private static List<Finding> matchFindings(
+            Timeline timeline,
+            Match match,
+            MatchNotes notes,
+            Cut cut,
+            List<TakeEvidence> evidence,
+            List<HeardCall> calls,
+            List<SaidLine> said) {
+        List<Finding> findings = new ArrayList<>(MatchCheck.findings(timeline, match, notes, evidence, calls, said));
+        boolean voiceOnly = timeline.sheet().header().voiceOnly();
+        findings.addAll(SoundCheck.findings(match, cut, evidence, voiceOnly));
+        return findings;
+    }
+
+    /** The dressing for another shape of picture, or for another cut of the same takes. */
+    public Dressing dressed(Cut other, Frame frame) {
+        return withCaptions(
+                Dresser.dress(
+                        timeline,
+                        match,
+                        other,
+                        cues,
+                        new Dresser.Told(said, calls, evidence),
+                        library,
+                        workout.dressing(),
+                        frame),
+                captions(workout, evidence, other));
+    }
+
+    /** Where people are on the whole while they work, as a share of the picture's width. */
+    public double focus() {
+        return dressing.layout().areas().stream()
+                .filter(a -> a.stretch().used().contains(Layout.Group.CLOCK))
+                .mapToDouble(a -> a.stretch().heat().centre())
+                .average()
+                .orElse(0.5);
     }
 
     public List<TimedText.Cue> chapters() {
@@ -82,8 +193,23 @@ public record Programme(
 
     /** Captions from the takes' transcripts; empty where none came with them. */
     public List<TimedText.Cue> captions() {
+        return captions(workout, evidence, cut);
+    }
+
+    private static List<TimedText.Cue> captions(Workout workout, List<TakeEvidence> evidence, Cut cut) {
         Map<String, List<Caption>> transcripts = new LinkedHashMap<>();
-        evidence.forEach(e -> transcripts.put(e.id(), e.words()));
+        evidence.forEach(e -> transcripts.put(
+                e.id(),
+                CaptionText.repaired(e.id(), e.words(), workout.matching().repairs())));
         return Captions.of(transcripts, cut);
+    }
+
+    private static Dressing withCaptions(Dressing dressing, List<TimedText.Cue> captions) {
+        if (!dressing.notes().shows(DressNotes.Extra.BURNED_CAPTIONS)) {
+            return dressing;
+        }
+        return dressing.with(captions.stream()
+                .map(c -> (Piece) new Piece.Still(c.span(), new Face.Caption(c.text())))
+                .toList());
     }
 }

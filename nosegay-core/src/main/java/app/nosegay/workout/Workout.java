@@ -1,6 +1,8 @@
 package app.nosegay.workout;
 
+import app.nosegay.dress.DressNotes;
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
@@ -20,6 +22,8 @@ import java.util.Optional;
  * @param takes the recordings it refers to, in order
  * @param pins boundaries fixed by hand
  * @param script what was decided about the script by hand
+ * @param matching what was decided about the match by hand
+ * @param dressing what was decided about the dressing by hand
  * @param waivers findings left as they are
  * @param settings figures set for this workout
  */
@@ -28,6 +32,8 @@ public record Workout(
         List<TakeRef> takes,
         List<Pin> pins,
         ScriptNotes script,
+        MatchNotes matching,
+        DressNotes dressing,
         List<Waiver> waivers,
         Settings settings) {
     public static final Workout EMPTY = new Workout("", List.of(), List.of());
@@ -39,7 +45,7 @@ public record Workout(
     }
 
     public Workout(String sheet, List<TakeRef> takes, List<Pin> pins) {
-        this(sheet, takes, pins, ScriptNotes.NONE, List.of(), Settings.DEFAULT);
+        this(sheet, takes, pins, ScriptNotes.NONE, MatchNotes.NONE, DressNotes.NONE, List.of(), Settings.DEFAULT);
     }
 
     /**
@@ -58,11 +64,14 @@ public record Workout(
 
     /** With another text. What hangs on a segment follows it where its line was renamed or moved. */
     public Workout withSheet(String text) {
-        boolean nothingHangs =
-                pins.isEmpty() && waivers.isEmpty() && script.lines().isEmpty();
+        boolean nothingHangs = pins.isEmpty()
+                && waivers.isEmpty()
+                && script.lines().isEmpty()
+                && matching.equals(MatchNotes.NONE)
+                && dressing.places().isEmpty();
         Map<String, String> renamed = nothingHangs || text.equals(sheet) ? Map.of() : renamed(text);
         if (renamed.isEmpty()) {
-            return new Workout(text, takes, pins, script, waivers, settings);
+            return new Workout(text, takes, pins, script, matching, dressing, waivers, settings);
         }
         return new Workout(
                 text,
@@ -82,6 +91,8 @@ public record Workout(
                         script.rate(),
                         script.avoid(),
                         script.sources()),
+                matching.renamed(renamed),
+                dressing.renamed(renamed),
                 waivers.stream().map(w -> moved(w, renamed)).toList(),
                 settings);
     }
@@ -108,7 +119,7 @@ public record Workout(
 
     /** With other takes and pins, all else as it is. */
     public Workout withTakes(List<TakeRef> otherTakes, List<Pin> otherPins) {
-        return new Workout(sheet, otherTakes, otherPins, script, waivers, settings);
+        return new Workout(sheet, otherTakes, otherPins, script, matching, dressing, waivers, settings);
     }
 
     /** Without a take and the pins that lie in it. */
@@ -131,11 +142,19 @@ public record Workout(
     }
 
     public Workout withScript(ScriptNotes notes) {
-        return new Workout(sheet, takes, pins, notes, waivers, settings);
+        return new Workout(sheet, takes, pins, notes, matching, dressing, waivers, settings);
+    }
+
+    public Workout withMatching(MatchNotes notes) {
+        return new Workout(sheet, takes, pins, script, notes, dressing, waivers, settings);
+    }
+
+    public Workout withDressing(DressNotes notes) {
+        return new Workout(sheet, takes, pins, script, matching, notes, waivers, settings);
     }
 
     public Workout withSettings(Settings set) {
-        return new Workout(sheet, takes, pins, script, waivers, set);
+        return new Workout(sheet, takes, pins, script, matching, dressing, waivers, set);
     }
 
     /** With a finding left as it is. */
@@ -143,7 +162,7 @@ public record Workout(
         List<Waiver> more = new ArrayList<>(
                 waivers.stream().filter(w -> !w.key().equals(waiver.key())).toList());
         more.add(waiver);
-        return new Workout(sheet, takes, pins, script, more, settings);
+        return new Workout(sheet, takes, pins, script, matching, dressing, more, settings);
     }
 
     public Workout withoutWaiver(String key) {
@@ -152,6 +171,8 @@ public record Workout(
                 takes,
                 pins,
                 script,
+                matching,
+                dressing,
                 waivers.stream().filter(w -> !w.key().equals(key)).toList(),
                 settings);
     }

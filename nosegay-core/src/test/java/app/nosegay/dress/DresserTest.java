@@ -54,7 +54,15 @@ class DresserTest {
 
     private Dressing dressing(Match match) {
         var cues = CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT);
-        return Dresser.dress(timeline, match, Cut.of(match), cues, MoveLibrary.shipped());
+        return Dresser.dress(
+                timeline,
+                match,
+                Cut.of(match),
+                cues,
+                Dresser.Told.NOTHING,
+                MoveLibrary.shipped(),
+                DressNotes.NONE,
+                Frame.LANDSCAPE);
     }
 
     private List<Face> at(Match match, String segment, double secondsIn) {
@@ -90,8 +98,8 @@ class DresserTest {
     void restsSayWhatComesNextAndCountIn() {
         Match m = match(1, null);
         assertThat(at(m, "ground/goblet-squat/r1/rest", 2))
-                .contains(
-                        new Face.Card(Face.CardKind.NEXT, "Next: single-arm row", "Left side first · With kettlebell"));
+                .contains(new Face.Card(
+                        Face.CardKind.NEXT, "Next: single-arm row", "Left side first · With kettlebell", "row"));
         assertThat(at(m, "ground/goblet-squat/r1/rest", 18.5)).contains(new Face.GetReady(2));
         assertThat(at(m, "ground/goblet-squat/r1/rest", 10)).noneMatch(Face.GetReady.class::isInstance);
     }

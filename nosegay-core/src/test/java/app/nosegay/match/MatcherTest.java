@@ -10,6 +10,7 @@ import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -70,7 +71,7 @@ class MatcherTest {
                     .isBetween(
                             start + timeline.segments().get(k).start().seconds() - 0.01,
                             start + timeline.segments().get(k).start().seconds() + 0.01);
-            assertThat(p.doubt()).isLessThan(0.2);
+            assertThat(p.doubt()).isLessThan(0.35);
         }
     }
 
@@ -101,17 +102,20 @@ class MatcherTest {
     }
 
     @Test
-    void aHeldClockStretchesOneRestAndShiftsTheRest() {
-        List<Double> beeps = new ArrayList<>();
+    void aHeldClockIsAnInterruptionBehindARestAndAStretchedSet() {
+        List<Double> inRest = new ArrayList<>();
+        List<Double> inWork = new ArrayList<>();
         for (double b : boundaries(5)) {
-            beeps.add(b > 150 ? b + 17 : b);
+            inRest.add(b > 130 ? b + 17 : b);
+            inWork.add(b > 150 ? b + 17 : b);
         }
-        Match m = match(take(timeline.total().seconds() + 40, beeps));
-        double drift =
-                m.segments().stream().mapToDouble(p -> p.drift().seconds()).sum();
-        assertThat(drift).isBetween(16.8, 17.2);
-        assertThat(m.segments().stream().filter(p -> Math.abs(p.drift().seconds()) > 0.2))
-                .hasSize(1);
+        Match m = match(take(timeline.total().seconds() + 40, inRest));
+        assertThat(m.segments())
+                .allSatisfy(p -> assertThat(p.drift().abs().seconds()).isLessThan(0.2));
+        assertThat(m.unplanned()).hasSize(1);
+        assertThat(m.unplanned().get(0).span().length().seconds()).isBetween(16.8, 17.2);
+        Match longer = match(take(timeline.total().seconds() + 40, inWork));
+        assertThat(longer.segment("a/plank/r1").orElseThrow().drift().seconds()).isBetween(16.8, 17.2);
     }
 
     @Test
@@ -297,7 +301,7 @@ class MatcherTest {
                 }
             }
         }
-        double[][] m = new BoundarySolver(low, high, planned, cost, at, within).maxMarginals();
+        double[][] m = new BoundarySolver(low, high, planned, cost, at, (k, b) -> within[k][b]).maxMarginals();
         for (double[] row : m) {
             assertThat(Arrays.stream(row).max().orElseThrow())
                     .isCloseTo(best, org.assertj.core.data.Offset.offset(1e-6));
@@ -308,5 +312,67 @@ class MatcherTest {
         double off = length - planned;
         double price = off >= 0 ? Math.min(off * cost, MatchWeights.MOST_FOR_LONGER) : -off * cost;
         return length == 0 ? Math.min(price, MatchWeights.LEFT_OUT) : price;
+    }
+
+    @Test
+    void aSetBrokenOffAndBegunAgainIsFoundWithItsFirstTry() {
+        Segment set = timeline.segment("a/push-up/r2").orElseThrow();
+        double broken = 4 + set.start().seconds() + 18;
+        List<Double> beeps = new ArrayList<>();
+        for (double b : boundaries(4)) {
+            beeps.add(b > broken ? b + 25 : b);
+        }
+        beeps.add(4 + set.start().seconds() + 25);
+        List<Caption> words = List.of(new Caption(
+                Time.ofSeconds(broken + 0.5), Time.ofSeconds(broken + 2), "Sorry, let me start that again."));
+        Match m = match(take(timeline.total().seconds() + 40, beeps).withWords(words));
+        Match.Placed p = m.segment("a/push-up/r2").orElseThrow();
+        assertThat(p.start().seconds())
+                .isBetween(4 + set.start().seconds() + 24.9, 4 + set.start().seconds() + 25.1);
+        assertThat(p.others()).hasSize(1);
+        assertThat(p.others().get(0).kind()).isEqualTo("repeat");
+        assertThat(m.unplanned()).extracting(Match.Unplanned::kind).containsExactly("fluff");
+    }
+
+    @Test
+    void aRetakeOfOneSegmentIsChosenForThatOneAlone() {
+        TakeEvidence whole = take(timeline.total().seconds() + 20, boundaries(5));
+        Segment set = timeline.segment("a/push-up/r2").orElseThrow();
+        TakeEvidence again = new TakeEvidence(
+                "u",
+                "u.mp4",
+                Length.ofSeconds(50),
+                List.of(),
+                List.of(3.0, 43.0).stream()
+                        .map(b -> new TakeEvidence.Beep(Time.ofSeconds(b), Length.ofMillis(300), 1000, -20))
+                        .toList(),
+                Trace.NONE,
+                Trace.NONE,
+                null,
+                List.of());
+        ShootLog log = new ShootLog(
+                SHEET,
+                3,
+                Time.zero(),
+                null,
+                List.of(new ShootLog.Entry(set.id(), new Span<>(Time.ofSeconds(3), Time.ofSeconds(43)))));
+        Match m = Matcher.match(timeline, List.of(whole, again), Arrays.asList(null, log), List.of());
+        assertThat(m.segment(set.id()).orElseThrow().take()).isEqualTo("u");
+        assertThat(m.segment(set.id()).orElseThrow().reason()).contains("the last one made");
+        assertThat(m.segment(set.id()).orElseThrow().others()).hasSize(1);
+        assertThat(m.segments().stream().filter(p -> "t".equals(p.take())))
+                .hasSize(timeline.segments().size() - 1);
+        Match forced = Matcher.match(
+                timeline, List.of(whole, again), Arrays.asList(null, log), List.of(), java.util.Map.of(set.id(), "t"));
+        assertThat(forced.segment(set.id()).orElseThrow().take()).isEqualTo("t");
+    }
+
+    @Test
+    void somethingElseIsSaidToBeSomethingElse() {
+        List<Caption> words = List.of(
+                new Caption(Time.ofSeconds(3), Time.ofSeconds(6), "Today we repot the tomatoes and talk about frost."));
+        Match m = match(take(640, List.of()).withWords(words));
+        assertThat(m.takes().get(0).foreign()).isTrue();
+        assertThat(m.segments()).noneMatch(Match.Placed::matched);
     }
 }

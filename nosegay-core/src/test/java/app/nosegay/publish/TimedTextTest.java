@@ -2,12 +2,12 @@ package app.nosegay.publish;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.match.Caption;
 import app.nosegay.match.Cut;
-import app.nosegay.match.TranscriptReader;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
+import app.nosegay.transcript.TranscriptReader;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -72,11 +72,15 @@ class TimedTextTest {
     @Test
     void longCaptionsBreakBetweenWords() {
         String text = "Take one long step back and drop straight down until the knee is a fist above the floor";
-        String shown = Captions.of(Map.of("t", List.of(caption(1, 9, text))), cut(0, 20))
-                .get(0)
-                .text();
-        assertThat(shown.split("\n")).allSatisfy(l -> assertThat(l.length()).isLessThanOrEqualTo(42));
-        assertThat(shown.replace('\n', ' ')).isEqualTo(text);
+        List<TimedText.Cue> cues = Captions.of(Map.of("t", List.of(caption(1, 9, text))), cut(0, 20));
+        assertThat(cues).hasSize(2).allSatisfy(c -> {
+            assertThat(c.text().split("\n")).hasSizeLessThanOrEqualTo(2);
+            assertThat(c.text().split("\n"))
+                    .allSatisfy(l -> assertThat(l.length()).isLessThanOrEqualTo(42));
+        });
+        assertThat(cues.get(1).span().start()).isEqualTo(cues.get(0).span().end());
+        String all = cues.get(0).text() + " " + cues.get(1).text();
+        assertThat(all.replace('\n', ' ')).isEqualTo(text);
     }
 
     @Test

@@ -3,13 +3,17 @@ package app.nosegay.workout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.library.CueKind;
+import app.nosegay.match.LengthRule;
+import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
 import app.nosegay.plan.check.ChangeCosts;
 import app.nosegay.plan.fit.FitRanges;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.ScriptNotes.Decided;
 import app.nosegay.script.ScriptNotes.Source;
+import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import java.io.IOException;
@@ -93,5 +97,23 @@ class DecisionsTest {
         assertThat(old.sheet()).isEqualTo("title: Old");
         assertThat(old.settings()).isEqualTo(Settings.DEFAULT);
         assertThat(old.script()).isEqualTo(ScriptNotes.NONE);
+    }
+
+    @Test
+    void matchDecisionsSurviveTheFileAndFollowARenamedBlock() throws IOException {
+        Time<Axis.Take> at = Time.ofSeconds(61.5);
+        MatchNotes notes = MatchNotes.NONE
+                .withRule(LengthRule.CARD)
+                .withRule("ground-work/push-up/r2", LengthRule.CLOCK)
+                .withChoice("ground-work/push-up/r2", "take-2")
+                .withCut(new MatchNotes.CutDecision("take-1", new Span<>(at, at.plus(Length.ofSeconds(4))), true))
+                .withTaps("ground-work/push-up/r2", List.of(at))
+                .withRepair(new MatchNotes.Repair("take-1", at, "goblin", "goblet", true));
+        Workout w = hanging("ground-work/push-up/r2").withMatching(notes);
+        assertThat(WorkoutJson.read(WorkoutJson.write(w))).isEqualTo(w);
+        Workout renamed = w.withSheet(SHEET.replace("Ground Work", "Beds"));
+        assertThat(renamed.matching().rule("beds/push-up/r2")).isEqualTo(LengthRule.CLOCK);
+        assertThat(renamed.matching().choices()).containsEntry("beds/push-up/r2", "take-2");
+        assertThat(renamed.matching().taps()).containsKey("beds/push-up/r2");
     }
 }

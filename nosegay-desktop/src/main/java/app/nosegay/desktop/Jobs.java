@@ -7,6 +7,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -21,6 +23,7 @@ public final class Jobs {
     });
     private final ReadOnlyStringWrapper name = new ReadOnlyStringWrapper("");
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
+    private final ReadOnlyBooleanWrapper news = new ReadOnlyBooleanWrapper();
     private final ReadOnlyDoubleWrapper share = new ReadOnlyDoubleWrapper(0);
     private final AtomicBoolean updateUnderWay = new AtomicBoolean();
     private volatile double latestShare;
@@ -82,6 +85,7 @@ public final class Jobs {
 
     private void idle(String text) {
         name.set("");
+        news.set(false);
         message.set(text);
         share.set(0);
     }
@@ -105,9 +109,21 @@ public final class Jobs {
         return message.getReadOnlyProperty();
     }
 
-    /** Shows a message that has no job. */
+    /** Shows something that went wrong without a job. */
     public void say(String text) {
+        news.set(false);
         message.set(text);
+    }
+
+    /** Shows something that went well. */
+    public void tell(String text) {
+        news.set(true);
+        message.set(text);
+    }
+
+    /** Whether the message is good news. */
+    public ReadOnlyBooleanProperty news() {
+        return news.getReadOnlyProperty();
     }
 
     public ReadOnlyDoubleProperty share() {

@@ -1,9 +1,15 @@
 package app.nosegay.desktop;
 
+import app.nosegay.desktop.dress.DressStage;
+import app.nosegay.desktop.match.MatchStage;
 import app.nosegay.desktop.plan.PlanStage;
 import app.nosegay.desktop.series.SeriesScreen;
+import app.nosegay.desktop.shoot.ShootStage;
 import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.logbook.Logbook;
+import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -14,12 +20,14 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.BooleanSupplier;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
+import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -46,6 +54,7 @@ final class Photographer {
 
     void start() {
         Session session = shell.session();
+        System.setProperty("nosegay.settings", demo.resolve("settings").toString());
         deleteAutosave();
         steps.add(new Step(() -> shell.go("Match"), () -> true, "match-empty"));
         steps.add(new Step(
@@ -58,16 +67,38 @@ final class Photographer {
         steps.add(
                 new Step(() -> ((PlanStage) shell.stage("Plan")).tabs().show("Findings"), () -> true, "plan-findings"));
         steps.add(new Step(() -> pick("Script", "#windows", 8), () -> true, "script"));
+        steps.add(new Step(() -> shell.go("Shoot"), () -> true, "shoot"));
+        steps.add(new Step(
+                () -> shoot().startFrom(9), () -> shoot().isRunning() && shoot().secondsLeft() < 10, "shoot-clock"));
+        steps.add(new Step(
+                () -> shoot().end(),
+                () -> !shoot().isRunning() && !session.jobs().isRunning(),
+                null));
+        steps.add(new Step(() -> session.jobs().tell(""), () -> true, null));
         steps.add(new Step(() -> pick("Match", "#score", 6), () -> true, "match"));
+        for (String page : List.of("Findings", "Cuts", "Words", "Takes")) {
+            String picture = "match-" + page.toLowerCase(Locale.ROOT);
+            steps.add(new Step(() -> ((MatchStage) shell.stage("Match")).showPage(page), () -> true, picture));
+        }
         steps.add(new Step(() -> pick("Dress", "#stretches", 6), () -> true, "dress"));
-        steps.add(new Step(() -> shell.go("Publish"), () -> true, "publish"));
+        steps.add(new Step(() -> ((DressStage) shell.stage("Dress")).showPage("Style"), () -> true, "dress-style"));
+        steps.add(new Step(() -> pick("Proof", "#plaits", 6), () -> true, "proof"));
+        steps.add(new Step(() -> shell.go("Publish"), this::coverIsPainted, "publish"));
         steps.add(new Step(() -> pick("Library", "#moves", 4), () -> true, "library"));
         steps.add(new Step(this::series, () -> true, "series"));
+        steps.add(new Step(this::logbook, () -> true, "logbook"));
         steps.add(new Step(this::ways, () -> true, "plan-ways"));
         Timeline clock = new Timeline(new KeyFrame(LOOK_EVERY, e -> look()));
         clock.setCycleCount(Timeline.INDEFINITE);
         steps.peek().begin().run();
         clock.play();
+    }
+
+    private boolean coverIsPainted() {
+        Node cover = shell.root().lookup("#cover");
+        return cover != null
+                && cover.lookupAll("*").stream()
+                        .anyMatch(n -> n instanceof ImageView picture && picture.getImage() != null);
     }
 
     /** Goes to a stage and selects a line of its list. */
@@ -77,6 +108,10 @@ final class Photographer {
         if (node instanceof ListView<?> view) {
             view.getSelectionModel().select(index);
         }
+    }
+
+    private ShootStage shoot() {
+        return (ShootStage) shell.stage("Shoot");
     }
 
     /** A week of the demo and two invented neighbours of it. */
@@ -95,6 +130,31 @@ final class Photographer {
         }
     }
 
+    /** A page of made-up entries, in a settings folder of the demo's own. */
+    private void logbook() {
+        Programme of = shell.session().programme().get();
+        String title = of.timeline().sheet().header().title();
+        try {
+            Path published = demo.resolve("published");
+            Files.createDirectories(published);
+            Logbook page = Logbook.EMPTY
+                    .with(new Logbook.Entry("2026-04-18", Logbook.Kind.TAKE, title, "One take, 4:15, two fluffs"))
+                    .with(new Logbook.Entry(
+                            "2026-04-18",
+                            Logbook.Kind.LESSON,
+                            title,
+                            "Shoes are loud on this floor: socks on the mat."))
+                    .with(new Logbook.Entry("2026-04-20", Logbook.Kind.PUBLISHED, title, "Long video was accepted"))
+                    .withTime(title, "plan", 1500)
+                    .withTime(title, "match", 540)
+                    .withTime(title, "dress", 380);
+            LogbookFile.keep(LogbookFile.news(page, of, published, "2026-04-27"));
+        } catch (IOException e) {
+            throw new UncheckedIOException("the demo's logbook cannot be written to " + demo, e);
+        }
+        shell.go("Logbook");
+    }
+
     /** A promise the demo does not keep, and the ways to keep it. */
     private void ways() {
         shell.go("Plan");
@@ -107,7 +167,8 @@ final class Photographer {
     private void look() {
         Step step = steps.peek();
         String trouble = shell.session().jobs().message().get();
-        if (!trouble.isEmpty()) {
+        boolean told = trouble.startsWith("There is no sound output") || trouble.startsWith("The run is logged");
+        if (!trouble.isEmpty() && !told) {
             System.err.println("nosegay: the pictures cannot be taken: " + trouble);
             steps.clear();
             shell.close();

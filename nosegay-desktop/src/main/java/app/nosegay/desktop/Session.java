@@ -1,20 +1,25 @@
 package app.nosegay.desktop;
 
 import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.ListenJob;
+import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.Media;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.logbook.Logbook;
 import app.nosegay.media.MediaInput;
 import app.nosegay.plan.SheetEdit;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.Trouble;
+import app.nosegay.time.Length;
 import app.nosegay.workout.History;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -217,9 +222,20 @@ public final class Session {
         }
         jobs.run("Reading the recordings", progress -> WorkoutMedia.read(workout, folder, progress), read -> {
             media = read;
+            recogniseLogs();
             jobs.say(String.join(". ", read.notices(workout)));
             reckon();
         });
+    }
+
+    /** A recording made by a camera of its own gets the shoot log whose run number its tones carry. */
+    private void recogniseLogs() {
+        Workout now = workout();
+        Workout logged = media.withRecognisedLogs(now);
+        if (!logged.equals(now)) {
+            apply("shoot log recognised by its tones", logged);
+            media = media.withLogs(logged);
+        }
     }
 
     /** The folder media paths are relative to. */
@@ -330,9 +346,43 @@ public final class Session {
                 this::addTake);
     }
 
+    /** Listens for the script in the takes that came without a transcript, in the background. */
+    public void listen() {
+        Workout before = workout();
+        Programme matched = programme().get();
+        Path folder = folder();
+        jobs.run("Listening for the script", progress -> ListenJob.listen(before, matched, folder, progress), heard -> {
+            if (!workout().takes().equals(before.takes())) {
+                jobs.say("The takes were changed while listening: listen again.");
+            } else if (heard.equals(before)) {
+                jobs.say("Nothing of the script was heard in the recordings.");
+            } else {
+                apply(
+                        "listen for the script",
+                        workout().withTakes(heard.takes(), workout().pins()));
+                readTakes();
+            }
+        });
+    }
+
     private void addTake(Workout.TakeRef take) {
         apply("add " + take.id(), workout().withTake(take));
         readTakes();
+        logTake(take);
+    }
+
+    /** A line in the logbook; a logbook that cannot be written is no reason to lose a take. */
+    private void logTake(Workout.TakeRef take) {
+        String title = programme.get() == null
+                ? ""
+                : programme.get().timeline().sheet().header().title();
+        String text = take.id() + ", " + Length.ofSeconds(take.seconds()).clock() + ", " + take.file();
+        try {
+            LogbookFile.keep(LogbookFile.read()
+                    .with(new Logbook.Entry(LocalDate.now().toString(), Logbook.Kind.TAKE, title, text)));
+        } catch (IOException e) {
+            jobs.say(e.getMessage());
+        }
     }
 
     /** Ends the session: what is not saved yet is kept in the autosave. */

@@ -2,13 +2,21 @@ package app.nosegay.desktop;
 
 import app.nosegay.desktop.dress.DressStage;
 import app.nosegay.desktop.library.LibraryScreen;
+import app.nosegay.desktop.logbook.LogbookScreen;
 import app.nosegay.desktop.match.MatchStage;
 import app.nosegay.desktop.plan.PlanStage;
+import app.nosegay.desktop.proof.ProofStage;
 import app.nosegay.desktop.publish.PublishStage;
 import app.nosegay.desktop.script.ScriptStage;
 import app.nosegay.desktop.series.SeriesScreen;
+import app.nosegay.desktop.shoot.ShootStage;
+import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.plan.Finding;
+import app.nosegay.proof.Proof;
+import app.nosegay.script.Wordings;
 import java.io.File;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,6 +45,11 @@ import javafx.stage.Stage;
 
 /** The frame of the window: the stage rail, the workout's name and file, what is running. */
 public final class Shell {
+    /** A glance at a stage is no work, in seconds; a night with the window open is not work either. */
+    private static final long LEAST_NOTED = 20;
+
+    private static final long MOST_NOTED = 4 * 3600;
+
     private final Stage stage;
     private final Session session;
     private final BorderPane frame = new BorderPane();
@@ -49,18 +62,22 @@ public final class Shell {
     private final KeysOverlay keys = new KeysOverlay();
     private int besides;
     private StageView shown;
+    private long shownSince;
 
     Shell(Stage stage, Session session) {
         this.stage = stage;
         this.session = session;
         add("Plan", () -> new PlanStage(session));
         add("Script", () -> new ScriptStage(session));
+        add("Shoot", () -> new ShootStage(session));
         add("Match", () -> new MatchStage(session, stage));
         add("Dress", () -> new DressStage(session));
+        add("Proof", () -> new ProofStage(session, stage, this::jump, this::shootFrom));
         add("Publish", () -> new PublishStage(session, stage));
         besides = places.size();
         add("Library", () -> new LibraryScreen(session, stage));
         add("Series", () -> new SeriesScreen(session, stage));
+        add("Logbook", () -> new LogbookScreen(session, () -> go(0)));
         frame.getStyleClass().add("frame");
         frame.setLeft(rail());
         frame.setTop(head());
@@ -114,7 +131,7 @@ public final class Shell {
             tab.setId("stage-" + places.get(i).name.toLowerCase(Locale.ROOT));
             tab.getStyleClass().setAll("stage-tab");
             tab.setMaxWidth(Double.MAX_VALUE);
-            tab.setTooltip(new Tooltip("Ctrl+" + (i + 1)));
+            tab.setTooltip(new Tooltip("Ctrl+" + (i + 1) % 10));
             tab.setOnAction(e -> go(index));
             tabs.add(tab);
             if (i == besides) {
@@ -129,7 +146,7 @@ public final class Shell {
         Label local = new Label("No picture or sound leaves this machine.");
         local.setWrapText(true);
         local.getStyleClass().add("small");
-        Button help = quiet("Keys  F1", keys::toggle);
+        Button help = Buttons.quiet("Keys  F1", keys::toggle);
         rail.getChildren().addAll(space, help, local);
         return rail;
     }
@@ -145,10 +162,10 @@ public final class Shell {
         redo.setId("redo");
         undo.setOnAction(e -> session.undo());
         redo.setOnAction(e -> session.redo());
-        Button begin = quiet("New", session::begin);
-        Button open = quiet("Open …", this::chooseAndOpen);
-        Button save = quiet("Save", this::save);
-        Button saveAs = quiet("Save as …", this::saveAs);
+        Button begin = Buttons.quiet("New", session::begin);
+        Button open = Buttons.quiet("Open …", this::chooseAndOpen);
+        Button save = Buttons.quiet("Save", this::save);
+        Button saveAs = Buttons.quiet("Save as …", this::saveAs);
         undo.setTooltip(new Tooltip("Ctrl+Z"));
         redo.setTooltip(new Tooltip("Ctrl+Shift+Z"));
         HBox head = new HBox(title, space, undo, redo, begin, open, save, saveAs);
@@ -164,7 +181,7 @@ public final class Shell {
         ProgressBar bar = new ProgressBar();
         bar.progressProperty().bind(session.jobs().share());
         bar.setPrefWidth(220);
-        Button cancel = quiet("Cancel", session.jobs()::cancel);
+        Button cancel = Buttons.quiet("Cancel", session.jobs()::cancel);
         cancel.setId("job-cancel");
         HBox job = new HBox(running, bar, cancel);
         job.setAlignment(Pos.CENTER_LEFT);
@@ -176,6 +193,8 @@ public final class Shell {
         message.getStyleClass().add("message");
         message.textProperty().bind(session.jobs().message());
         message.setWrapText(true);
+        session.jobs().news().addListener((o, was, is) -> message.getStyleClass()
+                .setAll("label", is ? "news" : "message"));
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         Label state = new Label();
@@ -186,14 +205,6 @@ public final class Shell {
         foot.getStyleClass().add("foot");
         foot.setAlignment(Pos.CENTER_LEFT);
         return foot;
-    }
-
-    private static Button quiet(String text, Runnable action) {
-        Button button = new Button(text);
-        button.getStyleClass().add("quiet");
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(e -> action.run());
-        return button;
     }
 
     private void refreshHead() {
@@ -214,10 +225,30 @@ public final class Shell {
         if (shown != null) {
             shown.left();
         }
+        keepTime();
         shown = places.get(index).view();
+        shownSince = System.nanoTime();
         tabs.get(index).setSelected(true);
         frame.setCenter(shown.view());
         shown.entered();
+    }
+
+    /** Notes in the logbook how long the shown stage was worked on; without a saved workout there is nothing to note it for. */
+    private void keepTime() {
+        long seconds = (System.nanoTime() - shownSince) / 1_000_000_000L;
+        if (shown == null
+                || session.file().isEmpty()
+                || seconds < LEAST_NOTED
+                || session.programme().get() == null) {
+            return;
+        }
+        String workout = session.programme().get().timeline().sheet().header().title();
+        try {
+            LogbookFile.keep(LogbookFile.read()
+                    .withTime(workout, shown.name().toLowerCase(Locale.ROOT), Math.min(seconds, MOST_NOTED)));
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+        }
     }
 
     /** Shows a stage by its name. */
@@ -227,6 +258,19 @@ public final class Shell {
                 go(i);
             }
         }
+    }
+
+    /** Goes to the stage a finding belongs to and shows its place there. */
+    private void jump(Finding finding) {
+        String stage = Proof.stage(finding);
+        String place = stage.equals("sound") ? "Match" : Wordings.capital(stage);
+        go(place);
+        stage(place).goTo(finding);
+    }
+
+    private void shootFrom(String segment) {
+        go("Shoot");
+        ((ShootStage) stage("Shoot")).select(segment);
     }
 
     /** The stage called {@code name}. */
@@ -246,7 +290,10 @@ public final class Shell {
             KeyCode.DIGIT4,
             KeyCode.DIGIT5,
             KeyCode.DIGIT6,
-            KeyCode.DIGIT7
+            KeyCode.DIGIT7,
+            KeyCode.DIGIT8,
+            KeyCode.DIGIT9,
+            KeyCode.DIGIT0
         };
         for (int i = 0; i < places.size(); i++) {
             int index = i;
@@ -301,6 +348,7 @@ public final class Shell {
 
     void close() {
         shown.left();
+        keepTime();
         session.close();
     }
 }

@@ -1,5 +1,6 @@
 package app.nosegay.desktop;
 
+import app.nosegay.plan.Finding;
 import javafx.scene.layout.Region;
 
 /** One stage of the work, as the shell shows it. */
@@ -11,6 +12,9 @@ public interface StageView {
 
     /** Called when it comes on screen. */
     default void entered() {}
+
+    /** Shows the place a finding is about, where this stage has it. */
+    default void goTo(Finding finding) {}
 
     /** Called when it leaves the screen: stops playing. */
     default void left() {}

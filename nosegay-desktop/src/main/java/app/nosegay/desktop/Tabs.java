@@ -68,6 +68,15 @@ public final class Tabs {
         onShown = told;
     }
 
+    /** The name of the page that is shown. */
+    public String shown() {
+        return buttons.entrySet().stream()
+                .filter(e -> e.getValue().isSelected())
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse("");
+    }
+
     public Region view() {
         return view;
     }

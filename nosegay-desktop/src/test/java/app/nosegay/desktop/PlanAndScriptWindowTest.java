@@ -42,6 +42,9 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** Plan, Script, Library and Series in the real window, by keys and mouse. */
 class PlanAndScriptWindowTest extends ApplicationTest {
+    /** What the build gives all tests of the window. */
+    private static final String SETTINGS = System.getProperty("nosegay.settings");
+
     private static final String SHEET =
             "title: Small\npromise: 4 min\ntalk Hi  0:30\ncircuit Beds  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\ncircuit Panes  work 0:30\n  plank\ntalk Bye  0:20\n";
 
@@ -59,7 +62,9 @@ class PlanAndScriptWindowTest extends ApplicationTest {
     public void stop() throws Exception {
         interact(() -> shell.close());
         FxToolkit.cleanupStages();
-        System.clearProperty("nosegay.settings");
+        if (SETTINGS != null) {
+            System.setProperty("nosegay.settings", SETTINGS);
+        }
     }
 
     @BeforeEach

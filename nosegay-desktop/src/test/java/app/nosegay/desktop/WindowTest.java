@@ -3,7 +3,13 @@ package app.nosegay.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.desktop.plan.RunSheetEditor;
+import app.nosegay.dress.Box;
+import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Layout;
+import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.logbook.Logbook;
+import app.nosegay.match.LengthRule;
 import app.nosegay.match.Match;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
@@ -12,6 +18,7 @@ import app.nosegay.media.Progress;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
 import app.nosegay.paint.PottingShed;
+import app.nosegay.shoot.ShootLog;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.awt.Graphics2D;
@@ -22,11 +29,16 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Slider;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -252,7 +264,93 @@ class WindowTest extends ApplicationTest {
                 && !shell.session().jobs().isRunning());
         assertThat(Files.readString(folder.resolve("published/chapters.txt"))).startsWith("0:00 Hi\n");
         until(() -> lookup("#outputs .label").queryAllAs(Label.class).stream()
-                .anyMatch(l -> l.getText().startsWith("✓ written")));
+                .anyMatch(l -> l.getText().startsWith("✓ ")));
+    }
+
+    @Test
+    void theProofListsEveryIntervalAndAFindingIsLeftWithAReasonAndComesBack() throws Exception {
+        openWithTake();
+        clickOn("#stage-proof");
+        ListView<?> plaits = lookup("#plaits").queryListView();
+        assertThat(plaits.getItems()).hasSize(programme().timeline().intervals().size());
+        int open = programme().proof().open().size();
+        assertThat(open).isPositive();
+        assertThat(text("#proof-sentence")).isEqualTo(programme().proof().sentence());
+        ListView<?> findings = lookup("#proof-findings").queryListView();
+        assertThat(findings.getItems()).hasSize(open);
+        interact(() -> {
+            findings.getSelectionModel().select(0);
+            findings.requestFocus();
+        });
+        push(KeyCode.L);
+        until(() -> lookup(".dialog-pane .text-field").tryQuery().isPresent());
+        clickOn(".dialog-pane .text-field");
+        write("known and meant");
+        push(KeyCode.ENTER);
+        until(() -> programme().proof().waived().size() == 1);
+        assertThat(shell.session().workout().waivers().get(0).reason()).isEqualTo("known and meant");
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme().proof().waived().isEmpty());
+    }
+
+    @Test
+    void whereThreadsPartCanBeShownAloneAndLeadsToItsStage() throws Exception {
+        openWithTake();
+        clickOn("#stage-proof");
+        clickOn("#only-apart");
+        ListView<?> plaits = lookup("#plaits").queryListView();
+        assertThat(plaits.getItems())
+                .hasSizeLessThan(programme().timeline().intervals().size());
+        ListView<?> findings = lookup("#proof-findings").queryListView();
+        interact(() -> {
+            findings.getSelectionModel().select(0);
+            findings.requestFocus();
+        });
+        push(KeyCode.ENTER);
+        until(() -> lookup("#plaits").tryQuery().isEmpty());
+    }
+
+    @Test
+    void aStyleAndAPieceAreChosenAndAPieceIsDraggedElsewhere() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        ListView<?> stretches = lookup("#stretches").queryListView();
+        interact(() -> stretches.getSelectionModel().select(1));
+        clickOn("#dress-tab-style");
+        clickOn("#style-lantern");
+        until(() -> programme().dressing().notes().style().name().equals("Lantern"));
+        clickOn("#dress-tab-pieces");
+        clickOn("#shows-progress");
+        until(() -> !programme().dressing().notes().shows(DressNotes.Extra.PROGRESS));
+        clickOn("#dress-tab-places");
+        Node pane = lookup("#drag-pane").query();
+        Bounds at = pane.localToScreen(pane.getBoundsInLocal());
+        double scale = Math.min(at.getWidth() / 1280, at.getHeight() / 720);
+        double left = at.getMinX() + (at.getWidth() - 1280 * scale) / 2;
+        Box clock = programme().dressing().layout().areas().get(1).boxes().get(Layout.Group.CLOCK);
+        drag(left + (clock.x() + 40) * scale, at.getMinY() + (clock.y() + 40) * scale)
+                .moveTo(left + 150 * scale, at.getMinY() + 620 * scale)
+                .drop();
+        until(() -> !programme().workout().dressing().places().isEmpty());
+        assertThat(programme().workout().dressing().places().get(0).group()).isEqualTo(Layout.Group.CLOCK);
+        assertThat(programme().dressing().layout().areas().get(1).anchors().get(Layout.Group.CLOCK))
+                .isEqualTo(programme().workout().dressing().places().get(0).anchor());
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme().workout().dressing().places().isEmpty());
+    }
+
+    @Test
+    void aLessonIsWrittenDownAndShownBeforeTheNextShoot() throws Exception {
+        openWithTake();
+        clickOn("#stage-logbook");
+        clickOn("#entry-text");
+        write("Shoes are loud");
+        push(KeyCode.ENTER);
+        until(() -> LogbookFile.read().of(Logbook.Kind.LESSON).stream()
+                .anyMatch(e -> e.text().equals("Shoes are loud")));
+        clickOn("#stage-shoot");
+        until(() -> lookup(".check-box").queryAllAs(CheckBox.class).stream()
+                .anyMatch(c -> c.getText().equals("Shoes are loud")));
     }
 
     @Test
@@ -311,17 +409,128 @@ class WindowTest extends ApplicationTest {
 
     @Test
     void allStagesAndKeysAreReachableWithoutAMouse() throws Exception {
-        push(KeyCode.CONTROL, KeyCode.DIGIT3);
+        push(KeyCode.CONTROL, KeyCode.DIGIT4);
         until(() -> lookup("#film").tryQuery().isPresent());
         push(KeyCode.CONTROL, KeyCode.DIGIT6);
+        until(() -> lookup("#plaits").tryQuery().isPresent());
+        push(KeyCode.CONTROL, KeyCode.DIGIT8);
         until(() -> lookup("#moves").tryQuery().isPresent());
-        push(KeyCode.CONTROL, KeyCode.DIGIT7);
+        push(KeyCode.CONTROL, KeyCode.DIGIT9);
         until(() -> lookup("#series-add").tryQuery().isPresent());
+        push(KeyCode.CONTROL, KeyCode.DIGIT0);
+        until(() -> lookup("#entry-text").tryQuery().isPresent());
         push(KeyCode.CONTROL, KeyCode.DIGIT1);
         until(() -> lookup("#run-sheet").tryQuery().isPresent());
         push(KeyCode.F1);
         until(() -> lookup(".shade").query().isVisible());
         push(KeyCode.F1);
         until(() -> !lookup(".shade").query().isVisible());
+    }
+
+    @Test
+    void theClockRunsThePlanInTheRoomAndKeepsALog() throws Exception {
+        openWithTake();
+        interact(() -> shell.go("Shoot"));
+        until(() -> lookup("#shoot-start").tryQuery().isPresent());
+        clickOn("#shoot-start");
+        until(() -> lookup("#prompt-what").tryQuery().isPresent()
+                && text("#prompt-what").startsWith("Get ready: Hi"));
+        until(() -> text("#prompt-what").equals("Hi"));
+        push(KeyCode.F);
+        push(KeyCode.H);
+        until(() -> text("#prompt-told").startsWith("Held"));
+        push(KeyCode.PAGE_DOWN);
+        push(KeyCode.A);
+        until(() -> text("#prompt-what").startsWith("Get ready: Hi"));
+        push(KeyCode.ESCAPE);
+        until(() -> lookup("#shoot-start").tryQuery().isPresent());
+        ShootLog log = ShootLog.fromJson(Files.readString(folder.resolve("shoot-1.log.json")));
+        assertThat(log.events()).extracting(ShootLog.Event::kind).containsExactly("fluff", "hold", "go-on", "again");
+        assertThat(lookup("#takes").queryListView().getItems()).hasSize(1);
+    }
+
+    @Test
+    void aConnectedCameraIsTestedBeforeTheRun() throws Exception {
+        openWithTake();
+        clickOn("#stage-shoot");
+        ComboBox<String> camera = lookup("#shoot-camera").queryComboBox();
+        assertThat(lookup("#shoot-test").query().isVisible()).isFalse();
+        interact(() -> camera.getSelectionModel().select("test picture and tone"));
+        clickOn("#shoot-test");
+        until(() -> text("#shoot-test-result").startsWith("Recorded 640 × 360; the sound is good"));
+    }
+
+    @Test
+    void everyTryOfAnIntervalIsShownAndPlays() throws Exception {
+        openWithTake();
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").queryListView();
+        interact(() -> score.getSelectionModel().select(1));
+        clickOn("#match-tab-takes");
+        until(() -> text("#takes-heading").equals("Squat was done once."));
+        until(() -> lookup("#tries .picture .image-view").tryQuery().isPresent()
+                && lookup("#tries .image-view").queryAs(ImageView.class).getImage() != null);
+        Image before = lookup("#tries .image-view").queryAs(ImageView.class).getImage();
+        clickOn("Play");
+        until(() -> lookup("#tries .image-view").queryAs(ImageView.class).getImage() != before);
+        interact(() -> score.getSelectionModel().select(3));
+        until(() -> text("#takes-heading").equals("Push-up was done once."));
+    }
+
+    @Test
+    void oneIntervalGetsALengthRuleOfItsOwn() throws Exception {
+        openWithTake();
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").queryListView();
+        interact(() -> score.getSelectionModel().select(1));
+        clickOn("#match-tab-cuts");
+        ComboBox<String> own = lookup("#own-length-rule").queryComboBox();
+        interact(() -> own.getSelectionModel().select(2));
+        until(() -> programme().workout().matching().rules().containsValue(LengthRule.CLOCK));
+        assertThat(programme().workout().matching().rules().keySet()).allMatch(id -> id.startsWith("a/squat"));
+        interact(() -> own.getSelectionModel().select(0));
+        until(() -> programme().workout().matching().rules().isEmpty());
+    }
+
+    @Test
+    void whatIsDecidedAboutTheMatchIsKeptAndUndone() throws Exception {
+        openWithTake();
+        interact(() -> shell.go("Match"));
+        until(() -> lookup("#score").tryQuery().isPresent());
+        clickOn("#match-tab-cuts");
+        until(() -> text("#cut-length").startsWith("The programme lasts"));
+        String before = text("#cut-length");
+        interact(
+                () -> lookup("#length-rule").queryComboBox().getSelectionModel().select(1));
+        until(() -> shell.session().workout().matching().rule() == LengthRule.CLOCK);
+        until(() -> programme().workout().matching().rule() == LengthRule.CLOCK);
+        assertThat(lookup("#undo").queryAs(Button.class).getText()).startsWith("Undo: trust the clock");
+        clickOn("#undo");
+        until(() -> text("#cut-length").equals(before));
+        clickOn("#match-tab-words");
+        until(() -> text("#words-summary").startsWith("No transcript came with the recordings."));
+        clickOn("#match-tab-findings");
+        until(() -> lookup("#match-findings").tryQuery().isPresent());
+        int lines = lookup("#score").queryListView().getItems().size();
+        interact(
+                () -> lookup("#score-order").queryComboBox().getSelectionModel().select("Work only"));
+        until(() -> lookup("#score").queryListView().getItems().size() < lines);
+    }
+
+    @Test
+    void aLineIsNudgedByTenthsAndSeconds() throws Exception {
+        openWithTake();
+        interact(() -> shell.go("Match"));
+        until(() -> lookup("#score").tryQuery().isPresent());
+        interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
+        clickOn("#score");
+        interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
+        double before = programme().match().segments().get(1).start().seconds();
+        push(KeyCode.PERIOD);
+        until(() -> !programme().workout().pins().isEmpty());
+        assertThat(programme().match().segments().get(1).start().seconds()).isBetween(before + 0.09, before + 0.11);
+        push(KeyCode.SHIFT, KeyCode.COMMA);
+        until(() -> programme().match().segments().get(1).start().seconds() < before - 0.5);
+        assertThat(programme().match().segments().get(1).startPinned()).isTrue();
     }
 }

@@ -35,6 +35,11 @@ public final class Demo {
         return sheet("demo");
     }
 
+    /** All shipped run sheets. */
+    public static List<String> sheets() {
+        return List.of(sheet(), sheet("greenhouse-push"), sheet("compost-legs"));
+    }
+
     /** One of the shipped run sheets: the demo's, or one of its neighbours in the week. */
     public static String sheet(String name) {
         try (InputStream in = Demo.class.getResourceAsStream(name + ".runsheet")) {

@@ -2,6 +2,8 @@ package app.nosegay.jobs;
 
 import app.nosegay.library.CueKind;
 import app.nosegay.paint.Palette;
+import app.nosegay.paint.ViewerCard;
+import app.nosegay.plan.Finding;
 import app.nosegay.plan.Header;
 import app.nosegay.plan.RunSheet.Block;
 import app.nosegay.plan.Segment;
@@ -11,8 +13,12 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.GearItem;
 import app.nosegay.plan.check.GearList;
+import app.nosegay.proof.Plait;
+import app.nosegay.proof.Proof;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
+import app.nosegay.shoot.SetUp;
+import app.nosegay.time.Length;
 import app.nosegay.workout.Programme;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -34,19 +40,29 @@ public final class PrintJob {
 
     /** The forms a plan or script is written in, each with its file name. */
     public enum Form {
-        PROMPTER_PDF("prompter.pdf"),
-        RUN_SHEET_PDF("run-sheet.pdf"),
-        RUN_SHEET_CSV("run-sheet.csv"),
-        RUN_SHEET_MARKDOWN("run-sheet.md");
+        PROMPTER_PDF("prompter.pdf", "Prompter text (PDF)"),
+        RUN_SHEET_PDF("run-sheet.pdf", "Run sheet (PDF)"),
+        RUN_SHEET_CSV("run-sheet.csv", "Run sheet (CSV)"),
+        RUN_SHEET_MARKDOWN("run-sheet.md", "Run sheet (Markdown)"),
+        SET_UP_PDF("set-up.pdf", "Set-up sheet (PDF)"),
+        PROOF_PDF("proof.pdf", "Proof sheet (PDF)"),
+        CARD_PDF("workout-card.pdf", "Workout card (PDF)");
 
         private final String file;
+        private final String label;
 
-        Form(String file) {
+        Form(String file, String label) {
             this.file = file;
+            this.label = label;
         }
 
         public String file() {
             return file;
+        }
+
+        /** What people call it. */
+        public String label() {
+            return label;
         }
     }
 
@@ -61,6 +77,9 @@ public final class PrintJob {
             case RUN_SHEET_PDF -> runSheet(programme, target);
             case RUN_SHEET_CSV -> Files.writeString(target, csv(programme.timeline()));
             case RUN_SHEET_MARKDOWN -> Files.writeString(target, markdown(programme));
+            case SET_UP_PDF -> setUp(programme, target);
+            case PROOF_PDF -> proof(programme, target);
+            case CARD_PDF -> card(programme, target);
         }
         return target;
     }
@@ -150,7 +169,110 @@ public final class PrintJob {
         }
     }
 
-    private static String gear(GearList gear) {
+    /** What to lay out, to try and to say first, to be ticked off in the room. */
+    private static void setUp(Programme programme, Path target) throws IOException {
+        Timeline timeline = programme.timeline();
+        SetUp setUp = SetUp.of(timeline, programme.cues(), programme.report().gear(), Libraries.current());
+        try (PdfSheet sheet = new PdfSheet(title(timeline) + ", set-up", title(timeline) + " · set-up")) {
+            sheet.heading(title(timeline), 24);
+            ticks(sheet, "Gear, in order of use", setUp.gear().isEmpty() ? List.of("none") : setUp.gear());
+            ticks(sheet, "On the floor", setUp.floor());
+            ticks(sheet, "Test frame: does it hold", setUp.extremes());
+            ticks(sheet, "Light, sound, safety", setUp.checks());
+            ticks(
+                    sheet,
+                    "Best camera angle",
+                    setUp.angles().entrySet().stream()
+                            .map(e -> e.getKey() + ": " + e.getValue())
+                            .toList());
+            ticks(sheet, "Say first", setUp.sayFirst());
+            sheet.space(10);
+            sheet.paragraph(Cautions.DEFERENCE, 9, Palette.FADED_INK, false);
+            sheet.save(target);
+        }
+    }
+
+    /** Every interval told three times, then the findings, open and left as they are. */
+    private static void proof(Programme programme, Path target) throws IOException {
+        Timeline timeline = programme.timeline();
+        Proof proof = programme.proof();
+        float[] places = {0, 120, 250, 390};
+        try (PdfSheet sheet = new PdfSheet(title(timeline) + ", proof", title(timeline) + " · proof")) {
+            sheet.heading(title(timeline), 24);
+            sheet.paragraph(proof.sentence(), 13, proof.mayPublish() ? Palette.INK : Palette.CAUTION, true);
+            sheet.space(6);
+            sheet.row(9, true, places, "interval", "planned", "said", "shown");
+            for (Plait p : proof.plaits()) {
+                Segment first = p.interval().first();
+                String round = first.round() == null ? "" : " r" + first.round();
+                sheet.row(9, p.apart() > 0.1, places, what(first) + round, p.planned(), shortened(p.said()), p.shown());
+            }
+            findings(sheet, "Open", proof.open(), programme);
+            findings(sheet, "Left as they are", proof.waived(), programme);
+            sheet.space(10);
+            sheet.paragraph(Cautions.DEFERENCE, 9, Palette.FADED_INK, false);
+            sheet.save(target);
+        }
+    }
+
+    /** The workout on one sheet for viewers. */
+    private static void card(Programme programme, Path target) throws IOException {
+        Timeline timeline = programme.timeline();
+        float[] places = {0, 300};
+        try (PdfSheet sheet = new PdfSheet(title(timeline) + ", workout card", title(timeline))) {
+            sheet.heading(title(timeline), 26);
+            Length total = programme.cut().clips().isEmpty()
+                    ? timeline.total()
+                    : programme.cut().total();
+            sheet.paragraph(Math.round(total.seconds() / 60) + " min", 13, Palette.INK, true);
+            String gear = gear(programme.report().gear());
+            sheet.paragraph("You need: " + (gear.isEmpty() ? "some room" : gear), 13, Palette.INK, false);
+            for (ViewerCard.Row row : PublishPictures.rows(programme)) {
+                if (row.motion() == null) {
+                    sheet.space(8);
+                    sheet.heading(row.name(), 15);
+                } else {
+                    sheet.row(13, false, places, row.name(), row.amount());
+                }
+            }
+            sheet.space(12);
+            sheet.paragraph(Cautions.SCREENING, BODY, Palette.FADED_INK, false);
+            sheet.paragraph(Cautions.DEFERENCE, BODY, Palette.FADED_INK, false);
+            sheet.save(target);
+        }
+    }
+
+    private static String shortened(String words) {
+        return words.length() > 30 ? words.substring(0, 29) + "…" : words;
+    }
+
+    private static void findings(PdfSheet sheet, String title, List<Finding> findings, Programme programme)
+            throws IOException {
+        sheet.space(10);
+        sheet.heading(title, 14);
+        if (findings.isEmpty()) {
+            sheet.paragraph("nothing", BODY, Palette.FADED_INK, false);
+        }
+        for (Finding f : findings) {
+            String why = programme
+                    .workout()
+                    .waiver(f)
+                    .map(w -> "  Left because: " + w.reason() + " (" + w.date() + ")")
+                    .orElse("");
+            sheet.indented(
+                    f.severity().word() + "  " + f.code() + "  " + f.message() + why, BODY, Palette.INK, false, 10);
+        }
+    }
+
+    private static void ticks(PdfSheet sheet, String title, List<String> items) throws IOException {
+        sheet.space(8);
+        sheet.heading(title, 14);
+        for (String item : items) {
+            sheet.indented("[  ]  " + item, 12, Palette.INK, false, 10);
+        }
+    }
+
+    static String gear(GearList gear) {
         return Wordings.list(
                 gear.announced().isEmpty()
                         ? gear.used().stream()

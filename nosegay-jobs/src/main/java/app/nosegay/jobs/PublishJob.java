@@ -1,122 +1,155 @@
 package app.nosegay.jobs;
 
-import app.nosegay.media.EncoderSettings;
-import app.nosegay.media.FrameRate;
-import app.nosegay.media.MediaException;
-import app.nosegay.media.MediaInfo;
-import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
-import app.nosegay.media.Renderer;
-import app.nosegay.paint.PiecePainter;
+import app.nosegay.publish.Captions;
+import app.nosegay.publish.CutList;
+import app.nosegay.publish.Description;
 import app.nosegay.publish.TimedText;
+import app.nosegay.transcript.Caption;
 import app.nosegay.workout.Programme;
 import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
-/** Writes what a workout is published as: video, captions, chapters, description lines. */
+/** Writes what a workout is published as. Every file appears whole under its name or not at all, and is read back. */
 public final class PublishJob {
-    /** The longer side of a finished video, unless the takes are smaller. */
-    private static final int LARGEST = 1920;
-    /** The file read back may differ from the cut by the length of a sound frame and a picture frame. */
-    private static final double LENGTH_TOLERANCE_SECONDS = 0.15;
-
     private PublishJob() {}
 
-    /** The names of what is written. */
-    public enum Output {
-        VIDEO("video.mp4"),
-        CAPTIONS_VTT("captions.vtt"),
-        CAPTIONS_SRT("captions.srt"),
-        CHAPTERS_VTT("chapters.vtt"),
-        CHAPTERS_FFMETADATA("chapters.ffmetadata"),
-        CHAPTER_LINES("chapters.txt");
-
-        private final String file;
-
-        Output(String file) {
-            this.file = file;
-        }
-
-        public Path in(Path folder) {
-            return folder.resolve(file);
-        }
+    /**
+     * How the video is made.
+     *
+     * @param template of the description
+     */
+    public record Choices(PublishVideo.Shape shape, PublishVideo.Quality quality, String template) {
+        public static final Choices USUAL =
+                new Choices(PublishVideo.Shape.AS_FILMED, PublishVideo.Quality.GOOD, Description.TEMPLATE);
     }
 
-    /** Writes captions and chapters; gives the files written. Captions only where a transcript came with a take. */
-    public static List<Path> texts(Programme programme, Path folder, boolean overwrite) throws IOException {
-        Files.createDirectories(folder);
-        List<Path> written = new ArrayList<>();
-        List<TimedText.Cue> captions = programme.captions();
-        List<TimedText.Cue> chapters = programme.chapters();
-        String title = programme.timeline().sheet().header().title();
-        if (!captions.isEmpty()) {
-            written.add(write(Output.CAPTIONS_VTT.in(folder), TimedText.webVtt(captions), overwrite));
-            written.add(write(Output.CAPTIONS_SRT.in(folder), TimedText.subRip(captions), overwrite));
+    /** The outputs that can be made of {@code programme}: captions only where a transcript came with a take. */
+    public static List<Output> possible(Programme programme) {
+        List<Output> possible = new ArrayList<>(List.of(Output.values()));
+        if (programme.captions().isEmpty()) {
+            possible.removeAll(List.of(Output.CAPTIONS_VTT, Output.CAPTIONS_SRT, Output.CAPTIONS_PLAIN));
         }
-        written.add(write(Output.CHAPTERS_VTT.in(folder), TimedText.webVtt(chapters), overwrite));
-        written.add(write(Output.CHAPTERS_FFMETADATA.in(folder), TimedText.ffMetadata(title, chapters), overwrite));
-        written.add(write(Output.CHAPTER_LINES.in(folder), TimedText.descriptionLines(chapters), overwrite));
+        if (programme.workout().matching().repairs().isEmpty()) {
+            possible.remove(Output.CAPTIONS_PLAIN);
+        }
+        return possible;
+    }
+
+    /** Writes all texts, sheets and lists; gives the files written. */
+    public static List<Path> texts(Programme programme, WorkoutMedia media, Path folder, boolean overwrite)
+            throws IOException {
+        List<Path> written = new ArrayList<>();
+        for (Output output : possible(programme)) {
+            if (!output.isRendered()) {
+                written.add(write(output, programme, media, folder, overwrite, Choices.USUAL, Progress.NONE));
+            }
+        }
         return written;
     }
 
-    private static Path write(Path file, String text, boolean overwrite) throws IOException {
-        refuseToOverwrite(file, overwrite);
-        return Files.writeString(file, text);
-    }
-
-    private static void refuseToOverwrite(Path file, boolean overwrite) throws IOException {
-        if (!overwrite && Files.exists(file)) {
-            throw new FileAlreadyExistsException(
-                    file + " is there already; it is only replaced when you say so (--overwrite)");
-        }
-    }
-
-    /** Renders the finished video and reads it back; gives its file. */
-    public static Path video(Programme programme, WorkoutMedia media, Path folder, boolean overwrite, Progress progress)
+    /** Writes one output and reads it back; gives its file or folder. */
+    public static Path write(
+            Output output,
+            Programme programme,
+            WorkoutMedia media,
+            Path folder,
+            boolean overwrite,
+            Choices choices,
+            Progress progress)
             throws IOException {
-        Path target = Output.VIDEO.in(folder);
-        refuseToOverwrite(target, overwrite);
-        Renderer.Job job = job(programme, media, true);
-        Renderer.render(job, target, progress);
-        double written = MediaInput.probe(target).length().seconds();
-        double wanted = programme.cut().total().seconds();
-        if (Math.abs(written - wanted) > LENGTH_TOLERANCE_SECONDS) {
-            throw new MediaException(
-                    target, "was read back as " + written + " s instead of " + wanted + " s; render it again");
+        if (programme.cut().clips().isEmpty()) {
+            throw new IOException("nothing to publish yet: no segment of the plan is matched with a take");
+        }
+        Path target = output.in(folder);
+        if (!overwrite && Files.exists(target)) {
+            throw new FileAlreadyExistsException(
+                    target + " is there already; it is only replaced when you say so (--overwrite)");
+        }
+        Files.createDirectories(folder);
+        switch (output) {
+            case VIDEO -> PublishVideo.video(programme, media, target, choices, progress);
+            case EPISODE -> PublishVideo.episode(programme, media, target, progress);
+            case CLIPS -> PublishVideo.clips(programme, media, target, choices, progress);
+            case LAYER_FILM, LAYER_PICTURES -> PublishVideo.layer(programme, media, target, choices, progress);
+            case COVER_WIDE, COVER_SQUARE, COVER_TALL -> PublishPictures.cover(programme, media, output, target);
+            case CARD_PNG -> PublishPictures.card(programme, target);
+            case CARD_PDF -> PrintJob.write(programme, PrintJob.Form.CARD_PDF, target, true);
+            case PROOF -> PrintJob.write(programme, PrintJob.Form.PROOF_PDF, target, true);
+            default -> replace(target, text(output, programme, media, target, choices));
         }
         return target;
     }
 
-    /** The render job of a programme, with its pieces or bare. */
-    public static Renderer.Job job(Programme programme, WorkoutMedia media, boolean dressed) throws IOException {
-        if (programme.cut().clips().isEmpty()) {
-            throw new IOException("nothing to publish yet: no segment of the plan is matched with a take");
+    private static void replace(Path target, String text) throws IOException {
+        Path fresh = target.resolveSibling(target.getFileName() + ".part");
+        try {
+            Files.writeString(fresh, text);
+            if (!Files.readString(fresh).equals(text)) {
+                throw new IOException(target + " was read back differently; the disk may be failing");
+            }
+            Files.move(fresh, target, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(fresh);
         }
-        MediaInfo.Video video = null;
-        for (var clip : programme.cut().clips()) {
-            MediaInfo.Video v = media.readings().get(clip.take()).info().video();
-            video = video == null ? v : video;
-        }
-        if (video == null) {
-            throw new IOException("the takes have no picture; a video cannot be made of them");
-        }
-        double shrink = Math.min(1, LARGEST / (double) Math.max(video.shownWidth(), video.shownHeight()));
-        int width = (int) Math.round(video.shownWidth() * shrink / 2) * 2;
-        int height = (int) Math.round(video.shownHeight() * shrink / 2) * 2;
-        return new Renderer.Job(
-                programme.cut(),
-                media.files(programme.workout()),
-                dressed ? programme.dressing() : null,
-                PiecePainter::paint,
-                width,
-                height,
-                FrameRate.nearest(video.framesPerSecond()),
-                EncoderSettings.FINISHED,
-                programme.timeline().sheet().header().title(),
-                programme.chapters());
+    }
+
+    private static String text(Output output, Programme programme, WorkoutMedia media, Path target, Choices choices)
+            throws IOException {
+        List<TimedText.Cue> chapters = programme.chapters();
+        String title = programme.timeline().sheet().header().title();
+        return switch (output) {
+            case CAPTIONS_VTT -> TimedText.webVtt(programme.captions());
+            case CAPTIONS_SRT -> TimedText.subRip(programme.captions());
+            case CAPTIONS_PLAIN -> TimedText.webVtt(asHeard(programme));
+            case CHAPTERS_VTT -> TimedText.webVtt(chapters);
+            case CHAPTERS_FFMETADATA -> TimedText.ffMetadata(title, chapters);
+            case CHAPTERS_JSON -> TimedText.chaptersJson(chapters);
+            case CHAPTER_LINES -> TimedText.descriptionLines(chapters);
+            case DESCRIPTION -> description(programme, choices.template());
+            case RUN_SHEET -> programme.workout().sheet();
+            case CUT_LIST -> cutList(programme, media, target);
+            default -> throw new IllegalArgumentException(output + " is not a text");
+        };
+    }
+
+    private static List<TimedText.Cue> asHeard(Programme programme) {
+        Map<String, List<Caption>> plain = new LinkedHashMap<>();
+        programme.evidence().forEach(e -> plain.put(e.id(), e.words()));
+        return Captions.of(plain, programme.cut());
+    }
+
+    /** The text under the video, by a template. */
+    public static String description(Programme programme, String template) {
+        return Description.of(
+                template,
+                programme.timeline(),
+                Math.round(programme.cut().total().seconds() / 60),
+                programme.report().gear(),
+                programme.chapters(),
+                programme.workout().script().sources().stream()
+                        .map(s -> "- " + s.claim() + ": " + s.source() + " (" + s.date() + ")")
+                        .toList(),
+                programme.workout().dressing().sound().licence());
+    }
+
+    private static String cutList(Programme programme, WorkoutMedia media, Path target) throws IOException {
+        Map<String, String> files = new LinkedHashMap<>();
+        Map<String, Double> seconds = new LinkedHashMap<>();
+        media.files(programme.workout()).forEach((id, file) -> {
+            files.put(id, Media.stored(target.toAbsolutePath().getParent(), file));
+            seconds.put(id, media.readings().get(id).info().length().seconds());
+        });
+        double rate = PublishVideo.rate(programme, media).perSecond();
+        return CutList.of(programme.timeline(), programme.match(), programme.cut(), files, seconds, rate)
+                        .toPrettyString()
+                + "\n";
     }
 }

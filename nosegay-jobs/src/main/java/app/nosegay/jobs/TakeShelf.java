@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.match.SoundLevels;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.match.Trace;
 import app.nosegay.media.MediaException;
@@ -32,7 +33,7 @@ import javax.imageio.ImageIO;
  */
 public final class TakeShelf {
     /** Raise when reading changes, so that old entries are read again. */
-    private static final int FORMAT = 3;
+    private static final int FORMAT = 5;
 
     private TakeShelf() {}
 
@@ -97,6 +98,8 @@ public final class TakeShelf {
         }
         trace(out, e.loudness());
         trace(out, e.motion());
+        trace(out, e.levels().momentary());
+        trace(out, e.levels().truePeak());
         TakeEvidence.Poses p = e.pose();
         out.writeDouble(p == null ? 0 : p.hz());
         out.writeInt(p == null ? 0 : p.cells());
@@ -144,6 +147,7 @@ public final class TakeShelf {
         }
         Trace loudness = trace(in);
         Trace motion = trace(in);
+        SoundLevels levels = new SoundLevels(trace(in), trace(in));
         double hz = in.readDouble();
         int cells = in.readInt();
         byte[] grey = in.readNBytes(in.readInt());
@@ -155,8 +159,8 @@ public final class TakeShelf {
                     strip.getSubimage(0, i * TakeReader.THUMB_HEIGHT, TakeReader.THUMB_WIDTH, TakeReader.THUMB_HEIGHT));
         }
         TakeEvidence.Poses poses = cells == 0 ? null : new TakeEvidence.Poses(hz, cells, grey);
-        TakeEvidence evidence =
-                new TakeEvidence(id, movie.toString(), length, tones, beeps, loudness, motion, poses, List.of());
+        TakeEvidence evidence = new TakeEvidence(
+                id, movie.toString(), length, tones, beeps, loudness, motion, poses, List.of(), levels);
         return new TakeReader.Reading(MediaInput.probe(movie), evidence, thumbs);
     }
 

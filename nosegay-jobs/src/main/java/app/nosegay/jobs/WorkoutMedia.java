@@ -1,12 +1,12 @@
 package app.nosegay.jobs;
 
-import app.nosegay.match.Caption;
 import app.nosegay.match.TakeEvidence;
-import app.nosegay.match.TranscriptReader;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.time.Length;
+import app.nosegay.transcript.Caption;
+import app.nosegay.transcript.TranscriptReader;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
@@ -100,6 +100,47 @@ public record WorkoutMedia(
             }
         }
         return notices;
+    }
+
+    /** {@code workout} with the shoot logs in its folder given to the takes whose sync tones carry their run number. */
+    public Workout withRecognisedLogs(Workout workout) {
+        List<Workout.TakeRef> takes = new ArrayList<>();
+        for (Workout.TakeRef t : workout.takes()) {
+            TakeReader.Reading reading = readings.get(t.id());
+            Path log = t.log() != null || reading == null
+                    ? null
+                    : reading.evidence().tones().stream()
+                            .filter(tone -> tone.code() != null)
+                            .map(tone -> folder.resolve("shoot-" + tone.code().run() + ".log.json"))
+                            .filter(Files::isRegularFile)
+                            .findFirst()
+                            .orElse(null);
+            takes.add(
+                    log == null
+                            ? t
+                            : new Workout.TakeRef(
+                                    t.id(),
+                                    t.file(),
+                                    t.size(),
+                                    t.seconds(),
+                                    t.fingerprint(),
+                                    t.transcript(),
+                                    Media.stored(folder, log)));
+        }
+        return workout.withTakes(takes, workout.pins());
+    }
+
+    /** The same readings with the logs {@code workout} now names; one that cannot be read is left out. */
+    public WorkoutMedia withLogs(Workout workout) {
+        List<ShootLog> read = new ArrayList<>();
+        for (Workout.TakeRef t : workout.takes()) {
+            try {
+                read.add(t.log() == null ? null : log(Media.resolved(folder, t.log())));
+            } catch (IOException e) {
+                read.add(null);
+            }
+        }
+        return new WorkoutMedia(folder, readings, evidence, read);
     }
 
     public Programme programme(Workout workout) {

@@ -14,6 +14,7 @@ import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
 import org.bytedeco.ffmpeg.avformat.AVFormatContext;
+import org.bytedeco.ffmpeg.avformat.AVInputFormat;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
@@ -63,18 +64,11 @@ public final class MediaInput implements AutoCloseable {
      * @throws MediaException when it is missing, not media, cut off before its index, or holds neither
      */
     public MediaInput(Path file, boolean withVideo, boolean withAudio) throws MediaException {
+        this(file, opened(file), withVideo, withAudio);
+    }
+
+    private MediaInput(Path file, AVFormatContext opened, boolean withVideo, boolean withAudio) throws MediaException {
         this.file = file;
-        if (!Files.isRegularFile(file)) {
-            throw new MediaException(file, "the file is not there; choose it again or bring it back");
-        }
-        AVFormatContext opened = new AVFormatContext(null);
-        int error = avformat_open_input(opened, file.toString(), null, (AVDictionary) null);
-        if (error < 0) {
-            throw new MediaException(
-                    file,
-                    "this is not a video or sound file that can be read (" + message(error)
-                            + "). If a recording was cut off, copy it again from the camera");
-        }
         format = opened;
         if (avformat_find_stream_info(format, (AVDictionary) null) < 0) {
             close();
@@ -91,6 +85,37 @@ public final class MediaInput implements AutoCloseable {
                 s.discard(AVDISCARD_ALL);
             }
         }
+    }
+
+    private static AVFormatContext opened(Path file) throws MediaException {
+        if (!Files.isRegularFile(file)) {
+            throw new MediaException(file, "the file is not there; choose it again or bring it back");
+        }
+        AVFormatContext opened = new AVFormatContext(null);
+        int error = avformat_open_input(opened, file.toString(), null, (AVDictionary) null);
+        if (error < 0) {
+            throw new MediaException(
+                    file,
+                    "this is not a video or sound file that can be read (" + message(error)
+                            + "). If a recording was cut off, copy it again from the camera");
+        }
+        return opened;
+    }
+
+    /** A camera or microphone, opened for decoding what it gives from now on. */
+    static MediaInput of(Device device) throws MediaException {
+        AVInputFormat kind = device.input();
+        AVFormatContext opened = new AVFormatContext(null);
+        int error = kind == null ? -1 : avformat_open_input(opened, device.name(), kind, (AVDictionary) null);
+        Path name = Path.of(device.format());
+        if (error < 0) {
+            throw new MediaException(
+                    name,
+                    "the device \"" + device.label() + "\" cannot be opened"
+                            + (kind == null ? "" : " (" + message(error) + ")")
+                            + ". Check that it is plugged in and that no other program uses it");
+        }
+        return new MediaInput(name, opened, true, true);
     }
 
     /** The text of an FFmpeg error code. */

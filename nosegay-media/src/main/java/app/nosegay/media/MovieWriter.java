@@ -52,6 +52,9 @@ public final class MovieWriter implements AutoCloseable {
     private final float[] soundPending;
     private final BgraFrame bgra;
     private final PictureScaler toYuv;
+    private AVFrame last;
+    private AVPacket repeatable;
+    private final boolean layer;
     private int soundFill;
     private long soundWritten;
     private boolean finished;
@@ -59,6 +62,7 @@ public final class MovieWriter implements AutoCloseable {
     /**
      * Opens the file for writing.
      *
+     * @param width in pixels; 0 for sound alone
      * @param title the film's title; empty for none
      * @param chapters its chapters; empty for none
      */
@@ -73,19 +77,25 @@ public final class MovieWriter implements AutoCloseable {
             List<TimedText.Cue> chapters)
             throws IOException {
         this.target = target;
+        layer = settings.alpha();
         this.part = target.resolveSibling(target.getFileName() + ".part");
         Files.createDirectories(target.toAbsolutePath().getParent());
-        check(avformat_alloc_output_context2(format, null, "mp4", part.toString()), "cannot be prepared");
+        check(
+                avformat_alloc_output_context2(format, null, settings.alpha() ? "mov" : "mp4", part.toString()),
+                "cannot be prepared");
         boolean globalHeader = (format.oformat().flags() & AVFMT_GLOBALHEADER) != 0;
-        video = openVideo(width, height, rate, settings, globalHeader);
-        videoStream = stream(video);
-        videoStream.avg_frame_rate(new AVRational().num(rate.frames()).den(rate.seconds()));
+        video = width == 0 ? null : openVideo(width, height, rate, settings, globalHeader);
+        videoStream = width == 0 ? null : stream(video);
+        if (videoStream != null) {
+            videoStream.avg_frame_rate(new AVRational().num(rate.frames()).den(rate.seconds()));
+        }
         audio = withSound ? openAudio(globalHeader) : null;
         audioStream = withSound ? stream(audio) : null;
         soundFrame = withSound ? soundFrame() : null;
         soundPending = withSound ? new float[audio.frame_size() * CHANNELS] : null;
-        bgra = new BgraFrame(width, height);
-        toYuv = new PictureScaler(width, height, AV_PIX_FMT_YUV420P, SWS_BILINEAR);
+        int pixels = settings.alpha() ? AV_PIX_FMT_YUVA444P10LE : AV_PIX_FMT_YUV420P;
+        bgra = new BgraFrame(Math.max(2, width), Math.max(2, height));
+        toYuv = new PictureScaler(Math.max(2, width), Math.max(2, height), pixels, SWS_BILINEAR);
         if (!title.isEmpty()) {
             AVDictionary metadata = new AVDictionary(null);
             av_dict_set(metadata, "title", title, 0);
@@ -98,7 +108,8 @@ public final class MovieWriter implements AutoCloseable {
                 "cannot be written there; check the folder and the space left");
         format.pb(io);
         AVDictionary options = new AVDictionary(null);
-        av_dict_set(options, "movflags", "+faststart", 0);
+        String flags = settings.live() ? "+frag_keyframe+empty_moov+default_base_moof" : "+faststart";
+        av_dict_set(options, "movflags", flags, 0);
         check(avformat_write_header(format, options), "its header cannot be written");
     }
 
@@ -111,7 +122,7 @@ public final class MovieWriter implements AutoCloseable {
     private AVCodecContext openVideo(
             int width, int height, FrameRate rate, EncoderSettings settings, boolean globalHeader)
             throws MediaException {
-        for (String name : ENCODERS) {
+        for (String name : settings.alpha() ? List.of("prores_ks") : ENCODERS) {
             AVCodec encoder = avcodec_find_encoder_by_name(name);
             if (encoder == null) {
                 continue;
@@ -121,16 +132,23 @@ public final class MovieWriter implements AutoCloseable {
             codec.height(height);
             codec.time_base(new AVRational().num(rate.seconds()).den(rate.frames()));
             codec.framerate(new AVRational().num(rate.frames()).den(rate.seconds()));
-            codec.pix_fmt(AV_PIX_FMT_YUV420P);
+            codec.pix_fmt(settings.alpha() ? AV_PIX_FMT_YUVA444P10LE : AV_PIX_FMT_YUV420P);
             codec.color_range(AVCOL_RANGE_MPEG);
             codec.colorspace(AVCOL_SPC_BT709);
             codec.color_primaries(AVCOL_PRI_BT709);
             codec.color_trc(AVCOL_TRC_BT709);
             codec.gop_size((int) Math.max(1, Math.round(settings.keyFrameSeconds() * rate.perSecond())));
             codec.thread_count(0);
+            if (settings.alpha()) {
+                // One in, one out, so that a packet can be written again at once.
+                codec.thread_type(AVCodecContext.FF_THREAD_SLICE);
+            }
             codec.flags(codec.flags() | (globalHeader ? AV_CODEC_FLAG_GLOBAL_HEADER : 0));
             AVDictionary options = new AVDictionary(null);
-            if (name.equals("libx264")) {
+            if (settings.alpha()) {
+                av_dict_set(options, "profile", "4444", 0);
+                av_dict_set(options, "alpha_bits", "8", 0);
+            } else if (name.equals("libx264")) {
                 av_dict_set(options, "preset", settings.preset(), 0);
                 av_dict_set(options, "crf", "" + settings.quality(), 0);
             } else {
@@ -196,13 +214,33 @@ public final class MovieWriter implements AutoCloseable {
         format.nb_chapters(chapters.size());
     }
 
-    /** Writes {@code image}, ARGB and of the film's size, as frame {@code n}. */
+    /** Writes {@code image}, ARGB and of the film's size, as frame {@code n}; null repeats the one before. */
     public void picture(BufferedImage image, long n) throws MediaException {
-        bgra.set(image);
-        AVFrame yuv = toYuv.scale(bgra.frame());
+        if (image == null && repeatable != null) {
+            repeat(n);
+            return;
+        }
+        if (image != null) {
+            bgra.set(image);
+            last = toYuv.scale(bgra.frame());
+        }
+        AVFrame yuv = last;
         yuv.pts(n);
         yuv.pict_type(AV_PICTURE_TYPE_NONE);
         picture(yuv);
+    }
+
+    /** A layer's frames stand alone: the same picture is the same packet at another time. */
+    private void repeat(long n) throws MediaException {
+        AVPacket again = av_packet_clone(repeatable);
+        again.pts(n);
+        again.dts(n);
+        again.duration(1);
+        av_packet_rescale_ts(again, video.time_base(), videoStream.time_base());
+        again.stream_index(videoStream.index());
+        int written = av_interleaved_write_frame(format, again);
+        av_packet_free(again);
+        check(written, "cannot be written; the disk may be full");
     }
 
     /** Writes a YUV 4:2:0 frame whose {@code pts} is its number. */
@@ -244,6 +282,12 @@ public final class MovieWriter implements AutoCloseable {
     private void encode(AVCodecContext codec, AVStream stream, AVFrame frame) throws MediaException {
         check(avcodec_send_frame(codec, frame), "a frame cannot be encoded");
         while (avcodec_receive_packet(codec, packet) >= 0) {
+            if (layer && codec == video) {
+                if (repeatable != null) {
+                    av_packet_free(repeatable);
+                }
+                repeatable = av_packet_clone(packet);
+            }
             av_packet_rescale_ts(packet, codec.time_base(), stream.time_base());
             packet.stream_index(stream.index());
             check(av_interleaved_write_frame(format, packet), "cannot be written; the disk may be full");
@@ -258,7 +302,9 @@ public final class MovieWriter implements AutoCloseable {
             }
             encode(audio, audioStream, null);
         }
-        encode(video, videoStream, null);
+        if (video != null) {
+            encode(video, videoStream, null);
+        }
         check(av_write_trailer(format), "its end cannot be written; the disk may be full");
         avio_closep(format.pb());
         format.pb(null);
@@ -268,12 +314,17 @@ public final class MovieWriter implements AutoCloseable {
 
     @Override
     public void close() throws IOException {
-        avcodec_free_context(video);
+        if (video != null) {
+            avcodec_free_context(video);
+        }
         if (audio != null) {
             avcodec_free_context(audio);
             av_frame_free(soundFrame);
         }
         av_packet_free(packet);
+        if (repeatable != null) {
+            av_packet_free(repeatable);
+        }
         bgra.close();
         toYuv.close();
         if (format.pb() != null && !format.pb().isNull()) {

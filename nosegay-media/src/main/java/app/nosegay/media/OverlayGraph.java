@@ -23,8 +23,9 @@ final class OverlayGraph implements AutoCloseable {
      * @param first a frame of the take, for size and format
      * @param rotation degrees clockwise to show it upright
      * @param withOverlay whether overlay frames will come
+     * @param focus the middle of what stays where the picture is cropped, 0 to 1; null for bars instead
      */
-    OverlayGraph(AVFrame first, int rotation, int width, int height, FrameRate rate, boolean withOverlay)
+    OverlayGraph(AVFrame first, int rotation, int width, int height, FrameRate rate, boolean withOverlay, Double focus)
             throws MediaException {
         String timeBase = rate.seconds() + "/" + rate.frames();
         source(picture, "picture", first.width(), first.height(), first.format(), timeBase, first);
@@ -34,7 +35,7 @@ final class OverlayGraph implements AutoCloseable {
         }
         check(avfilter_graph_create_filter(
                 sink, avfilter_get_by_name("buffersink"), "out", null, (Pointer) null, graph));
-        String chain = "[picture]" + fit(first, rotation, width, height) + "format=yuv420p"
+        String chain = "[picture]" + fit(first, rotation, width, height, focus) + "format=yuv420p"
                 + (withOverlay ? "[base];[base][overlay]overlay=format=yuv420[out]" : "[out]");
         AVFilterInOut outputs = end("picture", picture);
         if (withOverlay) {
@@ -47,7 +48,7 @@ final class OverlayGraph implements AutoCloseable {
         avfilter_inout_free(outputs);
     }
 
-    private static String fit(AVFrame first, int rotation, int width, int height) {
+    private static String fit(AVFrame first, int rotation, int width, int height, Double focus) {
         String turn =
                 switch (rotation) {
                     case 90 -> "transpose=clock,";
@@ -56,6 +57,18 @@ final class OverlayGraph implements AutoCloseable {
                     default -> "";
                 };
         boolean same = turn.isEmpty() && first.width() == width && first.height() == height;
+        if (focus != null && !same) {
+            return String.format(
+                    Locale.ROOT,
+                    "%sscale=%d:%d:force_original_aspect_ratio=increase:flags=bicubic,"
+                            + "crop=%d:%d:max(0\\,min(iw-ow\\,iw*%.4f-ow/2)):max(0\\,(ih-oh)/2),setsar=1,",
+                    turn,
+                    width,
+                    height,
+                    width,
+                    height,
+                    focus);
+        }
         return same
                 ? "setsar=1,"
                 : String.format(

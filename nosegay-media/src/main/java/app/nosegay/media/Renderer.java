@@ -4,7 +4,8 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
 
 import app.nosegay.dress.Dressing;
-import app.nosegay.dress.Face;
+import app.nosegay.dress.Shown;
+import app.nosegay.dress.SoundPlan;
 import app.nosegay.dress.TimerDigits;
 import app.nosegay.match.Cut;
 import app.nosegay.publish.TimedText;
@@ -25,12 +26,13 @@ public final class Renderer {
     private final Job job;
     private final Progress progress;
     private final MovieWriter writer;
+    private final SoundMix mix;
     private final AVFrame finished = av_frame_alloc();
     private final AVFrame held = av_frame_alloc();
     private final BgraFrame overlayPixels;
     private final PictureScaler overlayYuv;
     private final BufferedImage overlayImage;
-    private List<Face> shown;
+    private List<Shown> shown;
     private AVFrame overlay;
     private long n;
 
@@ -41,6 +43,10 @@ public final class Renderer {
      * @param files the takes' files by id
      * @param dressing the pieces; null renders the bare cut
      * @param painter draws faces; unused without dressing
+     * @param width in pixels; 0 for the sound alone
+     * @param sound what is done to the sound
+     * @param focus where the picture is cropped to another shape, the middle of what stays, as a share of the source's width (or height); null
+     *     shows all of it, with bars where the shapes differ
      */
     public record Job(
             Cut cut,
@@ -52,21 +58,53 @@ public final class Renderer {
             FrameRate rate,
             EncoderSettings settings,
             String title,
-            List<TimedText.Cue> chapters) {}
+            List<TimedText.Cue> chapters,
+            SoundPlan sound,
+            Double focus) {
+        /** With the sound as it was recorded. */
+        public Job(
+                Cut cut,
+                Map<String, Path> files,
+                Dressing dressing,
+                FacePainter painter,
+                int width,
+                int height,
+                FrameRate rate,
+                EncoderSettings settings,
+                String title,
+                List<TimedText.Cue> chapters) {
+            this(
+                    cut,
+                    files,
+                    dressing,
+                    painter,
+                    width,
+                    height,
+                    rate,
+                    settings,
+                    title,
+                    chapters,
+                    SoundPlan.AS_RECORDED,
+                    null);
+        }
+    }
 
     /** Draws faces on a cleared, transparent image. */
     @FunctionalInterface
     public interface FacePainter {
-        void paint(List<Face> faces, BufferedImage target);
+        void paint(List<Shown> pieces, BufferedImage target);
     }
 
-    private Renderer(Job job, MovieWriter writer, Progress progress) {
+    private Renderer(Job job, MovieWriter writer, Progress progress) throws MediaException {
+        mix = new SoundMix(job.sound());
         this.job = job;
         this.writer = writer;
         this.progress = progress;
-        overlayPixels = new BgraFrame(job.width(), job.height());
-        overlayYuv = new PictureScaler(job.width(), job.height(), AV_PIX_FMT_YUVA420P, SWS_BILINEAR);
-        overlayImage = new BufferedImage(job.width(), job.height(), BufferedImage.TYPE_INT_ARGB);
+        int width = Math.max(2, job.width());
+        int height = Math.max(2, job.height());
+        overlayPixels = new BgraFrame(width, height);
+        overlayYuv = new PictureScaler(width, height, AV_PIX_FMT_YUVA420P, SWS_BILINEAR);
+        overlayImage = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
     }
 
     /** Renders to {@code target}; on failure or cancel no file is left. */
@@ -102,21 +140,23 @@ public final class Renderer {
     private void clip(Cut.Clip clip, boolean sound) throws IOException {
         Path file = job.files().get(clip.take());
         OverlayGraph graph = null;
-        try (MediaInput input = new MediaInput(file, true, sound);
+        boolean soundOnly = job.width() == 0;
+        try (MediaInput input = new MediaInput(file, !soundOnly, sound);
                 SoundConverter converter = new SoundConverter(MovieWriter.SOUND_HZ, 2)) {
             MediaInfo.Video video = input.info().video();
-            if (video == null) {
+            if (video == null && !soundOnly) {
                 throw new MediaException(file, "has no picture; a video cannot be made of it");
             }
             input.seek(clip.source().start());
             Time<Axis.Take> heldTime = null;
             MediaInput.Kind kind = input.next();
-            boolean pictureDone = false;
+            boolean pictureDone = soundOnly;
             while (kind != MediaInput.Kind.END
                     && !(pictureDone
                             && (!sound || input.time().isAfter(clip.source().end())))) {
                 if (kind == MediaInput.Kind.AUDIO) {
                     hear(clip, input, converter);
+                    tellSound(soundOnly, clip, input.time());
                 } else if (!pictureDone) {
                     if (graph == null) {
                         graph = new OverlayGraph(
@@ -125,21 +165,31 @@ public final class Renderer {
                                 job.width(),
                                 job.height(),
                                 job.rate(),
-                                job.dressing() != null);
+                                job.dressing() != null,
+                                job.focus());
                     }
                     if (heldTime != null) {
                         Time<Axis.Take> middle =
                                 new Time<>((heldTime.micros() + input.time().micros()) / 2);
-                        pictureDone = showHeld(clip, graph, middle);
+                        pictureDone = showHeld(
+                                        clip,
+                                        graph,
+                                        Time.min(middle, clip.source().end()))
+                                || !input.time().isBefore(clip.source().end());
                     }
-                    av_frame_unref(held);
-                    av_frame_ref(held, input.frame());
-                    heldTime = input.time();
+                    if (!pictureDone) {
+                        av_frame_unref(held);
+                        av_frame_ref(held, input.frame());
+                        heldTime = input.time();
+                    }
                 }
                 kind = input.next();
             }
             if (graph != null) {
-                showHeld(clip, graph, clip.source().end().plus(job.rate().frameLength()));
+                showHeld(
+                        clip,
+                        graph,
+                        clip.source().end().plus(clip.hold()).plus(job.rate().frameLength()));
                 graph.end();
                 drain(graph);
             }
@@ -151,6 +201,13 @@ public final class Renderer {
                 graph.close();
             }
             av_frame_unref(held);
+        }
+    }
+
+    private void tellSound(boolean soundOnly, Cut.Clip clip, Time<Axis.Take> time) {
+        if (soundOnly) {
+            double done = clip.start().plus(time.since(clip.source().start())).seconds();
+            progress.at(Math.max(0, Math.min(1, done / job.cut().total().seconds())));
         }
     }
 
@@ -174,8 +231,8 @@ public final class Renderer {
         if (job.dressing() == null) {
             return null;
         }
-        List<Face> faces =
-                job.dressing().at(TimerDigits.ofFrame(presentation, job.rate().frameLength()));
+        List<Shown> faces = job.dressing()
+                .shown(TimerDigits.ofFrame(presentation, job.rate().frameLength()));
         if (!faces.equals(shown)) {
             job.painter().paint(faces, overlayImage);
             overlayPixels.set(overlayImage);
@@ -205,7 +262,8 @@ public final class Renderer {
         Time<Axis.Cut> at = clip.start().plus(time.since(clip.source().start()));
         long wanted = Math.round(at.seconds() * MovieWriter.SOUND_HZ);
         long position = writer.soundPosition();
-        long end = Math.round(clip.end().seconds() * MovieWriter.SOUND_HZ);
+        Time<Axis.Cut> sounds = clip.start().plus(clip.source().length());
+        long end = Math.round(sounds.seconds() * MovieWriter.SOUND_HZ);
         int skip = 0;
         if (wanted - position > MOST_SOUND_OFF) {
             silence(wanted - position);
@@ -214,7 +272,7 @@ public final class Renderer {
         }
         int use = (int) Math.max(0, Math.min(count - skip, end - writer.soundPosition()));
         if (use > 0) {
-            writer.sound(converter.samples(), skip, use);
+            sound(converter.samples(), skip, use, clip.take());
         }
     }
 
@@ -225,7 +283,15 @@ public final class Renderer {
     private void silence(long samples) throws MediaException {
         float[] zeros = new float[2 * 4800];
         for (long left = samples; left > 0; left -= 4800) {
-            writer.sound(zeros, 0, (int) Math.min(left, 4800));
+            sound(zeros, 0, (int) Math.min(left, 4800), null);
+        }
+    }
+
+    private void sound(float[] interleaved, int from, int count, String take) throws MediaException {
+        if (mix.isNothing()) {
+            writer.sound(interleaved, from, count);
+        } else {
+            writer.sound(mix.mix(interleaved, from, count, writer.soundPosition(), take), 0, count);
         }
     }
 }

@@ -5,6 +5,7 @@ import static org.bytedeco.ffmpeg.global.swscale.SWS_AREA;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_FAST_BILINEAR;
 
 import app.nosegay.match.BeepListener;
+import app.nosegay.match.SoundLevels;
 import app.nosegay.match.SyncListener;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.match.Trace;
@@ -27,8 +28,8 @@ public final class TakeReader {
 
     private static final int LOOK_WIDTH = 128;
     private static final int LOOK_HEIGHT = 72;
-    private static final int POSE_WIDTH = 16;
-    private static final int POSE_HEIGHT = 9;
+    private static final int POSE_WIDTH = 32;
+    private static final int POSE_HEIGHT = 18;
     public static final int THUMB_WIDTH = 128;
     public static final int THUMB_HEIGHT = 72;
     /** A thumbnail every so many seconds. */
@@ -47,6 +48,8 @@ public final class TakeReader {
     private float[] motion = new float[1024];
     private int motionCount;
     private byte[] lastLook;
+    private LoudnessMeter meter;
+    private boolean unmetered;
     private long soundSamples;
     private long lastMicros;
 
@@ -89,7 +92,12 @@ public final class TakeReader {
             boolean cutOff =
                     info.length().micros() > 0 && seen.seconds() < info.length().seconds() - 2;
             Length used = cutOff || info.length().micros() == 0 ? seen : info.length();
-            return new Reading(info, evidence(file, id, used), thumbs);
+            SoundLevels levels = meter == null ? SoundLevels.NONE : meter.levels();
+            return new Reading(info, evidence(file, id, used).withLevels(levels), thumbs);
+        } finally {
+            if (meter != null) {
+                meter.close();
+            }
         }
     }
 
@@ -101,8 +109,23 @@ public final class TakeReader {
             float[] silence = new float[(int) Math.min(gap, SOUND_HZ * 60L)];
             take(silence, silence.length);
         }
+        if (meter == null && !unmetered) {
+            meter(input);
+        }
+        if (meter != null) {
+            meter.listen(input.frame());
+        }
         int n = sound.convert(input.frame());
         take(sound.samples(), n);
+    }
+
+    /** Sound of a form the meter does not know is read without it. */
+    private void meter(MediaInput input) {
+        try {
+            meter = new LoudnessMeter(input.frame());
+        } catch (MediaException e) {
+            unmetered = true;
+        }
     }
 
     private void take(float[] samples, int n) {

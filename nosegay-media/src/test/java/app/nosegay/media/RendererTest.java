@@ -3,9 +3,13 @@ package app.nosegay.media;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
+import app.nosegay.dress.Frame;
+import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
+import app.nosegay.dress.Shown;
 import app.nosegay.match.Cut;
 import app.nosegay.publish.TimedText;
 import app.nosegay.time.Axis;
@@ -43,13 +47,13 @@ class RendererTest {
     }
 
     /** Paints the digits of a timer as a grey block: 20 per second left. */
-    private static void paintBlock(List<Face> faces, BufferedImage target) {
+    private static void paintBlock(List<Shown> pieces, BufferedImage target) {
         Graphics2D g = target.createGraphics();
         g.setComposite(AlphaComposite.Src);
         g.setColor(new Color(0, 0, 0, 0));
         g.fillRect(0, 0, target.getWidth(), target.getHeight());
-        for (Face face : faces) {
-            int level = 20 * ((Face.Timer) face).seconds() + 20;
+        for (Shown shown : pieces) {
+            int level = 20 * ((Face.Timer) shown.face()).seconds() + 20;
             g.setColor(new Color(level, level, level));
             g.fillRect(160, 0, 160, 40);
         }
@@ -81,7 +85,10 @@ class RendererTest {
     @Test
     void timersChangeOnExactlyTheFrameOfTheirSecond() throws IOException {
         Cut cut = new Cut(List.of(new Cut.Clip("t", span(1, 8), Time.zero())));
-        Dressing dressing = new Dressing(List.of(new Piece.Timer(span(1.015, 5.015), Face.Phase.WORK, false)));
+        Dressing dressing = new Dressing(
+                List.of(new Piece.Timer(span(1.015, 5.015), Face.Phase.WORK, false)),
+                new Layout(Frame.LANDSCAPE, List.of()),
+                DressNotes.NONE);
         Path out = folder.resolve("dressed.mp4");
         Renderer.render(job(cut, dressing, RATE), out, Progress.NONE);
         try (FramePicker picker = new FramePicker(out)) {

@@ -1,22 +1,20 @@
 package app.nosegay.standins;
 
 import app.nosegay.library.CueKind;
-import app.nosegay.match.Caption;
 import app.nosegay.match.Match;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.match.Trace;
-import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
-import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,32 +27,48 @@ public final class Performance {
     private static final double CLOCK_LEAD = 2.0;
     private static final double END_TONE_AFTER = 1.0;
     private static final double CAMERA_ON_AFTER = 2.5;
+    /** After the end the forgotten timer beeps this often. */
+    private static final double LEFT_ON_SECONDS = 25;
+
     static final double PIP_HZ = 880;
     static final double START_HZ = 1320;
     static final double END_HZ = 660;
     static final double CHANGE_HZ = 990;
+    private static final double FOREIGN_HZ = 2050;
 
     private final Timeline timeline;
     private final CuePlan cues;
     private final Set<Trouble> troubles;
     private final Random random;
+    private final long seed;
     private final int run;
     private final double offset;
     private final double ratePpm;
+    private final Scenario scenario;
     private final List<Played> played = new ArrayList<>();
+    private final List<Match.Unplanned> between = new ArrayList<>();
     private final List<Beep> beeps = new ArrayList<>();
-    private final List<Spoken> spoken = new ArrayList<>();
+    private List<Spoken> spoken = List.of();
     private double clockEnd;
 
-    /** A segment as it happened, in take time. */
+    /** A stretch as it happened, in take time. */
     record Played(
             Segment segment,
+            Scenario.Role role,
             Span<Axis.Clock> clock,
             Time<Axis.Take> start,
             Time<Axis.Take> end,
             Time<Axis.Take> performedStart,
             Time<Axis.Take> performedEnd,
-            List<Time<Axis.Take>> reps) {}
+            List<Time<Axis.Take>> reps) {
+        boolean counts() {
+            return role == Scenario.Role.PLANNED;
+        }
+
+        boolean ofPlan() {
+            return counts() || role == Scenario.Role.ABORTED || role == Scenario.Role.REPEATED;
+        }
+    }
 
     /** A beep of the room clock. */
     record Beep(Time<Axis.Take> time, double hz, Length length) {}
@@ -75,11 +89,13 @@ public final class Performance {
         this.timeline = timeline;
         this.cues = cues;
         this.troubles = troubles;
+        this.seed = seed;
         this.random = new Random(seed * 7919 + 17);
         this.run = (int) Math.floorMod(seed, 256L);
         this.offset = 1.5 + 2 * random.nextDouble();
         double ppm = (random.nextBoolean() ? 1 : -1) * (40 + 80 * random.nextDouble());
         this.ratePpm = troubles.contains(Trouble.CLOCK_RATE) ? ppm : 0;
+        this.scenario = Scenario.of(timeline, seed, troubles);
     }
 
     /** Runs the plan. */
@@ -95,28 +111,59 @@ public final class Performance {
 
     private void run() {
         double clock = CLOCK_LEAD;
-        List<Segment> segments = timeline.segments();
+        List<Scenario.Step> steps = scenario.steps();
         List<Integer> rests = new ArrayList<>();
-        for (int k = 0; k < segments.size() - 1; k++) {
-            if (segments.get(k).kind() == SegmentKind.REST) {
+        for (int k = 0; k < steps.size() - 1; k++) {
+            if (steps.get(k).segment().kind() == SegmentKind.REST
+                    && steps.get(k).role() == Scenario.Role.PLANNED) {
                 rests.add(k);
             }
         }
         int heldAfter =
                 troubles.contains(Trouble.HOLD) && !rests.isEmpty() ? rests.get(random.nextInt(rests.size())) : -1;
         double holdSeconds = 6 + 14 * random.nextDouble();
-        for (int k = 0; k < segments.size(); k++) {
-            Segment s = segments.get(k);
-            double end = clock + s.duration().seconds();
-            played.add(play(s, clock, end));
+        for (int k = 0; k < steps.size(); k++) {
+            Scenario.Step step = steps.get(k);
+            double end = clock + step.seconds();
+            if (step.role() != Scenario.Role.PAUSE) {
+                played.add(play(step, clock, end));
+            }
+            if (step.role() == Scenario.Role.PAUSE || step.role() == Scenario.Role.UNPLANNED) {
+                between.add(new Match.Unplanned("", new Span<>(take(clock), take(end)), step.kind()));
+            }
+            if (k == heldAfter) {
+                between.add(new Match.Unplanned("", new Span<>(take(end), take(end + holdSeconds)), "interruption"));
+            }
             clock = k == heldAfter ? end + holdSeconds : end;
             clockEnd = end;
         }
-        beep();
-        speak();
+        RoomClock clockSounds = new RoomClock(timeline, played, troubles, random, this::take);
+        beeps.addAll(clockSounds.beeps());
+        Random extra = new Random(seed * 613 + 7);
+        if (troubles.contains(Trouble.EXTRA_BEEPS)) {
+            for (int i = 0; i < 6; i++) {
+                beeps.add(new Beep(
+                        take(clockEnd * extra.nextDouble()), 700 + 900 * extra.nextDouble(), Length.ofMillis(250)));
+            }
+        }
+        if (troubles.contains(Trouble.FOREIGN_TIMER)) {
+            for (double at = 11 * extra.nextDouble(); at < clockEnd; at += 30) {
+                beeps.add(new Beep(take(at), FOREIGN_HZ, Length.ofMillis(200)));
+            }
+        }
+        if (troubles.contains(Trouble.TIMER_LEFT_ON)) {
+            for (double at = clockEnd + 3; at < clockEnd + LEFT_ON_SECONDS; at += 4) {
+                beeps.add(new Beep(take(at), START_HZ, Length.ofMillis(350)));
+            }
+        }
+        beeps.sort(java.util.Comparator.comparing(Beep::time));
+        Presenter presenter = new Presenter(timeline, cues, played, between, troubles, seed, random, this::take);
+        spoken = presenter.spoken();
+        scenario.events().addAll(presenter.events());
     }
 
-    private Played play(Segment s, double from, double to) {
+    private Played play(Scenario.Step step, double from, double to) {
+        Segment s = step.segment();
         Time<Axis.Take> start = take(from);
         Time<Axis.Take> end = take(to);
         Span<Axis.Clock> clock = new Span<>(Time.ofSeconds(from), Time.ofSeconds(to));
@@ -125,83 +172,63 @@ public final class Performance {
         boolean late = random.nextDouble() < 0.35;
         double early = 0.25 * random.nextDouble();
         if (!s.kind().isMoving()) {
-            return new Played(s, clock, start, end, start, end, List.of());
+            return new Played(s, step.role(), clock, start, end, start, end, List.of());
         }
-        boolean slow = troubles.contains(Trouble.LATE_START) && late && s.kind() == SegmentKind.WORK && to - from > 8;
-        Time<Axis.Take> first = start.plus(Length.ofSeconds(reaction + (slow ? lateBy : 0)));
-        Time<Axis.Take> last = Time.max(first, end.minus(Length.ofSeconds(early)));
-        List<Time<Axis.Take>> reps = reps(s, first, last);
-        boolean ended = s.reps() != null && reps.size() == s.reps();
-        return new Played(s, clock, start, end, first, ended ? reps.get(reps.size() - 1) : last, reps);
+        boolean longEnough = s.kind() == SegmentKind.WORK && to - from > 8;
+        boolean slow = troubles.contains(Trouble.LATE_START) && late && longEnough;
+        double starts = reaction + (slow ? lateBy : 0);
+        Random own = new Random(seed * 31 + s.id().hashCode());
+        if (troubles.contains(Trouble.EARLY_START) && longEnough && own.nextDouble() < 0.33) {
+            starts = -(1 + own.nextDouble());
+        }
+        double stops = early;
+        if (troubles.contains(Trouble.SHORT_SET) && longEnough && s.reps() == null && own.nextDouble() < 0.33) {
+            stops = Math.min(0.4 * (to - from), 3 + 5 * own.nextDouble());
+            scenario.events()
+                    .add(new Scenario.Event(
+                            Trouble.SHORT_SET, s.id(), String.format(java.util.Locale.ROOT, "%.1f s", stops)));
+        }
+        if (slow) {
+            scenario.events()
+                    .add(new Scenario.Event(
+                            Trouble.LATE_START, s.id(), String.format(java.util.Locale.ROOT, "%.1f s", lateBy)));
+        }
+        Time<Axis.Take> first = start.plus(Length.ofSeconds(starts));
+        Time<Axis.Take> last = Time.max(first, end.minus(Length.ofSeconds(stops)));
+        Integer target = target(step, own);
+        List<Time<Axis.Take>> reps = reps(s, target, first, last);
+        boolean ended = target != null && reps.size() == target;
+        return new Played(s, step.role(), clock, start, end, first, ended ? reps.get(reps.size() - 1) : last, reps);
     }
 
-    private List<Time<Axis.Take>> reps(Segment s, Time<Axis.Take> first, Time<Axis.Take> last) {
+    /** How many reps are done: the plan's, or some more or fewer. */
+    private Integer target(Scenario.Step step, Random own) {
+        Integer planned = step.segment().reps();
+        if (planned == null || step.role() == Scenario.Role.ABORTED) {
+            return null;
+        }
+        if (troubles.contains(Trouble.UNEVEN_REPS) && planned > 4 && own.nextDouble() < 0.4) {
+            int by = (2 + own.nextInt(2)) * (own.nextBoolean() ? 1 : -1);
+            scenario.events()
+                    .add(new Scenario.Event(Trouble.UNEVEN_REPS, step.segment().id(), by + " reps"));
+            return planned + by;
+        }
+        return planned;
+    }
+
+    private List<Time<Axis.Take>> reps(Segment s, Integer target, Time<Axis.Take> first, Time<Axis.Take> last) {
         List<Time<Axis.Take>> reps = new ArrayList<>();
         double room = last.since(first).seconds();
         double planned = s.tempo().repLength().seconds();
         // Someone who starts a counted set late catches up a little rather than drop a rep.
-        double pace =
-                s.reps() == null ? planned * (0.96 + 0.08 * random.nextDouble()) : Math.min(planned, room / s.reps());
+        double pace = target == null ? planned * (0.96 + 0.08 * random.nextDouble()) : Math.min(planned, room / target);
         double at = 0;
-        while (at + pace <= room + 1e-6 && (s.reps() == null || reps.size() < s.reps())) {
-            double jitter = s.reps() == null ? 1 + 0.02 * random.nextGaussian() : 1;
+        while (at + pace <= room + 1e-6 && (target == null || reps.size() < target)) {
+            double jitter = target == null ? 1 + 0.02 * random.nextGaussian() : 1;
             at = Math.min(room, at + pace * jitter);
             reps.add(first.plus(Length.ofSeconds(at)));
         }
         return reps;
-    }
-
-    private void beep() {
-        if (troubles.contains(Trouble.NO_BEEPS)) {
-            return;
-        }
-        int countIn = timeline.sheet().header().calls().countIn();
-        List<Interval> intervals = timeline.intervals();
-        for (int i = 0; i < intervals.size(); i++) {
-            Interval interval = intervals.get(i);
-            if (!interval.kind().isMoving()) {
-                continue;
-            }
-            Played first = played(interval.first());
-            double start = first.clock().start().seconds();
-            boolean roomBefore = i > 0 && !intervals.get(i - 1).kind().isMoving();
-            for (int n = countIn; n >= 1 && roomBefore; n--) {
-                add(start - n, PIP_HZ, 90);
-            }
-            add(start, START_HZ, 350);
-            for (Segment s : interval.segments().subList(1, interval.segments().size())) {
-                add(played(s).clock().start().seconds(), CHANGE_HZ, 250);
-            }
-            boolean movesOn =
-                    i + 1 < intervals.size() && intervals.get(i + 1).kind().isMoving();
-            if (!movesOn) {
-                add(played(interval.last()).clock().end().seconds(), END_HZ, 500);
-            }
-        }
-    }
-
-    private void add(double clock, double hz, long millis) {
-        boolean missed = random.nextDouble() < 0.25;
-        if (!(missed && troubles.contains(Trouble.MISSED_BEEPS))) {
-            beeps.add(new Beep(take(clock), hz, Length.ofMillis(millis)));
-        }
-    }
-
-    private Played played(Segment segment) {
-        return played.get(timeline.segments().indexOf(segment));
-    }
-
-    private void speak() {
-        Map<String, Played> byId = new LinkedHashMap<>();
-        played.forEach(p -> byId.put(p.segment().id(), p));
-        for (ScriptLine line : cues.lines()) {
-            Played p = byId.get(line.segment());
-            double jitter = line.kind() == CueKind.COUNT ? 0 : 0.12 * random.nextDouble();
-            double clock = p.clock().start().seconds()
-                    + line.start().since(p.segment().start()).seconds()
-                    + jitter;
-            spoken.add(new Spoken(take(clock), line.spoken(), line.kind(), line.text()));
-        }
     }
 
     int runNumber() {
@@ -228,6 +255,11 @@ public final class Performance {
         return troubles;
     }
 
+    /** What went wrong, in detail. */
+    List<Scenario.Event> events() {
+        return scenario.events();
+    }
+
     /** When the tones are played, start first; empty without tones. */
     List<Time<Axis.Take>> tones() {
         return troubles.contains(Trouble.NO_TONES) ? List.of() : List.of(take(0), take(clockEnd + END_TONE_AFTER));
@@ -235,7 +267,8 @@ public final class Performance {
 
     /** The length of the recording. */
     public Length length() {
-        return take(clockEnd + END_TONE_AFTER + SyncTone.seconds() + CAMERA_ON_AFTER)
+        double more = troubles.contains(Trouble.TIMER_LEFT_ON) ? LEFT_ON_SECONDS : 0;
+        return take(clockEnd + END_TONE_AFTER + SyncTone.seconds() + CAMERA_ON_AFTER + more)
                 .since(Time.zero());
     }
 
@@ -244,9 +277,19 @@ public final class Performance {
         return ratePpm;
     }
 
+    /** Where the recording is stopped and goes on as a second take; null when it is one take. */
+    Time<Axis.Take> stoppedAt() {
+        if (!troubles.contains(Trouble.STOP_START) || played.size() < 6) {
+            return null;
+        }
+        Played at = played.get(played.size() / 3 + (int) Math.floorMod(seed, Math.max(1, played.size() / 3)));
+        return at.start();
+    }
+
     /** What the shoot clock logs. */
     public ShootLog log() {
         List<ShootLog.Entry> entries = played.stream()
+                .filter(Played::ofPlan)
                 .map(p -> new ShootLog.Entry(p.segment().id(), p.clock()))
                 .toList();
         return new ShootLog(
@@ -255,14 +298,27 @@ public final class Performance {
 
     /** What a perfect matcher would find. */
     public Match truth(String takeId, String file) {
+        Map<String, Played> counted = new LinkedHashMap<>();
+        Map<String, List<Match.Other>> others = new LinkedHashMap<>();
+        for (Played p : played) {
+            if (p.counts()) {
+                counted.put(p.segment().id(), p);
+            } else if (p.ofPlan()) {
+                others.computeIfAbsent(p.segment().id(), k -> new ArrayList<>())
+                        .add(new Match.Other(takeId, p.start(), p.end(), "repeat"));
+            }
+        }
         List<Match.Placed> placed = new ArrayList<>();
         Map<String, List<Time<Axis.Take>>> reps = new LinkedHashMap<>();
-        List<Match.Unplanned> unplanned = new ArrayList<>();
-        Played before = null;
-        for (Played p : played) {
+        for (Segment s : timeline.segments()) {
+            Played p = counted.get(s.id());
+            if (p == null) {
+                placed.add(new Match.Placed(s.id(), s.duration(), null, null, null, null, null, 0, 0, false, false));
+                continue;
+            }
             placed.add(new Match.Placed(
-                    p.segment().id(),
-                    p.segment().duration(),
+                    s.id(),
+                    s.duration(),
                     takeId,
                     p.start(),
                     p.end(),
@@ -271,15 +327,16 @@ public final class Performance {
                     0,
                     0,
                     false,
-                    false));
-            if (p.segment().kind() == SegmentKind.WORK) {
-                reps.put(p.segment().id(), p.reps());
+                    false,
+                    others.getOrDefault(s.id(), List.of()),
+                    null));
+            if (s.kind() == SegmentKind.WORK) {
+                reps.put(s.id(), p.reps());
             }
-            if (before != null && p.start().since(before.end()).seconds() > 0.5) {
-                unplanned.add(new Match.Unplanned(takeId, new Span<>(before.end(), p.start()), "interruption"));
-            }
-            before = p;
         }
+        List<Match.Unplanned> unplanned = between.stream()
+                .map(u -> new Match.Unplanned(takeId, u.span(), u.kind()))
+                .toList();
         Match.Take take = new Match.Take(takeId, file, length(), Length.ofSeconds(offset), ratePpm, List.of());
         return new Match(List.of(take), placed, unplanned, reps);
     }
@@ -304,16 +361,73 @@ public final class Performance {
         }
         List<Caption> words = spoken.stream().map(Spoken::caption).toList();
         return new TakeEvidence(
-                takeId, "simulated", length(), tones, heard, Trace.NONE, new Trace(hz, motion), null, words);
+                takeId, "simulated", length(), tones, heard, loudness(noise), new Trace(hz, motion), null, words);
+    }
+
+    /** Sound level: the voice where it speaks, else the room. */
+    private Trace loudness(Random noise) {
+        double hz = 20;
+        float[] db = new float[(int) Math.ceil(length().seconds() * hz)];
+        for (int i = 0; i < db.length; i++) {
+            db[i] = (float) (-58 + 1.5 * noise.nextGaussian());
+        }
+        for (Spoken line : spoken) {
+            int from = (int) (line.start().seconds() * hz);
+            int to = (int) (line.start().plus(line.length()).seconds() * hz);
+            for (int i = Math.max(0, from); i < Math.min(db.length, to); i++) {
+                db[i] = (float) (-24 + 4 * noise.nextGaussian());
+            }
+        }
+        return new Trace(hz, db);
+    }
+
+    /** The evidence of each recording: one, or two where the camera was stopped in between; the second is called {@code id-2}. */
+    public List<TakeEvidence> evidences(String id) {
+        Time<Axis.Take> stop = stoppedAt();
+        TakeEvidence whole = evidence(id);
+        return stop == null
+                ? List.of(whole)
+                : List.of(
+                        whole.part(id, Time.zero(), stop),
+                        whole.part(id + "-2", stop, Time.<Axis.Take>zero().plus(length())));
+    }
+
+    /** The truth in terms of {@link #evidences}. */
+    Match truthInParts(String id) {
+        Time<Axis.Take> stop = stoppedAt();
+        Match whole = truth(id, id + ".mp4");
+        if (stop == null) {
+            return whole;
+        }
+        Length by = stop.since(Time.zero());
+        List<Match.Placed> placed = whole.segments().stream()
+                .map(p -> !p.matched() || p.start().isBefore(stop)
+                        ? p
+                        : new Match.Placed(
+                                p.id(),
+                                p.planned(),
+                                id + "-2",
+                                p.start().minus(by),
+                                p.end().minus(by),
+                                p.performedStart().minus(by),
+                                p.performedEnd().minus(by),
+                                0,
+                                0,
+                                false,
+                                false))
+                .toList();
+        return new Match(whole.takes(), placed, whole.unplanned(), whole.reps());
     }
 
     private double motionAt(Time<Axis.Take> time) {
         for (Played p : played) {
+            if (!time.isBefore(p.performedStart())
+                    && time.isBefore(p.performedEnd())
+                    && p.segment().kind().isMoving()) {
+                return 0.03;
+            }
             if (!time.isBefore(p.start()) && time.isBefore(p.end())) {
-                boolean moves = p.segment().kind().isMoving()
-                        && !time.isBefore(p.performedStart())
-                        && time.isBefore(p.performedEnd());
-                return moves ? 0.03 : p.segment().kind() == SegmentKind.TALK ? 0.004 : 0.003;
+                return p.segment().kind() == SegmentKind.TALK ? 0.004 : 0.003;
             }
         }
         return 0.002;

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 
 /** The sound in the room, mixed as it goes: voice, beeps, sync tones, room tone. */
 final class RoomSound {
@@ -19,6 +20,19 @@ final class RoomSound {
     /** About −60 dB: a quiet shed. */
     private static final double ROOM = 0.0011;
 
+    /** A microphone three rooms away: about −26 dB. */
+    private static final double QUIET = 0.05;
+    /** An overdriven input. */
+    private static final double OVERDRIVE = 7;
+
+    private static final double MUSIC = 0.26;
+    private static final double STEP = 0.5;
+    /** Two steps a second. */
+    private static final double STEP_EVERY = 0.5;
+
+    private static final double BEAT_SECONDS = 0.5;
+    private static final double[] CHORD_HZ = {196, 246.94, 293.66, 220, 261.63, 329.63};
+
     /** Between two lines, at the least. */
     private static final Length BREATH = Length.ofMillis(150);
 
@@ -26,6 +40,8 @@ final class RoomSound {
     private final List<Clip> clips = new ArrayList<>();
     private final List<Performance.Spoken> said = new ArrayList<>();
     private final Random noise;
+    private final Set<Trouble> troubles;
+    private final double voiceGain;
     private double brown;
     private long position;
     private int firstLive;
@@ -45,6 +61,11 @@ final class RoomSound {
         }
         for (Performance.Beep b : performance.beeps()) {
             add(b.time(), beep(b.hz(), b.length(), sampleRate), BEEP);
+        }
+        troubles = performance.troubles();
+        voiceGain = troubles.contains(Trouble.QUIET_VOICE) ? VOICE * QUIET : VOICE;
+        if (troubles.contains(Trouble.FOOTSTEPS)) {
+            steps(performance);
         }
         speak(performance.spoken(), voice);
         clips.sort((a, b) -> Long.compare(a.start(), b.start()));
@@ -93,7 +114,7 @@ final class RoomSound {
                     continue;
                 }
             }
-            add(start, samples, VOICE);
+            add(start, samples, voiceGain);
             said.add(new Performance.Spoken(start, takes, line.kind(), line.text()));
             free = start.plus(takes).plus(BREATH);
         }
@@ -113,7 +134,7 @@ final class RoomSound {
         Length longest = Length.ZERO;
         for (int i = 0; i < words.length; i++) {
             float[] samples = voice.say(words[i] + ".", sampleRate);
-            add(line.start().plus(Length.ofSeconds(i)), samples, VOICE);
+            add(line.start().plus(Length.ofSeconds(i)), samples, voiceGain);
             longest = Length.ofSeconds(i + samples.length / (double) sampleRate);
         }
         said.add(new Performance.Spoken(line.start(), longest, line.kind(), line.text()));
@@ -123,6 +144,50 @@ final class RoomSound {
     /** The lines with the lengths the voice really took. */
     List<Performance.Spoken> said() {
         return said;
+    }
+
+    /** Heavy steps while someone moves. */
+    private void steps(Performance performance) {
+        int n = sampleRate / 12;
+        for (Performance.Played p : performance.played()) {
+            double end = p.performedEnd().seconds();
+            for (double at = p.performedStart().seconds();
+                    p.segment().kind().isMoving() && at < end;
+                    at += STEP_EVERY) {
+                float[] thump = new float[n];
+                for (int i = 0; i < n; i++) {
+                    double fade = Math.exp(-6.0 * i / n);
+                    thump[i] =
+                            (float) (fade * (Math.sin(2 * Math.PI * 85 * i / sampleRate) + 0.3 * noise.nextGaussian()));
+                }
+                add(Time.ofSeconds(at), thump, STEP);
+            }
+        }
+    }
+
+    /** A made-up bed: two chords of plucked tones on a steady beat; sung syllables are a buzzing tone through two moving formants. */
+    private double music(double t) {
+        double beat = t / BEAT_SECONDS;
+        int bar = (int) Math.floor(beat / 4) % 2;
+        double since = (beat - Math.floor(beat)) * BEAT_SECONDS;
+        double pluck = Math.exp(-3 * since);
+        double sum = 0;
+        for (int v = 0; v < 3; v++) {
+            sum += Math.sin(2 * Math.PI * CHORD_HZ[3 * bar + v] * t);
+        }
+        double bed = MUSIC * sum / 3 * (0.35 + 0.65 * pluck);
+        if (!troubles.contains(Trouble.SUNG_MUSIC)) {
+            return bed;
+        }
+        double pitch = 2 * CHORD_HZ[3 * bar + (int) Math.floor(beat) % 3];
+        double vowel = 500 + 250 * Math.sin(2 * Math.PI * t / 1.7);
+        double voice = 0;
+        for (int h = 1; h <= 8; h++) {
+            double near = Math.exp(-Math.pow((h * pitch - vowel) / 260, 2))
+                    + 0.5 * Math.exp(-Math.pow((h * pitch - 2.4 * vowel) / 320, 2));
+            voice += near * Math.sin(2 * Math.PI * h * pitch * t);
+        }
+        return bed + 0.9 * MUSIC * voice * Math.sin(Math.PI * Math.min(1, since / BEAT_SECONDS));
     }
 
     /** Mixes the next {@code count} samples as interleaved stereo. */
@@ -143,8 +208,12 @@ final class RoomSound {
                 out[2 * i] += (float) (clip.gain() * clip.samples()[(int) (position + i - clip.start())]);
             }
         }
+        boolean music = troubles.contains(Trouble.MUSIC) || troubles.contains(Trouble.SUNG_MUSIC);
+        double gain = troubles.contains(Trouble.CLIPPING) ? OVERDRIVE : 1;
+        float most = troubles.contains(Trouble.CLIPPING) ? 1 : 0.98f;
         for (int i = 0; i < count; i++) {
-            float mono = Math.max(-0.98f, Math.min(0.98f, out[2 * i]));
+            double under = music ? music((position + i) / (double) sampleRate) : 0;
+            float mono = (float) Math.max(-most, Math.min(most, gain * (out[2 * i] + under)));
             out[2 * i] = mono;
             out[2 * i + 1] = mono;
         }

@@ -48,29 +48,42 @@ public final class SimulatedCamera {
         this.levels = given.isEmpty() ? List.of(new Level("main", Level.Grade.MAIN, Level.Place.CENTRE)) : given;
     }
 
-    /** Films to {@code target}; gives the lines as the voice really said them. */
+    /**
+     * Films to {@code target}, and from where the recording is stopped on to {@code second}; gives the lines as the voice really said them.
+     *
+     * @param second where the rest goes when the camera is stopped in between; not written otherwise
+     */
     static List<Performance.Spoken> film(
-            Performance performance, MoveLibrary library, Voice voice, Path target, Progress progress)
+            Performance performance, MoveLibrary library, Voice voice, Path target, Path second, Progress progress)
             throws IOException {
         progress.at(0);
         RoomSound sound = new RoomSound(performance, voice, MovieWriter.SOUND_HZ);
         SimulatedCamera camera = new SimulatedCamera(performance, library);
         long frames = Math.round(performance.length().seconds() * RATE.perSecond());
+        Time<Axis.Take> stop = performance.stoppedAt();
+        long stopAt = stop == null ? frames : Math.round(stop.seconds() * RATE.perSecond());
+        camera.film(sound, target, 0, stopAt, s -> progress.at(s * stopAt / frames));
+        if (stopAt < frames) {
+            camera.film(sound, second, stopAt, frames, s -> progress.at((stopAt + s * (frames - stopAt)) / frames));
+        }
+        return sound.said();
+    }
+
+    private void film(RoomSound sound, Path target, long from, long to, Progress progress) throws IOException {
         try (MovieWriter writer =
                 new MovieWriter(target, WIDTH, HEIGHT, RATE, EncoderSettings.TAKE, true, "", List.of())) {
-            for (long n = 0; n < frames; n++) {
-                camera.draw(new Time<>(RATE.timeOf(n).micros()));
-                writer.picture(camera.picture, n);
-                long until = Math.round((n + 1) * MovieWriter.SOUND_HZ / RATE.perSecond());
+            for (long n = from; n < to; n++) {
+                draw(new Time<>(RATE.timeOf(n).micros()));
+                writer.picture(picture, n - from);
+                long until = Math.round((n + 1 - from) * MovieWriter.SOUND_HZ / RATE.perSecond());
                 int count = (int) (until - writer.soundPosition());
                 writer.sound(sound.next(count), 0, count);
                 if (n % 15 == 0) {
-                    progress.at(n / (double) frames);
+                    progress.at((n - from) / (double) (to - from));
                 }
             }
             writer.finish();
         }
-        return sound.said();
     }
 
     private void draw(Time<Axis.Take> time) {
@@ -165,12 +178,12 @@ public final class SimulatedCamera {
                         && time.isBefore(l.caption().end()));
     }
 
-    private static int repIndex(Performance.Played p, Time<Axis.Take> time) {
+    static int repIndex(Performance.Played p, Time<Axis.Take> time) {
         return (int) p.reps().stream().filter(r -> !r.isAfter(time)).count();
     }
 
     /** Where in the rep the mover is: out over the first phase, held, back over the return, held. */
-    private static double phase(Performance.Played p, Time<Axis.Take> time) {
+    static double phase(Performance.Played p, Time<Axis.Take> time) {
         int i = repIndex(p, time);
         Time<Axis.Take> from = i == 0 ? p.performedStart() : p.reps().get(i - 1);
         double planned = p.segment().tempo() == null

@@ -1,7 +1,6 @@
 package app.nosegay.standins;
 
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.match.Caption;
 import app.nosegay.match.MatchJson;
 import app.nosegay.media.Progress;
 import app.nosegay.plan.Timeline;
@@ -9,9 +8,11 @@ import app.nosegay.publish.TimedText;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -47,22 +48,51 @@ public final class SimulatedTake {
         Files.createDirectories(folder);
         CuePlan cues = CuePlanner.plan(timeline, library, SpeechRate.DEFAULT);
         Performance performance = Performance.of(timeline, cues, seed, troubles);
+        Time<Axis.Take> stop = performance.stoppedAt();
         Path movie = voice == null ? null : folder.resolve(id + ".mp4");
+        Path second = voice == null ? null : folder.resolve(id + "-2.mp4");
         List<Performance.Spoken> said = voice == null
                 ? performance.spoken()
-                : SimulatedCamera.film(performance, library, voice, movie, progress);
+                : SimulatedCamera.film(performance, library, voice, movie, second, progress);
         List<Caption> captions = said.stream().map(Performance.Spoken::caption).toList();
+        Path log = Files.writeString(
+                folder.resolve(id + ".log.json"), performance.log().toJson());
+        Written written = transcripts(folder, id, captions, Time.zero(), stop, movie, log);
+        if (stop != null) {
+            // The clock went on: both recordings are of the same run.
+            Files.writeString(
+                    folder.resolve(id + "-2.log.json"), performance.log().toJson());
+            transcripts(folder, id + "-2", captions, stop, null, second, log);
+        }
+        ObjectNode truth = MatchJson.of(timeline, performance.truthInParts(id));
+        ArrayNode named = truth.putArray("troubles");
+        troubles.forEach(t -> named.add(t.word()));
+        ArrayNode events = truth.putArray("events");
+        for (Scenario.Event e : performance.events()) {
+            events.addObject()
+                    .put("trouble", e.trouble().word())
+                    .put("segment", e.segment())
+                    .put("detail", e.detail());
+        }
+        Path truthFile = Files.writeString(folder.resolve(id + ".truth.json"), truth.toPrettyString() + "\n");
+        return new Written(movie, written.transcript(), written.words(), log, truthFile);
+    }
+
+    /** The transcript of one recording of a run, in both forms. */
+    private static Written transcripts(
+            Path folder, String id, List<Caption> all, Time<Axis.Take> from, Time<Axis.Take> to, Path movie, Path log)
+            throws IOException {
+        Length by = from.since(Time.zero());
+        List<Caption> captions = all.stream()
+                .filter(c ->
+                        !c.start().isBefore(from) && (to == null || c.start().isBefore(to)))
+                .map(c -> new Caption(c.start().minus(by), c.end().minus(by), c.text()))
+                .toList();
         Path transcript = Files.writeString(
                 folder.resolve(id + ".vtt"),
                 TimedText.webVtt(captions.stream().map(SimulatedTake::cue).toList()));
         Path words = Files.writeString(folder.resolve(id + ".words.json"), words(captions));
-        Path log = Files.writeString(
-                folder.resolve(id + ".log.json"), performance.log().toJson());
-        ObjectNode truth = MatchJson.of(timeline, performance.truth(id, id + ".mp4"));
-        ArrayNode named = truth.putArray("troubles");
-        troubles.forEach(t -> named.add(t.word()));
-        Path truthFile = Files.writeString(folder.resolve(id + ".truth.json"), truth.toPrettyString() + "\n");
-        return new Written(movie, transcript, words, log, truthFile);
+        return new Written(movie, transcript, words, log, null);
     }
 
     private static TimedText.Cue cue(Caption caption) {

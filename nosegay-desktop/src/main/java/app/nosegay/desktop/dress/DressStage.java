@@ -3,14 +3,18 @@ package app.nosegay.desktop.dress;
 import app.nosegay.desktop.Pictures;
 import app.nosegay.desktop.Session;
 import app.nosegay.desktop.StageView;
+import app.nosegay.desktop.Tabs;
+import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
+import app.nosegay.dress.Frame;
+import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
 import app.nosegay.match.Cut;
-import app.nosegay.match.Match;
 import app.nosegay.media.FramePicker;
 import app.nosegay.media.MediaException;
 import app.nosegay.media.Playback;
 import app.nosegay.paint.PiecePainter;
+import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
@@ -60,6 +64,12 @@ public final class DressStage implements StageView {
     private final Slider slider = new Slider();
     private final Label at = new Label();
     private final FlowPane pieces = new FlowPane(8, 6);
+    private final Tabs pages = new Tabs("dress");
+    private final StylePage styles;
+    private final PiecesPage kinds;
+    private final PlacesPage places;
+    private final SoundPage sound;
+    private final DragPane drag;
     private final Label empty =
             new Label("Nothing is dressed yet. Film the plan or bring in a recording on the Match stage first.");
     private final BorderPane view = new BorderPane();
@@ -76,12 +86,23 @@ public final class DressStage implements StageView {
     private Playback playing;
     private Programme programme;
     private boolean following;
+    private Programme shapedFor;
+    private Dressing shaped;
 
     /** An interval at its place in the programme. */
     private record Stretch(Interval interval, Span<Axis.Cut> span) {}
 
     public DressStage(Session session) {
         this.session = session;
+        styles = new StylePage(session);
+        kinds = new PiecesPage(session);
+        sound = new SoundPage(session);
+        places = new PlacesPage(session, () -> area() == null ? null : area().stretch(), this::showHeat);
+        drag = new DragPane(
+                () -> programme == null ? Frame.LANDSCAPE : laidOut().layout().frame(),
+                this::area,
+                () -> session.workout().dressing(),
+                (group, anchor) -> places.put(group, anchor));
         stretches.setId("stretches");
         stretches.setCellFactory(list -> new StretchCell());
         stretches.setMinWidth(216);
@@ -103,7 +124,7 @@ public final class DressStage implements StageView {
     }
 
     private Region filled() {
-        StackPane stage = new StackPane(picture);
+        StackPane stage = new StackPane(picture, drag);
         stage.setMinSize(0, 0);
         stage.setPrefSize(WIDTH, HEIGHT);
         stage.setAccessibleText("The finished picture");
@@ -121,11 +142,15 @@ public final class DressStage implements StageView {
         at.setMinWidth(190);
         HBox below = new HBox(12, play, slider, at);
         below.setAlignment(Pos.CENTER_LEFT);
-        Label piecesHeading = new Label("On screen in this interval");
-        piecesHeading.getStyleClass().add("heading");
         pieces.setId("pieces");
-        pieces.setMinHeight(96);
-        VBox centre = new VBox(10, stage, below, piecesHeading, pieces);
+        pages.add("On screen", pieces);
+        pages.add("Style", styles.view());
+        pages.add("Pieces", kinds.view());
+        pages.add("Places", places.view());
+        pages.add("Sound", sound.view());
+        pages.view().setMinHeight(186);
+        pages.view().setMaxHeight(186);
+        VBox centre = new VBox(10, stage, below, pages.view());
         centre.getStyleClass().add("stage");
         Label heading = new Label("Intervals");
         heading.getStyleClass().add("heading");
@@ -166,6 +191,10 @@ public final class DressStage implements StageView {
             stop();
             return;
         }
+        styles.show(now.workout().dressing());
+        kinds.show(now.workout().dressing());
+        places.show(now.workout().dressing());
+        sound.show(now.workout().dressing());
         int selected = Math.max(0, stretches.getSelectionModel().getSelectedIndex());
         List<Stretch> list = new ArrayList<>();
         for (Interval interval : now.timeline().intervals()) {
@@ -181,12 +210,45 @@ public final class DressStage implements StageView {
         }
     }
 
+    /** Shows one of the pages under the picture: On screen, Style, Pieces, Places or Sound. */
+    public void showPage(String name) {
+        pages.show(name);
+    }
+
+    @Override
+    public void goTo(Finding f) {
+        stretches.getItems().stream()
+                .filter(s -> s.interval().id().equals(f.segment()))
+                .findFirst()
+                .ifPresent(s -> {
+                    stretches.getSelectionModel().select(s);
+                    stretches.scrollTo(s);
+                });
+    }
+
+    /** How the interval being looked at is laid out; null while nothing is. */
+    private Layout.Area area() {
+        Stretch stretch = stretches.getSelectionModel().getSelectedItem();
+        return stretch == null || programme == null
+                ? null
+                : laidOut().layout().at(stretch.span().start()).orElse(null);
+    }
+
+    /** The dressing as it was last shown. */
+    private synchronized Dressing laidOut() {
+        return shapedFor == programme ? shaped : programme.dressing();
+    }
+
+    private void showHeat() {
+        drag.showHeat(places.showsHeat());
+    }
+
     private static Optional<Time<Axis.Cut>> cut(Programme programme, Segment segment, boolean end) {
         return programme
                 .match()
                 .segment(segment.id())
-                .filter(Match.Placed::matched)
-                .flatMap(p -> programme.cut().toCut(p.take(), end ? p.end() : p.start()));
+                .flatMap(programme.cut()::shown)
+                .map(span -> end ? span.end() : span.start());
     }
 
     private void enter(Stretch stretch) {
@@ -196,6 +258,7 @@ public final class DressStage implements StageView {
             slider.setMax(stretch.span().length().seconds());
             slider.setValue(Math.min(slider.getMax(), stretch.span().length().seconds() * 0.3));
             list(stretch);
+            drag.redraw();
             draw();
         }
     }
@@ -230,15 +293,29 @@ public final class DressStage implements StageView {
                 case FORM -> "form cue";
                 case CAUTION -> "caution";
                 case SWITCH -> "switch card";
+                case SECTION -> "section";
+                case CORRECTION -> "correction";
+                case END -> "end card";
             };
         }
-        return face instanceof Face.Timer
-                ? "timer"
-                : face instanceof Face.GetReady
-                        ? "get-ready count"
-                        : face instanceof Face.NamePlate
-                                ? "name and counters"
-                                : face instanceof Face.SideBadge ? "side" : "rep counter";
+        if (face instanceof Face.Timer) {
+            return "timer";
+        }
+        if (face instanceof Face.GetReady) {
+            return "get-ready count";
+        }
+        if (face instanceof Face.NamePlate) {
+            return "name and counters";
+        }
+        if (face instanceof Face.SideBadge) {
+            return "side";
+        }
+        if (face instanceof Face.LevelBadge badge) {
+            return "level " + badge.name();
+        }
+        return face instanceof Face.Tempo
+                ? "tempo guide"
+                : face instanceof Face.Caption ? "caption" : face instanceof Face.Progress ? "progress" : "rep counter";
     }
 
     private void scrubbed() {
@@ -278,7 +355,7 @@ public final class DressStage implements StageView {
                     picker = new FramePicker(file);
                     picked = file;
                 }
-                Time<Axis.Take> source = clip.source().start().plus(time.since(clip.start()));
+                Time<Axis.Take> source = clip.sourceAt(time);
                 BufferedImage image = picker.frameAt(source, 1280, 720);
                 if (image != null) {
                     dress(image, of, time);
@@ -290,9 +367,27 @@ public final class DressStage implements StageView {
         });
     }
 
-    private static void dress(BufferedImage image, Programme programme, Time<Axis.Cut> time) {
+    /** The dressing for pictures of that shape: takes need not be 16 : 9. Used from several threads. */
+    private synchronized Dressing dressing(Programme of, int width, int height) {
+        Frame frame = Frame.of(width, height);
+        Frame usual = of.dressing().layout().frame();
+        if (Math.abs(frame.width() - usual.width()) < 4 && Math.abs(frame.height() - usual.height()) < 4) {
+            shaped = of.dressing();
+        } else if (shapedFor != of || !shaped.layout().frame().equals(frame)) {
+            shaped = of.dressed(of.cut(), frame);
+        }
+        shapedFor = of;
+        return shaped;
+    }
+
+    private void dress(BufferedImage image, Programme programme, Time<Axis.Cut> time) {
         Graphics2D g = image.createGraphics();
-        PiecePainter.draw(programme.dressing().at(time), g, image.getWidth(), image.getHeight());
+        new PiecePainter(programme.dressing().notes().style())
+                .draw(
+                        dressing(programme, image.getWidth(), image.getHeight()).shown(time),
+                        g,
+                        image.getWidth(),
+                        image.getHeight());
         g.dispose();
     }
 
@@ -338,7 +433,7 @@ public final class DressStage implements StageView {
             return;
         }
         Path file = session.media().files(of.workout()).get(clip.take());
-        Time<Axis.Take> source = clip.source().start().plus(from.since(clip.start()));
+        Time<Axis.Take> source = clip.sourceAt(from);
         Playback[] mine = new Playback[1];
         mine[0] = new Playback(file, source, clip.source().end(), 960, 540, new Playback.Screen() {
             @Override

@@ -1,10 +1,16 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.desktop.Buttons;
+import app.nosegay.desktop.FindingList;
 import app.nosegay.desktop.Pictures;
 import app.nosegay.desktop.Session;
 import app.nosegay.desktop.StageView;
+import app.nosegay.desktop.Tabs;
+import app.nosegay.match.CutProposal;
 import app.nosegay.match.Match;
+import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
+import app.nosegay.plan.Finding;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -21,9 +27,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Cursor;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -54,17 +62,26 @@ public final class MatchStage implements StageView {
     private final Stage window;
     private final ListView<ScoreLine> score = new ListView<>();
     private final ListView<Doubtful> doubts = new ListView<>();
-    private final Label doubtHeading = new Label("Doubts");
     private final Label summary = new Label();
     private final TakeScreen screen;
     private final Label nowAt = new Label("Click a line to play from there.");
     private final BorderPane view = new BorderPane();
+    private final Tabs sides = new Tabs("match");
+    private final ComboBox<String> order = new ComboBox<>();
+    private final FindingList findings;
+    private final CutPanel cuts;
+    private final WordsPanel words;
+    private final TakesPanel tries;
+    private final List<Time<Axis.Take>> taps = new ArrayList<>();
+    private ScoreLine tapped;
+    private Time<Axis.Take> playing;
     private final VBox empty;
     private final Region filled;
     private final Map<ScoreLine, Image> images = new HashMap<>();
     private final Set<String> lookedAt = new HashSet<>();
     private ScorePainter painter = new ScorePainter(700, 40);
     private Programme programme;
+    private boolean looping;
 
     /** A boundary in the doubt queue. */
     private record Doubtful(Match.Placed placed, boolean end, double doubt, int line) {
@@ -79,7 +96,7 @@ public final class MatchStage implements StageView {
     public MatchStage(Session session, Stage window) {
         this.session = session;
         this.window = window;
-        this.screen = new TakeScreen(session.jobs()::say);
+        this.screen = new TakeScreen(session.jobs()::say, 416, 234);
         score.getStyleClass().add("score-list");
         score.setId("score");
         score.setAccessibleText("Score: one line per interval");
@@ -96,6 +113,15 @@ public final class MatchStage implements StageView {
         summary.setId("match-summary");
         summary.setWrapText(true);
         HBox.setHgrow(summary, Priority.ALWAYS);
+        findings = new FindingList(session, "match-findings", this::goTo);
+        cuts = new CutPanel(session, this::playStretch);
+        words = new WordsPanel(session);
+        tries = new TakesPanel(session);
+        order.getItems().setAll(ScoreLine.ORDERS);
+        order.getSelectionModel().select(0);
+        order.setMinWidth(118);
+        order.setId("score-order");
+        order.setOnAction(e -> show(programme));
         filled = filled();
         empty = empty();
         view.setCenter(empty);
@@ -106,26 +132,43 @@ public final class MatchStage implements StageView {
     }
 
     private Region filled() {
-        Button film = action("Film again …", "quiet", this::film);
-        Button bring = action("Bring in a recording …", "quiet", this::bringIn);
+        Button film = Buttons.quiet("Film again …", this::film);
+        Button bring = Buttons.quiet("Bring in a recording …", this::bringIn);
         summary.setMaxWidth(Double.MAX_VALUE);
-        HBox head = new HBox(10, summary, film, bring);
+        HBox head = new HBox(10, summary, order, film, bring);
         head.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(score, Priority.ALWAYS);
         VBox left = new VBox(8, head, score);
         left.getStyleClass().add("stage");
-        doubtHeading.getStyleClass().add("heading");
-        Button keep = action("Keep as it is  (B)", "act", this::pinSelected);
+        Button keep = Buttons.act("Keep as it is  (B)", this::pinSelected);
         keep.setId("keep");
         keep.setTooltip(new Tooltip("Pins the boundary where it is"));
-        Button play = action("Play  (Space)", "quiet", this::playSelected);
+        Button play = Buttons.quiet("Play  (Space)", this::playSelected);
         play.setId("play");
         HBox buttons = new HBox(8, play, keep);
         buttons.setAlignment(Pos.CENTER_LEFT);
+        VBox doubtPage = new VBox(8, buttons, doubts);
         VBox.setVgrow(doubts, Priority.ALWAYS);
+        sides.add("Doubts", doubtPage);
+        sides.add("Findings", findings.view());
+        sides.add("Cuts", cuts.view());
+        sides.add("Words", words.view());
+        sides.add("Takes", tries.view());
+        // Pictures of every try are only fetched while they are looked at.
+        sides.onShown(name -> {
+            tries.stop();
+            if (name.equals("Takes")) {
+                tries.show(score.getSelectionModel().getSelectedItem());
+            }
+        });
+        VBox.setVgrow(sides.view(), Priority.ALWAYS);
         nowAt.setWrapText(true);
+        // Two lines always: what is under it must not move while something plays.
+        nowAt.setMinHeight(46);
+        nowAt.setPrefHeight(46);
+        nowAt.setMaxHeight(46);
         nowAt.setId("now-at");
-        VBox right = new VBox(10, screen.view(), nowAt, buttons, doubtHeading, doubts);
+        VBox right = new VBox(8, screen.view(), nowAt, sides.view());
         right.getStyleClass().add("stage");
         right.setMinWidth(456);
         right.setMaxWidth(456);
@@ -142,21 +185,13 @@ public final class MatchStage implements StageView {
                         + "A transcript or shoot log with the same name beside it is used as well.");
         text.getStyleClass().add("empty");
         text.setMaxWidth(560);
-        Button film = action("Film with the simulated camera", "act", this::film);
+        Button film = Buttons.act("Film with the simulated camera", this::film);
         film.setId("film");
-        Button bring = action("Bring in a recording …", "quiet", this::bringIn);
+        Button bring = Buttons.quiet("Bring in a recording …", this::bringIn);
         VBox box = new VBox(16, heading, text, new HBox(10, film, bring));
         box.setAlignment(Pos.CENTER_LEFT);
         box.setMaxWidth(600);
         return box;
-    }
-
-    private static Button action(String text, String style, Runnable run) {
-        Button button = new Button(text);
-        button.getStyleClass().add(style);
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(e -> run.run());
-        return button;
     }
 
     @Override
@@ -176,6 +211,7 @@ public final class MatchStage implements StageView {
 
     @Override
     public void left() {
+        tries.stop();
         screen.stop();
     }
 
@@ -214,7 +250,7 @@ public final class MatchStage implements StageView {
             return;
         }
         int selected = score.getSelectionModel().getSelectedIndex();
-        List<ScoreLine> lines = ScoreLine.of(now);
+        List<ScoreLine> lines = ScoreLine.of(now, order.getValue());
         images.clear();
         measure(lines);
         score.getItems().setAll(lines);
@@ -232,10 +268,13 @@ public final class MatchStage implements StageView {
                 + now.timeline().total() + ".");
         List<Doubtful> queue = queue(lines);
         doubts.getItems().setAll(queue);
-        doubtHeading.setText(
-                queue.isEmpty()
-                        ? "No doubts"
-                        : queue.size() + (queue.size() == 1 ? " doubt, " : " doubts, ") + "worst first");
+        sides.rename(
+                "Doubts", queue.isEmpty() ? "No doubts" : queue.size() + (queue.size() == 1 ? " doubt" : " doubts"));
+        findings.show(now.matchFindings(), now.workout());
+        int open = findings.list().getItems().size();
+        sides.rename("Findings", open == 0 ? "No findings" : open + (open == 1 ? " finding" : " findings"));
+        cuts.show(now);
+        words.show(now);
     }
 
     private void measure(List<ScoreLine> lines) {
@@ -282,6 +321,10 @@ public final class MatchStage implements StageView {
     }
 
     private void standAt(ScoreLine line) {
+        if (sides.shown().equals("Takes")) {
+            tries.show(line);
+        }
+        cuts.select(line == null || line.isUnplanned() ? List.of() : line.placed());
         if (line != null && !line.isMissing() && !screen.isPlaying()) {
             screen.stand(fileOf(line), line.recorded().start());
             nowAt.setText(line.title() + ", " + line.detail() + ": starts at "
@@ -295,10 +338,128 @@ public final class MatchStage implements StageView {
         return session.media().files(session.workout()).get(line.take().id());
     }
 
+    /** Shows one of the pages beside the Score: Doubts, Findings, Cuts, Words or Takes. */
+    public void showPage(String name) {
+        sides.show(name);
+    }
+
+    @Override
+    public void goTo(Finding f) {
+        for (int i = 0; i < score.getItems().size() && f != null && f.segment() != null; i++) {
+            boolean here = score.getItems().get(i).placed().stream().anyMatch(p -> p.id().equals(f.segment()));
+            if (here) {
+                score.getSelectionModel().select(i);
+                score.scrollTo(Math.max(0, i - 2));
+                return;
+            }
+        }
+    }
+
+    private void playStretch(CutProposal c) {
+        Path file = session.media().files(session.workout()).get(c.take());
+        if (c != null && file != null) {
+            Time<Axis.Take> from = Time.max(Time.zero(), c.span().start().minus(Length.ofSeconds(1)));
+            screen.play(
+                    file,
+                    from,
+                    time -> nowAt.setText(c.kind() + ": " + time + " of " + c.take()),
+                    () -> nowAt.setText("Stopped."));
+        }
+    }
+
+    /** Plays the second before and behind the selected boundary over and over, until stopped. */
+    private void loop() {
+        ScoreLine line = score.getSelectionModel().getSelectedItem();
+        if (line == null || line.isMissing()) {
+            return;
+        }
+        Time<Axis.Take> from = Time.max(Time.zero(), line.recorded().start().minus(Length.ofSeconds(1)));
+        Time<Axis.Take> to = line.recorded().start().plus(Length.ofSeconds(1.2));
+        looping = true;
+        screen.play(
+                fileOf(line),
+                from,
+                time -> {
+                    nowAt.setText("Around the start of " + line.title() + ": " + time + ". Space stops.");
+                    if (looping && !time.isBefore(to)) {
+                        screen.stop();
+                        Platform.runLater(this::loop);
+                    }
+                },
+                () -> {});
+    }
+
+    /** Counts a rep of the playing line at the moment that is seen. */
+    private void tap() {
+        ScoreLine line = score.getSelectionModel().getSelectedItem();
+        if (!screen.isPlaying() || playing == null || line == null || line.isMissing() || line.isUnplanned()) {
+            session.jobs().say("Play a line first (Space), then tap T at the end of every rep.");
+            return;
+        }
+        if (tapped != line) {
+            taps.clear();
+            tapped = line;
+        }
+        taps.add(playing);
+        nowAt.setText(taps.size() + (taps.size() == 1 ? " rep" : " reps") + " tapped in " + line.title());
+    }
+
+    /** Tapped reps replace those found, per segment. */
+    private void keepTaps() {
+        if (taps.isEmpty() || tapped == null) {
+            return;
+        }
+        MatchNotes notes = session.workout().matching();
+        for (Match.Placed p : tapped.placed()) {
+            List<Time<Axis.Take>> inside = taps.stream()
+                    .filter(t -> p.matched() && !t.isBefore(p.start()) && t.isBefore(p.end()))
+                    .toList();
+            notes = inside.isEmpty() ? notes : notes.withTaps(p.id(), inside);
+        }
+        String name = taps.size() + " reps tapped in " + tapped.title();
+        taps.clear();
+        tapped = null;
+        session.apply(name, session.workout().withMatching(notes));
+    }
+
+    /** Takes the next of several times the selected segment was done. */
+    private void useOther() {
+        ScoreLine line = score.getSelectionModel().getSelectedItem();
+        if (line == null || line.isUnplanned()) {
+            return;
+        }
+        MatchNotes notes = session.workout().matching();
+        boolean any = false;
+        for (Match.Placed p : line.placed()) {
+            List<String> retakes = p.others().stream()
+                    .filter(o -> o.kind().equals("retake"))
+                    .map(Match.Other::take)
+                    .distinct()
+                    .sorted()
+                    .toList();
+            if (!retakes.isEmpty()) {
+                String next = retakes.stream()
+                        .filter(t -> p.take() == null || t.compareTo(p.take()) > 0)
+                        .findFirst()
+                        .orElse(retakes.get(0));
+                notes = notes.withChoice(p.id(), next);
+                any = true;
+            }
+        }
+        if (any) {
+            session.apply(
+                    "use another take of " + line.title(), session.workout().withMatching(notes));
+        } else {
+            session.jobs().say(line.title() + " is in no other take.");
+        }
+    }
+
     private void playSelected() {
         ScoreLine line = score.getSelectionModel().getSelectedItem();
+        looping = false;
         if (screen.isPlaying()) {
             screen.stop();
+            keepTaps();
             standAt(line);
         } else if (line != null && !line.isMissing()) {
             playFrom(line, line.recorded().start().minus(Length.ofSeconds(1)));
@@ -310,13 +471,20 @@ public final class MatchStage implements StageView {
         screen.play(
                 fileOf(line),
                 start,
-                time -> nowAt.setText(String.format(
-                        Locale.ROOT,
-                        "%s: %s, second %.1f of the line",
-                        line.title(),
-                        time,
-                        time.since(line.recorded().start()).seconds())),
-                () -> nowAt.setText("Stopped."));
+                time -> {
+                    playing = time;
+                    nowAt.setText(String.format(
+                            Locale.ROOT,
+                            "%s: %s, second %.1f of the line%s",
+                            line.title(),
+                            time,
+                            time.since(line.recorded().start()).seconds(),
+                            taps.isEmpty() ? "" : ", " + taps.size() + " reps tapped"));
+                },
+                () -> {
+                    nowAt.setText("Stopped.");
+                    keepTaps();
+                });
     }
 
     /** Fixes the selected doubt, or the selected line's start, where it is. */
@@ -339,6 +507,10 @@ public final class MatchStage implements StageView {
 
     /** Moves a boundary of the selected line by whole frames and pins it there. */
     private void nudge(boolean end, int frames) {
+        nudge(end, frames, null);
+    }
+
+    private void nudge(boolean end, int frames, Length by) {
         ScoreLine line = score.getSelectionModel().getSelectedItem();
         if (line == null || line.isMissing() || line.isUnplanned()) {
             return;
@@ -348,15 +520,33 @@ public final class MatchStage implements StageView {
         Match.Placed p = end ? found.get(found.size() - 1) : found.get(0);
         var video = session.media().readings().get(p.take()).info().video();
         double fps = video == null || video.framesPerSecond() <= 0 ? 30 : video.framesPerSecond();
-        Time<Axis.Take> moved = (end ? p.end() : p.start()).plus(Length.ofSeconds(frames / fps));
+        Time<Axis.Take> moved = (end ? p.end() : p.start()).plus(by != null ? by : Length.ofSeconds(frames / fps));
         pin(p, end, moved, "move");
     }
 
     private void key(KeyEvent e) {
-        if (e.isShortcutDown() || e.isAltDown()) {
+        if (e.isShortcutDown()) {
             return;
         }
-        if (e.getCode() == KeyCode.SPACE) {
+        if (e.getCode() == KeyCode.COMMA || e.getCode() == KeyCode.PERIOD) {
+            double seconds = (e.isShiftDown() ? 1 : 0.1) * (e.getCode() == KeyCode.COMMA ? -1 : 1);
+            nudge(e.isAltDown(), 0, Length.ofSeconds(seconds));
+            e.consume();
+            return;
+        }
+        if (e.isAltDown()) {
+            return;
+        }
+        if (e.getCode() == KeyCode.R) {
+            loop();
+            e.consume();
+        } else if (e.getCode() == KeyCode.T) {
+            tap();
+            e.consume();
+        } else if (e.getCode() == KeyCode.U) {
+            useOther();
+            e.consume();
+        } else if (e.getCode() == KeyCode.SPACE) {
             playSelected();
             e.consume();
         } else if (e.getCode() == KeyCode.J || e.getCode() == KeyCode.K) {

@@ -35,6 +35,40 @@ record ScoreLine(
         List<Time<Axis.Take>> reps,
         int target) {
 
+    /** The orders the lines can be shown in. */
+    static final List<String> ORDERS = List.of("In order", "By move", "By round", "Work only");
+
+    /** The lines of a programme in one of {@link #ORDERS}. */
+    static List<ScoreLine> of(Programme programme, String order) {
+        List<ScoreLine> lines = new ArrayList<>(of(programme));
+        switch (order) {
+            case "By move" -> {
+                List<String> moves = programme.timeline().workMoves(true);
+                lines.removeIf(l -> !l.isWork());
+                lines.sort(Comparator.comparingInt(
+                        l -> moves.indexOf(l.interval().first().move())));
+            }
+            case "By round" -> {
+                lines.removeIf(l -> !l.isWork());
+                lines.sort(Comparator.comparingInt(ScoreLine::round));
+            }
+            case "Work only" -> lines.removeIf(l -> !l.isWork());
+            default -> {
+                // as planned
+            }
+        }
+        return lines;
+    }
+
+    private boolean isWork() {
+        return !isUnplanned() && interval.kind() == SegmentKind.WORK;
+    }
+
+    private int round() {
+        Segment s = interval.first();
+        return s.round() != null ? s.round() : s.set() != null ? s.set() : 0;
+    }
+
     /** The lines of a programme in the order of the plan, unplanned stretches where they happened. */
     static List<ScoreLine> of(Programme programme) {
         Match match = programme.match();

@@ -1,7 +1,6 @@
 package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.Petals;
-import app.nosegay.match.Caption;
 import app.nosegay.match.Match;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.match.Trace;
@@ -12,6 +11,7 @@ import app.nosegay.plan.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Font;

@@ -21,9 +21,8 @@ import javafx.scene.layout.StackPane;
 
 /** Shows a take: plays from a moment on, or stands at one frame. */
 final class TakeScreen {
-    private static final int WIDTH = 416;
-    private static final int HEIGHT = 234;
-
+    private final int width;
+    private final int height;
     private final ImageView picture = new ImageView();
     private final StackPane pane = new StackPane(picture);
     private final ExecutorService frames = Executors.newSingleThreadExecutor(r -> {
@@ -37,11 +36,17 @@ final class TakeScreen {
     private FramePicker picker;
     private Path picked;
 
-    TakeScreen(Consumer<String> failed) {
+    /**
+     * @param failed hears why something could not be shown
+     * @param width of the picture, in pixels
+     */
+    TakeScreen(Consumer<String> failed, int width, int height) {
         this.failed = failed;
+        this.width = width;
+        this.height = height;
         pane.getStyleClass().add("picture");
-        pane.setMinSize(WIDTH, HEIGHT);
-        pane.setMaxSize(WIDTH, HEIGHT);
+        pane.setMinSize(width, height);
+        pane.setMaxSize(width, height);
         pane.setAccessibleText("The take");
     }
 
@@ -62,7 +67,7 @@ final class TakeScreen {
         stop();
         Time<Axis.Take> end = from.plus(Length.ofSeconds(36_000));
         Playback[] mine = new Playback[1];
-        mine[0] = new Playback(file, from, end, WIDTH, HEIGHT, new Playback.Screen() {
+        mine[0] = new Playback(file, from, end, width, height, new Playback.Screen() {
             @Override
             public void show(BufferedImage image, Time<Axis.Take> time) {
                 if (newest.getAndSet(image) == null) {
@@ -100,6 +105,19 @@ final class TakeScreen {
         newest.set(null);
     }
 
+    /** Lets go of the file; nothing is shown any more. */
+    void close() {
+        stop();
+        frames.execute(() -> {
+            if (picker != null) {
+                picker.close();
+                picker = null;
+                picked = null;
+            }
+        });
+        frames.shutdown();
+    }
+
     /** Shows the frame at {@code time}. */
     void stand(Path file, Time<Axis.Take> time) {
         stop();
@@ -114,7 +132,7 @@ final class TakeScreen {
                     picker = new FramePicker(file);
                     picked = file;
                 }
-                BufferedImage image = picker.frameAt(time, WIDTH, HEIGHT);
+                BufferedImage image = picker.frameAt(time, width, height);
                 if (image != null) {
                     Platform.runLater(() -> {
                         if (playing == null) {

@@ -7,6 +7,7 @@ import app.nosegay.desktop.Tabs;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.plan.Expansion;
+import app.nosegay.plan.Finding;
 import app.nosegay.plan.Problem;
 import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
@@ -54,7 +55,7 @@ public final class PlanStage implements StageView {
 
     public PlanStage(Session session) {
         editor = new RunSheetEditor(session);
-        findings = new FindingList(session, "plan-findings", f -> editor.goToLine(Math.max(1, f.line())));
+        findings = new FindingList(session, "plan-findings", this::goTo);
         fit = new FitPanel(session, this::preview);
         gear = new GearPanel(session);
         ScrollPane problemScroll = new ScrollPane(problems);
@@ -141,13 +142,7 @@ public final class PlanStage implements StageView {
         menu.setId("print");
         menu.getStyleClass().add("quiet");
         for (PrintJob.Form form : PrintJob.Form.values()) {
-            MenuItem item = new MenuItem(
-                    switch (form) {
-                        case PROMPTER_PDF -> "Prompter text (PDF)";
-                        case RUN_SHEET_PDF -> "Run sheet (PDF)";
-                        case RUN_SHEET_CSV -> "Run sheet (CSV)";
-                        case RUN_SHEET_MARKDOWN -> "Run sheet (Markdown)";
-                    });
+            MenuItem item = new MenuItem(form.label());
             item.setOnAction(e -> session.print(form, view.getScene().getWindow()));
             menu.getItems().add(item);
         }
@@ -157,6 +152,11 @@ public final class PlanStage implements StageView {
     @Override
     public String name() {
         return "Plan";
+    }
+
+    @Override
+    public void goTo(Finding f) {
+        editor.goToLine(Math.max(1, f.line()));
     }
 
     @Override

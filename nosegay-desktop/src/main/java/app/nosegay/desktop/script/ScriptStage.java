@@ -209,7 +209,8 @@ public final class ScriptStage implements StageView {
         return what + side + turn;
     }
 
-    private void goTo(Finding f) {
+    @Override
+    public void goTo(Finding f) {
         windows.getItems().stream()
                 .filter(s -> s.id().equals(f.segment()))
                 .findFirst()

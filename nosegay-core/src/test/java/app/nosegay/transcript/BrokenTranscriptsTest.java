@@ -1,4 +1,4 @@
-package app.nosegay.match;
+package app.nosegay.transcript;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package app.nosegay.match;
+package app.nosegay.transcript;
 
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -17,6 +17,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -32,6 +33,9 @@ public final class TranscriptReader {
     private static final Pattern TAG = Pattern.compile("<[^>]{0,200}>|\\{\\\\[^}]{0,80}\\}");
     /** A JSON word list is cut into lines at pauses this long. */
     private static final Length PAUSE = Length.ofMillis(600);
+
+    private static final Pattern INNER_TIME = Pattern.compile("<((?:\\d+:)?\\d{1,3}:\\d{2}[.,]\\d{1,3})>");
+    private static final Length ROLLS_WITHIN = Length.ofMillis(60);
 
     private static final int MOST_WORDS_A_LINE = 12;
 
@@ -86,30 +90,84 @@ public final class TranscriptReader {
 
     private static List<Caption> arrowed(String[] lines) {
         List<Caption> captions = new ArrayList<>();
+        List<String> shown = List.of();
+        Time<Axis.Take> shownUntil = Time.zero();
         for (int i = 0; i < lines.length; i++) {
             Matcher arrow = ARROW.matcher(lines[i]);
             if (!arrow.matches()) {
                 continue;
             }
-            StringBuilder text = new StringBuilder();
+            List<String> own = new ArrayList<>();
             int j = i + 1;
             while (j < lines.length
-                    && !lines[j].isBlank()
+                    && !endsCue(lines, j)
                     && !ARROW.matcher(lines[j]).matches()) {
-                text.append(text.isEmpty() ? "" : " ").append(lines[j].strip());
+                if (!lines[j].isBlank()) {
+                    own.add(lines[j].strip());
+                }
                 j++;
             }
             boolean numberBelongsToNext =
                     j < lines.length && ARROW.matcher(lines[j]).matches();
-            String words = clean(numberBelongsToNext ? text.toString().replaceAll(" ?\\d+$", "") : text.toString());
+            if (numberBelongsToNext && !own.isEmpty() && own.get(own.size() - 1).matches("\\d+")) {
+                own.remove(own.size() - 1);
+            }
             Time<Axis.Take> start = time(arrow.group(1));
             Time<Axis.Take> end = time(arrow.group(2));
-            if (!words.isEmpty() && !end.isBefore(start)) {
-                captions.add(new Caption(start, end, words));
+            if (!end.isBefore(start)) {
+                // Live captions roll up: a line already shown is shown again above the new one.
+                boolean rolls = start.since(shownUntil).compareTo(ROLLS_WITHIN) <= 0
+                        && (own.size() > 1 || end.since(start).compareTo(ROLLS_WITHIN) <= 0);
+                List<String> before = shown;
+                List<String> fresh = own.stream()
+                        .filter(l -> !rolls || !before.contains(clean(l)))
+                        .toList();
+                caption(start, end, String.join(" ", fresh)).ifPresent(captions::add);
+                shown = own.stream().map(TranscriptReader::clean).toList();
+                shownUntil = end;
             }
             i = j - 1;
         }
         return captions;
+    }
+
+    /** An empty line ends a cue; one of spaces only when another cue or nothing follows, as live captions are padded with them. */
+    private static boolean endsCue(String[] lines, int j) {
+        if (!lines[j].isBlank() || lines[j].isEmpty() || j + 1 >= lines.length) {
+            return lines[j].isBlank();
+        }
+        String next = lines[j + 1];
+        boolean numbered = next.strip().matches("\\d+")
+                && j + 2 < lines.length
+                && ARROW.matcher(lines[j + 2]).matches();
+        return next.isBlank() || numbered || ARROW.matcher(next).matches();
+    }
+
+    /** One caption; its words at their own times where it has time tags inside; empty when nothing is said. */
+    private static Optional<Caption> caption(Time<Axis.Take> start, Time<Axis.Take> end, String text) {
+        List<Caption.Word> words = new ArrayList<>();
+        Matcher tag = INNER_TIME.matcher(text);
+        Time<Axis.Take> at = start;
+        int from = 0;
+        while (tag.find()) {
+            Time<Axis.Take> next = time(tag.group(1));
+            timed(words, at, next, clean(text.substring(from, tag.start())));
+            at = Time.max(at, next);
+            from = tag.end();
+        }
+        String rest = clean(text.substring(from));
+        if (from == 0) {
+            return rest.isEmpty() ? Optional.empty() : Optional.of(new Caption(start, end, rest));
+        }
+        Time<Axis.Take> spoken = at.plus(SpeechRate.DEFAULT.toSay(rest, false));
+        timed(words, at, Time.min(Time.max(end, at), spoken), rest);
+        return words.isEmpty() ? Optional.empty() : Optional.of(Caption.of(words));
+    }
+
+    private static void timed(List<Caption.Word> to, Time<Axis.Take> start, Time<Axis.Take> end, String words) {
+        if (!words.isEmpty()) {
+            to.addAll(new Caption(start, Time.max(start, end), words).words());
+        }
     }
 
     private static List<Caption> stamped(String[] lines) {
@@ -164,8 +222,7 @@ public final class TranscriptReader {
         }
         JsonNode list = root.isArray() ? root : root.path("words");
         List<Caption> captions = new ArrayList<>();
-        List<String> line = new ArrayList<>();
-        Time<Axis.Take> start = null;
+        List<Caption.Word> line = new ArrayList<>();
         Time<Axis.Take> end = null;
         for (JsonNode node : list) {
             String word = node.path("word").asText(node.path("text").asText("")).strip();
@@ -180,15 +237,14 @@ public final class TranscriptReader {
             boolean breakHere =
                     end != null && (from.since(end).compareTo(PAUSE) > 0 || line.size() >= MOST_WORDS_A_LINE);
             if (breakHere) {
-                captions.add(new Caption(start, end, String.join(" ", line)));
+                captions.add(Caption.of(line));
                 line.clear();
             }
-            start = line.isEmpty() ? from : start;
             end = to;
-            line.add(word);
+            line.add(new Caption.Word(from, to, word));
         }
         if (!line.isEmpty()) {
-            captions.add(new Caption(start, Time.max(start, end), String.join(" ", line)));
+            captions.add(Caption.of(line));
         }
         return captions;
     }

@@ -1,8 +1,9 @@
-package app.nosegay.match;
+package app.nosegay.transcript;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.nosegay.time.Time;
 import java.io.IOException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
@@ -86,5 +87,22 @@ class TranscriptReaderTest {
         }
         assertThat(words.get(0).start()).isEqualTo(c.start());
         assertThat(words.get(5).end()).isLessThanOrEqualTo(c.end());
+    }
+
+    @Test
+    void rollingCaptionsAreReadOnceAndKeepTheTimesOfTheirWords() throws IOException {
+        String vtt = "WEBVTT\n\n00:00:01.000 --> 00:00:03.000\n \nhello<00:00:01.500><c> gardeners</c>\n\n"
+                + "00:00:03.000 --> 00:00:03.010\nhello gardeners\n \n\n"
+                + "00:00:03.010 --> 00:00:05.000\nhello gardeners\nfive<00:00:04.000><c> more</c><00:00:04.500><c> seconds</c>\n";
+        List<Caption> captions = TranscriptReader.read(vtt.getBytes(StandardCharsets.UTF_8));
+        assertThat(captions).extracting(Caption::text).containsExactly("hello gardeners", "five more seconds");
+        assertThat(captions.get(1).words().get(1).start()).isEqualTo(Time.ofSeconds(4));
+    }
+
+    @Test
+    void wordTimesOfJsonAreKept() throws IOException {
+        String json = "[{\"word\":\"and\",\"start\":7.1,\"end\":7.3},{\"word\":\"rest\",\"start\":7.9,\"end\":8.2}]";
+        List<Caption> captions = TranscriptReader.read(json.getBytes(StandardCharsets.UTF_8));
+        assertThat(captions.get(0).words().get(1).start()).isEqualTo(Time.ofSeconds(7.9));
     }
 }

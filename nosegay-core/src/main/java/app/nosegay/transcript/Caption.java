@@ -1,4 +1,4 @@
-package app.nosegay.match;
+package app.nosegay.transcript;
 
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -13,13 +13,32 @@ import java.util.List;
  * @param start when it begins
  * @param end when it ends; equal to the next start where the format gives no end
  * @param text its words
+ * @param timed its words at their own times, where the transcript gives them; empty otherwise
  */
-public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text) {
+public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, List<Word> timed) {
+    public Caption {
+        timed = List.copyOf(timed);
+    }
+
+    public Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text) {
+        this(start, end, text, List.of());
+    }
+
+    /** A line of words that have their own times; at least one. */
+    public static Caption of(List<Word> words) {
+        String text = String.join(" ", words.stream().map(Word::text).toList());
+        Time<Axis.Take> end = words.stream().map(Word::end).max(Time::compareTo).orElseThrow();
+        return new Caption(words.get(0).start(), end, text, words);
+    }
+
     /** One word at its time. */
     public record Word(Time<Axis.Take> start, Time<Axis.Take> end, String text) {}
 
-    /** The words, their times interpolated by syllables inside the caption. */
+    /** The words at their own times, or else interpolated by syllables inside the caption. */
     public List<Word> words() {
+        if (!timed.isEmpty()) {
+            return timed;
+        }
         String[] parts = text.strip().split("\\s+");
         Length room = end.since(start);
         double spokenSeconds = SpeechRate.DEFAULT.toSay(text, false).seconds();

@@ -1,0 +1,87 @@
+package app.nosegay.cli;
+
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.plan.Finding;
+import app.nosegay.proof.Plait;
+import app.nosegay.proof.Proof;
+import app.nosegay.proof.ProofJson;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Waiver;
+import app.nosegay.workout.Workout;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code nosegay proof}: what was planned, said and shown, and everything that speaks against publishing. */
+@Command(
+        name = "proof",
+        mixinStandardHelpOptions = true,
+        description = "Compare planned, said and shown; list every finding. Exits 1 while a stop is open.")
+final class ProofCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "WORKOUT", description = "a workout file, or a run sheet")
+    private Path file;
+
+    @Option(names = "--json", paramLabel = "FILE|-", description = "also write JSON")
+    private String json;
+
+    @Option(names = "--apart", description = "also list the intervals in which planned, said and shown part")
+    private boolean apart;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws Exception {
+        boolean stored = file.toString().endsWith(WorkoutFile.ENDING);
+        Workout workout = Sheets.workout(file);
+        Programme programme;
+        if (stored && !workout.takes().isEmpty()) {
+            WorkoutMedia media = WorkoutMedia.read(
+                    workout,
+                    Sheets.folderOf(file),
+                    new ConsoleProgress("reading", spec.commandLine().getErr()));
+            media.notices(workout).forEach(n -> spec.commandLine().getErr().println("nosegay: " + n));
+            programme = media.programme(workout);
+        } else {
+            programme = Sheets.programme(workout);
+        }
+        Proof proof = programme.proof();
+        if (!Sheets.json(spec, json, ProofJson.of(proof, f -> workout.waiver(f)
+                .map(Waiver::reason)
+                .orElse("")))) {
+            print(spec.commandLine().getOut(), proof);
+        }
+        return proof.mayPublish() ? Main.DONE : Main.STOPPED_BY_FINDINGS;
+    }
+
+    private void print(PrintWriter out, Proof proof) {
+        for (Finding f : proof.open()) {
+            out.printf("%-5s %-26s %s%n", f.severity().word(), f.code(), f.message());
+            if (f.fix() != null) {
+                out.printf("%-5s %-26s to mend it: %s%n", "", "", f.fix());
+            }
+        }
+        if (apart) {
+            proof.plaits().stream().filter(p -> p.apart() > 0.1).forEach(p -> plait(out, p));
+        }
+        out.println(proof.sentence());
+        out.flush();
+    }
+
+    private static void plait(PrintWriter out, Plait p) {
+        out.printf(
+                Locale.ROOT,
+                "%-44s planned %s | said %s | shown %s%n",
+                p.interval().id(),
+                p.planned(),
+                p.said(),
+                p.shown());
+    }
+}

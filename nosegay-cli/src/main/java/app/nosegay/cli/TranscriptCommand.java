@@ -1,0 +1,87 @@
+package app.nosegay.cli;
+
+import app.nosegay.jobs.Libraries;
+import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
+import app.nosegay.transcript.Call;
+import app.nosegay.transcript.CallReader;
+import app.nosegay.transcript.DraftSheet;
+import app.nosegay.transcript.HeardStructure;
+import app.nosegay.transcript.TranscriptJson;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code nosegay transcript FILE}: the calls in a timed transcript and the structure they tell of, without any plan. */
+@Command(
+        name = "transcript",
+        mixinStandardHelpOptions = true,
+        description = "Recognise spoken calls and the structure of a workout in a timed transcript alone.")
+final class TranscriptCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "FILE", description = "WebVTT, SRT, JSON words, or text with [m:ss] stamps")
+    private Path file;
+
+    @Option(names = "--json", paramLabel = "FILE", description = "write JSON; - for standard output")
+    private String json;
+
+    @Option(
+            names = "--sheet",
+            paramLabel = "FILE",
+            description = "write the start of a run sheet; never replaces a file")
+    private Path sheet;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws Exception {
+        List<Call> calls = CallReader.read(
+                WorkoutMedia.transcript(file), Libraries.current().names());
+        List<HeardStructure.Heard> heard = HeardStructure.of(calls);
+        if (sheet != null) {
+            if (Files.exists(sheet)) {
+                throw new IOException(sheet + ": is there already and is not replaced");
+            }
+            Files.writeString(sheet, DraftSheet.of(heard));
+        }
+        if (Sheets.json(spec, json, TranscriptJson.of(calls, heard))) {
+            return Main.DONE;
+        }
+        PrintWriter out = spec.commandLine().getOut();
+        for (Call c : calls) {
+            String value = c.value() == null ? "" : " " + c.value() + (c.to() == null ? "" : " to " + c.to());
+            out.printf(
+                    "%8s  %-13s%-26s \"%s\"%n",
+                    clock(c.time()), c.kind().word(), value + (c.of() == null ? "" : " " + c.of()), c.text());
+        }
+        out.printf("%n%d calls, %d intervals heard%n", calls.size(), heard.size());
+        for (HeardStructure.Heard h : heard) {
+            out.printf(
+                    Locale.ROOT,
+                    "%8s  to %8s  %-5s %-28s %s doubt %.2f%n",
+                    clock(h.span().start()),
+                    clock(h.span().end()),
+                    h.kind(),
+                    h.move() == null ? "" : h.move(),
+                    h.round() == null ? "" : "round " + h.round(),
+                    h.doubt());
+        }
+        out.flush();
+        return Main.DONE;
+    }
+
+    private static String clock(Time<Axis.Take> time) {
+        double seconds = time.seconds();
+        return String.format(Locale.ROOT, "%d:%04.1f", (int) (seconds / 60), seconds % 60);
+    }
+}

@@ -1,0 +1,147 @@
+package app.nosegay.dress;
+
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** What is wrong with the pieces on the picture: mostly where someone put them by hand, or a style of the creator's own. */
+public final class DressCheck {
+    /** A box over somebody for more than this share of the time hides the presenter. */
+    private static final double COVERS = 0.45;
+    /** Words are read at this many characters a second by people who are moving, after a look up. */
+    private static final double CHARACTERS_PER_SECOND = 15;
+
+    private static final double LOOK_UP_SECONDS = 0.8;
+
+    private DressCheck() {}
+
+    public static List<Finding> findings(Dressing dressing) {
+        List<Finding> findings = new ArrayList<>();
+        style(dressing.notes().style(), findings);
+        if (dressing.notes().sound().hasMusic()
+                && dressing.notes().sound().licence().isBlank()) {
+            findings.add(Finding.of("sound.licence", Severity.FIX, "There is music, but no note of the right to use it")
+                    .withFix("write it down on Dress, Sound; it goes into the description"));
+        }
+        for (Layout.Area area : dressing.layout().areas()) {
+            area(dressing, area, findings);
+        }
+        brief(dressing, findings);
+        return findings;
+    }
+
+    private static void style(Style style, List<Finding> findings) {
+        double[] ratios = {
+            Contrast.ratio(style.ink(), style.paper()),
+            Contrast.ratio(style.faded(), style.paper()),
+            Contrast.ratio(style.work(), style.paper()),
+            Contrast.ratio(style.rest(), style.paper()),
+            Contrast.ratio(style.count(), style.paper()),
+            Contrast.ratio(style.option(), style.paper()),
+            Contrast.ratio(style.caution(), style.paper()),
+            Contrast.ratio(style.voice(), style.paper())
+        };
+        double least = 21;
+        for (double r : ratios) {
+            least = Math.min(least, r);
+        }
+        if (least < Contrast.LEAST) {
+            findings.add(Finding.of(
+                            "dress.contrast",
+                            Severity.FIX,
+                            String.format(
+                                    Locale.ROOT,
+                                    "In the style \"%s\" some words stand out only %.1f : 1 from their backing; 4.5 : 1 can be read",
+                                    style.name(),
+                                    least))
+                    .withFix("choose darker words or a lighter backing, or another style"));
+        }
+        if (24 * style.scale() < Style.LEAST_WORDS * 0.9) {
+            findings.add(Finding.of(
+                            "dress.small",
+                            Severity.FIX,
+                            "The style \"" + style.name() + "\" is too small to be read on a phone")
+                    .withFix("make it larger"));
+        }
+    }
+
+    private static void area(Dressing dressing, Layout.Area area, List<Finding> findings) {
+        Frame frame = dressing.layout().frame();
+        List<Layout.Group> groups = new ArrayList<>(area.boxes().keySet());
+        for (int i = 0; i < groups.size(); i++) {
+            Box box = area.boxes().get(groups.get(i));
+            String words = groups.get(i).words();
+            if (!box.inside(frame.safe())) {
+                findings.add(at(area, "dress.unsafe", Severity.FIX, "The " + words + " reaches outside the safe area"));
+            }
+            double covers = area.stretch().heat().behind(box, frame);
+            if (covers > COVERS) {
+                findings.add(at(
+                        area,
+                        "dress.covers",
+                        Severity.LOOK,
+                        String.format(
+                                Locale.ROOT,
+                                "The %s at the %s lies over somebody %.0f %% of the time",
+                                words,
+                                area.anchors().get(groups.get(i)).words(),
+                                covers * 100)));
+            }
+            for (int j = i + 1; j < groups.size(); j++) {
+                if (box.overlaps(area.boxes().get(groups.get(j)))) {
+                    findings.add(at(
+                            area,
+                            "dress.overlap",
+                            Severity.FIX,
+                            "The " + words + " and the " + groups.get(j).words() + " lie over each other"));
+                }
+            }
+        }
+    }
+
+    private static Finding at(Layout.Area area, String code, Severity severity, String message) {
+        return new Finding(
+                code,
+                severity,
+                area.stretch().interval(),
+                0,
+                message + " in " + area.stretch().interval(),
+                null,
+                null);
+    }
+
+    /** Cards that are gone before they are read; the dresser avoids it, a short recording may not leave the time. */
+    private static void brief(Dressing dressing, List<Finding> findings) {
+        for (Piece piece : dressing.pieces()) {
+            if (piece instanceof Piece.Still still && still.face() instanceof Face.Card card) {
+                Span<Axis.Cut> span = piece.span();
+                int letters = card.heading().length() + card.text().length();
+                double needs = LOOK_UP_SECONDS + letters / CHARACTERS_PER_SECOND;
+                if (span.length().seconds() + 0.05 < needs && card.kind() != Face.CardKind.SWITCH) {
+                    String interval = dressing.layout()
+                            .at(span.start())
+                            .map(a -> a.stretch().interval())
+                            .orElse(null);
+                    findings.add(new Finding(
+                            "dress.brief",
+                            Severity.LOOK,
+                            interval,
+                            0,
+                            String.format(
+                                    Locale.ROOT,
+                                    "\"%s\" is on for %.1f s at %s; reading it takes %.1f s",
+                                    card.heading(),
+                                    span.length().seconds(),
+                                    span.start(),
+                                    needs),
+                            null,
+                            null));
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,119 @@
+package app.nosegay.dress;
+
+import app.nosegay.match.Cut;
+import app.nosegay.match.Match;
+import app.nosegay.match.SoundCheck;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.plan.Interval;
+import app.nosegay.plan.Timeline;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What is done to the sound of the finished programme.
+ *
+ * @param gainDb per take, what brings it to the target loudness
+ * @param ceilingDb no sample is louder than this, in dBFS
+ * @param tones beeps to mix in where the room had none
+ * @param music path of a music file, or empty
+ * @param musicLufs how loud the music is where nobody speaks
+ * @param duckDb how much lower it is under speech, in decibels, below 0
+ * @param speech when somebody speaks
+ */
+public record SoundPlan(
+        Map<String, Double> gainDb,
+        double ceilingDb,
+        List<Tone> tones,
+        String music,
+        double musicLufs,
+        double duckDb,
+        List<Span<Axis.Cut>> speech) {
+    /** Sample peaks this far below the true-peak limit leave room for what lies between samples. */
+    private static final double BETWEEN_SAMPLES = 0.5;
+    /** Lifting by more lifts the room's noise into hearing. */
+    private static final double MOST_GAIN = 20;
+    /** Under speech the music steps back by this much. */
+    private static final double DUCK = -8;
+
+    private static final int COUNTED = 3;
+
+    public SoundPlan {
+        gainDb = Map.copyOf(gainDb);
+        tones = List.copyOf(tones);
+        speech = List.copyOf(speech);
+    }
+
+    /** Leaves the sound as it was recorded. */
+    public static final SoundPlan AS_RECORDED = new SoundPlan(Map.of(), 0, List.of(), "", -100, 0, List.of());
+
+    /** A beep of the timer. */
+    public record Tone(Time<Axis.Cut> time, double hz, Length length) {}
+
+    /** The plan that {@code sound} asks for. */
+    public static SoundPlan of(
+            Timeline timeline, Match match, Cut cut, List<TakeEvidence> takes, DressNotes.Sound sound) {
+        boolean voiceOnly = timeline.sheet().header().voiceOnly();
+        double target = voiceOnly ? SoundCheck.TARGET_VOICE_ONLY : SoundCheck.TARGET_VIDEO;
+        Map<String, Double> gains = new HashMap<>();
+        boolean beeped = false;
+        List<Span<Axis.Cut>> speech = new ArrayList<>();
+        for (TakeEvidence take : takes) {
+            List<Span<Axis.Take>> used = cut.clips().stream()
+                    .filter(c -> c.take().equals(take.id()))
+                    .map(Cut.Clip::source)
+                    .toList();
+            double loudness = used.isEmpty() || take.levels().isEmpty()
+                    ? -100
+                    : take.levels().integrated(used);
+            if (sound.levelled() && loudness > -100) {
+                gains.put(take.id(), Math.min(MOST_GAIN, target - loudness));
+            }
+            beeped |= !used.isEmpty()
+                    && take.beeps().size() > timeline.intervals().size() / 2;
+            for (Caption c : take.words()) {
+                Optional<Time<Axis.Cut>> from = cut.toCut(take.id(), c.start());
+                from.ifPresent(f -> speech.add(new Span<>(f, f.plus(c.end().since(c.start())))));
+            }
+        }
+        List<Tone> tones = sound.timerSounds() && !beeped ? tones(timeline, match, cut) : List.of();
+        return new SoundPlan(
+                gains,
+                sound.levelled() ? SoundCheck.PEAK_MOST - BETWEEN_SAMPLES : 0,
+                tones,
+                sound.music(),
+                target + sound.musicDb(),
+                DUCK,
+                speech);
+    }
+
+    /** A high tone as work starts, a low one as it ends, three short ones before it starts. */
+    private static List<Tone> tones(Timeline timeline, Match match, Cut cut) {
+        List<Tone> tones = new ArrayList<>();
+        for (Interval interval : timeline.intervals()) {
+            Optional<Span<Axis.Cut>> first =
+                    match.segment(interval.first().id()).flatMap(cut::shown);
+            Optional<Span<Axis.Cut>> last = match.segment(interval.last().id()).flatMap(cut::shown);
+            if (!interval.kind().isMoving() || first.isEmpty() || last.isEmpty()) {
+                continue;
+            }
+            Time<Axis.Cut> start = first.get().start();
+            for (int i = COUNTED; i > 0; i--) {
+                Time<Axis.Cut> before = start.minus(Length.ofSeconds(i));
+                if (!before.isBefore(Time.zero())) {
+                    tones.add(new Tone(before, 660, Length.ofMillis(80)));
+                }
+            }
+            tones.add(new Tone(start, 880, Length.ofMillis(220)));
+            tones.add(new Tone(last.get().end(), 440, Length.ofMillis(220)));
+        }
+        return tones;
+    }
+}

@@ -1,0 +1,2 @@
+/** What is worth remembering beside the workouts: lessons, viewers' requests, what was published, time spent. */
+package app.nosegay.logbook;

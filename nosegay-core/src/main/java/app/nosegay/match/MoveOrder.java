@@ -1,0 +1,88 @@
+package app.nosegay.match;
+
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.Timeline;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+
+/** Tells by the names said whether two moves of one round were done in the wrong order: their times alone look right. */
+final class MoveOrder {
+    private static final double FIRST_PART = 0.6;
+
+    private MoveOrder() {}
+
+    /** The visits, those of moves done in each other's place exchanged. */
+    static List<Visit> swapped(Timeline timeline, List<Visit> visits, BoundaryHints hints) {
+        Map<Integer, Integer> at = new HashMap<>();
+        for (int i = 0; i < visits.size(); i++) {
+            if (!visits.get(i).broken()) {
+                at.put(visits.get(i).segment(), i);
+            }
+        }
+        List<Visit> out = new ArrayList<>(visits);
+        for (int k = 0; k < timeline.segments().size(); k++) {
+            for (int other = k + 1;
+                    other <= k + 2 && other < timeline.segments().size();
+                    other++) {
+                if (!at.containsKey(k) || !at.containsKey(other) || !exchangeable(timeline, k, other)) {
+                    continue;
+                }
+                Visit a = out.get(at.get(k));
+                Visit b = out.get(at.get(other));
+                String first = timeline.segments().get(k).move();
+                String second = timeline.segments().get(other).move();
+                double fromA = introducedFrom(timeline, out, a);
+                double fromB = introducedFrom(timeline, out, b);
+                double asPlanned = named(hints, first, a, fromA) + named(hints, second, b, fromB);
+                double exchanged = named(hints, second, a, fromA) + named(hints, first, b, fromB);
+                if (a.segment() == k
+                        && exchanged - asPlanned >= MatchWeights.SWAPPED
+                        && !a.startPinned()
+                        && !b.startPinned()) {
+                    int place = at.get(k);
+                    at.put(k, at.get(other));
+                    at.put(other, place);
+                    out.set(at.get(k), moved(k, b));
+                    out.set(at.get(other), moved(other, a));
+                }
+            }
+        }
+        return out;
+    }
+
+    private static double named(BoundaryHints hints, String move, Visit v, double from) {
+        return hints.named(move, from, v.start() + FIRST_PART * v.length());
+    }
+
+    /** A move is introduced after the first part of the one before it: what is said towards the end is often of the next one. */
+    private static double introducedFrom(Timeline timeline, List<Visit> visits, Visit v) {
+        return visits.stream()
+                .filter(o -> o.start() < v.start()
+                        && timeline.segments().get(o.segment()).kind().isMoving())
+                .mapToDouble(o -> o.start() + FIRST_PART * o.length())
+                .max()
+                .orElse(v.start() - MatchWeights.NAMED_BEFORE);
+    }
+
+    private static Visit moved(int segment, Visit v) {
+        return new Visit(
+                segment, v.start(), v.end(), v.startDoubt(), v.endDoubt(), v.startPinned(), v.endPinned(), v.broken());
+    }
+
+    private static boolean exchangeable(Timeline timeline, int a, int b) {
+        Segment first = timeline.segments().get(a);
+        Segment second = timeline.segments().get(b);
+        boolean work = first.kind() == SegmentKind.WORK && second.kind() == SegmentKind.WORK;
+        boolean between = b == a + 1 || timeline.segments().get(a + 1).kind() == SegmentKind.REST;
+        return work
+                && between
+                && first.block().equals(second.block())
+                && Objects.equals(first.round(), second.round())
+                && first.move() != null
+                && !first.move().equals(second.move());
+    }
+}

@@ -1,0 +1,81 @@
+package app.nosegay.proof;
+
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
+
+/**
+ * Whether what was planned, said and shown agree.
+ *
+ * @param plaits one per interval
+ * @param open the findings still open, the gravest first, then in the order of the stages and of the work
+ * @param waived the findings left as they are
+ */
+public record Proof(List<Plait> plaits, List<Finding> open, List<Finding> waived) {
+    /** The stages in the order of the work; a finding's code starts with its stage. */
+    public static final List<String> STAGES = List.of("plan", "script", "match", "sound", "dress", "publish");
+
+    public Proof {
+        plaits = List.copyOf(plaits);
+        open = List.copyOf(open);
+        waived = List.copyOf(waived);
+    }
+
+    /**
+     * @param found all findings, stage after stage
+     * @param isWaived whether one is left as it is
+     */
+    public static Proof of(List<Plait> plaits, List<Finding> found, Predicate<Finding> isWaived) {
+        List<Finding> open =
+                new ArrayList<>(found.stream().filter(isWaived.negate()).toList());
+        open.sort(Comparator.comparing(Finding::severity));
+        return new Proof(plaits, open, found.stream().filter(isWaived).toList());
+    }
+
+    /** The stage a finding belongs to. */
+    public static String stage(Finding finding) {
+        int dot = finding.code().indexOf('.');
+        return dot < 0 ? finding.code() : finding.code().substring(0, dot);
+    }
+
+    public long count(Severity severity) {
+        return open.stream().filter(f -> f.severity() == severity).count();
+    }
+
+    /** Whether nothing speaks against publishing: no stop is open. */
+    public boolean mayPublish() {
+        return count(Severity.STOP) == 0;
+    }
+
+    /** The state in one sentence. */
+    public String sentence() {
+        if (open.isEmpty()) {
+            return waived.isEmpty()
+                    ? "Planned, said and shown agree."
+                    : "Nothing is open; " + waived.size() + " left as they are, with reasons.";
+        }
+        StringBuilder words = new StringBuilder();
+        Map<Severity, String> names = Map.of(
+                Severity.STOP,
+                "to stop for",
+                Severity.FIX,
+                "to fix",
+                Severity.LOOK,
+                "to look at",
+                Severity.NOTE,
+                "noted");
+        for (Severity s : Severity.values()) {
+            if (count(s) > 0) {
+                words.append(words.isEmpty() ? "" : ", ")
+                        .append(count(s))
+                        .append(' ')
+                        .append(names.get(s));
+            }
+        }
+        return words.append('.').toString();
+    }
+}

@@ -1,0 +1,114 @@
+package app.nosegay.publish;
+
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.publish.TimedText.Cue;
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** What video hosts and viewers trip over in chapters and captions. */
+public final class PublishCheck {
+    /** Hosts show chapters only from this many on. */
+    private static final int FEWEST_CHAPTERS = 3;
+    /** Captions faster than this cannot be read by many adults, in characters a second (the usual limit of broadcasters is 17 to 20). */
+    private static final double FASTEST = 21;
+    /** Longer lines are broken by players wherever they like, in characters. */
+    private static final int LONGEST_LINE = 42;
+
+    private static final int MOST_LINES = 2;
+    /** Captions closer than this but not touching flicker. */
+    private static final Length FLICKER = Length.ofMillis(80);
+
+    private PublishCheck() {}
+
+    public static List<Finding> findings(List<Cue> chapters, List<Cue> captions, boolean matched) {
+        List<Finding> findings = new ArrayList<>();
+        if (matched) {
+            chapters(chapters, findings);
+            captions(captions, findings);
+        }
+        return findings;
+    }
+
+    private static void chapters(List<Cue> chapters, List<Finding> findings) {
+        if (chapters.size() < FEWEST_CHAPTERS) {
+            findings.add(Finding.of(
+                            "publish.chapters-few",
+                            Severity.LOOK,
+                            "only " + chapters.size() + (chapters.size() == 1 ? " chapter" : " chapters")
+                                    + " of 10 s or more; video hosts want at least three")
+                    .withFix("give the sheet more blocks, or longer ones"));
+        }
+        if (!chapters.isEmpty() && chapters.get(0).span().start().micros() != 0) {
+            findings.add(Finding.of(
+                    "publish.chapters-start",
+                    Severity.FIX,
+                    "the first chapter starts at " + chapters.get(0).span().start() + " instead of 0:00"));
+        }
+        for (int i = 0; i < chapters.size(); i++) {
+            Length length = chapters.get(i).span().length();
+            if (length.compareTo(Chapters.SHORTEST) < 0) {
+                findings.add(Finding.of(
+                        "publish.chapter-short",
+                        Severity.FIX,
+                        "the chapter \"" + chapters.get(i).text() + "\" lasts " + length + " s; hosts want 10 s"));
+            }
+        }
+    }
+
+    private static void captions(List<Cue> captions, List<Finding> findings) {
+        int fast = 0;
+        int wide = 0;
+        int flicker = 0;
+        Cue fastest = null;
+        for (int i = 0; i < captions.size(); i++) {
+            Cue c = captions.get(i);
+            if (speed(c) > FASTEST) {
+                fast++;
+                fastest = fastest == null || speed(c) > speed(fastest) ? c : fastest;
+            }
+            String[] lines = c.text().split("\n");
+            boolean tooWide = lines.length > MOST_LINES;
+            for (String line : lines) {
+                tooWide |= line.length() > LONGEST_LINE;
+            }
+            wide += tooWide ? 1 : 0;
+            if (i > 0) {
+                Length gap = c.span().start().since(captions.get(i - 1).span().end());
+                flicker += gap.isPositive() && gap.compareTo(FLICKER) < 0 ? 1 : 0;
+            }
+        }
+        if (fast > 0) {
+            findings.add(Finding.of(
+                            "publish.caption-fast",
+                            Severity.LOOK,
+                            String.format(
+                                    Locale.ROOT,
+                                    "%s to be read, the worst at %s: \"%s\" at %.0f characters a second",
+                                    fast == 1 ? "1 caption goes too fast" : fast + " captions go too fast",
+                                    fastest.span().start(),
+                                    fastest.text().replace('\n', ' '),
+                                    speed(fastest)))
+                    .withFix("say less in those seconds, or shorten the caption on the Match stage"));
+        }
+        if (wide > 0) {
+            findings.add(Finding.of(
+                    "publish.caption-long",
+                    Severity.LOOK,
+                    wide + (wide == 1 ? " caption has" : " captions have") + " more than two lines of 42 characters"));
+        }
+        if (flicker > 0) {
+            findings.add(Finding.of(
+                    "publish.caption-gap",
+                    Severity.NOTE,
+                    flicker + (flicker == 1 ? " gap" : " gaps") + " between captions are so short that they flicker"));
+        }
+    }
+
+    private static double speed(Cue cue) {
+        return cue.text().replace("\n", " ").length()
+                / Math.max(0.05, cue.span().length().seconds());
+    }
+}

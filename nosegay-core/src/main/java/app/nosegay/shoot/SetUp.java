@@ -1,0 +1,89 @@
+package app.nosegay.shoot;
+
+import app.nosegay.library.Move;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Level;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.GearList;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.ScriptLine;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What has to be ready before the camera runs, from the plan.
+ *
+ * @param gear in the order it is first used
+ * @param floor where people and things are put
+ * @param angles the view each move wants, move by move
+ * @param extremes what a test frame has to hold
+ * @param checks light, sound and safety, to be ticked off
+ * @param sayFirst what is said first
+ */
+public record SetUp(
+        List<String> gear,
+        List<String> floor,
+        Map<String, String> angles,
+        List<String> extremes,
+        List<String> checks,
+        List<String> sayFirst) {
+
+    public static SetUp of(Timeline timeline, CuePlan cues, GearList gear, MoveLibrary library) {
+        Set<String> things = new LinkedHashSet<>();
+        gear.used().forEach(u -> things.add(u.item().shown()));
+        gear.announced().forEach(g -> things.add(g.shown()));
+        // A thing announced with its weight is not laid out twice.
+        things.removeIf(t -> things.stream().anyMatch(o -> !o.equals(t) && o.endsWith(" " + t)));
+        List<String> floor = new ArrayList<>();
+        for (Level level : timeline.sheet().header().levels()) {
+            floor.add(level.name() + ": " + level.place().name().toLowerCase(Locale.ROOT) + " of the frame");
+        }
+        Map<String, String> angles = new LinkedHashMap<>();
+        boolean overhead = false;
+        boolean lying = false;
+        boolean wide = false;
+        boolean floorWork = false;
+        for (Segment s : timeline.segments()) {
+            for (Move move : library.parts(s.kind().isMoving() ? s.move() : null)) {
+                angles.putIfAbsent(move.name(), move.view());
+                overhead |= move.has("overhead");
+                lying |= move.has("lying");
+                wide |= move.pattern().equals("lunge") || move.pattern().equals("jump");
+                floorWork |= move.isOnFloor();
+            }
+        }
+        floor.add("Middle of the frame: tape where the heels stand");
+        if (floorWork) {
+            floor.add("Mat along the frame, so that the whole body shows lying down");
+        }
+        if (!things.isEmpty()) {
+            floor.add("Gear beside the mat, out of the way of feet, first used nearest: " + String.join(", ", things));
+        }
+        List<String> extremes = new ArrayList<>();
+        extremes.add("Standing, arms straight up" + (overhead ? " with the weight" : ""));
+        if (lying || floorWork) {
+            extremes.add("Lying at full length");
+        }
+        extremes.add(wide ? "The widest step to the front, the side and the back" : "Arms out to both sides");
+        List<String> checks = List.of(
+                "Light from the front, no window behind; it will not change while you film",
+                "Microphone near, one loud word and one quiet one tried",
+                "Timer sound heard in the room, and on the test recording",
+                "Footwear quiet on this floor; rug and cables cannot slip",
+                "Animals, doors, telephones: taken care of",
+                "Water within reach, out of the frame",
+                "Nothing in the frame that names a brand or a person");
+        List<String> first = cues.lines().stream()
+                .filter(l -> !l.isCall())
+                .limit(4)
+                .map(ScriptLine::text)
+                .toList();
+        return new SetUp(List.copyOf(things), floor, angles, extremes, checks, first);
+    }
+}

@@ -1,0 +1,298 @@
+package app.nosegay.transcript;
+
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/**
+ * How people say calls, as patterns over {@link Speech}: plain words, digits, {@code .} and {@code ,}. Earlier rules claim their words first;
+ * a rule of no kind only keeps later ones from misunderstanding them. {@code #} is a number, {@code <} and {@code >} are where a phrase begins
+ * and ends, {@code ~name} is a list of words below.
+ */
+final class CallPatterns {
+    /** One way of saying a call; group 1 is its number, group 2 its second one. */
+    record Rule(CallKind kind, String of, Integer value, Pattern pattern) {}
+
+    private static final Map<String, String> LISTS = Map.of(
+            "~nth",
+            "(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|eleventh|twelfth)",
+            "~round",
+            "(?:rounds?|circuits?|sets?|laps?|times? (?:through|around))",
+            "~move",
+            "(?:exercises?|moves?|movements?|stations?|drills?|stretch(?:es)?)",
+            "~side",
+            "(?:sides?|legs?|arms?|hands?|foot|feet|knees?|hips?|directions?)",
+            "~more",
+            "(?:left|to go|remaining|more|to do)",
+            "~will",
+            "(?:will|am going to|are going to|is going to|want to|would like to)");
+
+    static final List<Rule> RULES = List.of(
+            // Promises first: they hold words of other calls.
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "i (?:~will )?(?:be )?(?:count(?:ing)?|call(?:ing)?(?: out)?|shout(?:ing)?|cue|remind(?:ing)?|let you know|letting you know|tell(?:ing)? you|give you (?:a|the|some|your|that|\\d+)|warn(?:ing)?|say)\\b(?: [a-z0-9]+){0,9}"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "(?:theres|there is|there ~will be|you ~will (?:see|have|find|hear)|we have|i have) (?:a|the|your|an) (?:\\w+ )?(?:timer|clock|countdown|beep|bell|buzzer)\\b(?: [a-z0-9]+){0,6}"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "(?:timer|clock) (?:is |will be )?(?:on|in|at|up on) (?:the |your )?(?:screen|corner|bottom|top)(?: [a-z0-9]+){0,4}"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "(?:at |on |by )?(?:the )?halfway(?: (?:point|mark|through))? (?:you|we|i) (?:~will |are |then )?(?:switch|swap|change)(?:ing)?(?: [a-z0-9]+){0,4}"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "(?:we|you) (?:~will |then |~will then )?(?:switch|swap|change)(?:ing)?(?: over)?(?: ~side)? (?:at |on )?(?:the )?halfway(?: point| mark| through)?"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "(?:we|you) ~will (?:then )?(?:switch|swap|change|do the other)\\b(?: [a-z0-9]+){0,6}"),
+            // Counts of rounds before those of reps: they are longer.
+            rule(
+                    CallKind.ROUNDS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:just|only|we have|you have|got|theres|still|another) )*(\\d+) (?:more )?~round (?:~more|after this)"),
+            rule(
+                    CallKind.ROUNDS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:just|only|we have|you have|got|for|still) )*(?:another )?(\\d+) more ~round"),
+            rule(
+                    CallKind.ROUNDS_LEFT,
+                    null,
+                    1,
+                    "(?:(?:this is|its|and|our|the|your|onto|on to|in to|into|to|of) )*(?:very )?(?:last|final) ~round(?! of (?:the|our) week)"),
+            rule(
+                    CallKind.ROUNDS_LEFT,
+                    null,
+                    null,
+                    "\\d+ ~round (?:down|done|finished|complete)[ ,.]+(?:and )?(\\d+) (?:more )?(?:to go|left)"),
+            rule(CallKind.ROUNDS_LEFT, null, null, "(?:(?:the|our|these|your) )*(?:last|final) (\\d+) ~round"),
+            rule(CallKind.ROUNDS_LEFT, null, 1, "(?:just |only )?(?:another) ~round(?: to go| left)?"),
+            ordinals(
+                    "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:~round|~move|block|section|superset|1 up|1 is)(?! (?:and|is) (?:position))"),
+            ordinals("(~nth) (?:and (?:final|last) )?(?:1|time through)(?= [.,])"),
+            rule(
+                    CallKind.ORDINAL,
+                    null,
+                    -1,
+                    "(?:(?:this is|its|and|our|the|your|onto|on to|into|to) )*(?:very )?(?:last|final) (?:~move|block|section|superset|one (?:of|here|in)|1 (?:of (?:the|this|our)|in (?:the|this|our)|for today|today|on the list|before))"),
+            rule(
+                    CallKind.ORDINAL,
+                    null,
+                    null,
+                    "(?:on to |onto |into |this is |start of |end of |thats )*(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times))(?: (?:out )?of \\d+)?"),
+            never(
+                    "(?:when|until|till|before|once|after) (?:the |your |that )?(?:times|time is) up|(?:did|took|lasted|was|were) \\d+ (?:\\w+)"),
+            // Figures of the plan.
+            rule(
+                    CallKind.TOTAL,
+                    "warm-up-minutes",
+                    null,
+                    "(?:a |about |quick )*(\\d+) minutes? (?:of )?(?:warm ?up|warming up)"),
+            rule(
+                    CallKind.TOTAL,
+                    "minutes",
+                    null,
+                    "(?:a |about |around |just |only |in |for |under |in just )*(\\d+)(?: (?:to|or) (\\d+))? minutes?(?: (?:long )?(?:full body |total body |upper body |lower body |home |strength |dumbbell |core |beginner |bodyweight |kettlebell |band )*(?:workout|session|video|class|routine|circuit|long|strength|of))?(?! (?:left|to go|remaining|rest|break|more|plank|hold|in|on|off|each|per))"),
+            rule(
+                    CallKind.TOTAL,
+                    "rest-seconds",
+                    null,
+                    "(?:(?:with|and|then|for|have|get|got|take|a|by|your|our) )*(\\d+)(?: to (\\d+))? seconds? (?:of |to |for |a )*(?:rest|off\\b|break|recovery|recover|transition|between|in between|breather)(?: in between| between| time)?"),
+            rule(
+                    CallKind.TOTAL,
+                    "work-seconds",
+                    null,
+                    "(?:(?:for|do|doing|working|work for|of|at|have|its|got|with) )*(\\d+)(?: to (\\d+))? seconds? (?:of |per |for |on |on each |for each |each |worth of )*(?:work|on\\b|working|effort|each|per (?:move|exercise|side)|of \\w+)(?! (?:left|to go))"),
+            rule(
+                    CallKind.TOTAL,
+                    "work-seconds",
+                    null,
+                    "(\\d{2}) (?:seconds )?on(?= (?:, |. )?(?:and )?(\\d+) (?:seconds )?(?:off|rest))"),
+            rule(CallKind.TOTAL, "rest-seconds", null, "(\\d+) (?:seconds )?off\\b"),
+            rule(
+                    CallKind.TOTAL,
+                    "work-seconds",
+                    null,
+                    "(?:work(?:ing)? for|each (?:exercise|move) (?:for|is)|for) (\\d+) seconds?(?: (?:each|of|on)\\b)?(?= (?:[.,]|each|per|and|then|with|on|followed))"),
+            rule(
+                    CallKind.TOTAL,
+                    "rounds",
+                    null,
+                    "(?:(?:for|do|doing|have|repeat|repeating|of|total of|through|complete|going to do|get) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |full )?(?:rounds?|circuits?|times through|times around)(?! (?:~more|down|done|finished|complete|in the bag))"),
+            rule(
+                    CallKind.TOTAL,
+                    "sets",
+                    null,
+                    "(?:(?:for|do|doing|have|of|total of|complete) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |working )?sets?(?! ~more)"),
+            rule(
+                    CallKind.TOTAL,
+                    "moves",
+                    null,
+                    "(?:(?:of|have|do|doing|through|with|got|just|only|total of) )*(\\d+)(?: (?:to|or) (\\d+))? (?:different |simple |total |basic |full body |strength |new )*~move(?! ~more)"),
+            rule(
+                    CallKind.TOTAL,
+                    "reps",
+                    null,
+                    "(?:(?:for|do|doing|of|have|aim for|going for|looking for|get|about|each|hit|aiming for) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |slow |controlled |good )*(?:reps?|each side|per side|each leg|each arm|per leg|per arm|on each side|each way)(?! ~more)(?! (?:to|and) (?:go|rest))"),
+            // What only sounds like a call.
+            never(
+                    "(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|rest (?:your|the|on|it on|them|period|periods|day|days|in between|between|for|is|when|if|as|whenever)|at rest|no rest|(?:before|until|till|when|then|if|to|can|you|we|minimal|little|short|more|get|your) rest|without rest|rest or"),
+            never(
+                    "well done|half done|almost done|nearly done|(?:when|once|after|until|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
+            never(
+                    "(?:do not|never|not|non|no|without|cannot|can|will|to|before (?:you|we)|you|we|should|must|would) stop(?! (?:there|here|now))|stop (?:if|when|at|the|your|you|it|and rest if|for|in|on|short|any)|(?:if|when|whenever) (?:you|something|it) (?:need|have|want|hurts)s? (?:to )?stop"),
+            never(
+                    "(?:keep|keeps|kept) (?:it |on |them |that )?going|(?:there|here) you go|go ahead|ready to go|ways? to go(?= [.,])|(?:good|great|rearing|nice) to go|(?:to|we|you|they|can|could|and|i|will|not|let it|never|as|should|that|would|do|might|may|want to|going to) go (?:all|back|down|up|as|into|in|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|straight|forward|at|out|with|hard|harder|past|further|beyond|any|around|right|left|again|slightly|side|from)|go (?:back|down|up|as|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|forward|at|out|with|hard|harder|past|further|beyond|any|around|slightly|side|from|all|get|grab|straight)"),
+            never(
+                    "(?:every|each|another|a|this|that|which|wrong|right) (?:\\w+ )?(?:time|times)|(?:at|in|on|over|of|by|your|the|same|some|take|first|next|last|this|any|my|have|whole|all|no|long|long|much|to|for|good|great) time(?! (?:is|through|around))|time (?:to|for|under|of|i|you|we|on|with|in|out|as|and space)"),
+            never(
+                    "(?:start|starting|begin|beginning|started|begins?|starts?) (?:position|by|off|from|at|on|to|slow|slowly|position|side|leg|standing|lying|seated|up|of|of the|light|small|over|out)|(?:to|you|we|before|when|the|from|i|a|your|can|let us|will|then|head|good|fresh|going to) (?:start|begin)s?(?! now)"),
+            never(
+                    "work (?:on|out|the|your|hard|through|your way|from|for|in|with|those|that|it|all|against|together|both|at|up|as|to|towards|into|done|here|of|everyone|guys|team|well|a)|(?:the|good|great|nice|hard|to|of|we|you|will|that|amazing|awesome|fantastic|excellent|lovely|solid|beautiful|brilliant|strong|foot|floor|leg|arm|core|body|your|seconds|beautiful|this|should|and|can|really|some|bit of|lots of|super) work"),
+            never(
+                    "halfway (?:down|up|back|into|between|position|out|to|in)|(?:come|comes|coming|lower|go|going|down|up|drop|lift|only|bend|squat|press|pulse|hold|stop|pause) (?:just |only )?(?:to )?halfway(?! (?:there|through|done))|(?:to|before|until|till|by|reach|hit|near|nearly|almost|after|when) (?:the |we (?:hit|get to|reach) )?halfway(?! (?:there|done|through))|(?:almost|nearly|not quite) halfway(?: there)?|halfway (?:point|mark) (?:we|you|i)"),
+            never(
+                    "(?:last|final|first) (?:week|time we|day|video|month|night|year|couple of (?:weeks|days|months|seconds? of)|few|thing|name|but not least|bit|part|minute change)"),
+            never(
+                    "\\d+ (?:inch|inches|feet|pounds?|kilos?|kg|lbs?|degrees?|percent|calories|weeks?|days?|years?|months?|times a|hours?|centimetres|count|counts|steps?|points?|fingers?|people|things?|options?|weights?|dumbbells?|kettlebells?|bands?|bottles?|out of|second pause|second hold|second squeeze|a m|p m)"),
+            // Time left.
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:last|final|just|only|another|in|about|got|we have|you have|have|you got|for|under|less than|down to|thats|and|around|the|your|our|we are down to|hold for|hold for another|for another) )*(\\d+)(?: more| last| final)? seconds?(?: (?:~more|here|guys|everyone|team|until|till|then|and then|warning|out))?(?! (?:of|on|off|each|per|rest|break|work|between|recovery|hold|pause|in\\b|down|round|set|exercise|side|move))"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    30,
+                    "(?:last |final |just |only |1 more |another )?half (?:a |1 )?minute(?: ~more)?"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    60,
+                    "(?:(?:last|final|1 more|just 1|only 1|1) minutes?|(?:a|1|1 more|1 full|another) minute)(?: (?:~more|here))(?! (?:of|each))|(?:last|final|1 more) minute(?! (?:of|change))|1 minute(?= [.,])"),
+            // Half of something.
+            rule(
+                    CallKind.HALF_WAY,
+                    "workout",
+                    null,
+                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*halfway (?:there )?(?:through|done with|into|of) (?:with )?(?:the|this|our|your|todays)? ?(?:whole |entire |full )?(?:workout|session|video|class|routine|work out|thing)"),
+            rule(
+                    CallKind.HALF_WAY,
+                    "round",
+                    null,
+                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*halfway (?:there )?(?:through|done with|of) (?:with )?(?:the|this|our|your|that)? ?(?:(?:~nth|last|final) )?(?:round|circuit|set|block)(?: \\d)?"),
+            rule(
+                    CallKind.HALF_WAY,
+                    "interval",
+                    null,
+                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*halfway(?: (?:there|through|done|point|mark|now|home))?|(?:thats|we are at|you are at|at) half (?:time|way)?|half ?time"),
+            // Reps left.
+            rule(
+                    CallKind.LAST_REP,
+                    null,
+                    null,
+                    "(?:(?:and|this is|its|your|the|our|give me|just|only|for|you have|got|we have) )*(?:(?:very )?(?:last|final) (?:1|rep)|1 (?:more|last|final)(?: (?:rep|time|1))?|1 (?:rep )?(?:left|to go))(?! (?:~round|~move|minutes?|seconds?|thing|of (?:the|these|those)|side|leg|arm|day|block|set|half))(?: (?:each|per|on each|on this|this|like that))*(?: ~side)?"),
+            rule(
+                    CallKind.REPS_LEFT,
+                    null,
+                    2,
+                    "(?:(?:and|give me|just|only|for|you have|got|we have|a|these|the|your|our) )*(?:(?:last|final) couple|couple (?:more|left|to go|last))(?: of)?(?: (?:reps?|like that))?(?! (?:seconds?|~round|minutes?|~move|breaths))"),
+            rule(
+                    CallKind.REPS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:and|give me|just|only|for|you have|got|we have|these|the|your|our|here|another|lets do|lets get) )*(?:last|final) (\\d+)(?: reps?)?(?! (?:seconds?|~round|minutes?|~move|weeks?))(?: (?:each|per|on each|left|to go))*(?: ~side)?"),
+            rule(
+                    CallKind.REPS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:and|give me|just|only|for|you have|got|we have|we need|need|about|have) )*(?:another )?(\\d+) (?:reps? )?~more(?: reps?| times)?(?! (?:seconds?|~round|minutes?|~move|weeks?|after))(?: (?:each|per|on each|on this|like that|and))?(?: ~side)?"),
+            // Change side.
+            never(
+                    "(?:~will|before|until|till|about to|ready to|then|going to|to|not|when|when we|when you|can|you|we|seconds|in between|without|could|i|or) (?:switch|swap|change)(?:es|ing)?|(?:switch|swap|change|changing|switching) (?:between|it|the (?:weight|angle|tempo|pace|grip)|your (?:weight|grip|band)|weights?|things|position|into|out|from|if|grip|tempo|levels?|for|of|gears?|out)(?! over| up| sides?)|the (?:switch|change|swap)|a (?:quick )?(?:switch|change|swap)|no change|whatever side|either side|each side|both sides|on (?:the|your) other (?:side|leg|arm|hand)(?= (?:of|as|for|in|too|later|so|is|when|and))|(?:the |your )?other (?:leg|arm|hand|foot|knee|side) (?:helps?|is|out|behind|stays?|on|can|bent|straight|should|back|forward|comes?|goes|in|up|down|to|will|of|reaches|lifts|extends|that|which)|(?:bend|keep|with|lift|use|place|put|and|extend|reach|from|to the|against|holding|hold|grab|lower) (?:the|your) other (?:leg|arm|hand|foot|knee|side)(?! now)"),
+            rule(
+                    CallKind.SWITCH_SIDE,
+                    null,
+                    null,
+                    "(?:(?:and|okay|now|quick|quickly|lets|time to|go ahead and|we) )*(?:switch|swap|change)(?: it)?+(?: over| up| around)?+(?: (?:your|the|to the|to your))?+(?: (?:other|opposite|right|left))?+(?: ~side)?+(?: now)?+(?! (?:in \\d|in a|in about|in the|at|on|every|each|when|halfway))"),
+            rule(
+                    CallKind.SWITCH_SIDE,
+                    null,
+                    null,
+                    "(?:(?<=[.,] )|(?:and|okay|now|lets do|do|repeat|same|thing|over to|onto|on to|go to|straight to) )(?:(?:lets|do|the same|same|thing|repeat|on|to|its|over|now) )*(?:the )?(?:other|opposite|second) (?:(?:sides?|legs?|way|directions?)|(?:arm|hand|foot|knee|hip)(?= [.,]))(?! (?:of|is|out|behind|stays|too|as well|later|knee))(?: now)?"),
+            rule(
+                    CallKind.SWITCH_SIDE,
+                    null,
+                    null,
+                    "(?:(?:and|now|lets) )*(?:reverse|reverse it|reverse directions?|reverse the (?:circles?|direction))(?= [.,])|(?:now |and )(?:the )?(?:left|right) (?:side|leg|arm)(?= (?:[.,]|now))|(?:left|right) (?:side|leg|arm) now"),
+            // Work stops.
+            rule(
+                    CallKind.REST,
+                    null,
+                    null,
+                    "(?:and |okay |good |nice )*(?:rest|relax|release|stop|pause)(?= [.,])|(?:and |okay )(?:rest|relax|stop|done|release|pause|break)(?= (?:[.,]|now|good|nice|great|okay|well|take|there|shake|so|that|we|you|next|grab|guys|everyone|excellent|perfect|awesome|amazing|beautiful))|(?<=(?:thats it|done|time|stop|1|okay|nice|good|there) )rest(?! (?:your|the|of|on))|rest (?:now|up|there|here|it out|well|good|nice|great|everyone|everybody|guys|okay|excellent)"),
+            rule(
+                    CallKind.REST,
+                    null,
+                    null,
+                    "(?:(?:and|now|lets|okay|you can|go ahead and) )*take (?:a|your|another|that|some) (?:quick |little |short |well earned |deserved |well deserved |\\d+ seconds? |nice )*(?:rest|break|breather|pause)|(?:and )?(?:time is up|times up|thats time|thats it(?= [.,])|stop there|all done|thats a wrap|bring it to rest|set it down|put it down|down you come)|(?:and )?(?:you are|we are|thats us|its) (?:all )?done(?= [.,])|(?:and |< ?)(?:done|time|break)(?= [.,])|shake (?:it|that|them|those (?:legs|arms)) (?:out|off|all out)|catch (?:your|a|that) breath|(?:quick|little|short) (?:rest|breather|break)(?= [.,])"),
+            // Work starts.
+            rule(
+                    CallKind.START,
+                    null,
+                    null,
+                    "(?:(?:and|okay|right|ready|so|now|3) )*(?:lets (?:go|start|begin|get (?:going|started|to work|it|moving)|do (?:it|this)|hit it|work|get after it)(?! (?:with|by|off|from|on|in|to|into|back|down|up|through|over))|here we go|off (?:we|you) go|(?:and )?we are (?:off|going|on|working)(?! (?:to|into|in|on|through|for|back|straight|with|the|this|our))|(?:you are|clock is|timer is|clocks|timers) (?:on|running|starting|going)|start(?:ing)? (?:now|the clock|the timer)|begin now|get going|go go go|go go)"),
+            rule(
+                    CallKind.START,
+                    null,
+                    null,
+                    "(?:and |okay |ready |set |ready set )+(?:go|begin|start|work)\\b|< ?(?:go|begin|start|work)(?= [.,])|time starts now"));
+
+    /** Ways to bring up the next move without naming a known one. */
+    static final List<Rule> INTRODUCTIONS = List.of(
+            rule(
+                    CallKind.NEXT_UP,
+                    null,
+                    null,
+                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|coming up(?: next)?|(?<=[.,] )next(?= ,)|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this (?:is|its|we have))"),
+            rule(
+                    CallKind.NEXT_UP,
+                    null,
+                    null,
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b|right into (?:our|a|the|some)|(?:we are |lets )?(?:starting|start|beginning|begin) (?:off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:first|1st) (?:up|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for|time for (?:our|some|the)|lets move on(?: to)?|moving on(?: to)?|to (?:our|the) next (?:~move|1))"));
+
+    private CallPatterns() {}
+
+    private static Rule never(String pattern) {
+        return rule(null, null, null, "(?:" + pattern + ")\\b");
+    }
+
+    private static Rule ordinals(String pattern) {
+        return rule(CallKind.ORDINAL, "nth", null, pattern);
+    }
+
+    private static Rule rule(CallKind kind, String of, Integer value, String pattern) {
+        String regex = pattern;
+        for (Map.Entry<String, String> list : LISTS.entrySet()) {
+            regex = regex.replace(list.getKey(), list.getValue());
+        }
+        regex = regex.replace("< ?", "(?<=[.,] )");
+        return new Rule(kind, of, value, Pattern.compile("(?<= )(?:" + regex + ")(?= )"));
+    }
+}

@@ -1,0 +1,97 @@
+package app.nosegay.transcript;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Unbroken counts in {@link Speech}: numbers that go up or down by one, with little said between them. */
+final class CountRuns {
+    /** A count: where it is in the text, its first and last number, and how fast it goes. */
+    record Run(int from, int to, int first, int last, double secondsEach) {
+        boolean isDown() {
+            return last < first;
+        }
+
+        int length() {
+            return Math.abs(last - first) + 1;
+        }
+    }
+
+    private static final Pattern NUMBER = Pattern.compile(
+            "(?<= )(?:(\\d{1,3}) to(?= 1 )|(\\d{1,3}))(?! (?:seconds?|minutes?|more|reps?|rounds?|sets?|left|to go|times?|exercises?|moves?|of|on each|each|per|inch|pounds?|kilos?|percent|degrees?)\\b)(?= |$)");
+    /** Words between two numbers of one count, at most. */
+    private static final int MOST_WORDS = 5;
+
+    private static final double MOST_SECONDS = 8;
+    private static final Pattern BETWEEN = Pattern.compile("[a-z]+");
+    private static final Pattern BREAKS_A_COUNT =
+            Pattern.compile("\\b(?:seconds?|minutes?|rounds?|sets?|more|left|number|exercise|move|last|final|next)\\b");
+
+    private CountRuns() {}
+
+    static List<Run> in(Speech speech) {
+        String text = speech.text();
+        List<Run> runs = new ArrayList<>();
+        List<int[]> run = new ArrayList<>();
+        Matcher number = NUMBER.matcher(text);
+        while (number.find()) {
+            int value = Integer.parseInt(number.group(1) != null ? number.group(1) : number.group(2));
+            int end = number.group(1) != null ? number.end(1) : number.end(2);
+            int[] now = {number.start(), end, value};
+            if (number.group(1) != null && value == 3) {
+                // A recogniser's "three to one" is a count of three, two, one.
+                extend(run, now, runs, speech);
+                run.add(new int[] {end + 1, number.end(), 2});
+                continue;
+            }
+            extend(run, now, runs, speech);
+        }
+        close(run, runs, speech);
+        return runs;
+    }
+
+    private static void extend(List<int[]> run, int[] now, List<Run> runs, Speech speech) {
+        if (run.isEmpty()) {
+            run.add(now);
+            return;
+        }
+        int[] last = run.get(run.size() - 1);
+        int step = now[2] - last[2];
+        boolean sameWay = run.size() < 2 ? Math.abs(step) == 1 : step == last[2] - run.get(run.size() - 2)[2];
+        if (Math.abs(step) != 1 || !sameWay || !near(last, now, speech)) {
+            boolean shared = Math.abs(step) == 1 && run.size() >= 2 && near(last, now, speech);
+            close(run, runs, speech);
+            if (shared && runs.isEmpty()) {
+                run.add(last);
+            }
+        }
+        run.add(now);
+    }
+
+    private static boolean near(int[] last, int[] now, Speech speech) {
+        String between = speech.text().substring(last[1], now[0]);
+        return BETWEEN.matcher(between).results().count() <= MOST_WORDS
+                && !BREAKS_A_COUNT.matcher(between).find()
+                && speech.start(now[0]).since(speech.end(last[0])).seconds() <= MOST_SECONDS;
+    }
+
+    /** Two numbers alone are a count only when next to nothing is said between them. */
+    private static boolean isClose(int[] first, int[] last, Speech speech) {
+        String between = speech.text().substring(first[1], last[0]);
+        return BETWEEN.matcher(between).results().count() <= 1;
+    }
+
+    private static void close(List<int[]> run, List<Run> runs, Speech speech) {
+        if (!run.isEmpty()) {
+            int[] first = run.get(0);
+            int[] last = run.get(run.size() - 1);
+            double seconds = speech.start(last[0]).since(speech.start(first[0])).seconds();
+            boolean countdown = last[2] <= 1 && first[2] > last[2];
+            if (run.size() >= 3 || run.size() == 2 && countdown && isClose(first, last, speech)) {
+                runs.add(new Run(first[0], last[1], first[2], last[2], seconds / (run.size() - 1)));
+            }
+        }
+        run.clear();
+    }
+}

@@ -1,0 +1,258 @@
+package app.nosegay.transcript;
+
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/**
+ * A whole transcript as one line of plain lower-case words, one space between and around them, numbers as digits, {@code .} and {@code ,}
+ * where the speaker stops, every character traceable to its time.
+ */
+final class Speech {
+    /** Silence this long between two words ends a sentence, with or without punctuation. */
+    private static final Length STOP = Length.ofMillis(800);
+
+    private static final Map<String, Integer> UNITS = Map.ofEntries(
+            Map.entry("zero", 0),
+            Map.entry("one", 1),
+            Map.entry("two", 2),
+            Map.entry("three", 3),
+            Map.entry("four", 4),
+            Map.entry("five", 5),
+            Map.entry("six", 6),
+            Map.entry("seven", 7),
+            Map.entry("eight", 8),
+            Map.entry("nine", 9),
+            Map.entry("ten", 10),
+            Map.entry("eleven", 11),
+            Map.entry("twelve", 12),
+            Map.entry("thirteen", 13),
+            Map.entry("fourteen", 14),
+            Map.entry("fifteen", 15),
+            Map.entry("sixteen", 16),
+            Map.entry("seventeen", 17),
+            Map.entry("eighteen", 18),
+            Map.entry("nineteen", 19));
+    private static final Map<String, Integer> TENS = Map.of(
+            "twenty", 20, "thirty", 30, "forty", 40, "fourty", 40, "fifty", 50, "sixty", 60, "seventy", 70, "eighty",
+            80, "ninety", 90);
+    /** Contractions, and what recognisers commonly write for words that matter here. */
+    private static final Map<String, String> SPELLINGS = Map.ofEntries(
+            Map.entry("i'm", "i am"),
+            Map.entry("im", "i am"),
+            Map.entry("let's", "lets"),
+            Map.entry("can't", "can not"),
+            Map.entry("don't", "do not"),
+            Map.entry("dont", "do not"),
+            Map.entry("won't", "will not"),
+            Map.entry("that's", "thats"),
+            Map.entry("it's", "its"),
+            Map.entry("here's", "heres"),
+            Map.entry("there's", "theres"),
+            Map.entry("what's", "whats"),
+            Map.entry("youre", "you are"),
+            Map.entry("youve", "you have"),
+            Map.entry("weve", "we have"),
+            Map.entry("gonna", "going to"),
+            Map.entry("gotta", "got to"),
+            Map.entry("ok", "okay"),
+            Map.entry("alright", "okay"),
+            Map.entry("sec", "seconds"),
+            Map.entry("secs", "seconds"),
+            Map.entry("secends", "seconds"),
+            Map.entry("min", "minute"),
+            Map.entry("mins", "minutes"),
+            Map.entry("rep", "rep"),
+            Map.entry("repetition", "rep"),
+            Map.entry("repetitions", "reps"),
+            Map.entry("raps", "reps"),
+            Map.entry("wraps", "reps"),
+            Map.entry("til", "till"),
+            Map.entry("'til", "till"),
+            Map.entry("swich", "switch"),
+            Map.entry("swith", "switch"),
+            Map.entry("haffway", "halfway"),
+            Map.entry("hafway", "halfway"),
+            Map.entry("wrest", "rest"),
+            Map.entry("yeah", "yes"));
+
+    private static final Map<String, String> MISHEARD = Map.of("to", "2", "too", "2", "for", "4", "won", "1");
+    private static final Pattern EDGE = Pattern.compile("^[^\\p{L}\\p{N}']+|[^\\p{L}\\p{N}']+$");
+
+    private final StringBuilder text = new StringBuilder(" ");
+    private final List<Integer> offsets = new ArrayList<>();
+    private final List<Caption.Word> words = new ArrayList<>();
+
+    Speech(List<Caption> captions) {
+        Caption.Word last = null;
+        for (Caption caption : captions) {
+            captionStart = words.size();
+            for (Caption.Word word : caption.words()) {
+                if (last != null && word.start().since(last.end()).compareTo(STOP) > 0) {
+                    stop('.');
+                }
+                add(word);
+                last = word;
+            }
+        }
+        stop('.');
+    }
+
+    private void add(Caption.Word word) {
+        String raw = word.text().toLowerCase(Locale.ROOT).replace('’', '\'').replace('‘', '\'');
+        if (raw.startsWith("[") || raw.startsWith("(") || raw.startsWith("♪") || raw.startsWith(">>")) {
+            raw = raw.replaceAll("^[\\[(].*[\\])]$|[♪>\\[\\]()]", "");
+        }
+        String[] parts = raw.split("(?<=\\p{L})-(?=\\p{L}|\\p{N})|(?<=\\p{N})-(?=\\p{L})|[–—/…]+|\\.\\.\\.");
+        for (String part : parts) {
+            String bare = EDGE.matcher(part).replaceAll("");
+            if (!bare.isEmpty()) {
+                plain(bare, word);
+            }
+            char mark = part.isEmpty() ? ' ' : part.charAt(part.length() - 1);
+            if (mark == '.' || mark == '!' || mark == '?' || mark == ';' || mark == ':') {
+                stop('.');
+            } else if (mark == ',') {
+                stop(',');
+            }
+        }
+    }
+
+    private void plain(String bare, Caption.Word word) {
+        String spelt = SPELLINGS.getOrDefault(bare, bare);
+        spelt = spelt.replace("'re", " are")
+                .replace("'ll", " will")
+                .replace("'ve", " have")
+                .replace("n't", " not")
+                .replace("'d", " would")
+                .replace("'", "");
+        spelt = spelt.replaceAll("^(\\d+)s(?:ecs?)?$", "$1 seconds").replaceAll("^(\\d+)min(?:s)?$", "$1 minutes");
+        if (spelt.matches("\\d{1,3}-\\d{1,3}")) {
+            spelt = spelt.replace("-", " to ");
+        }
+        for (String one : spelt.strip().split("\\s+")) {
+            number(one, word);
+        }
+    }
+
+    private void number(String one, Caption.Word word) {
+        Integer unit = UNITS.get(one);
+        Integer tens = TENS.get(one);
+        if (unit != null && unit >= 1 && unit <= 9 && endsWithTens()) {
+            // "thirty five" and "thirty-five" are one number.
+            int at = text.lastIndexOf(" ", text.length() - 2) + 1;
+            int value = Integer.parseInt(text.substring(at, text.length() - 1)) + unit;
+            text.setLength(at);
+            text.append(value).append(' ');
+            Caption.Word before = words.get(words.size() - 1);
+            words.set(
+                    words.size() - 1, new Caption.Word(before.start(), word.end(), before.text() + " " + word.text()));
+            return;
+        }
+        append(unit != null ? unit.toString() : tens != null ? tens.toString() : one, word);
+        tensSpelt = tens != null;
+    }
+
+    private boolean tensSpelt;
+    private int captionStart;
+
+    private boolean endsWithTens() {
+        return tensSpelt && text.length() > 2 && Character.isDigit(text.charAt(text.length() - 2));
+    }
+
+    private void append(String token, Caption.Word word) {
+        if (token.isEmpty()) {
+            return;
+        }
+        tensSpelt = false;
+        if (token.matches("way|weigh|wait") && endsWith(" half ")) {
+            text.setLength(text.length() - 1);
+            text.append("way ");
+            return;
+        }
+        if (token.equals("more") && MISHEARD.containsKey(lastOfPhrase())) {
+            // "To more" at the start of a phrase is "two more".
+            int at = text.lastIndexOf(" ", text.length() - 2) + 1;
+            String number = MISHEARD.get(lastOfPhrase());
+            text.setLength(at);
+            text.append(number).append(' ');
+        }
+        offsets.add(text.length());
+        words.add(word);
+        text.append(token).append(' ');
+    }
+
+    private boolean endsWith(String end) {
+        return text.length() >= end.length()
+                && text.substring(text.length() - end.length()).equals(end);
+    }
+
+    /** The last word, if a phrase or a caption begins with it; empty otherwise. */
+    private String lastOfPhrase() {
+        int at = text.lastIndexOf(" ", text.length() - 2) + 1;
+        boolean begins =
+                at < 3 || text.charAt(at - 2) == '.' || text.charAt(at - 2) == ',' || captionStart == words.size() - 1;
+        return begins && text.length() > at ? text.substring(at, text.length() - 1) : "";
+    }
+
+    private void stop(char mark) {
+        tensSpelt = false;
+        int n = text.length();
+        boolean stopped = n >= 2 && (text.charAt(n - 2) == '.' || text.charAt(n - 2) == ',');
+        if (stopped && mark == '.') {
+            text.setCharAt(n - 2, '.');
+        } else if (!stopped) {
+            text.append(mark).append(' ');
+        }
+    }
+
+    /** The plain text. */
+    String text() {
+        return text.toString();
+    }
+
+    /** The index of the word that holds character {@code at}, or the one before it. */
+    int word(int at) {
+        int low = 0;
+        int high = offsets.size() - 1;
+        while (low < high) {
+            int mid = (low + high + 1) / 2;
+            if (offsets.get(mid) <= at) {
+                low = mid;
+            } else {
+                high = mid - 1;
+            }
+        }
+        return low;
+    }
+
+    boolean isEmpty() {
+        return words.isEmpty();
+    }
+
+    Time<Axis.Take> start(int at) {
+        return words.get(word(at)).start();
+    }
+
+    Time<Axis.Take> end(int at) {
+        return words.get(word(at)).end();
+    }
+
+    /** The words between two characters as they were transcribed. */
+    String asSaid(int from, int to) {
+        StringBuilder said = new StringBuilder();
+        Caption.Word last = null;
+        for (int w = word(from); w <= word(Math.max(from, to - 1)); w++) {
+            if (words.get(w) != last) {
+                said.append(said.isEmpty() ? "" : " ").append(words.get(w).text());
+            }
+            last = words.get(w);
+        }
+        return said.toString();
+    }
+}

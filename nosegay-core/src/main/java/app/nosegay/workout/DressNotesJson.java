@@ -1,0 +1,87 @@
+package app.nosegay.workout;
+
+import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Layout;
+import app.nosegay.dress.Style;
+import app.nosegay.dress.StyleJson;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** The part of a workout file that holds what was decided about the dressing; all of it may be absent. */
+final class DressNotesJson {
+    private DressNotesJson() {}
+
+    static void write(ObjectNode node, DressNotes notes) {
+        node.set("style", StyleJson.write(notes.style()));
+        ArrayNode off = node.putArray("off");
+        new TreeSet<>(notes.off()).forEach(e -> off.add(word(e)));
+        ArrayNode places = node.putArray("places");
+        notes.places().forEach(p -> places.addObject()
+                .put("group", word(p.group()))
+                .put("scope", p.scope())
+                .put("anchor", word(p.anchor())));
+        DressNotes.Sound sound = notes.sound();
+        node.putObject("sound")
+                .put("levelled", sound.levelled())
+                .put("timerSounds", sound.timerSounds())
+                .put("music", sound.music())
+                .put("licence", sound.licence())
+                .put("musicDb", sound.musicDb());
+    }
+
+    static DressNotes read(JsonNode node) {
+        if (!node.isObject()) {
+            return DressNotes.NONE;
+        }
+        DressNotes notes = DressNotes.NONE.withStyle(style(node.path("style")));
+        if (node.path("off").isArray()) {
+            Set<DressNotes.Extra> off = EnumSet.noneOf(DressNotes.Extra.class);
+            node.path("off")
+                    .forEach(o -> of(DressNotes.Extra.values(), o.asText()).ifPresent(off::add));
+            notes = new DressNotes(notes.style(), off, notes.places(), notes.sound());
+        }
+        for (JsonNode p : node.path("places")) {
+            Optional<Layout.Group> group =
+                    of(Layout.Group.values(), p.path("group").asText());
+            Optional<Layout.Anchor> anchor =
+                    of(Layout.Anchor.values(), p.path("anchor").asText());
+            if (group.isPresent() && anchor.isPresent()) {
+                notes = notes.with(
+                        new DressNotes.Put(group.get(), p.path("scope").asText(), anchor.get()));
+            }
+        }
+        JsonNode s = node.path("sound");
+        DressNotes.Sound usual = DressNotes.Sound.USUAL;
+        return notes.withSound(new DressNotes.Sound(
+                s.path("levelled").asBoolean(usual.levelled()),
+                s.path("timerSounds").asBoolean(usual.timerSounds()),
+                s.path("music").asText(usual.music()),
+                s.path("licence").asText(usual.licence()),
+                s.path("musicDb").asDouble(usual.musicDb())));
+    }
+
+    /** A style that cannot be used any more is no reason to lose the workout. */
+    private static Style style(JsonNode node) {
+        try {
+            return node.isObject() ? StyleJson.read(node) : Style.PRESSED;
+        } catch (IOException e) {
+            return Style.PRESSED;
+        }
+    }
+
+    private static String word(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    private static <E extends Enum<E>> Optional<E> of(E[] values, String word) {
+        return Arrays.stream(values).filter(v -> word(v).equals(word)).findFirst();
+    }
+}

@@ -1,0 +1,86 @@
+package app.nosegay.workout;
+
+import app.nosegay.match.LengthRule;
+import app.nosegay.match.MatchNotes;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** The part of a workout file that holds what was decided about the match; all of it may be absent. */
+final class MatchNotesJson {
+    private MatchNotesJson() {}
+
+    static void write(ObjectNode node, MatchNotes notes) {
+        node.put("rule", notes.rule().word());
+        ObjectNode rules = node.putObject("rules");
+        new TreeMap<>(notes.rules()).forEach((id, rule) -> rules.put(id, rule.word()));
+        ObjectNode choices = node.putObject("choices");
+        new TreeMap<>(notes.choices()).forEach(choices::put);
+        ArrayNode cuts = node.putArray("cuts");
+        for (MatchNotes.CutDecision c : notes.cuts()) {
+            cuts.addObject()
+                    .put("take", c.take())
+                    .put("startMicros", c.span().start().micros())
+                    .put("endMicros", c.span().end().micros())
+                    .put("cut", c.cut());
+        }
+        ObjectNode taps = node.putObject("taps");
+        new TreeMap<>(notes.taps()).forEach((id, times) -> {
+            ArrayNode list = taps.putArray(id);
+            times.forEach(t -> list.add(t.micros()));
+        });
+        ArrayNode repairs = node.putArray("repairs");
+        for (MatchNotes.Repair r : notes.repairs()) {
+            repairs.addObject()
+                    .put("take", r.take())
+                    .put("micros", r.time().micros())
+                    .put("from", r.from())
+                    .put("to", r.to())
+                    .put("accepted", r.accepted());
+        }
+    }
+
+    static MatchNotes read(JsonNode node) {
+        Map<String, LengthRule> rules = new TreeMap<>();
+        node.path("rules").fields().forEachRemaining(e -> LengthRule.of(
+                        e.getValue().asText())
+                .ifPresent(rule -> rules.put(e.getKey(), rule)));
+        Map<String, String> choices = new TreeMap<>();
+        node.path("choices")
+                .fields()
+                .forEachRemaining(e -> choices.put(e.getKey(), e.getValue().asText()));
+        List<MatchNotes.CutDecision> cuts = new ArrayList<>();
+        for (JsonNode c : node.path("cuts")) {
+            Time<Axis.Take> start = new Time<>(c.path("startMicros").asLong());
+            Time<Axis.Take> end = Time.max(start, new Time<>(c.path("endMicros").asLong()));
+            cuts.add(new MatchNotes.CutDecision(
+                    c.path("take").asText(),
+                    new Span<>(start, end),
+                    c.path("cut").asBoolean()));
+        }
+        Map<String, List<Time<Axis.Take>>> taps = new TreeMap<>();
+        node.path("taps").fields().forEachRemaining(e -> {
+            List<Time<Axis.Take>> times = new ArrayList<>();
+            e.getValue().forEach(t -> times.add(new Time<>(t.asLong())));
+            taps.put(e.getKey(), times);
+        });
+        List<MatchNotes.Repair> repairs = new ArrayList<>();
+        for (JsonNode r : node.path("repairs")) {
+            repairs.add(new MatchNotes.Repair(
+                    r.path("take").asText(),
+                    new Time<>(r.path("micros").asLong()),
+                    r.path("from").asText(),
+                    r.path("to").asText(),
+                    r.path("accepted").asBoolean()));
+        }
+        LengthRule rule = LengthRule.of(node.path("rule").asText()).orElse(LengthRule.RECORDING);
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs);
+    }
+}

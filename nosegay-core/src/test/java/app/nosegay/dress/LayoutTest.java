@@ -1,0 +1,206 @@
+package app.nosegay.dress;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.dress.Layout.Anchor;
+import app.nosegay.dress.Layout.Group;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.match.Trace;
+import app.nosegay.plan.Finding;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+
+class LayoutTest {
+    private static final int COLUMNS = 32;
+    private static final int ROWS = 18;
+
+    /** Somebody at these columns all the time. */
+    private static Heat heat(int from, int to) {
+        float[] presence = new float[COLUMNS * ROWS];
+        for (int y = 0; y < ROWS; y++) {
+            for (int x = from; x < to; x++) {
+                presence[y * COLUMNS + x] = 1;
+            }
+        }
+        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS]);
+    }
+
+    private static Layout.Stretch stretch(int i, Heat heat) {
+        return new Layout.Stretch(
+                "b/m" + i,
+                "b",
+                new Span<>(Time.ofSeconds(10 * i), Time.ofSeconds(10 * i + 10)),
+                EnumSet.allOf(Group.class),
+                false,
+                List.of(),
+                heat);
+    }
+
+    private static Layout layout(List<Heat> heats, Frame frame, DressNotes notes) {
+        List<Layout.Stretch> stretches = new ArrayList<>();
+        for (int i = 0; i < heats.size(); i++) {
+            stretches.add(stretch(i, heats.get(i)));
+        }
+        return Layout.of(stretches, frame, notes);
+    }
+
+    @Test
+    void withNobodyInTheWayEverythingHasItsUsualCorner() {
+        Layout.Area area = layout(List.of(Heat.none()), Frame.LANDSCAPE, DressNotes.NONE)
+                .areas()
+                .get(0);
+
+        assertThat(area.anchors().get(Group.CLOCK)).isEqualTo(Anchor.TOP_RIGHT);
+        assertThat(area.anchors().get(Group.HEAD)).isEqualTo(Anchor.TOP_LEFT);
+        assertThat(area.anchors().get(Group.CARD)).isEqualTo(Anchor.BOTTOM_LEFT);
+        assertThat(area.anchors().get(Group.REPS)).isEqualTo(Anchor.BOTTOM_RIGHT);
+    }
+
+    @Test
+    void whoStandsAtTheRightHasEverythingAtTheLeft() {
+        Layout.Area area = layout(List.of(heat(22, 32)), Frame.LANDSCAPE, DressNotes.NONE)
+                .areas()
+                .get(0);
+
+        area.anchors().values().forEach(a -> assertThat(a.isRight()).isFalse());
+    }
+
+    @Test
+    void aMomentOfSomebodyElsewhereDoesNotMakePiecesHop() {
+        List<Heat> heats = new ArrayList<>();
+        for (int i = 0; i < 9; i++) {
+            heats.add(i == 4 ? faint() : Heat.none());
+        }
+
+        Layout layout = layout(heats, Frame.LANDSCAPE, DressNotes.NONE);
+
+        assertThat(layout.areas().stream()
+                        .map(a -> a.anchors().get(Group.CLOCK))
+                        .distinct())
+                .hasSize(1);
+    }
+
+    /** Somebody at the right for a little while. */
+    private static Heat faint() {
+        Heat all = heat(24, 32);
+        float[] some = all.presence().clone();
+        for (int i = 0; i < some.length; i++) {
+            some[i] *= 0.08f;
+        }
+        return new Heat(COLUMNS, ROWS, some, all.grey());
+    }
+
+    @Test
+    void whatIsPutByHandStaysThereAndTheRestMakesRoom() {
+        DressNotes notes = DressNotes.NONE.with(new DressNotes.Put(Group.CARD, "b/m1", Anchor.TOP_RIGHT));
+
+        Layout layout = layout(List.of(Heat.none(), Heat.none()), Frame.LANDSCAPE, notes);
+
+        assertThat(layout.areas().get(1).anchors().get(Group.CARD)).isEqualTo(Anchor.TOP_RIGHT);
+        assertThat(layout.areas().get(0).anchors().get(Group.CARD)).isEqualTo(Anchor.BOTTOM_LEFT);
+    }
+
+    @Property(tries = 60)
+    void boxesNeverOverlapAndStayInside(@ForAll @IntRange(min = 0, max = 100_000) int seed) {
+        Random random = new Random(seed);
+        Style style = Style.SHIPPED.get(random.nextInt(4));
+        List<Heat> heats = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            int from = random.nextInt(28);
+            heats.add(heat(from, from + 1 + random.nextInt(4)));
+        }
+        Layout layout = layout(heats, Frame.LANDSCAPE, DressNotes.NONE.withStyle(style));
+        for (Layout.Area area : layout.areas()) {
+            List<Box> boxes = List.copyOf(area.boxes().values());
+            for (int i = 0; i < boxes.size(); i++) {
+                assertThat(boxes.get(i).inside(Frame.LANDSCAPE.safe())).isTrue();
+                for (int j = i + 1; j < boxes.size(); j++) {
+                    assertThat(boxes.get(i).overlaps(boxes.get(j)))
+                            .as("seed " + seed)
+                            .isFalse();
+                }
+            }
+        }
+    }
+
+    @Test
+    void peopleAreSeenWhereThePictureDiffersFromUsual() {
+        int frames = 600;
+        byte[] grey = new byte[frames * COLUMNS * ROWS];
+        java.util.Arrays.fill(grey, (byte) 120);
+        for (int f = 0; f < frames; f++) {
+            boolean second = f >= 400;
+            for (int y = 6; y < 16 && second; y++) {
+                for (int x = 26; x < 29; x++) {
+                    grey[(f * ROWS + y) * COLUMNS + x] = 20;
+                }
+            }
+        }
+        TakeEvidence take = new TakeEvidence(
+                "t",
+                "t.mp4",
+                Length.ofSeconds(60),
+                List.of(),
+                List.of(),
+                new Trace(20, new float[0]),
+                new Trace(10, new float[0]),
+                new TakeEvidence.Poses(10, COLUMNS * ROWS, grey),
+                List.of());
+        Box right = new Box(1040, 250, 100, 300);
+
+        assertThat(Heat.of(take, new Span<>(Time.ofSeconds(0), Time.ofSeconds(30)))
+                        .behind(right, Frame.LANDSCAPE))
+                .as("somebody comes there later: it is likely to be theirs")
+                .isBetween(0.2, 0.4);
+        assertThat(Heat.of(take, new Span<>(Time.ofSeconds(0), Time.ofSeconds(30)))
+                        .behind(new Box(100, 250, 100, 300), Frame.LANDSCAPE))
+                .isLessThan(0.05);
+        assertThat(Heat.of(take, new Span<>(Time.ofSeconds(42), Time.ofSeconds(58)))
+                        .behind(right, Frame.LANDSCAPE))
+                .isGreaterThan(0.9);
+    }
+
+    @Test
+    void whatIsWrongByHandIsFound() {
+        DressNotes notes = DressNotes.NONE
+                .with(new DressNotes.Put(Group.CARD, "", Anchor.TOP_RIGHT))
+                .with(new DressNotes.Put(Group.CLOCK, "", Anchor.TOP_RIGHT))
+                .withStyle(new Style(
+                        "Pale",
+                        Style.Clock.RING,
+                        1,
+                        true,
+                        Style.Edge.RIM,
+                        3,
+                        1,
+                        0xFFFFFF,
+                        0xBBBBBB,
+                        0xAAAAAA,
+                        0x111111,
+                        0x111111,
+                        0x111111,
+                        0x111111,
+                        0x111111,
+                        0x111111));
+        Layout layout = layout(List.of(heat(20, 32)), Frame.LANDSCAPE, notes);
+        Piece brief = new Piece.Still(
+                new Span<>(Time.ofSeconds(1), Time.ofSeconds(2)),
+                new Face.Card(Face.CardKind.FORM, "Form", "Chest tall, weight through the whole foot."));
+
+        assertThat(DressCheck.findings(new Dressing(List.of(brief), layout, notes)))
+                .extracting(Finding::code)
+                .contains("dress.contrast", "dress.covers", "dress.overlap", "dress.brief");
+        assertThat(DressCheck.findings(new Dressing(
+                        List.of(), layout(List.of(Heat.none()), Frame.LANDSCAPE, DressNotes.NONE), DressNotes.NONE)))
+                .isEmpty();
+    }
+}

@@ -1,0 +1,157 @@
+package app.nosegay.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.match.Cut;
+import app.nosegay.match.HeardCall;
+import app.nosegay.match.Match;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.SampleSheets;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import app.nosegay.transcript.Call;
+import app.nosegay.transcript.CallKind;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class ProofTest {
+    private static final String SQUAT = "ground/goblet-squat";
+    private static final String ROW = "ground/single-arm-row";
+    private final Timeline timeline = SampleSheets.timeline(
+            "title: T\ntalk Hi  0:10\ncircuit Ground  work 0:40  rest 0:20\n  goblet squat\n  single-arm row  sides halves\n"
+                    + "  push-up\ntalk Bye  0:10\n");
+
+    /** Every segment as planned, from second 5 of one take; some are missing, some longer, one begins late. */
+    private Match match(Set<String> missing, Map<String, Double> longer, Map<String, Double> late) {
+        List<Match.Placed> placed = new ArrayList<>();
+        Time<Axis.Take> at = Time.ofSeconds(5);
+        for (Segment s : timeline.segments()) {
+            boolean gone = missing.contains(s.id());
+            Time<Axis.Take> end =
+                    gone ? at : at.plus(s.duration()).plus(Length.ofSeconds(longer.getOrDefault(s.id(), 0.0)));
+            Time<Axis.Take> moves = at.plus(Length.ofSeconds(late.getOrDefault(s.id(), 0.0)));
+            placed.add(new Match.Placed(
+                    s.id(),
+                    s.duration(),
+                    gone ? null : "t",
+                    gone ? null : at,
+                    gone ? null : end,
+                    gone ? null : moves,
+                    gone ? null : end,
+                    0,
+                    0,
+                    false,
+                    false));
+            at = end;
+        }
+        Match.Take take = new Match.Take("t", "t.mp4", Length.ofSeconds(at.seconds() + 5), null, 0, List.of("beeps"));
+        return new Match(List.of(take), placed, List.of(), Map.of());
+    }
+
+    private List<Plait> plaits(Match match, List<HeardCall> calls) {
+        return Plait.of(timeline, match, Cut.of(match), calls, List.of());
+    }
+
+    private static Plait of(List<Plait> plaits, String start) {
+        return plaits.stream()
+                .filter(p -> p.interval().id().startsWith(start)
+                        && p.interval().kind().isMoving())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static HeardCall call(String segment, String text, Double truth, Double error) {
+        Call call = new Call(CallKind.SECONDS_LEFT, 10, null, null, Time.ofSeconds(1), Time.ofSeconds(2), text);
+        return new HeardCall("t", call, segment, truth, error);
+    }
+
+    private String id(String start) {
+        return timeline.segments().stream()
+                .filter(s -> s.id().startsWith(start))
+                .findFirst()
+                .orElseThrow()
+                .id();
+    }
+
+    @Test
+    void aTakeAsPlannedDoesNotPart() {
+        List<Plait> plaits = plaits(match(Set.of(), Map.of(), Map.of()), List.of());
+
+        assertThat(plaits).hasSize(timeline.intervals().size()).allMatch(p -> p.apart() <= 0);
+        assertThat(of(plaits, ROW).planned()).contains("both sides in turn");
+        assertThat(of(plaits, SQUAT).shown()).isEqualTo("0:40");
+        assertThat(of(plaits, SQUAT).saidApart()).isNegative();
+    }
+
+    @Test
+    void aMissingIntervalPartsFullyAndOnlyThere() {
+        List<Plait> plaits = plaits(match(Set.of(id(SQUAT)), Map.of(), Map.of()), List.of());
+
+        assertThat(of(plaits, SQUAT).shownApart()).isEqualTo(1);
+        assertThat(of(plaits, SQUAT).shown()).isEqualTo("not in the picture");
+        assertThat(of(plaits, SQUAT).at()).isNull();
+        assertThat(of(plaits, ROW).apart()).isLessThanOrEqualTo(0);
+    }
+
+    @Test
+    void lengthLateStartAndCallsPartByHowFarTheyAreOff() {
+        Match match = match(Set.of(), Map.of(id(SQUAT), 6.0), Map.of(id(ROW), 3.0));
+        List<Plait> plaits = plaits(
+                match,
+                List.of(call(id(SQUAT), "ten seconds", 10.0, 0.0), call(id(ROW), "ten seconds left", 14.0, -4.0)));
+
+        assertThat(of(plaits, SQUAT).shownApart()).isEqualTo(0.5);
+        assertThat(of(plaits, SQUAT).shown()).contains("+6.0 s");
+        assertThat(of(plaits, SQUAT).said()).isEqualTo("1 call, right");
+        assertThat(of(plaits, ROW).shown()).contains("starts 3.0 s late");
+        assertThat(of(plaits, ROW).shownApart()).isEqualTo(0.5);
+        assertThat(of(plaits, ROW).said()).isEqualTo("\"ten seconds left\", off by 4.0");
+        assertThat(of(plaits, ROW).saidApart()).isBetween(0.6, 0.7);
+    }
+
+    @Test
+    void theGravestFindingComesFirstAndWaivedOnesDoNotCount() {
+        Finding note = Finding.of("plan.lengths-differ", Severity.NOTE, "a");
+        Finding stop = Finding.of("match.missing", Severity.STOP, "b");
+        Finding look = Finding.of("sound.noises", Severity.LOOK, "c");
+
+        Proof proof = Proof.of(List.of(), List.of(note, stop, look), f -> f == look);
+
+        assertThat(proof.open()).containsExactly(stop, note);
+        assertThat(proof.waived()).containsExactly(look);
+        assertThat(proof.mayPublish()).isFalse();
+        assertThat(proof.sentence()).isEqualTo("1 to stop for, 1 noted.");
+        assertThat(Proof.stage(look)).isEqualTo("sound");
+        Proof mended = Proof.of(List.of(), List.of(note, look), f -> true);
+        assertThat(mended.mayPublish()).isTrue();
+        assertThat(mended.sentence()).isEqualTo("Nothing is open; 2 left as they are, with reasons.");
+        assertThat(Proof.of(List.of(), List.of(), f -> false).sentence()).isEqualTo("Planned, said and shown agree.");
+    }
+
+    @Test
+    void pickUpsAreASheetThatCanBeShot() {
+        Match match = match(Set.of(id(SQUAT)), Map.of(), Map.of());
+        Segment row = timeline.segments().stream()
+                .filter(s -> s.id().equals(id(ROW)))
+                .findFirst()
+                .orElseThrow();
+        Finding wrong = Finding.at("match.call-off", Severity.FIX, row, "\"ten seconds\" at fourteen")
+                .withFix("say \"ten\"");
+
+        PickUps wanted = PickUps.of(timeline, match, List.of(wrong));
+
+        assertThat(wanted.again()).extracting(i -> i.first().move()).containsExactly("goblet squat");
+        assertThat(wanted.lines()).extracting(PickUps.Line::why).containsExactly("say \"ten\"");
+        Timeline small = SampleSheets.timeline(wanted.sheet(timeline));
+        assertThat(small.sheet().problems()).isEmpty();
+        assertThat(small.workMoves(true)).containsExactly("goblet squat");
+        assertThat(PickUps.of(timeline, Match.NOTHING, List.of()).isEmpty()).isTrue();
+    }
+}

@@ -1,0 +1,84 @@
+package app.nosegay.desktop.dress;
+
+import app.nosegay.desktop.Session;
+import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Layout;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** What was put somewhere by hand, and for how much of the workout a drag counts. */
+final class PlacesPage {
+    private static final String WORKOUT = "the whole workout";
+    private static final String BLOCK = "this block";
+    private static final String INTERVAL = "this interval";
+
+    private final Session session;
+    private final Supplier<Layout.Stretch> here;
+    private final ComboBox<String> scope = new ComboBox<>();
+    private final CheckBox heat = new CheckBox("Show where people are");
+    private final FlowPane put = new FlowPane(8, 6);
+    private final VBox view;
+
+    /**
+     * @param here the interval being looked at, or null
+     * @param onHeat called when the heat is to be shown or hidden
+     */
+    PlacesPage(Session session, Supplier<Layout.Stretch> here, Runnable onHeat) {
+        this.session = session;
+        this.here = here;
+        scope.getItems().setAll(WORKOUT, BLOCK, INTERVAL);
+        scope.getSelectionModel().select(0);
+        scope.setId("place-scope");
+        heat.setId("show-heat");
+        heat.setOnAction(e -> onHeat.run());
+        Label how = new Label(
+                "Pieces keep clear of people by themselves. Drag one on the picture to put it elsewhere, for");
+        how.setWrapText(true);
+        HBox head = new HBox(8, how, scope, heat);
+        head.setAlignment(Pos.CENTER_LEFT);
+        put.setId("places");
+        view = new VBox(10, head, put);
+    }
+
+    Region view() {
+        return view;
+    }
+
+    boolean showsHeat() {
+        return heat.isSelected();
+    }
+
+    void show(DressNotes notes) {
+        put.getChildren().clear();
+        for (DressNotes.Put p : notes.places()) {
+            String where = p.scope().isEmpty() ? "everywhere" : "in " + p.scope();
+            Button chip = new Button(p.group().words() + ": " + p.anchor().words() + ", " + where + "  ×");
+            chip.getStyleClass().add("chip");
+            chip.setAccessibleText("Let the " + p.group().words() + " find its own place again");
+            chip.setOnAction(e -> session.apply(
+                    "free the " + p.group().words(),
+                    session.workout().withDressing(notes.withoutPut(p.group(), p.scope()))));
+            put.getChildren().add(chip);
+        }
+    }
+
+    /** Puts a group somewhere for the chosen scope. */
+    void put(Layout.Group group, Layout.Anchor anchor) {
+        Layout.Stretch at = here.get();
+        String id = WORKOUT.equals(scope.getValue()) || at == null
+                ? ""
+                : BLOCK.equals(scope.getValue()) ? at.block() : at.interval();
+        session.apply(
+                "put the " + group.words() + " at the " + anchor.words(),
+                session.workout()
+                        .withDressing(session.workout().dressing().with(new DressNotes.Put(group, id, anchor))));
+    }
+}

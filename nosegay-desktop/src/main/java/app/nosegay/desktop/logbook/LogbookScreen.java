@@ -1,0 +1,284 @@
+package app.nosegay.desktop.logbook;
+
+import app.nosegay.desktop.Buttons;
+import app.nosegay.desktop.Session;
+import app.nosegay.desktop.StageView;
+import app.nosegay.jobs.Libraries;
+import app.nosegay.jobs.LogbookFile;
+import app.nosegay.logbook.Logbook;
+import app.nosegay.logbook.Request;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.publish.Retention;
+import app.nosegay.script.Wordings;
+import app.nosegay.standins.Channel;
+import app.nosegay.workout.Programme;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** A dated diary page over all workouts, and the stand-in channel's answers and news of this one. */
+public final class LogbookScreen implements StageView {
+    private static final int LOSSES_SHOWN = 3;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE, d MMMM yyyy", Locale.ENGLISH);
+
+    private final Session session;
+    private final Runnable openPlan;
+    private final ComboBox<String> kind = new ComboBox<>();
+    private final TextField text = new TextField();
+    private final VBox page = new VBox(6);
+    private final VBox leaving = new VBox(4);
+    private final Label spent = new Label();
+    private final ComboBox<String> profile = new ComboBox<>();
+    private final HBox view;
+    private Logbook logbook = Logbook.EMPTY;
+
+    /**
+     * @param openPlan shows the Plan stage, where an idea begins
+     */
+    public LogbookScreen(Session session, Runnable openPlan) {
+        this.session = session;
+        this.openPlan = openPlan;
+        kind.getItems().setAll("Lesson", "Request");
+        kind.getSelectionModel().select(0);
+        kind.setMinWidth(110);
+        kind.setId("entry-kind");
+        text.setPromptText("What to remember: \"Shoes are loud on this floor\", or what a viewer asked for");
+        text.setId("entry-text");
+        text.setOnAction(e -> add());
+        HBox.setHgrow(text, Priority.ALWAYS);
+        Button write = Buttons.act("Write it down", this::add);
+        write.setId("entry-add");
+        HBox entry = new HBox(8, kind, text, write);
+        entry.setAlignment(Pos.CENTER_LEFT);
+        page.setId("logbook-page");
+        ScrollPane scroll = new ScrollPane(page);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("plain-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        VBox left = new VBox(12, entry, scroll);
+        HBox.setHgrow(left, Priority.ALWAYS);
+        view = new HBox(22, left, channel());
+        view.getStyleClass().add("stage");
+    }
+
+    private Region channel() {
+        Label heading = heading("Practice channel");
+        Label what = new Label(
+                "A stand-in on this machine: it checks the published files by a host's usual rules and makes up news. Nothing is sent.");
+        what.setWrapText(true);
+        what.setMinHeight(Region.USE_PREF_SIZE);
+        Channel.profiles().forEach(p -> profile.getItems().add(p.label()));
+        profile.getSelectionModel().select(0);
+        profile.setId("profile");
+        Button submit = Buttons.quiet("Hand it in", this::submit);
+        submit.setId("submit");
+        Button news = Buttons.quiet("Ask for news", this::news);
+        news.setId("news");
+        HBox buttons = new HBox(8, profile, submit, news);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        leaving.setId("leaving");
+        spent.setWrapText(true);
+        spent.setMinHeight(Region.USE_PREF_SIZE);
+        spent.setId("spent");
+        VBox box = new VBox(
+                10, heading, what, buttons, heading("Where people leave"), leaving, heading("Time spent"), spent);
+        box.setMinWidth(380);
+        box.setMaxWidth(380);
+        return box;
+    }
+
+    private static Label heading(String words) {
+        Label heading = new Label(words);
+        heading.getStyleClass().add("heading");
+        heading.setMinHeight(Region.USE_PREF_SIZE);
+        return heading;
+    }
+
+    @Override
+    public String name() {
+        return "Logbook";
+    }
+
+    @Override
+    public Region view() {
+        return view;
+    }
+
+    @Override
+    public void entered() {
+        try {
+            logbook = LogbookFile.read();
+            show();
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+        }
+    }
+
+    private static String today() {
+        return LocalDate.now().toString();
+    }
+
+    private String title() {
+        Programme now = session.programme().get();
+        return now == null ? "" : now.timeline().sheet().header().title();
+    }
+
+    private Path published() {
+        return session.folder().resolve("published");
+    }
+
+    private void add() {
+        String words = text.getText().strip();
+        if (!words.isEmpty()) {
+            Logbook.Kind of =
+                    kind.getSelectionModel().getSelectedIndex() == 0 ? Logbook.Kind.LESSON : Logbook.Kind.REQUEST;
+            keep(logbook.with(new Logbook.Entry(today(), of, title(), words)));
+            text.clear();
+        }
+    }
+
+    private void keep(Logbook next) {
+        try {
+            LogbookFile.keep(next);
+            logbook = next;
+            show();
+        } catch (IOException e) {
+            session.jobs().say("The logbook cannot be written: " + e.getMessage());
+        }
+    }
+
+    private void submit() {
+        Programme of = session.programme().get();
+        Channel.Profile chosen =
+                Channel.profiles().get(profile.getSelectionModel().getSelectedIndex());
+        Logbook before = logbook;
+        Path folder = published();
+        session.jobs().run("Handing in", p -> LogbookFile.submit(before, of, folder, chosen, today()), this::keep);
+    }
+
+    private void news() {
+        Programme of = session.programme().get();
+        Logbook before = logbook;
+        Path folder = published();
+        session.jobs().run("Asking for news", p -> LogbookFile.news(before, of, folder, today()), this::keep);
+    }
+
+    private void show() {
+        page.getChildren().clear();
+        if (logbook.entries().isEmpty()) {
+            Label empty =
+                    new Label("Nothing yet. Write down a lesson after a shoot: it is shown again before the next one.");
+            empty.getStyleClass().add("empty");
+            page.getChildren().add(empty);
+        }
+        for (Map.Entry<String, List<Logbook.Entry>> day : logbook.days().entrySet()) {
+            Label date = new Label(shown(day.getKey()));
+            date.getStyleClass().add("subheading");
+            page.getChildren().add(date);
+            day.getValue().forEach(e -> page.getChildren().add(row(e)));
+        }
+        Map<String, Long> own = logbook.spent().getOrDefault(title(), Map.of());
+        spent.setText(
+                own.isEmpty()
+                        ? "Nothing is known of this workout yet."
+                        : own.entrySet().stream()
+                                .map(e -> Wordings.capital(e.getKey()) + " "
+                                        + Math.max(1, Math.round(e.getValue() / 60.0)) + " min")
+                                .sorted()
+                                .collect(Collectors.joining(", ")));
+        leaving();
+    }
+
+    private static String shown(String isoDate) {
+        try {
+            return LocalDate.parse(isoDate).format(DAY);
+        } catch (DateTimeParseException e) {
+            return isoDate;
+        }
+    }
+
+    private HBox row(Logbook.Entry e) {
+        Label mark = new Label(
+                switch (e.kind()) {
+                    case LESSON -> "◆ lesson";
+                    case REQUEST -> "○ request";
+                    case TAKE -> "● take";
+                    case PUBLISHED -> "■ published";
+                    case NEWS -> "▲ news";
+                });
+        mark.getStyleClass().setAll("label", "small");
+        mark.setMinWidth(92);
+        boolean request = e.kind() == Logbook.Kind.REQUEST;
+        Request read = request ? Request.of(e.text(), Libraries.current()) : null;
+        String of = e.workout().isEmpty() ? "" : "  (" + e.workout() + ")";
+        Label words = new Label(e.text() + of + (request ? "\n" + read.tags() : ""));
+        words.setWrapText(true);
+        words.setMinWidth(0);
+        words.setMinHeight(Region.USE_PREF_SIZE);
+        words.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox row = new HBox(8, mark, words);
+        row.setAlignment(Pos.BASELINE_LEFT);
+        if (request) {
+            Button idea = Buttons.quiet("Make it an idea", () -> idea(read));
+            idea.setTooltip(new Tooltip("Begins a run sheet with moves for what is asked; undo brings the plan back"));
+            row.getChildren().add(idea);
+        }
+        row.getChildren().add(Buttons.quiet("Strike out", () -> keep(logbook.without(e))));
+        return row;
+    }
+
+    /** The request as a run sheet in place of the plan; one undo brings the plan back. */
+    private void idea(Request request) {
+        session.apply("idea from a request", session.workout().withSheet(request.sheet(Libraries.current())));
+        openPlan.run();
+    }
+
+    private void leaving() {
+        leaving.getChildren().clear();
+        Programme of = session.programme().get();
+        Retention curve = null;
+        try {
+            curve = LogbookFile.retention(published());
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+        }
+        if (of == null || curve == null) {
+            leaving.getChildren()
+                    .add(new Label("No curve yet: put retention.csv (second,share) beside the published files."));
+            return;
+        }
+        for (Retention.Loss loss : curve.losses(of.timeline(), of.match(), of.cut()).stream()
+                .limit(LOSSES_SHOWN)
+                .toList()) {
+            var s = loss.interval().first();
+            String what = Wordings.capital(
+                    s.move() != null
+                            ? s.move()
+                            : s.kind() == SegmentKind.TALK
+                                    ? s.block().name()
+                                    : s.kind().word());
+            Label line = new Label(String.format(
+                    Locale.ROOT, "%s at %s: %.1f %% leave", what, loss.at().start(), loss.lost() * 100));
+            line.setWrapText(true);
+            leaving.getChildren().add(line);
+        }
+    }
+}

@@ -1,0 +1,224 @@
+package app.nosegay.desktop.match;
+
+import app.nosegay.desktop.Session;
+import app.nosegay.match.CutProposal;
+import app.nosegay.match.LengthRule;
+import app.nosegay.match.Match;
+import app.nosegay.match.MatchNotes;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import app.nosegay.workout.Programme;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** What may be cut, what is done where lengths differ, and how long the programme is with that. */
+final class CutPanel {
+    private static final List<String> RULES =
+            List.of("Trust the recording", "Trust the clock: trim or hold", "Extend short rests with a card");
+
+    private final Session session;
+    /** An edge of a cut moves by this much at a key press. */
+    private static final Length EDGE_STEP = Length.ofMillis(250);
+
+    private final Label length = new Label();
+    private final ComboBox<String> rule = new ComboBox<>();
+    private final ListView<CutProposal> list = new ListView<>();
+    private final VBox view = new VBox(8);
+    private final Consumer<CutProposal> play;
+    private final Label ownOf = new Label();
+    private final ComboBox<String> own = new ComboBox<>();
+    private List<Match.Placed> selected = List.of();
+    private boolean showing;
+
+    /**
+     * @param play plays a stretch
+     */
+    CutPanel(Session session, Consumer<CutProposal> play) {
+        this.session = session;
+        this.play = play;
+        length.setWrapText(true);
+        length.setMinHeight(Region.USE_PREF_SIZE);
+        length.setId("cut-length");
+        rule.getItems().setAll(RULES);
+        rule.setId("length-rule");
+        rule.setMaxWidth(Double.MAX_VALUE);
+        rule.setTooltip(new Tooltip("What is done where a stretch was recorded longer or shorter than planned"));
+        rule.setOnAction(e -> chooseRule());
+        list.setId("cuts");
+        list.setTooltip(new Tooltip("C cuts or keeps, Enter plays, Left and Right move the start, with Shift the end"));
+        Label empty = new Label("Nothing to cut.");
+        empty.getStyleClass().add("empty");
+        list.setPlaceholder(empty);
+        list.setCellFactory(l -> new Cell());
+        list.setOnKeyPressed(e -> {
+            CutProposal chosen = list.getSelectionModel().getSelectedItem();
+            if (e.getCode() == KeyCode.C && chosen != null) {
+                decide(chosen, !chosen.cut());
+                e.consume();
+            } else if (e.getCode() == KeyCode.ENTER && chosen != null) {
+                play.accept(chosen);
+                e.consume();
+            } else if (chosen != null && (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT)) {
+                moveEdge(chosen, e.isShiftDown(), e.getCode() == KeyCode.LEFT ? EDGE_STEP.negated() : EDGE_STEP);
+                e.consume();
+            }
+        });
+        VBox.setVgrow(list, Priority.ALWAYS);
+        own.getItems().add("As the whole workout");
+        own.getItems().addAll(RULES);
+        own.setId("own-length-rule");
+        own.setMaxWidth(Double.MAX_VALUE);
+        own.setOnAction(e -> chooseOwnRule());
+        ownOf.setWrapText(true);
+        ownOf.setMinHeight(Region.USE_PREF_SIZE);
+        view.getChildren().addAll(length, rule, ownOf, own, list);
+        select(List.of());
+    }
+
+    /** The segments of the line of the Score that is selected: their own length rule can be chosen. */
+    void select(List<Match.Placed> line) {
+        showing = true;
+        selected = line;
+        own.setDisable(line.isEmpty());
+        ownOf.setText(
+                line.isEmpty()
+                        ? "Select a line of the Score to give it a rule of its own."
+                        : "Only " + line.get(0).id() + ":");
+        LengthRule rules = line.isEmpty()
+                ? null
+                : session.workout().matching().rules().get(line.get(0).id());
+        own.getSelectionModel().select(rules == null ? 0 : rules.ordinal() + 1);
+        showing = false;
+    }
+
+    private void chooseOwnRule() {
+        int index = own.getSelectionModel().getSelectedIndex();
+        if (showing || selected.isEmpty() || index < 0) {
+            return;
+        }
+        MatchNotes notes = session.workout().matching();
+        for (Match.Placed p : selected) {
+            notes = index == 0 ? notes.withoutRule(p.id()) : notes.withRule(p.id(), LengthRule.values()[index - 1]);
+        }
+        session.apply("length of " + selected.get(0).id(), session.workout().withMatching(notes));
+    }
+
+    Region view() {
+        return view;
+    }
+
+    /** How many stretches wait for a decision. */
+    int open() {
+        return (int) list.getItems().stream().filter(c -> !c.decided()).count();
+    }
+
+    void show(Programme now) {
+        showing = true;
+        list.getItems().setAll(CutProposal.of(now.match(), now.workout().matching()));
+        rule.getSelectionModel().select(now.workout().matching().rule().ordinal());
+        String promise = now.report().sentence();
+        length.setText("The programme lasts " + now.cut().total().clock() + ". Planned: " + promise);
+        showing = false;
+    }
+
+    private void chooseRule() {
+        if (!showing && rule.getSelectionModel().getSelectedIndex() >= 0) {
+            LengthRule chosen = LengthRule.values()[rule.getSelectionModel().getSelectedIndex()];
+            session.apply(
+                    rule.getValue().toLowerCase(Locale.ROOT),
+                    session.workout().withMatching(session.workout().matching().withRule(chosen)));
+        }
+    }
+
+    /** Moves the start of a stretch, or its end, by a step; what was decided about it stays. */
+    private void moveEdge(CutProposal c, boolean end, Length by) {
+        Time<Axis.Take> from = end ? c.span().start() : c.span().start().plus(by);
+        Time<Axis.Take> to = end ? c.span().end().plus(by) : c.span().end();
+        if (from.isBefore(Time.zero()) || to.since(from).compareTo(EDGE_STEP) < 0) {
+            return;
+        }
+        int index = list.getSelectionModel().getSelectedIndex();
+        MatchNotes notes = session.workout()
+                .matching()
+                .withCut(new MatchNotes.CutDecision(c.take(), new Span<>(from, to), c.cut()));
+        session.apply(
+                (end ? "end of " : "start of ") + c.kind() + " " + (end ? to : from),
+                session.workout().withMatching(notes));
+        list.getSelectionModel().select(index);
+    }
+
+    private void decide(CutProposal c, boolean cut) {
+        MatchNotes notes = session.workout().matching().withCut(new MatchNotes.CutDecision(c.take(), c.span(), cut));
+        session.apply(
+                (cut ? "cut " : "keep ") + c.kind() + " at " + c.span().start(),
+                session.workout().withMatching(notes));
+    }
+
+    /** A stretch: what it is, where, and whether it goes. */
+    private final class Cell extends ListCell<CutProposal> {
+        private final Label words = new Label();
+        private final Button button = new Button();
+        private final HBox row = new HBox(8, words, button);
+
+        Cell() {
+            words.setWrapText(true);
+            words.setMinWidth(0);
+            words.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            button.getStyleClass().add("quiet");
+            button.setMinWidth(Region.USE_PREF_SIZE);
+            button.setFocusTraversable(false);
+            button.setOnAction(e -> decide(getItem(), !getItem().cut()));
+            words.setOnMouseClicked(e -> play.accept(getItem()));
+            row.setAlignment(Pos.CENTER_LEFT);
+            prefWidthProperty().bind(list.widthProperty().subtract(24));
+            setMaxWidth(USE_PREF_SIZE);
+        }
+
+        @Override
+        protected void updateItem(CutProposal c, boolean none) {
+            super.updateItem(c, none);
+            setText(null);
+            if (none || c == null) {
+                setGraphic(null);
+                return;
+            }
+            String kind =
+                    switch (c.kind()) {
+                        case "repeat" -> "First try, begun again";
+                        case "fluff" -> "Fluff";
+                        case "dead air" -> "Dead air";
+                        case "unplanned" -> "Movement nobody planned";
+                        case "after the end" -> "After the end";
+                        default -> "Pause";
+                    };
+            words.setText(String.format(
+                    Locale.ROOT,
+                    "%s %s, %.1f s at %s of %s%s",
+                    c.cut() ? "✂" : "○",
+                    kind,
+                    c.span().length().seconds(),
+                    c.span().start(),
+                    c.take(),
+                    c.decided() ? "" : c.cut() ? " (cut unless you keep it)" : " (kept unless you cut it)"));
+            button.setText(c.cut() ? "Keep  (C)" : "Cut  (C)");
+            setAccessibleText(words.getText());
+            setGraphic(row);
+        }
+    }
+}

@@ -1,0 +1,118 @@
+package app.nosegay.desktop.match;
+
+import app.nosegay.desktop.Buttons;
+import app.nosegay.desktop.Session;
+import app.nosegay.match.Match;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Every time the selected interval was done, side by side: each plays in a picture of its own, and one of another take can be used instead. */
+final class TakesPanel {
+    private static final int WIDTH = 200;
+    private static final int HEIGHT = 112;
+    /** More are not told apart on a page. */
+    private static final int MOST = 4;
+
+    private final Session session;
+    private final Label heading = new Label("Select a line of the Score.");
+    private final FlowPane tries = new FlowPane(12, 12);
+    private final List<TakeScreen> screens = new ArrayList<>();
+    private final VBox view;
+
+    TakesPanel(Session session) {
+        this.session = session;
+        heading.setWrapText(true);
+        heading.setMinHeight(Region.USE_PREF_SIZE);
+        heading.setId("takes-heading");
+        tries.setId("tries");
+        ScrollPane scroll = new ScrollPane(tries);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("plain-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        view = new VBox(8, heading, scroll);
+    }
+
+    Region view() {
+        return view;
+    }
+
+    void stop() {
+        screens.forEach(TakeScreen::stop);
+    }
+
+    /** Shows the tries of a line; what was played before stops. */
+    void show(ScoreLine line) {
+        stop();
+        screens.forEach(TakeScreen::close);
+        screens.clear();
+        tries.getChildren().clear();
+        if (line == null || line.isUnplanned()) {
+            heading.setText("Select a line of the Score.");
+            return;
+        }
+        Match.Placed p = line.placed().get(0);
+        int n = (p.matched() ? 1 : 0) + p.others().size();
+        String why = p.reason() == null ? "" : " Used: " + p.reason() + ".";
+        heading.setText(line.title() + " was done " + (n == 1 ? "once." : n + " times.") + why);
+        if (p.matched()) {
+            tries.getChildren().add(attempt(p, p.take(), p.start(), p.end(), "used"));
+        }
+        for (Match.Other o : p.others().subList(0, Math.min(MOST - 1, p.others().size()))) {
+            tries.getChildren().add(attempt(p, o.take(), o.start(), o.end(), o.kind()));
+        }
+    }
+
+    private VBox attempt(Match.Placed p, String take, Time<Axis.Take> start, Time<Axis.Take> end, String kind) {
+        TakeScreen screen = new TakeScreen(session.jobs()::say, WIDTH, HEIGHT);
+        screens.add(screen);
+        Path file = session.media().files(session.workout()).get(take);
+        Length length = end.since(start);
+        if (file != null) {
+            screen.stand(file, start.plus(length.times(0.5)));
+        }
+        double off = length.minus(p.planned()).seconds();
+        String against = Math.abs(off) < 0.1 ? "as planned" : String.format(Locale.ROOT, "%+.1f s", off);
+        Label words = new Label(
+                String.format(Locale.ROOT, "%s, %s at %s: %.1f s, %s", kind, take, start, length.seconds(), against));
+        words.setWrapText(true);
+        words.setMinHeight(Region.USE_PREF_SIZE);
+        words.setMaxWidth(WIDTH);
+        Button play = Buttons.quiet("Play", () -> {
+            if (file != null) {
+                screen.play(
+                        file,
+                        start,
+                        time -> {
+                            if (!time.isBefore(end)) {
+                                screen.stop();
+                            }
+                        },
+                        () -> {});
+            }
+        });
+        HBox buttons = new HBox(4, play);
+        if (kind.equals("retake")) {
+            buttons.getChildren().add(Buttons.quiet("Use this", () -> use(p, take)));
+        }
+        return new VBox(3, screen.view(), words, buttons);
+    }
+
+    private void use(Match.Placed p, String take) {
+        session.apply(
+                "use " + take + " for " + p.id(),
+                session.workout().withMatching(session.workout().matching().withChoice(p.id(), take)));
+    }
+}

@@ -1,0 +1,230 @@
+package app.nosegay.desktop.match;
+
+import app.nosegay.desktop.Session;
+import app.nosegay.jobs.ListenJob;
+import app.nosegay.match.CaptionRepair;
+import app.nosegay.match.CaptionText;
+import app.nosegay.match.MatchNotes;
+import app.nosegay.match.SaidLine;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.transcript.Caption;
+import app.nosegay.workout.Programme;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.Tooltip;
+import javafx.scene.control.cell.TextFieldListCell;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** What was said: captions to correct, scripted lines that were not said. */
+final class WordsPanel {
+    private final Session session;
+    private final Label summary = new Label();
+    private final ListView<Object> list = new ListView<>();
+    private final Button listen = Cell.quiet("Listen for the script");
+    private final ListView<Said> captions = new ListView<>();
+    private final VBox view = new VBox(8, summary, listen, list);
+
+    WordsPanel(Session session) {
+        this.session = session;
+        summary.setWrapText(true);
+        summary.setMinHeight(Region.USE_PREF_SIZE);
+        summary.setId("words-summary");
+        list.setId("words");
+        listen.setId("listen");
+        listen.setTooltip(new Tooltip("Finds the scripted lines in the sound of takes that came without a transcript;"
+                + " takes about a third of their length"));
+        listen.setOnAction(e -> session.listen());
+        Label empty = new Label("No transcript, or nothing to correct in it.");
+        empty.getStyleClass().add("empty");
+        list.setPlaceholder(empty);
+        list.setCellFactory(l -> new Cell());
+        VBox.setVgrow(list, Priority.ALWAYS);
+        Label all = new Label("All captions: click one twice, or press Enter, to correct it");
+        all.getStyleClass().add("small");
+        captions.setId("all-captions");
+        captions.setEditable(true);
+        captions.setCellFactory(l -> {
+            TextFieldListCell<Said> cell = new TextFieldListCell<>(new SaidText(l));
+            cell.setWrapText(true);
+            cell.setPrefWidth(0);
+            return cell;
+        });
+        captions.setOnEditCommit(e ->
+                correct(captions.getItems().get(e.getIndex()), e.getNewValue().text()));
+        captions.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ENTER && captions.getEditingIndex() < 0) {
+                captions.edit(captions.getSelectionModel().getSelectedIndex());
+            }
+        });
+        VBox.setVgrow(captions, Priority.ALWAYS);
+        view.getChildren().addAll(all, captions);
+    }
+
+    /** A caption as it will be shown, and as it was heard. */
+    private record Said(String take, Caption heard, String text) {}
+
+    /** A caption with its time for the list; its words alone while it is edited come back as text. */
+    private static final class SaidText extends StringConverter<Said> {
+        private final ListView<Said> list;
+
+        SaidText(ListView<Said> list) {
+            this.list = list;
+        }
+
+        @Override
+        public String toString(Said said) {
+            return said == null
+                    ? ""
+                    : list.getEditingIndex() >= 0 && list.getItems().indexOf(said) == list.getEditingIndex()
+                            ? said.text()
+                            : said.heard().start() + "   " + said.text();
+        }
+
+        @Override
+        public Said fromString(String text) {
+            Said edited = list.getItems().get(list.getEditingIndex());
+            return new Said(edited.take(), edited.heard(), text);
+        }
+    }
+
+    /** Keeps the caption as corrected; without words it is left out. */
+    private void correct(Said said, String text) {
+        String words = text.strip();
+        if (words.equals(said.text())) {
+            return;
+        }
+        MatchNotes notes = session.workout()
+                .matching()
+                .withoutRepairs(said.take(), said.heard().start())
+                .withRepair(new MatchNotes.Repair(
+                        said.take(), said.heard().start(), said.heard().text(), words, true));
+        session.apply(
+                "correct the caption at " + said.heard().start(),
+                session.workout().withMatching(notes));
+    }
+
+    private static List<Said> all(Programme now) {
+        List<Said> all = new ArrayList<>();
+        for (TakeEvidence take : now.evidence()) {
+            for (Caption c : take.words()) {
+                List<Caption> shown = CaptionText.repaired(
+                        take.id(), List.of(c), now.workout().matching().repairs());
+                all.add(new Said(
+                        take.id(), c, shown.isEmpty() ? "" : shown.get(0).text()));
+            }
+        }
+        return all;
+    }
+
+    Region view() {
+        return view;
+    }
+
+    void show(Programme now) {
+        List<MatchNotes.Repair> decided = now.workout().matching().repairs();
+        List<Object> items = new ArrayList<>(now.repairs().stream()
+                .filter(r -> decided.stream()
+                        .noneMatch(d -> d.take().equals(r.take())
+                                && d.time().equals(r.time())
+                                && d.from().equals(r.from())))
+                .toList());
+        int repairs = items.size();
+        List<SaidLine> unsaid =
+                now.said().stream().filter(s -> s.take() != null && !s.isSaid()).toList();
+        boolean heard = now.evidence().stream().anyMatch(e -> !e.words().isEmpty());
+        if (heard) {
+            items.addAll(unsaid);
+        }
+        list.getItems().setAll(items);
+        if (captions.getEditingIndex() < 0) {
+            captions.getItems().setAll(all(now));
+        }
+        long said = now.said().stream().filter(SaidLine::isSaid).count();
+        boolean open = !ListenJob.open(now.workout()).isEmpty();
+        listen.setVisible(open);
+        listen.setManaged(open);
+        listen.setText(heard ? "Listen again" : "Listen for the script");
+        summary.setText(
+                !heard
+                        ? "No transcript came with the recordings. Nosegay can listen for the lines of the script, or put a transcript beside a recording under its name (WebVTT, SRT or text)."
+                        : said + " of " + (said + unsaid.size()) + " scripted lines were said, "
+                                + now.calls().size()
+                                + " calls heard; " + repairs + (repairs == 1 ? " caption" : " captions")
+                                + " to correct. Lines not said can be shown on screen instead.");
+    }
+
+    private void decide(CaptionRepair r, boolean accepted) {
+        MatchNotes notes = session.workout()
+                .matching()
+                .withRepair(new MatchNotes.Repair(r.take(), r.time(), r.from(), r.to(), accepted));
+        session.apply(
+                (accepted ? "correct \"" : "leave \"") + r.from() + "\"",
+                session.workout().withMatching(notes));
+    }
+
+    /** A correction to take or leave, or a line that was not said. */
+    private final class Cell extends ListCell<Object> {
+        private final Label words = new Label();
+        private final Button take = quiet("Correct");
+        private final Button leave = quiet("Leave");
+        private final HBox row = new HBox(8, words, take, leave);
+
+        Cell() {
+            words.setWrapText(true);
+            words.setMinWidth(0);
+            words.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            row.setAlignment(Pos.CENTER_LEFT);
+            take.setOnAction(e -> decide((CaptionRepair) getItem(), true));
+            leave.setOnAction(e -> decide((CaptionRepair) getItem(), false));
+            prefWidthProperty().bind(list.widthProperty().subtract(24));
+            setMaxWidth(USE_PREF_SIZE);
+        }
+
+        private static Button quiet(String text) {
+            Button button = new Button(text);
+            button.getStyleClass().add("quiet");
+            button.setMinWidth(USE_PREF_SIZE);
+            button.setFocusTraversable(false);
+            return button;
+        }
+
+        @Override
+        protected void updateItem(Object item, boolean none) {
+            super.updateItem(item, none);
+            setText(null);
+            if (none || item == null) {
+                setGraphic(null);
+                return;
+            }
+            boolean repair = item instanceof CaptionRepair;
+            take.setVisible(repair);
+            take.setManaged(repair);
+            leave.setVisible(repair);
+            leave.setManaged(repair);
+            if (item instanceof CaptionRepair r) {
+                words.setText(r.time() + "  \"" + r.from() + "\" → "
+                        + (r.to().isEmpty() ? "delete (" + r.why() + ")" : "\"" + r.to() + "\""));
+            } else if (item instanceof SaidLine s) {
+                words.setText(String.format(
+                        Locale.ROOT,
+                        "Not said: \"%s\" (%s)",
+                        s.line().text(),
+                        s.line().segment()));
+            }
+            setAccessibleText(words.getText());
+            setGraphic(row);
+        }
+    }
+}

@@ -1,0 +1,340 @@
+package app.nosegay.desktop.proof;
+
+import app.nosegay.desktop.FindingList;
+import app.nosegay.desktop.Petals;
+import app.nosegay.desktop.Session;
+import app.nosegay.desktop.StageView;
+import app.nosegay.desktop.Tabs;
+import app.nosegay.jobs.PrintJob;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Interval;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.proof.PickUps;
+import app.nosegay.proof.Plait;
+import app.nosegay.proof.Proof;
+import app.nosegay.script.Wordings;
+import app.nosegay.workout.Programme;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Line;
+import javafx.stage.FileChooser;
+import javafx.stage.Stage;
+
+/** Planned, said and shown compared interval by interval; the findings of all stages; what to record again. */
+public final class ProofStage implements StageView {
+    private static final String ALL = "All stages";
+    /** Threads this far apart are worth a look. */
+    private static final double APART = 0.1;
+
+    private final Session session;
+    private final Stage window;
+    private final Consumer<Finding> jump;
+    private final Consumer<String> shootFrom;
+    private final BorderPane view = new BorderPane();
+    private final Label sentence = new Label();
+    private final CheckBox onlyApart = new CheckBox("Only where they part");
+    private final ListView<Plait> plaits = new ListView<>();
+    private final FindingList findings;
+    private final ComboBox<String> stage = new ComboBox<>();
+    private final Tabs sides = new Tabs("proof");
+    private final ListView<Object> pickUps = new ListView<>();
+    private final Button saveSheet = new Button("Save as a run sheet …");
+    private Programme programme;
+    private Proof proof;
+
+    /**
+     * @param jump shows a finding's place on its stage
+     * @param shootFrom opens the Shoot stage at a segment
+     */
+    public ProofStage(Session session, Stage window, Consumer<Finding> jump, Consumer<String> shootFrom) {
+        this.session = session;
+        this.window = window;
+        this.jump = jump;
+        this.shootFrom = shootFrom;
+        findings = new FindingList(session, "proof-findings", jump);
+        sentence.getStyleClass().add("sentence");
+        sentence.setId("proof-sentence");
+        onlyApart.setId("only-apart");
+        onlyApart.setOnAction(e -> showPlaits());
+        plaits.setId("plaits");
+        plaits.setCellFactory(l -> new PlaitCell());
+        plaits.setAccessibleText("One line per interval: planned, said, shown");
+        stage.getItems().add(ALL);
+        Proof.STAGES.forEach(s -> stage.getItems().add(Wordings.capital(s)));
+        stage.getSelectionModel().select(0);
+        stage.setId("proof-stage");
+        stage.setOnAction(e -> showFindings());
+        view.setCenter(threads());
+        view.setRight(besides());
+        session.programme().addListener((o, before, now) -> show(now));
+        if (session.programme().get() != null) {
+            show(session.programme().get());
+        }
+    }
+
+    private Region threads() {
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox legend = new HBox(
+                16, key(Petals.INK, "planned"), key(Petals.VOICE, "said"), key(Petals.WORK, "shown"), space, onlyApart);
+        legend.setAlignment(Pos.CENTER_LEFT);
+        VBox.setVgrow(plaits, Priority.ALWAYS);
+        VBox left = new VBox(8, sentence, legend, plaits);
+        left.getStyleClass().add("stage");
+        return left;
+    }
+
+    private static HBox key(Color colour, String word) {
+        Line line = new Line(0, 0, 22, 0);
+        line.setStroke(colour);
+        line.setStrokeWidth(3);
+        HBox key = new HBox(6, line, new Label(word));
+        key.setAlignment(Pos.CENTER_LEFT);
+        return key;
+    }
+
+    private Region besides() {
+        Button print = new Button("Print the proof sheet …");
+        print.getStyleClass().add("act");
+        print.setId("print-proof");
+        print.setMinWidth(Region.USE_PREF_SIZE);
+        print.setOnAction(e -> session.print(PrintJob.Form.PROOF_PDF, window));
+        stage.setMinWidth(130);
+        HBox head = new HBox(10, stage, print);
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox found = new VBox(8, head, findings.view());
+        VBox.setVgrow(findings.view(), Priority.ALWAYS);
+        saveSheet.getStyleClass().add("quiet");
+        saveSheet.setId("save-pick-ups");
+        saveSheet.setOnAction(e -> savePickUps());
+        pickUps.setId("pick-ups");
+        pickUps.setCellFactory(l -> new PickUpCell());
+        Label none = new Label("Nothing has to be recorded again.");
+        none.getStyleClass().add("empty");
+        pickUps.setPlaceholder(none);
+        VBox.setVgrow(pickUps, Priority.ALWAYS);
+        sides.add("Findings", found);
+        sides.add("Pick-ups", new VBox(8, saveSheet, pickUps));
+        VBox.setVgrow(sides.view(), Priority.ALWAYS);
+        VBox right = new VBox(8, sides.view());
+        right.getStyleClass().add("stage");
+        right.setMinWidth(440);
+        right.setMaxWidth(440);
+        return right;
+    }
+
+    @Override
+    public String name() {
+        return "Proof";
+    }
+
+    @Override
+    public Region view() {
+        return view;
+    }
+
+    @Override
+    public void entered() {
+        findings.list().requestFocus();
+    }
+
+    /** Shows Findings or Pick-ups. */
+    public void showPage(String name) {
+        sides.show(name);
+    }
+
+    private void show(Programme now) {
+        programme = now;
+        proof = now.proof();
+        sentence.setText(proof.sentence());
+        sentence.getStyleClass().removeAll("kept", "broken");
+        sentence.getStyleClass().add(proof.mayPublish() ? "kept" : "broken");
+        showPlaits();
+        showFindings();
+        showPickUps();
+    }
+
+    private void showPlaits() {
+        plaits.getItems()
+                .setAll(proof.plaits().stream()
+                        .filter(p -> !onlyApart.isSelected() || p.apart() > APART)
+                        .toList());
+    }
+
+    private void showFindings() {
+        String wanted = stage.getValue();
+        List<Finding> all = new ArrayList<>(proof.open());
+        all.addAll(proof.waived());
+        findings.show(
+                all.stream()
+                        .filter(f -> ALL.equals(wanted)
+                                || Wordings.capital(Proof.stage(f)).equals(wanted))
+                        .toList(),
+                programme.workout());
+        int open = proof.open().size();
+        sides.rename("Findings", open == 0 ? "No findings" : open + (open == 1 ? " finding" : " findings"));
+    }
+
+    private void showPickUps() {
+        PickUps wanted = PickUps.of(programme.timeline(), programme.match(), proof.open());
+        pickUps.getItems().setAll(wanted.again());
+        pickUps.getItems().addAll(wanted.lines());
+        int n = pickUps.getItems().size();
+        sides.rename("Pick-ups", n == 0 ? "No pick-ups" : n + (n == 1 ? " pick-up" : " pick-ups"));
+        saveSheet.setDisable(wanted.again().isEmpty());
+    }
+
+    private void savePickUps() {
+        File chosen = choose("Save the pick-ups as a run sheet", "pick-ups.txt");
+        if (chosen != null) {
+            try {
+                PickUps wanted = PickUps.of(programme.timeline(), programme.match(), proof.open());
+                Files.writeString(chosen.toPath(), wanted.sheet(programme.timeline()));
+                session.jobs().tell("The pick-ups are in " + chosen + ".");
+            } catch (IOException e) {
+                session.jobs().say(chosen + " cannot be written: " + e.getMessage());
+            }
+        }
+    }
+
+    private File choose(String title, String name) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(title);
+        chooser.setInitialFileName(name);
+        return chooser.showSaveDialog(window);
+    }
+
+    private static String title(Plait p) {
+        var s = p.interval().first();
+        boolean talk = s.kind() == SegmentKind.TALK;
+        return Wordings.capital(
+                talk ? s.block().name() : s.move() == null ? s.kind().word() : s.move());
+    }
+
+    private static String detail(Plait p) {
+        var s = p.interval().first();
+        String round = s.set() != null ? "set " + s.set() : s.round() != null ? "round " + s.round() : "";
+        return round.isEmpty() ? s.kind().word() : round;
+    }
+
+    /** An interval: its name, its three threads, and what each of them says. */
+    private final class PlaitCell extends ListCell<Plait> {
+        private final Label name = new Label();
+        private final Label under = new Label();
+        private final Canvas canvas = new Canvas(PlaitPicture.WIDTH, PlaitPicture.HEIGHT);
+        private final Label planned = new Label();
+        private final Label said = new Label();
+        private final Label shown = new Label();
+        private final HBox row;
+
+        PlaitCell() {
+            name.getStyleClass().add("subheading");
+            name.setWrapText(true);
+            under.getStyleClass().add("small");
+            VBox names = new VBox(name, under);
+            names.setMinWidth(138);
+            names.setMaxWidth(138);
+            names.setAlignment(Pos.CENTER_LEFT);
+            VBox words = new VBox(planned, said, shown);
+            words.setAlignment(Pos.CENTER_LEFT);
+            words.setMinWidth(0);
+            planned.getStyleClass().add("small");
+            said.getStyleClass().add("small");
+            shown.getStyleClass().add("small");
+            HBox.setHgrow(words, Priority.ALWAYS);
+            row = new HBox(10, names, canvas, words);
+            row.setAlignment(Pos.CENTER_LEFT);
+            prefWidthProperty().bind(plaits.widthProperty().subtract(24));
+            setMaxWidth(USE_PREF_SIZE);
+            setOnMouseClicked(e -> {
+                if (getItem() != null && !getItem().findings().isEmpty() && e.getClickCount() == 2) {
+                    jump.accept(getItem().findings().get(0));
+                }
+            });
+        }
+
+        @Override
+        protected void updateItem(Plait p, boolean none) {
+            super.updateItem(p, none);
+            setText(null);
+            if (none || p == null) {
+                setGraphic(null);
+                return;
+            }
+            name.setText(title(p));
+            under.setText(detail(p));
+            PlaitPicture.paint(canvas, p);
+            planned.setText("planned  " + p.planned());
+            said.setText("said  " + p.said());
+            shown.setText("shown  " + p.shown());
+            said.getStyleClass().setAll("label", "small", p.saidApart() > APART ? "broken" : "agrees");
+            shown.getStyleClass().setAll("label", "small", p.shownApart() > APART ? "broken" : "agrees");
+            setAccessibleText(title(p) + ": planned " + p.planned() + ", said " + p.said() + ", shown " + p.shown());
+            setGraphic(row);
+        }
+    }
+
+    /** Something to record again, with the way to the Shoot stage. */
+    private final class PickUpCell extends ListCell<Object> {
+        private final Label words = new Label();
+        private final Button shoot = new Button("Shoot from here");
+        private final HBox row = new HBox(8, words, shoot);
+
+        PickUpCell() {
+            words.setWrapText(true);
+            words.setMinWidth(0);
+            words.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            row.setAlignment(Pos.CENTER_LEFT);
+            shoot.getStyleClass().add("quiet");
+            shoot.setMinWidth(USE_PREF_SIZE);
+            shoot.setTooltip(new Tooltip(
+                    "Opens the Shoot stage at this interval; the new take is matched and laid in by itself"));
+            shoot.setOnAction(e -> shootFrom.accept(interval(getItem()).first().id()));
+            prefWidthProperty().bind(pickUps.widthProperty().subtract(24));
+            setMaxWidth(USE_PREF_SIZE);
+        }
+
+        private static Interval interval(Object item) {
+            return item instanceof PickUps.Line line ? line.interval() : (Interval) Objects.requireNonNull(item);
+        }
+
+        @Override
+        protected void updateItem(Object item, boolean none) {
+            super.updateItem(item, none);
+            setText(null);
+            if (none || item == null) {
+                setGraphic(null);
+                return;
+            }
+            var s = interval(item).first();
+            String what = Wordings.capital(s.move() == null ? s.kind().word() : s.move());
+            words.setText(
+                    item instanceof PickUps.Line line
+                            ? "Say again in " + s.id() + ": " + line.why()
+                            : "Film again: " + what + " (" + s.id() + "), "
+                                    + interval(item).length());
+            setGraphic(row);
+        }
+    }
+}

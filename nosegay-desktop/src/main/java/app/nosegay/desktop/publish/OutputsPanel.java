@@ -1,0 +1,218 @@
+package app.nosegay.desktop.publish;
+
+import app.nosegay.desktop.Buttons;
+import app.nosegay.desktop.Session;
+import app.nosegay.jobs.Output;
+import app.nosegay.jobs.PublishJob;
+import app.nosegay.jobs.PublishVideo;
+import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.publish.Description;
+import app.nosegay.workout.Programme;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
+import javafx.stage.Stage;
+
+/** The outputs to choose from, each with its state; writing them. */
+final class OutputsPanel {
+    private final Session session;
+    private final Stage window;
+    private final Map<Output, CheckBox> chosen = new EnumMap<>(Output.class);
+    private final Map<Output, Label> states = new EnumMap<>(Output.class);
+    private final Label proof = new Label();
+    private final Label where = new Label();
+    private final ComboBox<String> shape = new ComboBox<>();
+    private final ComboBox<String> quality = new ComboBox<>();
+    private final VBox view;
+    private Programme programme;
+    private Path folder;
+
+    OutputsPanel(Session session, Stage window) {
+        this.session = session;
+        this.window = window;
+        Button write = Buttons.act("Write what is ticked", this::write);
+        write.setId("render");
+        write.disableProperty().bind(session.jobs().name().isNotEmpty());
+        Button choose = Buttons.quiet("Another folder …", this::chooseFolder);
+        for (PublishVideo.Shape s : PublishVideo.Shape.values()) {
+            shape.getItems().add(s.word().replace('-', ' '));
+        }
+        for (PublishVideo.Quality q : PublishVideo.Quality.values()) {
+            quality.getItems().add(q.word());
+        }
+        shape.getSelectionModel().select(0);
+        quality.getSelectionModel().select(1);
+        shape.setId("shape");
+        quality.setId("quality");
+        HBox how = new HBox(8, new Label("Picture"), shape, quality);
+        how.setAlignment(Pos.CENTER_LEFT);
+        proof.setWrapText(true);
+        proof.setMinHeight(Region.USE_PREF_SIZE);
+        proof.setId("publish-proof");
+        where.setWrapText(true);
+        where.getStyleClass().add("small");
+        VBox list = new VBox(3);
+        list.setId("outputs");
+        for (Output.Group group : Output.Group.values()) {
+            Label heading = new Label(group.words());
+            heading.getStyleClass().add("subheading");
+            list.getChildren().add(heading);
+            for (Output output : Output.values()) {
+                if (output.group() == group) {
+                    list.getChildren().add(row(output));
+                }
+            }
+        }
+        ScrollPane scroll = new ScrollPane(list);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("plain-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        HBox buttons = new HBox(8, write, choose);
+        view = new VBox(9, proof, how, buttons, where, scroll);
+    }
+
+    private HBox row(Output output) {
+        CheckBox box = new CheckBox(output.label());
+        box.setId("output-" + output.word());
+        box.setSelected(!output.isRendered() || output == Output.VIDEO);
+        box.setMinWidth(0);
+        Label state = new Label();
+        state.getStyleClass().add("small");
+        state.setMinWidth(Region.USE_PREF_SIZE);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        chosen.put(output, box);
+        states.put(output, state);
+        HBox row = new HBox(6, box, space, state);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    Region view() {
+        return view;
+    }
+
+    void show(Programme now) {
+        programme = now;
+        var told = now.proof();
+        proof.setText(told.mayPublish() ? "Proof: " + told.sentence() : "Look at Proof first: " + told.sentence());
+        proof.getStyleClass().setAll("label", told.mayPublish() ? "kept" : "broken");
+        List<Output> possible = PublishJob.possible(now);
+        chosen.forEach((output, box) -> box.setDisable(!possible.contains(output)));
+        refresh();
+    }
+
+    private Path target() {
+        return folder != null ? folder : session.folder().resolve("published");
+    }
+
+    private void chooseFolder() {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle("Where the finished files go");
+        File picked = chooser.showDialog(window);
+        if (picked != null) {
+            folder = picked.toPath();
+            refresh();
+        }
+    }
+
+    /** Looks again which files are there. */
+    void refresh() {
+        where.setText("into " + target());
+        states.forEach((output, label) ->
+                label.setText(chosen.get(output).isDisabled() ? why(output) : state(output.in(target()))));
+    }
+
+    /** Why an output cannot be made. */
+    private static String why(Output output) {
+        return output == Output.CAPTIONS_PLAIN ? "nothing corrected" : "no transcript";
+    }
+
+    private static String state(Path file) {
+        if (!Files.exists(file)) {
+            return "○ not yet";
+        }
+        try {
+            long size = size(file);
+            return "✓ " + (size > 1 << 20 ? size / (1 << 20) + " MB" : Math.max(1, size / 1024) + " kB");
+        } catch (IOException e) {
+            return "cannot be looked at";
+        }
+    }
+
+    private static long size(Path file) throws IOException {
+        if (Files.isRegularFile(file)) {
+            return Files.size(file);
+        }
+        long sum = 0;
+        try (Stream<Path> files = Files.walk(file)) {
+            for (Path f : files.filter(Files::isRegularFile).toList()) {
+                sum += Files.size(f);
+            }
+        }
+        return sum;
+    }
+
+    private void write() {
+        Programme of = programme;
+        WorkoutMedia media = session.media();
+        Path to = target();
+        List<Output> wanted = chosen.entrySet().stream()
+                .filter(e -> e.getValue().isSelected() && !e.getValue().isDisabled())
+                .map(Map.Entry::getKey)
+                .toList();
+        PublishJob.Choices choices = new PublishJob.Choices(
+                PublishVideo.Shape.values()[shape.getSelectionModel().getSelectedIndex()],
+                PublishVideo.Quality.values()[quality.getSelectionModel().getSelectedIndex()],
+                Description.TEMPLATE);
+        long slow = Math.max(1, wanted.stream().filter(Output::isRendered).count());
+        String what = wanted.contains(Output.VIDEO) ? "Rendering the video" : "Writing the files";
+        session.jobs()
+                .run(
+                        what,
+                        progress -> {
+                            List<Path> written = new ArrayList<>();
+                            long done = 0;
+                            for (Output output : wanted) {
+                                long before = done;
+                                written.add(PublishJob.write(
+                                        output,
+                                        of,
+                                        media,
+                                        to,
+                                        true,
+                                        choices,
+                                        share -> progress.at((before + (output.isRendered() ? share : 0)) / slow)));
+                                done += output.isRendered() ? 1 : 0;
+                            }
+                            return written;
+                        },
+                        written -> {
+                            refresh();
+                            session.jobs()
+                                    .tell(String.format(
+                                            Locale.ROOT,
+                                            "%d outputs were written to %s and read back.",
+                                            written.size(),
+                                            to));
+                        });
+    }
+}

@@ -1,0 +1,213 @@
+package app.nosegay.desktop.shoot;
+
+import app.nosegay.jobs.ShootRun;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.Side;
+import app.nosegay.plan.Timeline;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.shoot.ShootClock;
+import app.nosegay.time.Length;
+import java.util.Locale;
+import javafx.animation.AnimationTimer;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** What the presenter sees while the clock runs: to be read from four metres, worked with one key, a click or a remote. */
+final class Prompter {
+    private final Timeline timeline;
+    private final ShootRun run;
+    private final Runnable ended;
+    private final Label where = new Label();
+    private final Label level = new Label();
+    private final Label what = new Label();
+    private final Label digits = new Label();
+    private final ProgressBar share = new ProgressBar(0);
+    private final Label next = new Label();
+    private final Label line = new Label();
+    private final Label then = new Label();
+    private final Label told = new Label();
+    private final Button hold = big("Hold", "H", this::hold);
+    private final VBox view = new VBox(6);
+    private final AnimationTimer timer = new AnimationTimer() {
+        @Override
+        public void handle(long now) {
+            show();
+        }
+    };
+    private boolean over;
+
+    Prompter(Timeline timeline, ShootRun run, Runnable ended) {
+        this.timeline = timeline;
+        this.run = run;
+        this.ended = ended;
+        where.getStyleClass().add("prompt-small");
+        level.getStyleClass().add("prompt-small");
+        what.getStyleClass().add("prompt-what");
+        what.setId("prompt-what");
+        what.setWrapText(true);
+        digits.getStyleClass().add("prompt-digits");
+        digits.setId("prompt-digits");
+        share.setMaxWidth(Double.MAX_VALUE);
+        share.getStyleClass().add("prompt-share");
+        next.getStyleClass().add("prompt-next");
+        next.setWrapText(true);
+        line.getStyleClass().add("prompt-line");
+        line.setWrapText(true);
+        line.setMinHeight(Region.USE_PREF_SIZE);
+        then.getStyleClass().add("prompt-then");
+        then.setWrapText(true);
+        told.getStyleClass().add("prompt-small");
+        told.setId("prompt-told");
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox top = new HBox(20, where, space, level);
+        Region air = new Region();
+        VBox.setVgrow(air, Priority.ALWAYS);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox keys = new HBox(
+                10,
+                big("Mark", "M", () -> tell(ShootClock::mark, "Marked")),
+                big("Fluff", "F", () -> tell(ShootClock::fluff, "Fluff logged")),
+                big("Again from here", "A or Page Up", () -> tell(ShootClock::again, "Again")),
+                hold,
+                big("Go on", "G or Page Down", this::goOn),
+                gap,
+                big("End", "Esc", this::end));
+        keys.setAlignment(Pos.CENTER_LEFT);
+        HBox clock = new HBox(36, digits, what);
+        clock.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(what, Priority.ALWAYS);
+        view.getChildren().addAll(top, clock, share, next, air, line, then, told, keys);
+        view.getStyleClass().add("prompter");
+        view.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        view.setFocusTraversable(true);
+        // The digits are as large as the window allows: half its height is read from four metres.
+        digits.styleProperty()
+                .bind(Bindings.createStringBinding(
+                        () -> "-fx-font-size: "
+                                + (int) Math.max(110, Math.min(view.getHeight() * 0.36, view.getWidth() * 0.26))
+                                + "px;",
+                        view.heightProperty(),
+                        view.widthProperty()));
+        timer.start();
+    }
+
+    Region view() {
+        return view;
+    }
+
+    private static Button big(String word, String key, Runnable action) {
+        Button button = new Button(word + "\n" + key);
+        button.getStyleClass().add("prompt-key");
+        button.setId("shoot-" + word.toLowerCase(Locale.ROOT).split(" ")[0]);
+        button.setFocusTraversable(false);
+        button.setTooltip(new Tooltip(word + ": " + key));
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    private void tell(java.util.function.Consumer<ShootClock> what, String word) {
+        run.tell(what);
+        told.setText(word + " at " + run.moment().segment().id());
+    }
+
+    private void hold() {
+        tell(ShootClock::hold, run.moment().held() ? "Going on" : "Held");
+    }
+
+    private void goOn() {
+        if (run.moment().held()) {
+            hold();
+        } else {
+            tell(ShootClock::next, "On");
+        }
+    }
+
+    private void end() {
+        if (!run.moment().finished()) {
+            run.tell(ShootClock::stop);
+            told.setText("Ending: wait for the tone");
+        }
+    }
+
+    private void key(KeyEvent e) {
+        if (e.isShortcutDown() || e.isAltDown()) {
+            return;
+        }
+        switch (e.getCode()) {
+            case M -> tell(ShootClock::mark, "Marked");
+            case F -> tell(ShootClock::fluff, "Fluff logged");
+            case A, PAGE_UP -> tell(ShootClock::again, "Again");
+            case H, SPACE -> hold();
+            case G, PAGE_DOWN -> goOn();
+            case ESCAPE -> end();
+            default -> {
+                return;
+            }
+        }
+        e.consume();
+    }
+
+    private void show() {
+        ShootClock.Moment m = run.moment();
+        Segment s = m.segment();
+        boolean waits = m.getReady().isPositive();
+        where.setText(s.block().name() + (s.round() == null ? "" : "  ·  round " + s.round()) + "  ·  "
+                + (timeline.segments().indexOf(s) + 1) + " of "
+                + timeline.segments().size());
+        double db = run.level() > 0 ? 20 * Math.log10(run.level()) : -60;
+        level.setText(
+                run.level() < 0 ? "your camera records" : String.format(Locale.ROOT, "recording, peak %.0f dB", db));
+        what.setText(
+                m.finished() ? "Done. Stop your camera after the tone." : waits ? "Get ready: " + name(s) : name(s));
+        Length shown = waits ? m.getReady() : m.left();
+        long seconds = (long) Math.ceil(shown.seconds() - 1e-6);
+        digits.setText(
+                seconds >= 60 ? seconds / 60 + ":" + String.format(Locale.ROOT, "%02d", seconds % 60) : "" + seconds);
+        share.setProgress(waits ? 0 : m.share());
+        view.getStyleClass().removeAll("prompt-work", "prompt-rest", "prompt-held");
+        view.getStyleClass()
+                .add(m.held() ? "prompt-held" : s.kind().isMoving() && !waits ? "prompt-work" : "prompt-rest");
+        next.setText(
+                m.held() ? "Held. H goes on." : m.next() == null ? "" : "Next: " + name(m.next()) + gear(m.next()));
+        line.setText(text(m.line()));
+        then.setText(text(m.then()));
+        hold.setText((m.held() ? "Go on" : "Hold") + "\nH");
+        if (run.isOver() && !over) {
+            over = true;
+            timer.stop();
+            ended.run();
+        }
+    }
+
+    private static String text(ScriptLine of) {
+        return of == null ? "" : of.text();
+    }
+
+    private String name(Segment s) {
+        String move = s.move() == null
+                ? s.kind() == SegmentKind.TALK ? s.block().name() : s.kind().word()
+                : s.kind() == SegmentKind.REST ? "rest, " + s.move() : s.move();
+        boolean one = s.side() == Side.LEFT || s.side() == Side.RIGHT;
+        return move.substring(0, 1).toUpperCase(Locale.ROOT)
+                + move.substring(1)
+                + (one ? ", your " + s.side().word() : "")
+                + (s.reps() == null ? "" : "  ×" + s.reps());
+    }
+
+    private static String gear(Segment s) {
+        return s.teaches() != null && s.kind() == SegmentKind.REST ? ", then " + s.teaches() : "";
+    }
+}

@@ -1,0 +1,339 @@
+package app.nosegay.desktop.shoot;
+
+import app.nosegay.desktop.Session;
+import app.nosegay.desktop.StageView;
+import app.nosegay.jobs.Libraries;
+import app.nosegay.jobs.LogbookFile;
+import app.nosegay.jobs.PrintJob;
+import app.nosegay.jobs.ShootRun;
+import app.nosegay.logbook.Logbook;
+import app.nosegay.match.Match;
+import app.nosegay.plan.Segment;
+import app.nosegay.shoot.SetUp;
+import app.nosegay.shoot.ShootClock;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.application.Platform;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Slider;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Shoot: what has to be ready, the clock and prompter, the takes made so far. */
+public final class ShootStage implements StageView {
+
+    /** More than this nobody reads before filming. */
+    private static final int MOST_LESSONS = 5;
+
+    private final Session session;
+    private final BorderPane view = new BorderPane();
+    private final VBox checklist = new VBox(6);
+    private final ComboBox<String> from = new ComboBox<>();
+    private final DeviceChoice devices;
+    private final Slider volume = new Slider(0, 1, 0.5);
+    private final CheckBox tones = new CheckBox("Sync tones at start and end");
+    private final CheckBox claps = new CheckBox("Two claps: go on, or again");
+    private final ListView<String> takes = new ListView<>();
+    private final Label takesHeading = new Label("No takes yet");
+    private final Button start = new Button("Start the clock");
+    private Region ready;
+    private Programme programme;
+    private ShootRun run;
+
+    public ShootStage(Session session) {
+        this.session = session;
+        devices = new DeviceChoice(session);
+        ready = ready();
+        view.setCenter(ready);
+        view.getStyleClass().add("shoot");
+        session.programme().addListener((o, before, now) -> show(now));
+        if (session.programme().get() != null) {
+            show(session.programme().get());
+        }
+    }
+
+    private Region ready() {
+        Label heading = new Label("Before you film");
+        heading.getStyleClass().add("heading");
+        ScrollPane scroll = new ScrollPane(checklist);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("plain-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        Button print = new Button("Print the set-up sheet …");
+        print.getStyleClass().add("quiet");
+        print.setId("print-set-up");
+        print.setOnAction(
+                e -> session.print(PrintJob.Form.SET_UP_PDF, view.getScene().getWindow()));
+        VBox left = new VBox(10, heading, scroll, print);
+        left.getStyleClass().add("stage");
+        HBox.setHgrow(left, Priority.ALWAYS);
+
+        start.getStyleClass().add("act");
+        start.setId("shoot-start");
+        start.setMaxWidth(Double.MAX_VALUE);
+        start.setTooltip(new Tooltip("The start tone plays, then there are five seconds to get into place"));
+        start.setOnAction(e -> begin());
+        from.setId("shoot-from");
+        from.setMaxWidth(Double.MAX_VALUE);
+        tones.setSelected(true);
+        volume.setAccessibleText("Volume of the beeps");
+        takes.setCellFactory(list -> new ListCell<>() {
+            @Override
+            protected void updateItem(String text, boolean none) {
+                super.updateItem(text, none);
+                setText(none ? null : text);
+                setWrapText(true);
+                setPrefWidth(0);
+            }
+        });
+        takes.setId("takes");
+        takes.setPlaceholder(new Label("Each run of the clock makes one."));
+        VBox.setVgrow(takes, Priority.ALWAYS);
+        takesHeading.getStyleClass().add("heading");
+        VBox right = new VBox(
+                8,
+                subheading("Camera and microphone"),
+                devices.view(),
+                subheading("Start from"),
+                from,
+                subheading("Beeps in the room"),
+                volume,
+                tones,
+                claps,
+                start,
+                takesHeading,
+                takes);
+        right.getStyleClass().add("stage");
+        right.setMinWidth(400);
+        right.setMaxWidth(400);
+        HBox both = new HBox(left, right);
+        HBox.setHgrow(left, Priority.ALWAYS);
+        return both;
+    }
+
+    private static Label subheading(String text) {
+        Label label = new Label(text);
+        label.getStyleClass().add("subheading");
+        return label;
+    }
+
+    @Override
+    public String name() {
+        return "Shoot";
+    }
+
+    @Override
+    public Region view() {
+        return view;
+    }
+
+    @Override
+    public void entered() {
+        if (run == null) {
+            // A lesson may have been written down since.
+            show(session.programme().get());
+            start.requestFocus();
+        } else {
+            view.getCenter().requestFocus();
+        }
+    }
+
+    @Override
+    public void left() {
+        // The clock goes on: it runs in the room, not on the screen.
+    }
+
+    private void show(Programme now) {
+        programme = now;
+        boolean any = !now.timeline().segments().isEmpty();
+        start.setDisable(!any);
+        int chosen = Math.max(0, from.getSelectionModel().getSelectedIndex());
+        from.getItems()
+                .setAll(now.timeline().segments().stream()
+                        .map(s -> s.start() + "  " + title(s))
+                        .toList());
+        if (any) {
+            from.getSelectionModel().select(Math.min(chosen, from.getItems().size() - 1));
+        }
+        checklist.getChildren().clear();
+        if (!any) {
+            Label empty = new Label("Write a run sheet in Plan first; what to lay out and to try follows from it.");
+            empty.getStyleClass().add("empty");
+            checklist.getChildren().add(empty);
+        } else {
+            SetUp setUp = SetUp.of(now.timeline(), now.cues(), now.report().gear(), Libraries.current());
+            part("Learnt at earlier shoots", lessons());
+            part("Gear, in order of use", setUp.gear().isEmpty() ? List.of("None needed") : setUp.gear());
+            part("On the floor", setUp.floor());
+            part("Test frame: does it hold", setUp.extremes());
+            part("Light, sound, safety", setUp.checks());
+            List<String> angles = new ArrayList<>();
+            setUp.angles().forEach((move, angle) -> {
+                if (!angle.equals("front")) {
+                    angles.add(move + ": from the " + angle);
+                }
+            });
+            part("Best seen not from the front", angles);
+        }
+        takes.getItems()
+                .setAll(now.workout().takes().stream().map(t -> take(now, t)).toList());
+        int n = takes.getItems().size();
+        takesHeading.setText(n == 0 ? "No takes yet" : n == 1 ? "One take" : n + " takes");
+    }
+
+    private static String title(Segment s) {
+        String what = s.move() == null ? s.block().name() + " " + s.kind().word() : s.move();
+        String round = s.round() == null ? "" : ", round " + s.round();
+        return what + (s.kind().isMoving() ? "" : " (" + s.kind().word() + ")") + round;
+    }
+
+    /** The newest lessons of the logbook. */
+    private static List<String> lessons() {
+        try {
+            return LogbookFile.read().of(Logbook.Kind.LESSON).stream()
+                    .limit(MOST_LESSONS)
+                    .map(Logbook.Entry::text)
+                    .toList();
+        } catch (IOException e) {
+            return List.of(e.getMessage());
+        }
+    }
+
+    private void part(String title, List<String> items) {
+        if (items.isEmpty()) {
+            return;
+        }
+        Label label = subheading(title);
+        checklist.getChildren().add(label);
+        for (String item : items) {
+            CheckBox box = new CheckBox(item);
+            box.setWrapText(true);
+            checklist.getChildren().add(box);
+        }
+    }
+
+    /** Length, how much of the plan it covers, fluffs. */
+    private String take(Programme now, Workout.TakeRef t) {
+        long used = now.match().segments().stream()
+                .filter(p -> t.id().equals(p.take()))
+                .count();
+        int index = now.workout().takes().indexOf(t);
+        long fluffs = index < now.logs().size() && now.logs().get(index) != null
+                ? now.logs().get(index).fluffs()
+                : 0;
+        long broken = now.match().segments().stream()
+                .flatMap(p -> p.others().stream())
+                .filter(o -> o.take().equals(t.id()))
+                .count();
+        boolean foreign =
+                now.match().takes().stream().filter(m -> m.id().equals(t.id())).anyMatch(Match.Take::foreign);
+        return String.format(
+                Locale.ROOT,
+                "%s  ·  %d:%02d  ·  %s%s%s",
+                t.id(),
+                (int) (t.seconds() / 60),
+                (int) (t.seconds() % 60),
+                foreign
+                        ? "something else"
+                        : used * 100 / Math.max(1, now.timeline().segments().size()) + " % of the plan used",
+                fluffs > 0 ? "  ·  fluffs " + fluffs : "",
+                broken > 0 ? "  ·  " + broken + " begun again" : "");
+    }
+
+    /** Chooses the segment the next run starts from. */
+    public void select(String segment) {
+        List<Segment> all = session.programme().get().timeline().segments();
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).id().equals(segment)) {
+                from.getSelectionModel().select(i);
+            }
+        }
+    }
+
+    /** Starts the clock from a segment, as the button does. */
+    public void startFrom(int segment) {
+        from.getSelectionModel().select(Math.min(segment, from.getItems().size() - 1));
+        begin();
+    }
+
+    public boolean isRunning() {
+        return run != null;
+    }
+
+    /** What is left of the running interval, in seconds; a long time while none runs. */
+    public double secondsLeft() {
+        boolean waits = run == null || run.moment().getReady().isPositive();
+        return waits ? 999 : run.moment().left().seconds();
+    }
+
+    /** Ends the run, as the key does. */
+    public void end() {
+        if (run != null) {
+            run.tell(ShootClock::stop);
+        }
+    }
+
+    private void begin() {
+        if (session.file().isEmpty()) {
+            session.jobs().say("Save the workout first (Ctrl+S): its takes are kept beside it.");
+            return;
+        }
+        if (devices.isSimulated()) {
+            session.film(System.nanoTime() & 0xffff);
+            return;
+        }
+        Path folder = session.folder();
+        try {
+            run = new ShootRun(
+                    programme.timeline(),
+                    programme.cues(),
+                    Math.max(0, from.getSelectionModel().getSelectedIndex()),
+                    ShootRun.freeRun(folder),
+                    folder,
+                    new ShootRun.Settings(
+                            volume.getValue(),
+                            tones.isSelected(),
+                            claps.isSelected(),
+                            devices.camera(),
+                            devices.microphone()),
+                    text -> Platform.runLater(() -> session.jobs().say(text)));
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+            return;
+        }
+        Prompter prompter = new Prompter(programme.timeline(), run, this::ended);
+        view.setCenter(prompter.view());
+        prompter.view().requestFocus();
+    }
+
+    private void ended() {
+        ShootRun done = run;
+        run = null;
+        view.setCenter(ready);
+        start.requestFocus();
+        session.jobs().run("Finishing the take", progress -> java.util.Optional.ofNullable(done.finish()), recorded -> {
+            if (recorded.isPresent()) {
+                session.bringIn(recorded.get());
+            } else {
+                session.jobs()
+                        .tell("The run is logged in " + done.logFile().getFileName()
+                                + ". Bring your recording in at Match; it is recognised by its tones.");
+            }
+        });
+    }
+}

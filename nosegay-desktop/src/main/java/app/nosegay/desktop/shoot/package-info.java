@@ -1,0 +1,2 @@
+/** Stage three: running the plan in the room. */
+package app.nosegay.desktop.shoot;

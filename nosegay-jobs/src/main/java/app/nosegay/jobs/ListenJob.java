@@ -1,0 +1,77 @@
+package app.nosegay.jobs;
+
+import app.nosegay.listen.ScriptListener;
+import app.nosegay.media.Progress;
+import app.nosegay.media.SoundReader;
+import app.nosegay.transcript.Caption;
+import app.nosegay.transcript.TranscriptWriter;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Listens for the script in the takes that came without a transcript. What is heard is written beside the workout as WebVTT with word times
+ * ({@code take-1.heard.vtt}) and can be corrected like any other transcript; one that was brought along always wins.
+ */
+public final class ListenJob {
+    private static final String ENDING = ".heard.vtt";
+    /** Reading the sound is this share of the work; listening is the rest. */
+    private static final double READING = 0.05;
+
+    private ListenJob() {}
+
+    /** The takes without a transcript of their own: what was heard before is heard again. */
+    public static List<Workout.TakeRef> open(Workout workout) {
+        return workout.takes().stream()
+                .filter(t -> t.transcript() == null || t.transcript().endsWith(ENDING))
+                .toList();
+    }
+
+    /**
+     * Listens; takes about a third as long as the takes on two cores.
+     *
+     * @param programme what was matched without the words: it tells where each line is expected
+     * @return the workout with the transcripts that were written; a take in which nothing was heard stays without
+     */
+    public static Workout listen(Workout workout, Programme programme, Path folder, Progress progress)
+            throws IOException {
+        List<Workout.TakeRef> open = open(workout);
+        List<Workout.TakeRef> takes = new ArrayList<>(workout.takes());
+        for (int i = 0; i < open.size(); i++) {
+            Workout.TakeRef take = open.get(i);
+            int before = i;
+            List<Caption> heard = heard(take, programme, folder, share -> progress.at((before + share) / open.size()));
+            Path file = folder.resolve(take.id() + ENDING);
+            if (!heard.isEmpty()) {
+                write(file, heard);
+                takes.set(workout.takes().indexOf(take), withTranscript(take, Media.stored(folder, file)));
+            }
+        }
+        return workout.withTakes(takes, workout.pins());
+    }
+
+    private static List<Caption> heard(Workout.TakeRef take, Programme programme, Path folder, Progress progress)
+            throws IOException {
+        float[] sound =
+                SoundReader.mono(Media.present(folder, take), ScriptListener.HZ, share -> progress.at(READING * share));
+        return ScriptListener.listen(
+                sound,
+                ScriptListener.expected(programme.timeline(), programme.cues(), programme.match(), take.id()),
+                share -> progress.at(READING + (1 - READING) * share));
+    }
+
+    private static void write(Path file, List<Caption> heard) throws IOException {
+        Path fresh = file.resolveSibling(file.getFileName() + ".new");
+        Files.writeString(fresh, TranscriptWriter.webVtt(heard));
+        Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
+    }
+
+    private static Workout.TakeRef withTranscript(Workout.TakeRef t, String transcript) {
+        return new Workout.TakeRef(t.id(), t.file(), t.size(), t.seconds(), t.fingerprint(), transcript, t.log());
+    }
+}

@@ -1,0 +1,251 @@
+package app.nosegay.jobs;
+
+import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Dressing;
+import app.nosegay.dress.Frame;
+import app.nosegay.dress.Heat;
+import app.nosegay.dress.SoundPlan;
+import app.nosegay.match.Cut;
+import app.nosegay.match.Match;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.media.EncoderSettings;
+import app.nosegay.media.FrameRate;
+import app.nosegay.media.LayerRenderer;
+import app.nosegay.media.MediaException;
+import app.nosegay.media.MediaInfo;
+import app.nosegay.media.MediaInput;
+import app.nosegay.media.Progress;
+import app.nosegay.media.Renderer;
+import app.nosegay.paint.PiecePainter;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import app.nosegay.workout.Programme;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** The outputs that are films or sound: finished video, episode, clips of single moves, overlay layer. */
+public final class PublishVideo {
+    /** The longer side of a finished video, unless the takes are smaller. */
+    private static final int LARGEST = 1920;
+    /** The file read back may differ from the cut by the length of a sound frame and a picture frame. */
+    private static final double LENGTH_TOLERANCE_SECONDS = 0.15;
+    /** A clip shows a move, not the whole set. */
+    private static final Length CLIP_LONGEST = Length.ofSeconds(30);
+
+    private static final int CLIP_WIDTH = 1080;
+    private static final int CLIP_HEIGHT = 1920;
+
+    private PublishVideo() {}
+
+    /** The shape of the finished picture. */
+    public enum Shape {
+        AS_FILMED,
+        SQUARE,
+        PORTRAIT;
+
+        public String word() {
+            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+    }
+
+    /** How much time is spent on the encoding. */
+    public enum Quality {
+        DRAFT(EncoderSettings.DRAFT),
+        GOOD(EncoderSettings.FINISHED),
+        BEST(EncoderSettings.BEST);
+
+        private final EncoderSettings settings;
+
+        Quality(EncoderSettings settings) {
+            this.settings = settings;
+        }
+
+        public String word() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    private static MediaInfo.Video first(Programme programme, WorkoutMedia media) throws IOException {
+        if (programme.cut().clips().isEmpty()) {
+            throw new IOException("nothing to publish yet: no segment of the plan is matched with a take");
+        }
+        for (Cut.Clip clip : programme.cut().clips()) {
+            MediaInfo.Video video = media.readings().get(clip.take()).info().video();
+            if (video != null) {
+                return video;
+            }
+        }
+        throw new IOException("the takes have no picture; a video cannot be made of them");
+    }
+
+    static FrameRate rate(Programme programme, WorkoutMedia media) {
+        try {
+            return FrameRate.nearest(first(programme, media).framesPerSecond());
+        } catch (IOException e) {
+            // Sound alone still has a cut list; it is counted in the commonest rate.
+            return FrameRate.nearest(30);
+        }
+    }
+
+    /** The render job of a programme, with its pieces or bare. */
+    public static Renderer.Job job(Programme programme, WorkoutMedia media, boolean dressed, PublishJob.Choices choices)
+            throws IOException {
+        MediaInfo.Video video = first(programme, media);
+        double shrink = Math.min(1, LARGEST / (double) Math.max(video.shownWidth(), video.shownHeight()));
+        int width = even(video.shownWidth() * shrink);
+        int height = even(video.shownHeight() * shrink);
+        Double focus = null;
+        if (choices.shape() != Shape.AS_FILMED) {
+            int side = Math.min(width, height);
+            width = choices.shape() == Shape.PORTRAIT ? even(side) : side;
+            height = choices.shape() == Shape.PORTRAIT ? even(side * 16 / 9.0) : side;
+            focus = programme.focus();
+        }
+        return new Renderer.Job(
+                programme.cut(),
+                media.files(programme.workout()),
+                dressed ? dressing(programme, programme.cut(), width, height, focus) : null,
+                new PiecePainter(programme.workout().dressing().style())::paint,
+                width,
+                height,
+                FrameRate.nearest(video.framesPerSecond()),
+                choices.quality().settings,
+                programme.timeline().sheet().header().title(),
+                programme.chapters(),
+                sound(programme, media, programme.cut()),
+                focus);
+    }
+
+    private static Dressing dressing(Programme programme, Cut cut, int width, int height, Double focus) {
+        Frame shape = Frame.of(width, height);
+        boolean same = focus == null && cut == programme.cut() && Math.abs(shape.width() - 1280) < 2;
+        return same ? programme.dressing() : programme.dressed(cut, new Frame(shape.width(), shape.height(), focus));
+    }
+
+    private static int even(double pixels) {
+        return (int) Math.round(pixels / 2) * 2;
+    }
+
+    private static SoundPlan sound(Programme programme, WorkoutMedia media, Cut cut) throws IOException {
+        DressNotes.Sound wanted = programme.workout().dressing().sound();
+        Path music = wanted.hasMusic() ? Media.resolved(media.folder(), wanted.music()) : null;
+        if (music != null && !Files.isRegularFile(music)) {
+            throw new IOException(
+                    music + ": the music is missing; bring it back, or choose it again on the Dress stage");
+        }
+        return SoundPlan.of(
+                programme.timeline(),
+                programme.match(),
+                cut,
+                programme.evidence(),
+                new DressNotes.Sound(
+                        wanted.levelled(),
+                        wanted.timerSounds(),
+                        music == null ? "" : music.toString(),
+                        wanted.licence(),
+                        wanted.musicDb()));
+    }
+
+    static void video(
+            Programme programme, WorkoutMedia media, Path target, PublishJob.Choices choices, Progress progress)
+            throws IOException {
+        Renderer.render(job(programme, media, true, choices), target, progress);
+        readBack(target, programme.cut().total().seconds());
+    }
+
+    private static void readBack(Path target, double wanted) throws IOException {
+        double written = MediaInput.probe(target).length().seconds();
+        if (Math.abs(written - wanted) > LENGTH_TOLERANCE_SECONDS) {
+            throw new MediaException(
+                    target, "was read back as " + written + " s instead of " + wanted + " s; render it again");
+        }
+    }
+
+    /** The sound alone, with chapters: every call in it is spoken or beeped. */
+    static void episode(Programme programme, WorkoutMedia media, Path target, Progress progress) throws IOException {
+        Renderer.Job job = new Renderer.Job(
+                programme.cut(),
+                media.files(programme.workout()),
+                null,
+                null,
+                0,
+                0,
+                rate(programme, media),
+                EncoderSettings.FINISHED,
+                programme.timeline().sheet().header().title(),
+                programme.chapters(),
+                sound(programme, media, programme.cut()),
+                null);
+        Renderer.render(job, target, progress);
+        readBack(target, programme.cut().total().seconds());
+    }
+
+    /** One short portrait film per move, from its first round. The folder keeps what else is in it. */
+    static void clips(
+            Programme programme, WorkoutMedia media, Path folder, PublishJob.Choices choices, Progress progress)
+            throws IOException {
+        MediaInfo.Video video = first(programme, media);
+        Map<String, Match.Placed> moves = new LinkedHashMap<>();
+        for (Segment s : programme.timeline().segments()) {
+            Match.Placed placed = programme.match().segment(s.id()).orElse(null);
+            boolean clear = s.kind() == SegmentKind.WORK && placed != null && placed.matched();
+            if (clear) {
+                moves.putIfAbsent(s.move(), placed);
+            }
+        }
+        Files.createDirectories(folder);
+        int done = 0;
+        for (Map.Entry<String, Match.Placed> move : moves.entrySet()) {
+            int before = done++;
+            Match.Placed p = move.getValue();
+            Time<Axis.Take> end = Time.min(p.end(), p.start().plus(CLIP_LONGEST));
+            Cut cut = new Cut(List.of(new Cut.Clip(p.take(), new Span<>(p.start(), end), Time.zero())));
+            TakeEvidence take = programme.evidence().stream()
+                    .filter(e -> e.id().equals(p.take()))
+                    .findFirst()
+                    .orElseThrow();
+            double focus = Heat.of(take, new Span<>(p.start(), end)).centre();
+            Renderer.Job job = new Renderer.Job(
+                    cut,
+                    media.files(programme.workout()),
+                    dressing(programme, cut, CLIP_WIDTH, CLIP_HEIGHT, focus),
+                    new PiecePainter(programme.workout().dressing().style())::paint,
+                    CLIP_WIDTH,
+                    CLIP_HEIGHT,
+                    FrameRate.nearest(video.framesPerSecond()),
+                    choices.quality().settings,
+                    move.getKey(),
+                    List.of(),
+                    sound(programme, media, cut),
+                    focus);
+            Path target = folder.resolve(move.getKey().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".mp4");
+            Renderer.render(job, target, share -> progress.at((before + share) / moves.size()));
+            readBack(target, cut.total().seconds());
+        }
+    }
+
+    /** The pieces alone: as a film with alpha where the name ends in .mov, else as pictures in a folder. */
+    static void layer(
+            Programme programme, WorkoutMedia media, Path target, PublishJob.Choices choices, Progress progress)
+            throws IOException {
+        Renderer.Job job = job(programme, media, true, choices);
+        Length total = programme.cut().total();
+        if (target.toString().endsWith(".mov")) {
+            LayerRenderer.film(
+                    job.dressing(), job.painter(), total, job.width(), job.height(), job.rate(), target, progress);
+            readBack(target, total.seconds());
+        } else {
+            LayerRenderer.pictures(
+                    job.dressing(), job.painter(), total, job.width(), job.height(), job.rate(), target, progress);
+        }
+    }
+}

@@ -1,0 +1,320 @@
+package app.nosegay.jobs;
+
+import app.nosegay.media.Device;
+import app.nosegay.media.Recording;
+import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlan;
+import app.nosegay.shoot.ClapListener;
+import app.nosegay.shoot.ShootClock;
+import app.nosegay.shoot.ShootLog;
+import app.nosegay.shoot.SyncTone;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import javax.sound.sampled.AudioFormat;
+import javax.sound.sampled.AudioSystem;
+import javax.sound.sampled.LineUnavailableException;
+import javax.sound.sampled.SourceDataLine;
+import javax.sound.sampled.TargetDataLine;
+
+/**
+ * Runs the shoot clock in the room: sound out, log to a file, camera and clap listener beside it. The clock goes by the sample positions of the
+ * sound output, or without one by the machine's clock. The log is rewritten at least once a second, so that a kill loses no more.
+ */
+public final class ShootRun implements AutoCloseable {
+    private static final int HZ = 48_000;
+    private static final int BLOCK = HZ / 50;
+    private static final double TONE_GAIN = 0.6;
+    private static final long LOG_EVERY_NANOS = 800_000_000L;
+
+    /**
+     * What is used for a run.
+     *
+     * @param volume of the beeps, 0 (off) to 1
+     * @param tones whether sync tones are played
+     * @param claps whether two claps let a held clock go on, or begin the interval again while it runs
+     * @param camera null when the camera records by itself
+     * @param microphone null for the camera's own sound
+     */
+    public record Settings(double volume, boolean tones, boolean claps, Device camera, Device microphone) {}
+
+    private final ShootClock clock;
+    private final Settings settings;
+    private final int run;
+    private final Path logFile;
+    private final Consumer<String> notice;
+    private final Thread thread;
+    private final List<Playing> playing = new ArrayList<>();
+    private final Recording recording;
+    private volatile boolean closing;
+    private volatile boolean over;
+    private volatile ShootClock.Moment moment;
+
+    /** A sound that is being played, from sample {@code from} on. */
+    private record Playing(long from, float[] samples, double gain) {}
+
+    /**
+     * Starts a run.
+     *
+     * @param from index of the segment to start from
+     * @param run the run number, 0 to 255
+     * @param folder where the log, and the recording, are written
+     * @param notice told in a sentence what does not work, on another thread
+     */
+    public ShootRun(
+            Timeline timeline, CuePlan cues, int from, int run, Path folder, Settings settings, Consumer<String> notice)
+            throws IOException {
+        this.settings = settings;
+        this.run = run;
+        this.notice = notice;
+        this.logFile = folder.resolve("shoot-" + run + ".log.json");
+        SourceDataLine line = output();
+        String began = LocalDateTime.now().truncatedTo(ChronoUnit.SECONDS).toString();
+        clock = new ShootClock(timeline, cues, from, run, began, line != null);
+        moment = clock.moment();
+        Files.createDirectories(folder);
+        writeLog();
+        recording = settings.camera() == null
+                ? null
+                : new Recording(settings.camera(), settings.microphone(), folder.resolve("shoot-" + run + ".mp4"));
+        thread = new Thread(() -> play(line), "shoot-clock");
+        thread.setDaemon(true);
+        thread.start();
+        if (settings.claps()) {
+            Thread ear = new Thread(this::listen, "shoot-claps");
+            ear.setDaemon(true);
+            ear.start();
+        }
+    }
+
+    /** A free run number: one that no log in {@code folder} has. */
+    public static int freeRun(Path folder) {
+        int run = 1;
+        while (run < 255 && Files.exists(folder.resolve("shoot-" + run + ".log.json"))) {
+            run++;
+        }
+        return run;
+    }
+
+    private SourceDataLine output() {
+        AudioFormat format = new AudioFormat(HZ, 16, 1, true, false);
+        try {
+            SourceDataLine line = AudioSystem.getSourceDataLine(format);
+            line.open(format, HZ * 2 / 5);
+            line.start();
+            return line;
+        } catch (LineUnavailableException | IllegalArgumentException e) {
+            notice.accept("There is no sound output: the clock runs silently, by the machine's clock. "
+                    + "Without tones the recording is matched by what is said and seen.");
+            return null;
+        }
+    }
+
+    private void play(SourceDataLine line) {
+        long began = System.nanoTime();
+        long written = 0;
+        long logged = 0;
+        byte[] bytes = new byte[BLOCK * 2];
+        while (!closing) {
+            long sample = line == null ? Math.round((System.nanoTime() - began) / 1e9 * HZ) : written;
+            synchronized (clock) {
+                clock.at(Time.ofSeconds(heard(line, began)));
+                Time<Axis.Clock> until = Time.ofSeconds((sample + BLOCK) / (double) HZ);
+                clock.sounds(until).forEach(this::start);
+                moment = clock.moment();
+                over = clock.over() != null && clock.now().isAfter(clock.over());
+                boolean ended =
+                        clock.over() != null && !until.isBefore(clock.over().plus(Length.ofSeconds(0.5)));
+                if (ended) {
+                    break;
+                }
+            }
+            mix(sample, bytes);
+            if (line != null) {
+                line.write(bytes, 0, bytes.length);
+                written += BLOCK;
+            } else {
+                pause();
+            }
+            if (System.nanoTime() - logged > LOG_EVERY_NANOS) {
+                logged = System.nanoTime();
+                keepLog();
+            }
+        }
+        if (line != null) {
+            line.drain();
+            line.close();
+        }
+        over = true;
+        keepLog();
+    }
+
+    /** What can be heard now: what was written less what still waits in the device. */
+    private static double heard(SourceDataLine line, long began) {
+        return line == null ? (System.nanoTime() - began) / 1e9 : line.getLongFramePosition() / (double) HZ;
+    }
+
+    private void pause() {
+        try {
+            Thread.sleep(10);
+        } catch (InterruptedException e) {
+            closing = true;
+        }
+    }
+
+    private void start(ShootClock.Due due) {
+        ShootClock.Sound sound = due.sound();
+        boolean tone = sound.hz() == 0;
+        if (tone && !settings.tones()) {
+            return;
+        }
+        float[] samples =
+                tone ? SyncTone.tone(sound == ShootClock.Sound.END_TONE, run, HZ) : beep(sound.hz(), sound.millis());
+        playing.add(new Playing(Math.round(due.time().seconds() * HZ), samples, tone ? TONE_GAIN : settings.volume()));
+    }
+
+    private static float[] beep(double hz, int millis) {
+        int n = HZ / 1000 * millis;
+        float[] samples = new float[n];
+        int edge = HZ / 200;
+        for (int i = 0; i < n; i++) {
+            double soft = Math.min(1, Math.min((i + 1) / (double) edge, (n - i) / (double) edge));
+            samples[i] = (float) (soft * Math.sin(2 * Math.PI * hz * i / HZ));
+        }
+        return samples;
+    }
+
+    private void mix(long at, byte[] bytes) {
+        playing.removeIf(p -> p.from() + p.samples().length < at);
+        for (int i = 0; i < BLOCK; i++) {
+            double value = 0;
+            for (Playing p : playing) {
+                long k = at + i - p.from();
+                value += k >= 0 && k < p.samples().length ? p.gain() * p.samples()[(int) k] : 0;
+            }
+            int s = (int) Math.round(Math.max(-1, Math.min(1, value)) * 32_000);
+            bytes[2 * i] = (byte) s;
+            bytes[2 * i + 1] = (byte) (s >> 8);
+        }
+    }
+
+    private void listen() {
+        AudioFormat format = new AudioFormat(16_000, 16, 1, true, false);
+        try (TargetDataLine line = AudioSystem.getTargetDataLine(format)) {
+            line.open(format);
+            line.start();
+            ClapListener claps = new ClapListener(16_000);
+            byte[] bytes = new byte[1600];
+            float[] samples = new float[800];
+            while (!closing && !over) {
+                int n = line.read(bytes, 0, bytes.length) / 2;
+                for (int i = 0; i < n; i++) {
+                    samples[i] = (short) (bytes[2 * i] & 0xff | bytes[2 * i + 1] << 8) / 32768f;
+                }
+                if (claps.listen(samples, n)) {
+                    clapped();
+                }
+            }
+        } catch (LineUnavailableException | IllegalArgumentException e) {
+            notice.accept("No microphone can be listened to, so clapping has no effect; use the keys or a remote.");
+        }
+    }
+
+    private void clapped() {
+        synchronized (clock) {
+            if (clock.isHeld()) {
+                clock.hold();
+            } else {
+                clock.again();
+            }
+        }
+    }
+
+    private void keepLog() {
+        try {
+            writeLog();
+        } catch (IOException e) {
+            notice.accept(logFile.getFileName() + ": the shoot log cannot be written (" + e.getMessage()
+                    + "); make room or choose another folder");
+        }
+    }
+
+    private void writeLog() throws IOException {
+        ShootLog log;
+        synchronized (clock) {
+            log = clock.log();
+        }
+        Path fresh = logFile.resolveSibling(logFile.getFileName() + ".new");
+        Files.write(fresh, log.toJson().getBytes(StandardCharsets.UTF_8));
+        Files.move(fresh, logFile, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+    }
+
+    /** Does something with the clock, such as a mark, and keeps it in the log at once. */
+    public void tell(Consumer<ShootClock> what) {
+        synchronized (clock) {
+            what.accept(clock);
+            moment = clock.moment();
+        }
+        keepLog();
+    }
+
+    /** What is to be seen now. */
+    public ShootClock.Moment moment() {
+        return moment;
+    }
+
+    /** Whether the end tone has been played. */
+    public boolean isOver() {
+        return over;
+    }
+
+    /** The recorded level, 0 to 1; −1 when the camera records by itself. */
+    public double level() {
+        return recording == null ? -1 : recording.level();
+    }
+
+    public Path logFile() {
+        return logFile;
+    }
+
+    public ShootLog log() {
+        synchronized (clock) {
+            return clock.log();
+        }
+    }
+
+    /** Ends the run and its recording; gives the recording, or null when the camera records by itself. */
+    public Path finish() throws IOException {
+        tell(c -> {
+            if (!c.isFinished()) {
+                c.stop();
+            }
+        });
+        try {
+            thread.join(4000);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        closing = true;
+        keepLog();
+        return recording == null ? null : recording.stop();
+    }
+
+    @Override
+    public void close() throws IOException {
+        closing = true;
+        if (recording != null) {
+            recording.close();
+        }
+    }
+}

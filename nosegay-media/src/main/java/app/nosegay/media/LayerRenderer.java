@@ -1,0 +1,108 @@
+package app.nosegay.media;
+
+import app.nosegay.dress.Dressing;
+import app.nosegay.dress.Shown;
+import app.nosegay.dress.TimerDigits;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import javax.imageio.ImageIO;
+
+/** Renders the pieces alone, with alpha, for people who finish the picture elsewhere: as a film, or as pictures with a list of how long each is on. */
+public final class LayerRenderer {
+    private LayerRenderer() {}
+
+    /** The pieces of {@code length} as ProRes 4444 with alpha; on failure or cancel no file is left. */
+    public static void film(
+            Dressing dressing,
+            Renderer.FacePainter painter,
+            Length length,
+            int width,
+            int height,
+            FrameRate rate,
+            Path target,
+            Progress progress)
+            throws IOException {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        try (MovieWriter writer =
+                new MovieWriter(target, width, height, rate, EncoderSettings.LAYER, false, "", List.of())) {
+            List<Shown> shown = null;
+            long frames = frames(length, rate);
+            for (long n = 0; n < frames; n++) {
+                List<Shown> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
+                boolean changed = !now.equals(shown);
+                if (changed) {
+                    painter.paint(now, image);
+                    shown = now;
+                }
+                writer.picture(changed ? image : null, n);
+                progress.at(n / (double) frames);
+            }
+            writer.finish();
+        }
+    }
+
+    /**
+     * The pieces as PNG pictures in {@code folder}, one per change, named by the frame it begins with, and {@code layer.ffconcat}, which says how
+     * long each is on. The folder appears whole or not at all.
+     */
+    public static void pictures(
+            Dressing dressing,
+            Renderer.FacePainter painter,
+            Length length,
+            int width,
+            int height,
+            FrameRate rate,
+            Path folder,
+            Progress progress)
+            throws IOException {
+        Path fresh = folder.resolveSibling(folder.getFileName() + ".part");
+        Folders.delete(fresh);
+        Files.createDirectories(fresh);
+        try {
+            StringBuilder list = new StringBuilder("ffconcat version 1.0\n");
+            BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+            List<Shown> shown = null;
+            Time<Axis.Cut> since = Time.zero();
+            String name = null;
+            long frames = frames(length, rate);
+            for (long n = 0; n < frames; n++) {
+                List<Shown> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
+                if (!now.equals(shown)) {
+                    if (name != null) {
+                        list.append(duration(rate.timeOf(n).since(since)));
+                    }
+                    painter.paint(now, image);
+                    name = String.format(Locale.ROOT, "layer-%07d.png", n);
+                    ImageIO.write(image, "png", fresh.resolve(name).toFile());
+                    list.append("file ").append(name).append('\n');
+                    since = rate.timeOf(n);
+                    shown = now;
+                }
+                progress.at(n / (double) frames);
+            }
+            if (name != null) {
+                list.append(duration(rate.timeOf(frames).since(since)));
+            }
+            Files.writeString(fresh.resolve("layer.ffconcat"), list);
+            Folders.delete(folder);
+            Files.move(fresh, folder);
+        } finally {
+            Folders.delete(fresh);
+        }
+    }
+
+    private static long frames(Length length, FrameRate rate) {
+        return Math.max(1, Math.round(length.seconds() * rate.perSecond()));
+    }
+
+    private static String duration(Length length) {
+        return String.format(Locale.ROOT, "duration %.6f%n", length.seconds());
+    }
+}

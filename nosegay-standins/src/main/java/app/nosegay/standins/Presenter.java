@@ -1,0 +1,196 @@
+package app.nosegay.standins;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.match.Match;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.SpeechRate;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.Set;
+import java.util.function.DoubleFunction;
+
+/** What the presenter says over one run: the script where it fits, and the slips asked for. */
+final class Presenter {
+    private static final List<String> FLUFFS = List.of(
+            "Sorry, let me start that again.", "Oh no, again from the start.", "Hang on, let me do that one again.");
+    private final List<Performance.Spoken> spoken = new ArrayList<>();
+    private final List<Scenario.Event> events = new ArrayList<>();
+    private final List<String> of = new ArrayList<>();
+    private final Random slips;
+
+    Presenter(
+            Timeline timeline,
+            CuePlan cues,
+            List<Performance.Played> played,
+            List<Match.Unplanned> between,
+            Set<Trouble> troubles,
+            long seed,
+            Random random,
+            DoubleFunction<Time<Axis.Take>> take) {
+        slips = new Random(seed * 271 + 3);
+        for (ScriptLine line : cues.lines()) {
+            double jitter = line.kind() == CueKind.COUNT ? 0 : 0.12 * random.nextDouble();
+            for (Performance.Played p : played) {
+                if (p.ofPlan() && p.segment().id().equals(line.segment())) {
+                    say(line, p, jitter, take);
+                }
+            }
+        }
+        for (Match.Unplanned u : between) {
+            if (u.kind().equals("fluff")) {
+                String words = FLUFFS.get(slips.nextInt(FLUFFS.size()));
+                add(u.span().start().plus(Length.ofMillis(300)), CueKind.CHEER, words, "");
+            } else if (u.kind().equals("unplanned")) {
+                add(
+                        u.span().start().plus(Length.ofMillis(500)),
+                        CueKind.CHEER,
+                        "Let's add a quick extra one while we are here.",
+                        "");
+            }
+        }
+        announceAsDone(timeline, played);
+        slip(timeline, troubles);
+        spoken.sort(Comparator.comparing(Performance.Spoken::start));
+    }
+
+    private void add(Time<Axis.Take> at, CueKind kind, String words, String segment) {
+        spoken.add(new Performance.Spoken(at, SpeechRate.DEFAULT.toSay(words, false), kind, words));
+        of.add(segment);
+    }
+
+    private void say(ScriptLine line, Performance.Played p, double jitter, DoubleFunction<Time<Axis.Take>> take) {
+        Segment s = p.segment();
+        double planned = s.duration().seconds();
+        double length = p.clock().length().seconds();
+        double into = line.start().since(s.start()).seconds();
+        // Calls count from the end, as the clock shows it; all else from the start.
+        boolean late = line.isCall() && into > planned / 2;
+        double at = late && p.role() != Scenario.Role.ABORTED ? into + length - planned : into;
+        if (at < 0 || at + (line.isCall() ? 0 : line.spoken().seconds()) > length + 0.5) {
+            return;
+        }
+        spoken.add(new Performance.Spoken(
+                take.apply(p.clock().start().seconds() + at + jitter), line.spoken(), line.kind(), line.text()));
+        of.add(s.id());
+    }
+
+    /** Whoever swaps two moves announces the one that comes: names in the rest before it follow. */
+    private void announceAsDone(Timeline timeline, List<Performance.Played> played) {
+        java.util.Map<String, Integer> indexes = timeline.indexes();
+        for (int i = 1; i < played.size(); i++) {
+            Segment rest = played.get(i - 1).segment();
+            int k = indexes.getOrDefault(rest.id(), -1) + 1;
+            String planned = k > 0 && k < timeline.segments().size()
+                    ? timeline.segments().get(k).move()
+                    : null;
+            String done = played.get(i).segment().move();
+            if (planned == null
+                    || done == null
+                    || planned.equals(done)
+                    || !played.get(i).counts()) {
+                continue;
+            }
+            for (int l = 0; l < spoken.size(); l++) {
+                boolean inRest = of.get(l).equals(rest.id());
+                int at = spoken.get(l).text().toLowerCase(Locale.ROOT).indexOf(planned.toLowerCase(Locale.ROOT));
+                if (inRest && at >= 0) {
+                    String was = spoken.get(l).text();
+                    replace(l, was.substring(0, at) + done + was.substring(at + planned.length()));
+                }
+            }
+        }
+    }
+
+    private void slip(Timeline timeline, Set<Trouble> troubles) {
+        if (troubles.contains(Trouble.WRONG_CALL)) {
+            int i = any(s -> s.kind() == CueKind.TIME
+                    && s.text().toLowerCase(Locale.ROOT).contains("second"));
+            if (i >= 0) {
+                Performance.Spoken s = spoken.get(i);
+                double by = 3 + 3 * slips.nextDouble();
+                spoken.set(
+                        i,
+                        new Performance.Spoken(s.start().minus(Length.ofSeconds(by)), s.length(), s.kind(), s.text()));
+                event(Trouble.WRONG_CALL, i, String.format(Locale.ROOT, "\"%s\" %.1f s early", s.text(), by));
+            }
+        }
+        if (troubles.contains(Trouble.CALL_MISSING)) {
+            int i = any(s -> s.kind() == CueKind.TIME && s.text().matches("(?i).*(?:second|half).*"));
+            if (i >= 0) {
+                event(Trouble.CALL_MISSING, i, spoken.get(i).text());
+                spoken.remove(i);
+                of.remove(i);
+            }
+        }
+        if (troubles.contains(Trouble.WRONG_SIDE)) {
+            int i = any(s -> s.text().matches("(?i).*\\b(?:left|right)\\b.*"));
+            if (i >= 0) {
+                String was = spoken.get(i).text();
+                replace(
+                        i,
+                        was.replaceAll("(?i)\\bleft\\b", "@")
+                                .replaceAll("(?i)\\bright\\b", "left")
+                                .replace("@", "right"));
+                event(Trouble.WRONG_SIDE, i, was);
+            }
+        }
+        if (troubles.contains(Trouble.WRONG_NAME)) {
+            List<String> moves = timeline.workMoves(true);
+            int i = any(s -> s.kind() == CueKind.NEXT || s.kind() == CueKind.NAME);
+            if (i >= 0) {
+                String was = spoken.get(i).text();
+                String lower = was.toLowerCase(Locale.ROOT);
+                String named = moves.stream()
+                        .filter(m -> lower.contains(m.toLowerCase(Locale.ROOT)))
+                        .findFirst()
+                        .orElse(null);
+                String other = moves.stream()
+                        .filter(m -> !m.equals(named))
+                        .skip(slips.nextInt(Math.max(1, moves.size() - 1)))
+                        .findFirst()
+                        .orElse(null);
+                if (named != null && other != null) {
+                    int at = lower.indexOf(named.toLowerCase(Locale.ROOT));
+                    replace(i, was.substring(0, at) + other + was.substring(at + named.length()));
+                    event(Trouble.WRONG_NAME, i, named + " called " + other);
+                }
+            }
+        }
+    }
+
+    private void event(Trouble trouble, int line, String detail) {
+        events.add(new Scenario.Event(trouble, of.get(line), detail));
+    }
+
+    private void replace(int i, String words) {
+        Performance.Spoken s = spoken.get(i);
+        spoken.set(i, new Performance.Spoken(s.start(), s.length(), s.kind(), words));
+    }
+
+    private int any(java.util.function.Predicate<Performance.Spoken> wanted) {
+        List<Integer> fit = new ArrayList<>();
+        for (int i = 0; i < spoken.size(); i++) {
+            if (wanted.test(spoken.get(i))) {
+                fit.add(i);
+            }
+        }
+        return fit.isEmpty() ? -1 : fit.get(slips.nextInt(fit.size()));
+    }
+
+    List<Performance.Spoken> spoken() {
+        return spoken;
+    }
+
+    List<Scenario.Event> events() {
+        return events;
+    }
+}
