@@ -165,7 +165,7 @@ final class WordChecks {
 
     private static int number(String word) {
         String w = word.toLowerCase(Locale.ROOT);
-        return w.matches("\\d+")
+        return w.matches("\\d{1,9}")
                 ? Integer.parseInt(w)
                 : w.equals("fifteen") ? 15 : w.equals("twenty") ? 20 : w.equals("thirty") ? 30 : NUMBERS.indexOf(w);
     }

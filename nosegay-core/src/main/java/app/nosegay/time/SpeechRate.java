@@ -66,7 +66,12 @@ public record SpeechRate(double atRest, double working) {
     }
 
     private static int ofNumber(String digits) {
-        int n = digits.length() > 4 ? 9999 : Integer.parseInt(digits.replaceAll("\\D", ""));
+        int n = 0;
+        for (int i = 0; i < digits.length(); i++) {
+            // Digits of any script; letters after them ("40s") are not part of the number.
+            int digit = Character.digit(digits.charAt(i), 10);
+            n = digit < 0 ? n : Math.min(9999, 10 * n + digit);
+        }
         if (n <= 12) {
             return n == 7 ? 2 : n == 11 ? 3 : 1;
         }

@@ -136,7 +136,8 @@ final class Speech {
             spelt = spelt.replace("-", " to ");
         }
         for (String one : spelt.strip().split("\\s+")) {
-            number(one, word);
+            // No call has a number of five digits or more.
+            number(one.replaceAll("\\d{5,}", "figure"), word);
         }
     }
 

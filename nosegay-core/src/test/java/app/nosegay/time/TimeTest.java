@@ -73,4 +73,10 @@ class TimeTest {
         assertThat(SpeechRate.DEFAULT.toSay("push. up", false).seconds()).isCloseTo(plain + 0.5, within(1e-5));
         assertThat(SpeechRate.DEFAULT.toSay("push up", true)).isGreaterThan(SpeechRate.DEFAULT.toSay("push up", false));
     }
+
+    @ParameterizedTest
+    @CsvSource({"7,2", "12,1", "40,2", "45s,3", "\u0664\u0665,3", "99999999999,5", "rest,1", "one-sided,3"})
+    void syllablesOfNumbersInAnyScriptAndOfWords(String text, int syllables) {
+        assertThat(SpeechRate.syllables(text)).isEqualTo(syllables);
+    }
 }

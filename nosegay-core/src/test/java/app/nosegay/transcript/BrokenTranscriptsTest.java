@@ -11,6 +11,7 @@ import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
 
 /** Transcripts cut off, in odd encodings or no transcripts at all: read as far as they go, or refused with words. */
 class BrokenTranscriptsTest {
@@ -39,6 +40,12 @@ class BrokenTranscriptsTest {
         check(bytes);
     }
 
+    @Test
+    void numbersInOtherScriptsAndOfAnyLengthAreRead() {
+        check("0:01 \u0663\u0660 seconds left\n0:05 \uff11\uff12 reps, 99999999999 more\n"
+                .getBytes(StandardCharsets.UTF_8));
+    }
+
     @Property(tries = 200)
     void anyBytesDo(@ForAll byte[] bytes) {
         check(bytes);
@@ -56,6 +63,8 @@ class BrokenTranscriptsTest {
                             .isGreaterThanOrEqualTo(captions.get(i - 1).start());
                 }
             }
+            List<Call> calls = CallReader.read(captions, List.of("goblet squat"));
+            assertThat(DraftSheet.of(HeardStructure.of(calls))).isNotNull();
         } catch (IOException e) {
             assertThat(e.getMessage()).isNotBlank();
         }
