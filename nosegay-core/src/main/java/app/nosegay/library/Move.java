@@ -1,6 +1,8 @@
 package app.nosegay.library;
 
 import app.nosegay.time.Tempo;
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -42,6 +44,33 @@ public record Move(
     /** The wordings of one kind; empty when it has none. */
     public List<String> cues(CueKind kind) {
         return cues.getOrDefault(kind, List.of());
+    }
+
+    /** With {@code text} behind its wordings of a kind; itself when it is among them. */
+    public Move withCue(CueKind kind, String text) {
+        if (cues(kind).stream().anyMatch(text::equalsIgnoreCase)) {
+            return this;
+        }
+        Map<CueKind, List<String>> more = new EnumMap<>(CueKind.class);
+        more.putAll(cues);
+        List<String> texts = new ArrayList<>(cues(kind));
+        texts.add(text);
+        more.put(kind, List.copyOf(texts));
+        return new Move(
+                name,
+                aliases,
+                pattern,
+                motion,
+                primary,
+                secondary,
+                position,
+                gear,
+                sided,
+                tempo,
+                startsDown,
+                view,
+                traits,
+                more);
     }
 
     /** How high the body is; changes between these take time. */

@@ -72,6 +72,9 @@ public final class MatchCheck {
         check.reps();
         check.stretches(notes);
         check.sideWords();
+        check.wrongShowings();
+        check.findings.addAll(RoundOrder.findings(timeline, match));
+        check.findings.addAll(CutLosses.findings(timeline, match, notes, takes, said));
         check.findings.addAll(CallCheck.findings(timeline, match, takes, calls, said));
         check.findings.sort(java.util.Comparator.comparing(Finding::severity));
         return check.findings;
@@ -378,6 +381,23 @@ public final class MatchCheck {
                             byId.get(p.id()),
                             "\"" + c.text() + "\" at " + c.start() + " of " + take.id() + " is left in.",
                             "cut it, or use another take"));
+        }
+    }
+
+    private void wrongShowings() {
+        for (TakeEvidence take : takes) {
+            for (WrongShowing w : WrongShowing.in(take)) {
+                String at = nearest(take.id(), w.span());
+                if (at != null) {
+                    add(
+                            "match.wrong-showing",
+                            Severity.NOTE,
+                            byId.get(at),
+                            "\"" + w.words() + "\" at " + w.span().start() + " of " + take.id()
+                                    + ": a mistake shown on purpose is no rep and never the cover.",
+                            null);
+                }
+            }
         }
     }
 

@@ -57,7 +57,7 @@ final class RepFinder {
                         .filter(t -> t.id().equals(p.take()))
                         .findFirst()
                         .orElseThrow();
-                reps.put(p.id(), moments(s, p, take));
+                reps.put(p.id(), WrongShowing.without(moments(s, p, take), take));
             }
         }
         return reps;

@@ -98,6 +98,11 @@ public record SaidLine(ScriptLine line, String take, Time<Axis.Take> time, doubl
         return new SaidLine(line, take, best.start(), bestLikeness);
     }
 
+    /** Whether {@code said} is {@code line}, near enough. */
+    static boolean says(String line, String said) {
+        return likeness(TELLING.of(line), TELLING.of(said)) >= SAID;
+    }
+
     /** The share of the wanted words that are said, each counted once. */
     private static double likeness(List<String> wanted, List<String> said) {
         if (wanted.isEmpty()) {

@@ -42,16 +42,12 @@ final class WordChecks {
             "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
     private static final List<String> ORDINALS = List.of("zeroth", "first", "second", "third", "fourth", "fifth");
     private static final Map<String, Map<String, Pattern>> POLICIES = policies();
-    private static final Map<MuscleGroup, List<String>> BODY = body();
     /** The ways of cueing in a line, as {@code topic|way}. */
     private static final Remembered<List<String>> WAYS = new Remembered<>(WordChecks::ways);
 
     private static final Remembered<Set<String>> SIDES = new Remembered<>(WordChecks::sideWords);
     private static final Remembered<Boolean> HAS_PLACE =
             new Remembered<>(text -> PLACE.matcher(text).find());
-    /** The body words in a line, those it denies left out. */
-    private static final Remembered<List<String>> NAMED = new Remembered<>(WordChecks::named);
-
     private final Timeline timeline;
     private final CuePlan plan;
     private final MoveLibrary library;
@@ -78,7 +74,7 @@ final class WordChecks {
         return checks.findings;
     }
 
-    private static JsonNode resource(String name) {
+    static JsonNode resource(String name) {
         try (InputStream in = WordChecks.class.getResourceAsStream(name)) {
             return JsonMapper.builder().build().readTree(in);
         } catch (IOException e) {
@@ -99,17 +95,6 @@ final class WordChecks {
         return topics;
     }
 
-    private static Map<MuscleGroup, List<String>> body() {
-        Map<MuscleGroup, List<String>> words = new HashMap<>();
-        JsonNode all = resource("body-words.json").path("words");
-        for (MuscleGroup group : MuscleGroup.values()) {
-            List<String> of = new ArrayList<>();
-            all.path(group.word()).forEach(w -> of.add(w.asText()));
-            words.put(group, of);
-        }
-        return words;
-    }
-
     private static Set<String> sideWords(String text) {
         Matcher m = SIDE.matcher(text);
         Set<String> said = new HashSet<>();
@@ -127,16 +112,6 @@ final class WordChecks {
             }
         }));
         return found;
-    }
-
-    private static List<String> named(String line) {
-        String text = line.toLowerCase(Locale.ROOT)
-                .replaceAll("\\b(?:not|never|rather than) (?:in )?(?:the |your )?[\\p{L} ]+", " ");
-        return BODY.values().stream()
-                .flatMap(List::stream)
-                .distinct()
-                .filter(w -> text.matches("(?s).*\\b" + w + "(?:s|es)?\\b.*"))
-                .toList();
     }
 
     /** A side word against the side that works, as the workout says sides. Alternating moves name both. */
@@ -273,10 +248,10 @@ final class WordChecks {
             Set<String> right = new HashSet<>();
             for (MuscleGroup g : MuscleGroup.values()) {
                 if (moves.stream().anyMatch(m -> m.share(g) > 0)) {
-                    right.addAll(BODY.get(g));
+                    right.addAll(BodyWords.of(g));
                 }
             }
-            List<String> named = NAMED.of(l.text());
+            List<String> named = BodyWords.namedIn(l.text());
             List<String> wrong = named.stream().filter(w -> !right.contains(w)).toList();
             boolean any = named.size() > wrong.size();
             if (!any && !wrong.isEmpty() && told.add(s.move() + l.text())) {

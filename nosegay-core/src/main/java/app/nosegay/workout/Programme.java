@@ -9,6 +9,7 @@ import app.nosegay.dress.Frame;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.match.AdLib;
 import app.nosegay.match.CallTruth;
 import app.nosegay.match.CaptionRepair;
 import app.nosegay.match.CaptionText;
@@ -189,6 +190,11 @@ public record Programme(
 
     public List<TimedText.Cue> chapters() {
         return Chapters.of(timeline, match, cut);
+    }
+
+    /** What was said of the moves that no script had. */
+    public List<AdLib> adLibs() {
+        return AdLib.of(timeline, match, evidence, said, calls);
     }
 
     /** Captions from the takes' transcripts; empty where none came with them. */

@@ -30,6 +30,7 @@ final class KeysOverlay {
         {"D", "Match: the most doubtful boundary not looked at yet"},
         {"B", "Match: keep the selected boundary where it is (pin)"},
         {"R  ·  T  ·  U", "Match: repeat around the start  ·  tap a rep while it plays  ·  use another take"},
+        {"F", "Match: the Score by block, then fold or open a block"},
         {",  ·  .", "Match: the start a tenth earlier  ·  later (Shift: a second; Alt: the end)"},
         {"[  ·  ]", "Match: the line's start a frame earlier  ·  later"},
         {"{  ·  }", "Match: the line's end a frame earlier  ·  later"},

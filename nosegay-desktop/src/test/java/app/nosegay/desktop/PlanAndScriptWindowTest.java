@@ -13,14 +13,10 @@ import app.nosegay.library.MuscleGroup;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Segment;
 import app.nosegay.script.ScriptLine;
-import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.Callable;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -32,62 +28,13 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxToolkit;
-import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Plan, Script, Library and Series in the real window, by keys and mouse. */
-class PlanAndScriptWindowTest extends ApplicationTest {
-    /** What the build gives all tests of the window. */
-    private static final String SETTINGS = System.getProperty("nosegay.settings");
-
+class PlanAndScriptWindowTest extends DrivenWindow {
     private static final String SHEET =
             "title: Small\npromise: 4 min\ntalk Hi  0:30\ncircuit Beds  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\ncircuit Panes  work 0:30\n  plank\ntalk Bye  0:20\n";
-
-    @TempDir
-    private Path folder;
-
-    private Shell shell;
-
-    @Override
-    public void start(Stage stage) {
-        shell = NosegayApp.show(stage);
-    }
-
-    @Override
-    public void stop() throws Exception {
-        interact(() -> shell.close());
-        FxToolkit.cleanupStages();
-        if (SETTINGS != null) {
-            System.setProperty("nosegay.settings", SETTINGS);
-        }
-    }
-
-    @BeforeEach
-    void ownSettings() throws Exception {
-        System.setProperty("nosegay.settings", folder.toString());
-        Libraries.keep(List.of());
-    }
-
-    private void until(Callable<Boolean> condition) throws Exception {
-        try {
-            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
-        } catch (TimeoutException e) {
-            throw new AssertionError(
-                    "never came; to undo: " + shell.session().undoName() + ", to redo: "
-                            + shell.session().redoName() + ", the sheet:\n" + sheet(),
-                    e);
-        }
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private Programme programme() {
-        return shell.session().programme().get();
-    }
 
     private String sheet() {
         return shell.session().workout().sheet();

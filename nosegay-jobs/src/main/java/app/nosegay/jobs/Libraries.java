@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveJson;
 import app.nosegay.library.MoveLibrary;
@@ -65,6 +66,17 @@ public final class Libraries {
             return MoveJson.read(Files.readString(file));
         } catch (IOException | IllegalArgumentException e) {
             throw new IOException(file + ": cannot be read as a file of moves (" + e.getMessage() + ")", e);
+        }
+    }
+
+    /** Adds {@code text} to the cues of a move, which becomes one of the own moves; nothing when it has them already. */
+    public static synchronized void addCue(Move move, CueKind kind, String text) throws IOException {
+        Move with = move.withCue(kind, text);
+        if (!with.equals(move)) {
+            List<Move> own = new ArrayList<>(own());
+            own.removeIf(m -> m.name().equals(move.name()));
+            own.add(with);
+            keep(own);
         }
     }
 

@@ -2,7 +2,6 @@ package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.Buttons;
 import app.nosegay.desktop.FindingList;
-import app.nosegay.desktop.Pictures;
 import app.nosegay.desktop.Session;
 import app.nosegay.desktop.StageView;
 import app.nosegay.desktop.Tabs;
@@ -11,7 +10,6 @@ import app.nosegay.match.Match;
 import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
 import app.nosegay.plan.Finding;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
@@ -20,54 +18,34 @@ import app.nosegay.workout.Workout;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Set;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
-import javafx.scene.Cursor;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
-import javafx.scene.control.ListView;
 import javafx.scene.control.Tooltip;
-import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Line;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 
 /** Where in the takes everything planned is: the Score, the player, the doubt queue. */
 public final class MatchStage implements StageView {
-    /** How near to a boundary a drag takes hold of it, in pixels. */
-    private static final double GRIP = 6;
-    /** Doubt below this is not worth a person's time. */
-    private static final double WORTH_A_LOOK = 0.1;
-
     private final Session session;
     private final Stage window;
-    private final ListView<ScoreLine> score = new ListView<>();
-    private final ListView<Doubtful> doubts = new ListView<>();
+    private final ScoreView score;
+    private final DoubtQueue doubts;
     private final Label summary = new Label();
     private final TakeScreen screen;
     private final Label nowAt = new Label("Click a line to play from there.");
     private final BorderPane view = new BorderPane();
     private final Tabs sides = new Tabs("match");
-    private final ComboBox<String> order = new ComboBox<>();
     private final FindingList findings;
     private final CutPanel cuts;
     private final WordsPanel words;
@@ -77,39 +55,18 @@ public final class MatchStage implements StageView {
     private Time<Axis.Take> playing;
     private final VBox empty;
     private final Region filled;
-    private final Map<ScoreLine, Image> images = new HashMap<>();
-    private final Set<String> lookedAt = new HashSet<>();
-    private ScorePainter painter = new ScorePainter(700, 40);
-    private Programme programme;
     private boolean looping;
-
-    /** A boundary in the doubt queue. */
-    private record Doubtful(Match.Placed placed, boolean end, double doubt, int line) {
-        String key() {
-            return placed.id() + (end ? " end" : " start");
-        }
-    }
-
-    /** One end of a segment. */
-    private record Boundary(Match.Placed placed, boolean end) {}
 
     public MatchStage(Session session, Stage window) {
         this.session = session;
         this.window = window;
         this.screen = new TakeScreen(session.jobs()::say, 416, 234);
-        score.getStyleClass().add("score-list");
-        score.setId("score");
-        score.setAccessibleText("Score: one line per interval");
-        score.setCellFactory(list -> new ScoreCell());
-        score.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        score.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
-        score.widthProperty().addListener((o, before, now) -> repaint());
-        score.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> standAt(now));
-        doubts.setCellFactory(list -> new DoubtCell());
-        doubts.setId("doubts");
-        doubts.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> showDoubt(now));
-        doubts.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        doubts.setPlaceholder(new Label("Nothing is in doubt."));
+        score = new ScoreView(
+                this::standAt, (p, end, time) -> pin(p, end, time, "move"), this::playFrom, nowAt::setText);
+        score.list().addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        score.list().addEventFilter(KeyEvent.KEY_TYPED, this::typed);
+        doubts = new DoubtQueue(score::select);
+        doubts.list().addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         summary.setId("match-summary");
         summary.setWrapText(true);
         HBox.setHgrow(summary, Priority.ALWAYS);
@@ -117,11 +74,6 @@ public final class MatchStage implements StageView {
         cuts = new CutPanel(session, this::playStretch);
         words = new WordsPanel(session);
         tries = new TakesPanel(session);
-        order.getItems().setAll(ScoreLine.ORDERS);
-        order.getSelectionModel().select(0);
-        order.setMinWidth(118);
-        order.setId("score-order");
-        order.setOnAction(e -> show(programme));
         filled = filled();
         empty = empty();
         view.setCenter(empty);
@@ -135,10 +87,10 @@ public final class MatchStage implements StageView {
         Button film = Buttons.quiet("Film again …", this::film);
         Button bring = Buttons.quiet("Bring in a recording …", this::bringIn);
         summary.setMaxWidth(Double.MAX_VALUE);
-        HBox head = new HBox(10, summary, order, film, bring);
+        HBox head = new HBox(10, summary, score.order(), film, bring);
         head.setAlignment(Pos.CENTER_LEFT);
-        VBox.setVgrow(score, Priority.ALWAYS);
-        VBox left = new VBox(8, head, score);
+        VBox.setVgrow(score.list(), Priority.ALWAYS);
+        VBox left = new VBox(8, head, score.list());
         left.getStyleClass().add("stage");
         Button keep = Buttons.act("Keep as it is  (B)", this::pinSelected);
         keep.setId("keep");
@@ -147,8 +99,8 @@ public final class MatchStage implements StageView {
         play.setId("play");
         HBox buttons = new HBox(8, play, keep);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        VBox doubtPage = new VBox(8, buttons, doubts);
-        VBox.setVgrow(doubts, Priority.ALWAYS);
+        VBox doubtPage = new VBox(8, buttons, doubts.list());
+        VBox.setVgrow(doubts.list(), Priority.ALWAYS);
         sides.add("Doubts", doubtPage);
         sides.add("Findings", findings.view());
         sides.add("Cuts", cuts.view());
@@ -158,7 +110,7 @@ public final class MatchStage implements StageView {
         sides.onShown(name -> {
             tries.stop();
             if (name.equals("Takes")) {
-                tries.show(score.getSelectionModel().getSelectedItem());
+                tries.show(score.selected());
             }
         });
         VBox.setVgrow(sides.view(), Priority.ALWAYS);
@@ -206,7 +158,7 @@ public final class MatchStage implements StageView {
 
     @Override
     public void entered() {
-        score.requestFocus();
+        score.list().requestFocus();
     }
 
     @Override
@@ -243,20 +195,12 @@ public final class MatchStage implements StageView {
     }
 
     private void show(Programme now) {
-        programme = now;
         boolean any = !now.match().takes().isEmpty();
         view.setCenter(any ? filled : empty);
         if (!any) {
             return;
         }
-        int selected = score.getSelectionModel().getSelectedIndex();
-        List<ScoreLine> lines = ScoreLine.of(now, order.getValue());
-        images.clear();
-        measure(lines);
-        score.getItems().setAll(lines);
-        if (selected >= 0) {
-            score.getSelectionModel().select(Math.min(selected, lines.size() - 1));
-        }
+        score.show(now);
         long found =
                 now.match().segments().stream().filter(Match.Placed::matched).count();
         List<String> evidence = new ArrayList<>();
@@ -266,58 +210,12 @@ public final class MatchStage implements StageView {
         summary.setText(found + " of " + now.match().segments().size() + " segments found from "
                 + String.join(", ", evidence) + ". Recorded " + now.cut().total() + ", planned "
                 + now.timeline().total() + ".");
-        List<Doubtful> queue = queue(lines);
-        doubts.getItems().setAll(queue);
-        sides.rename(
-                "Doubts", queue.isEmpty() ? "No doubts" : queue.size() + (queue.size() == 1 ? " doubt" : " doubts"));
+        sides.rename("Doubts", doubts.show(score.lines()));
         findings.show(now.matchFindings(), now.workout());
         int open = findings.list().getItems().size();
         sides.rename("Findings", open == 0 ? "No findings" : open + (open == 1 ? " finding" : " findings"));
         cuts.show(now);
         words.show(now);
-    }
-
-    private void measure(List<ScoreLine> lines) {
-        double longest = lines.stream()
-                .filter(l -> !l.isUnplanned() && l.interval().kind() == SegmentKind.WORK)
-                .mapToDouble(l -> Math.max(
-                        l.planned().seconds(),
-                        l.isMissing() ? 0 : l.recorded().length().seconds()))
-                .max()
-                .orElse(40);
-        double width = score.getWidth() > 100 ? score.getWidth() : 620;
-        painter = new ScorePainter((int) width - 30, longest);
-    }
-
-    private void repaint() {
-        images.clear();
-        measure(score.getItems());
-        score.refresh();
-    }
-
-    private List<Doubtful> queue(List<ScoreLine> lines) {
-        List<Doubtful> queue = new ArrayList<>();
-        for (int i = 0; i < lines.size(); i++) {
-            for (Match.Placed p : lines.get(i).placed()) {
-                if (!p.startPinned() && p.startDoubt() > WORTH_A_LOOK) {
-                    queue.add(new Doubtful(p, false, p.startDoubt(), i));
-                }
-                boolean last = i == lines.size() - 1;
-                if (last && !p.endPinned() && p.endDoubt() > WORTH_A_LOOK) {
-                    queue.add(new Doubtful(p, true, p.endDoubt(), i));
-                }
-            }
-        }
-        queue.sort(Comparator.comparingDouble(Doubtful::doubt).reversed());
-        return queue;
-    }
-
-    private void showDoubt(Doubtful doubtful) {
-        if (doubtful != null && doubtful.line() < score.getItems().size()) {
-            lookedAt.add(doubtful.key());
-            score.getSelectionModel().select(doubtful.line());
-            score.scrollTo(Math.max(0, doubtful.line() - 2));
-        }
     }
 
     private void standAt(ScoreLine line) {
@@ -345,13 +243,8 @@ public final class MatchStage implements StageView {
 
     @Override
     public void goTo(Finding f) {
-        for (int i = 0; i < score.getItems().size() && f != null && f.segment() != null; i++) {
-            boolean here = score.getItems().get(i).placed().stream().anyMatch(p -> p.id().equals(f.segment()));
-            if (here) {
-                score.getSelectionModel().select(i);
-                score.scrollTo(Math.max(0, i - 2));
-                return;
-            }
+        if (f != null && f.segment() != null) {
+            score.lineOf(f.segment()).ifPresent(score::select);
         }
     }
 
@@ -369,7 +262,7 @@ public final class MatchStage implements StageView {
 
     /** Plays the second before and behind the selected boundary over and over, until stopped. */
     private void loop() {
-        ScoreLine line = score.getSelectionModel().getSelectedItem();
+        ScoreLine line = score.selected();
         if (line == null || line.isMissing()) {
             return;
         }
@@ -391,7 +284,7 @@ public final class MatchStage implements StageView {
 
     /** Counts a rep of the playing line at the moment that is seen. */
     private void tap() {
-        ScoreLine line = score.getSelectionModel().getSelectedItem();
+        ScoreLine line = score.selected();
         if (!screen.isPlaying() || playing == null || line == null || line.isMissing() || line.isUnplanned()) {
             session.jobs().say("Play a line first (Space), then tap T at the end of every rep.");
             return;
@@ -424,7 +317,7 @@ public final class MatchStage implements StageView {
 
     /** Takes the next of several times the selected segment was done. */
     private void useOther() {
-        ScoreLine line = score.getSelectionModel().getSelectedItem();
+        ScoreLine line = score.selected();
         if (line == null || line.isUnplanned()) {
             return;
         }
@@ -455,7 +348,7 @@ public final class MatchStage implements StageView {
     }
 
     private void playSelected() {
-        ScoreLine line = score.getSelectionModel().getSelectedItem();
+        ScoreLine line = score.selected();
         looping = false;
         if (screen.isPlaying()) {
             screen.stop();
@@ -489,8 +382,8 @@ public final class MatchStage implements StageView {
 
     /** Fixes the selected doubt, or the selected line's start, where it is. */
     private void pinSelected() {
-        Doubtful doubtful = doubts.getSelectionModel().getSelectedItem();
-        ScoreLine line = score.getSelectionModel().getSelectedItem();
+        DoubtQueue.Doubtful doubtful = doubts.selected();
+        ScoreLine line = score.selected();
         if (doubtful != null && doubtful.placed().matched()) {
             Match.Placed p = doubtful.placed();
             pin(p, doubtful.end(), doubtful.end() ? p.end() : p.start(), "keep");
@@ -511,7 +404,7 @@ public final class MatchStage implements StageView {
     }
 
     private void nudge(boolean end, int frames, Length by) {
-        ScoreLine line = score.getSelectionModel().getSelectedItem();
+        ScoreLine line = score.selected();
         if (line == null || line.isMissing() || line.isUnplanned()) {
             return;
         }
@@ -537,35 +430,21 @@ public final class MatchStage implements StageView {
         if (e.isAltDown()) {
             return;
         }
-        if (e.getCode() == KeyCode.R) {
-            loop();
-            e.consume();
-        } else if (e.getCode() == KeyCode.T) {
-            tap();
-            e.consume();
-        } else if (e.getCode() == KeyCode.U) {
-            useOther();
-            e.consume();
-        } else if (e.getCode() == KeyCode.SPACE) {
-            playSelected();
-            e.consume();
-        } else if (e.getCode() == KeyCode.J || e.getCode() == KeyCode.K) {
-            int next = score.getSelectionModel().getSelectedIndex() + (e.getCode() == KeyCode.J ? 1 : -1);
-            if (next >= 0 && next < score.getItems().size()) {
-                score.getSelectionModel().select(next);
-                score.scrollTo(Math.max(0, next - 2));
+        switch (e.getCode()) {
+            case R -> loop();
+            case T -> tap();
+            case U -> useOther();
+            case SPACE -> playSelected();
+            case J -> score.step(1);
+            case K -> score.step(-1);
+            case D -> doubts.next();
+            case F -> score.fold();
+            case B -> pinSelected();
+            default -> {
+                return;
             }
-            e.consume();
-        } else if (e.getCode() == KeyCode.D) {
-            doubts.getItems().stream()
-                    .filter(d -> !lookedAt.contains(d.key()))
-                    .findFirst()
-                    .ifPresent(d -> doubts.getSelectionModel().select(d));
-            e.consume();
-        } else if (e.getCode() == KeyCode.B) {
-            pinSelected();
-            e.consume();
         }
+        e.consume();
     }
 
     private void typed(KeyEvent e) {
@@ -579,121 +458,5 @@ public final class MatchStage implements StageView {
             }
         }
         e.consume();
-    }
-
-    /** A line of the Score: a cached picture, a line while a boundary is dragged. */
-    private final class ScoreCell extends ListCell<ScoreLine> {
-        private final ImageView picture = new ImageView();
-        private final Line drag = new Line();
-        private final Pane pane = new Pane(picture, drag);
-        private Match.Placed held;
-        private boolean heldEnd;
-
-        ScoreCell() {
-            drag.setVisible(false);
-            drag.setStrokeWidth(2);
-            pane.setOnMouseMoved(e -> pane.setCursor(boundaryAt(e) == null ? Cursor.DEFAULT : Cursor.H_RESIZE));
-            pane.setOnMousePressed(this::press);
-            pane.setOnMouseDragged(this::drag);
-            pane.setOnMouseReleased(this::release);
-        }
-
-        @Override
-        protected void updateItem(ScoreLine line, boolean none) {
-            super.updateItem(line, none);
-            setText(null);
-            if (none || line == null) {
-                setGraphic(null);
-                return;
-            }
-            picture.setImage(images.computeIfAbsent(line, l -> Pictures.toFx(painter.paint(l))));
-            pane.setPrefHeight(painter.height(line));
-            pane.setMinHeight(painter.height(line));
-            setAccessibleText(line.title() + ", " + line.detail());
-            setGraphic(pane);
-        }
-
-        private Boundary boundaryAt(MouseEvent e) {
-            ScoreLine line = getItem();
-            if (line == null || line.isMissing() || line.isUnplanned()) {
-                return null;
-            }
-            double seconds = painter.seconds(e.getX(), e.getY());
-            for (Match.Placed p : line.placed()) {
-                if (p.matched()) {
-                    double start = p.start().since(line.recorded().start()).seconds();
-                    double end = p.end().since(line.recorded().start()).seconds();
-                    if (Math.abs(seconds - start) * painter.scale() < GRIP) {
-                        return new Boundary(p, false);
-                    }
-                    if (Math.abs(seconds - end) * painter.scale() < GRIP) {
-                        return new Boundary(p, true);
-                    }
-                }
-            }
-            return null;
-        }
-
-        private void press(MouseEvent e) {
-            Boundary boundary = boundaryAt(e);
-            held = boundary == null ? null : boundary.placed();
-            heldEnd = boundary != null && boundary.end();
-        }
-
-        private void drag(MouseEvent e) {
-            if (held != null) {
-                int row = (int) Math.max(0, e.getY() / ScorePainter.ROW);
-                drag.setStartX(e.getX());
-                drag.setEndX(e.getX());
-                drag.setStartY(row * ScorePainter.ROW);
-                drag.setEndY((row + 1) * ScorePainter.ROW - 4);
-                drag.setVisible(true);
-                double seconds = painter.seconds(e.getX(), e.getY());
-                nowAt.setText(String.format(
-                        Locale.ROOT,
-                        "%s of %s at second %+.2f of the line",
-                        heldEnd ? "end" : "start",
-                        held.id(),
-                        seconds));
-            }
-        }
-
-        private void release(MouseEvent e) {
-            ScoreLine line = getItem();
-            drag.setVisible(false);
-            if (held != null && !e.isStillSincePress()) {
-                Time<Axis.Take> time =
-                        line.recorded().start().plus(Length.ofSeconds(painter.seconds(e.getX(), e.getY())));
-                pin(held, heldEnd, Time.max(Time.zero(), time), "move");
-            } else if (line != null && !line.isMissing() && e.getX() > ScorePainter.LEFT) {
-                playFrom(line, line.recorded().start().plus(Length.ofSeconds(painter.seconds(e.getX(), e.getY()))));
-            }
-            held = null;
-        }
-    }
-
-    /** A doubt: which boundary, how unsure. */
-    private final class DoubtCell extends ListCell<Doubtful> {
-        @Override
-        protected void updateItem(Doubtful d, boolean none) {
-            super.updateItem(d, none);
-            setGraphic(null);
-            if (none || d == null || d.line() >= score.getItems().size()) {
-                setText(null);
-                return;
-            }
-            ScoreLine line = score.getItems().get(d.line());
-            String where = d.placed().matched()
-                    ? " at " + (d.end() ? d.placed().end() : d.placed().start())
-                    : "";
-            setText(String.format(
-                    Locale.ROOT,
-                    "%.2f  %s of %s (%s)%s",
-                    d.doubt(),
-                    d.end() ? "end" : "start",
-                    line.title().toLowerCase(Locale.ROOT),
-                    line.detail(),
-                    where));
-        }
     }
 }

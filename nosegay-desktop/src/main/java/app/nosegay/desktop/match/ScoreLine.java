@@ -33,10 +33,14 @@ record ScoreLine(
         Span<Axis.Take> recorded,
         TakeEvidence take,
         List<Time<Axis.Take>> reps,
-        int target) {
+        int target)
+        implements ScoreRow {
+
+    /** The order in which each block can be folded to one row. */
+    static final String BY_BLOCK = "By block";
 
     /** The orders the lines can be shown in. */
-    static final List<String> ORDERS = List.of("In order", "By move", "By round", "Work only");
+    static final List<String> ORDERS = List.of("In order", BY_BLOCK, "By move", "By round", "Work only");
 
     /** The lines of a programme in one of {@link #ORDERS}. */
     static List<ScoreLine> of(Programme programme, String order) {
@@ -181,5 +185,10 @@ record ScoreLine(
             parts.add(s.side().word());
         }
         return parts.isEmpty() ? s.kind().word().toLowerCase(Locale.ROOT) : String.join(", ", parts);
+    }
+
+    @Override
+    public String spoken() {
+        return title() + ", " + detail();
     }
 }

@@ -30,6 +30,7 @@ final class ScorePainter {
     static final double BEFORE = 5;
     static final double AFTER = 8;
     static final int ROW = 76;
+    static final int FOLD = 44;
     static final int LEFT = 158;
     static final int RIGHT = 92;
     private static final double BAR_TOP = 8;
@@ -39,6 +40,9 @@ final class ScorePainter {
     private static final double WORDS = 66;
     /** Slower than this to start is worth telling, in seconds. */
     private static final double LATE = 0.8;
+
+    /** Doubt below this is not worth a person's time. */
+    static final double DOUBTFUL = 0.1;
 
     private final int width;
     private final double span;
@@ -62,8 +66,8 @@ final class ScorePainter {
         return (int) Math.max(1, Math.min(8, Math.ceil((length + BEFORE + AFTER - 0.001) / span)));
     }
 
-    int height(ScoreLine line) {
-        return rows(line) * ROW;
+    int height(ScoreRow row) {
+        return row instanceof ScoreLine line ? rows(line) * ROW : FOLD;
     }
 
     /** The pixel a moment of a line's own time (0 at its start) is at; x and row. */
@@ -84,23 +88,77 @@ final class ScorePainter {
         return scale;
     }
 
-    BufferedImage paint(ScoreLine line) {
-        int rows = rows(line);
-        BufferedImage image = new BufferedImage(width, rows * ROW, BufferedImage.TYPE_INT_ARGB);
+    BufferedImage paint(ScoreRow row) {
+        BufferedImage image = new BufferedImage(width, height(row), BufferedImage.TYPE_INT_ARGB);
         Graphics2D g = image.createGraphics();
         g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         g.setRenderingHint(RenderingHints.KEY_TEXT_ANTIALIASING, RenderingHints.VALUE_TEXT_ANTIALIAS_ON);
         g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+        if (row instanceof ScoreFold fold) {
+            fold(g, fold);
+        } else if (row instanceof ScoreLine line) {
+            line(g, line);
+        }
+        g.setColor(Palette.RULE);
+        g.draw(new Line2D.Double(0, image.getHeight() - 0.5, width, image.getHeight() - 0.5));
+        g.dispose();
+        return image;
+    }
+
+    /** A block's row: its name, its intervals in proportion, its drift; a missing interval is an empty outline. */
+    private void fold(Graphics2D g, ScoreFold fold) {
+        Path2D arrow = new Path2D.Double();
+        arrow.moveTo(fold.open() ? 2 : 4, fold.open() ? 17 : 14);
+        arrow.lineTo(fold.open() ? 14 : 13, fold.open() ? 17 : 20);
+        arrow.lineTo(fold.open() ? 8 : 4, 26);
+        arrow.closePath();
+        g.setColor(Palette.INK);
+        g.fill(arrow);
+        text(
+                g,
+                shortened(g, fold.name(), Typefaces.heading(16), LEFT - 34),
+                Typefaces.heading(16),
+                Palette.INK,
+                22,
+                26);
+        double room = width - LEFT - RIGHT;
+        double x = LEFT;
+        double total = Math.max(1, fold.planned().seconds());
+        for (ScoreLine l : fold.lines()) {
+            double w = l.planned().seconds() / total * room;
+            Color colour = l.isUnplanned()
+                    ? Palette.FADED_INK
+                    : Petals.awt(l.interval().kind());
+            Rectangle2D bar = new Rectangle2D.Double(x, 12, Math.max(1, w - 2), 18);
+            g.setColor(Palette.faded(colour, 150));
+            if (!l.isMissing()) {
+                g.fill(bar);
+            }
+            g.setColor(colour);
+            g.draw(bar);
+            if (l.doubt() > DOUBTFUL) {
+                g.setColor(Palette.INK);
+                text(g, "?", Typefaces.strong(14), Palette.INK, x + w / 2 - 4, 26);
+            }
+            x += w;
+        }
+        double drift = fold.drift().seconds();
+        String told = fold.missing() > 0
+                ? fold.missing() + " missing"
+                : Math.abs(drift) < 0.05 ? "on time" : String.format(Locale.ROOT, "%+.1f s", drift);
+        boolean fine =
+                fold.missing() == 0 && Math.abs(drift) < 0.5 * fold.lines().size();
+        text(g, told, Typefaces.strong(15), fine ? Palette.COUNT : Palette.CAUTION, width - RIGHT + 10, 26);
+    }
+
+    private void line(Graphics2D g, ScoreLine line) {
+        int rows = rows(line);
         margins(g, line);
         for (int r = 0; r < rows; r++) {
             Graphics2D row = (Graphics2D) g.create(0, r * ROW, width, ROW);
             row(row, line, r, rows);
             row.dispose();
         }
-        g.setColor(Palette.RULE);
-        g.draw(new Line2D.Double(0, rows * ROW - 0.5, width, rows * ROW - 0.5));
-        g.dispose();
-        return image;
     }
 
     private void margins(Graphics2D g, ScoreLine line) {
@@ -137,7 +195,7 @@ final class ScorePainter {
             String reps = line.reps().size() + (line.target() > 0 ? " of " + line.target() : "") + " reps";
             text(g, reps, Typefaces.text(13), Palette.INK, x, 45);
         }
-        if (line.doubt() > 0.1) {
+        if (line.doubt() > DOUBTFUL) {
             text(g, String.format(Locale.ROOT, "doubt %.2f", line.doubt()), Typefaces.text(13), Palette.VOICE, x, 62);
         }
     }

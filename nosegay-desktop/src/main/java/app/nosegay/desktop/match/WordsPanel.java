@@ -1,7 +1,10 @@
 package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.Session;
+import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.ListenJob;
+import app.nosegay.library.Move;
+import app.nosegay.match.AdLib;
 import app.nosegay.match.CaptionRepair;
 import app.nosegay.match.CaptionText;
 import app.nosegay.match.MatchNotes;
@@ -9,9 +12,12 @@ import app.nosegay.match.SaidLine;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.transcript.Caption;
 import app.nosegay.workout.Programme;
+import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -26,13 +32,16 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
-/** What was said: captions to correct, scripted lines that were not said. */
+/** What was said: captions to correct, scripted lines that were not said, lines off the script worth keeping. */
 final class WordsPanel {
     private final Session session;
     private final Label summary = new Label();
     private final ListView<Object> list = new ListView<>();
     private final Button listen = Cell.quiet("Listen for the script");
     private final ListView<Said> captions = new ListView<>();
+    /** Lines off the script that are not wanted as cues, while this window is open. */
+    private final Set<String> left = new HashSet<>();
+
     private final VBox view = new VBox(8, summary, listen, list);
 
     WordsPanel(Session session) {
@@ -143,6 +152,9 @@ final class WordsPanel {
         List<SaidLine> unsaid =
                 now.said().stream().filter(s -> s.take() != null && !s.isSaid()).toList();
         boolean heard = now.evidence().stream().anyMatch(e -> !e.words().isEmpty());
+        items.addAll(now.adLibs().stream()
+                .filter(a -> !left.contains(a.text()) && !isKept(a))
+                .toList());
         if (heard) {
             items.addAll(unsaid);
         }
@@ -162,6 +174,35 @@ final class WordsPanel {
                                 + now.calls().size()
                                 + " calls heard; " + repairs + (repairs == 1 ? " caption" : " captions")
                                 + " to correct. Lines not said can be shown on screen instead.");
+    }
+
+    private static boolean isKept(AdLib a) {
+        return Libraries.current()
+                .find(a.move())
+                .filter(m -> m.cues(a.kind()).stream().anyMatch(a.text()::equalsIgnoreCase))
+                .isPresent();
+    }
+
+    /** Keeps what was said off the script among the cues of its move. */
+    private void keep(AdLib a) {
+        try {
+            Move move = Libraries.current()
+                    .find(a.move())
+                    .orElseThrow(() -> new IOException("\"" + a.move()
+                            + "\" is not in the move library; add it there first, then the line can be kept with it."));
+            Libraries.addCue(move, a.kind(), a.text());
+            session.libraryChanged();
+            session.jobs()
+                    .say("\"" + a.text() + "\" is now a " + a.kind().word() + " cue of " + a.move()
+                            + ", in the library.");
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+        }
+    }
+
+    private void leave(AdLib a) {
+        left.add(a.text());
+        list.getItems().remove(a);
     }
 
     private void decide(CaptionRepair r, boolean accepted) {
@@ -186,8 +227,20 @@ final class WordsPanel {
             words.setMaxWidth(Double.MAX_VALUE);
             HBox.setHgrow(words, Priority.ALWAYS);
             row.setAlignment(Pos.CENTER_LEFT);
-            take.setOnAction(e -> decide((CaptionRepair) getItem(), true));
-            leave.setOnAction(e -> decide((CaptionRepair) getItem(), false));
+            take.setOnAction(e -> {
+                if (getItem() instanceof CaptionRepair r) {
+                    decide(r, true);
+                } else if (getItem() instanceof AdLib a) {
+                    keep(a);
+                }
+            });
+            leave.setOnAction(e -> {
+                if (getItem() instanceof CaptionRepair r) {
+                    decide(r, false);
+                } else if (getItem() instanceof AdLib a) {
+                    leave(a);
+                }
+            });
             prefWidthProperty().bind(list.widthProperty().subtract(24));
             setMaxWidth(USE_PREF_SIZE);
         }
@@ -208,11 +261,12 @@ final class WordsPanel {
                 setGraphic(null);
                 return;
             }
-            boolean repair = item instanceof CaptionRepair;
-            take.setVisible(repair);
-            take.setManaged(repair);
-            leave.setVisible(repair);
-            leave.setManaged(repair);
+            boolean asks = !(item instanceof SaidLine);
+            take.setVisible(asks);
+            take.setManaged(asks);
+            take.setText(item instanceof AdLib ? "Keep as a cue" : "Correct");
+            leave.setVisible(asks);
+            leave.setManaged(asks);
             if (item instanceof CaptionRepair r) {
                 words.setText(r.time() + "  \"" + r.from() + "\" → "
                         + (r.to().isEmpty() ? "delete (" + r.why() + ")" : "\"" + r.to() + "\""));
@@ -222,6 +276,9 @@ final class WordsPanel {
                         "Not said: \"%s\" (%s)",
                         s.line().text(),
                         s.line().segment()));
+            } else if (item instanceof AdLib a) {
+                words.setText(a.time() + "  Off the script: \"" + a.text() + "\" ("
+                        + a.kind().word() + " cue, " + a.move() + ")");
             }
             setAccessibleText(words.getText());
             setGraphic(row);

@@ -1,0 +1,169 @@
+package app.nosegay.match;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.SampleSheets;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlanner;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.SpeechRate;
+import app.nosegay.time.Time;
+import app.nosegay.transcript.Caption;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What is done and said otherwise than planned: lines lost in a cut, rounds out of order, mistakes shown on purpose, ad-libs. */
+class OffTheScriptTest {
+    private static final MoveLibrary LIBRARY = MoveLibrary.shipped();
+    private static final Timeline TIMELINE = SampleSheets.timeline(
+            "title: T\ncalls: 10\ntalk Hi  0:20\ncircuit A  rounds 2  work 0:30  rest 0:20\n  goblet squat\n"
+                    + "    easier: Sit down to a bench and stand again.\n  push-up\n  kettlebell deadlift\ntalk Bye  0:10\n");
+
+    /** As planned, with the segments of round two in the order given by moves. */
+    private static Match match(List<Segment> order) {
+        Map<String, Match.Placed> placed = new HashMap<>();
+        Time<Axis.Take> at = Time.zero();
+        for (Segment s : order) {
+            Time<Axis.Take> end = at.plus(s.duration());
+            placed.put(s.id(), new Match.Placed(s.id(), s.duration(), "t", at, end, at, end, 0, 0, false, false));
+            at = end;
+        }
+        List<Match.Placed> inPlan =
+                TIMELINE.segments().stream().map(s -> placed.get(s.id())).toList();
+        Match.Take take = new Match.Take("t", "t.mp4", TIMELINE.total(), null, 0, List.of());
+        return new Match(List.of(take), inPlan, List.of(), Map.of());
+    }
+
+    private static Match asPlanned() {
+        return match(TIMELINE.segments());
+    }
+
+    private static TakeEvidence take(Caption... captions) {
+        return new TakeEvidence(
+                "t", "t.mp4", TIMELINE.total(), List.of(), List.of(), Trace.NONE, Trace.NONE, null, List.of(captions));
+    }
+
+    private static Caption at(String segment, double seconds, String text) {
+        Time<Axis.Take> start =
+                Time.ofSeconds(TIMELINE.segment(segment).orElseThrow().start().seconds() + seconds);
+        return new Caption(start, start.plus(Length.ofSeconds(2)), text);
+    }
+
+    private static List<Finding> findings(Match match, MatchNotes notes, Caption... captions) {
+        TakeEvidence take = take(captions);
+        List<SaidLine> said =
+                SaidLine.of(TIMELINE, CuePlanner.plan(TIMELINE, LIBRARY, SpeechRate.DEFAULT), match, List.of(take));
+        return MatchCheck.findings(TIMELINE, match, notes, List.of(take), List.of(), said);
+    }
+
+    private static List<String> codes(List<Finding> findings) {
+        return findings.stream().map(Finding::code).toList();
+    }
+
+    @Test
+    void anOptionSaidOnlyInWhatIsCutIsLost() {
+        Caption option = at("a/goblet-squat/r1", 5, "Sit down to a bench and stand again.");
+        Span<Axis.Take> out = new Span<>(
+                option.start().minus(Length.ofSeconds(1)), option.end().plus(Length.ofSeconds(1)));
+        Match fluffed = withFluff(asPlanned(), out);
+        assertThat(codes(findings(asPlanned(), MatchNotes.NONE, option))).doesNotContain("match.announcement-lost");
+        assertThat(codes(findings(fluffed, MatchNotes.NONE, option))).contains("match.announcement-lost");
+        Caption again = at("a/goblet-squat/r1", 20, "Sit down to a bench, and stand again!");
+        assertThat(codes(findings(fluffed, MatchNotes.NONE, option, again)))
+                .as("said again where it is kept")
+                .doesNotContain("match.announcement-lost");
+        MatchNotes kept = MatchNotes.NONE.withCut(new MatchNotes.CutDecision("t", out, false));
+        assertThat(codes(findings(fluffed, kept, option)))
+                .as("the stretch is kept")
+                .doesNotContain("match.announcement-lost");
+    }
+
+    private static Match withFluff(Match m, Span<Axis.Take> span) {
+        return new Match(m.takes(), m.segments(), List.of(new Match.Unplanned("t", span, "fluff")), m.reps());
+    }
+
+    @Test
+    void aSecondRoundInAnotherOrderIsASequenceForgotten() {
+        List<Segment> order = new ArrayList<>(TIMELINE.segments());
+        int push = index(order, "a/push-up/r2");
+        int lift = index(order, "a/kettlebell-deadlift/r2");
+        Collections.swap(order, push, lift);
+        assertThat(findings(match(order), MatchNotes.NONE)).anySatisfy(f -> {
+            assertThat(f.code()).isEqualTo("match.sequence-forgotten");
+            assertThat(f.message()).contains("goblet squat, kettlebell deadlift, push-up");
+        });
+        assertThat(codes(findings(asPlanned(), MatchNotes.NONE))).doesNotContain("match.sequence-forgotten");
+    }
+
+    @Test
+    void aFirstRoundInAnotherOrderIsASwapNotASequenceForgotten() {
+        List<Segment> order = new ArrayList<>(TIMELINE.segments());
+        Collections.swap(order, index(order, "a/push-up/r1"), index(order, "a/kettlebell-deadlift/r1"));
+        assertThat(codes(findings(match(order), MatchNotes.NONE)))
+                .contains("match.swapped")
+                .doesNotContain("match.sequence-forgotten");
+    }
+
+    private static int index(List<Segment> segments, String id) {
+        return segments.indexOf(TIMELINE.segment(id).orElseThrow());
+    }
+
+    @Test
+    void aMistakeShownOnPurposeIsNotedAndNoRep() {
+        Caption wrong = at("a/goblet-squat/r1", 10, "Not like this, with the knees falling in.");
+        List<Time<Axis.Take>> moments =
+                List.of(wrong.start().minus(Length.ofSeconds(3)), wrong.start().plus(Length.ofSeconds(1)));
+        assertThat(WrongShowing.without(moments, take(wrong))).containsExactly(moments.get(0));
+        assertThat(WrongShowing.without(moments, take())).isEqualTo(moments);
+        assertThat(codes(findings(asPlanned(), MatchNotes.NONE, wrong))).contains("match.wrong-showing");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Spread the mat apart with both feet.|FORM",
+                "Don't let the knees fall in.|AVOID",
+                "As if you were sitting on a tree stump.|IMAGE",
+                "You should feel it in your glutes.|FEEL",
+                "Keep breathing through the hard part.|BREATH",
+                "If this is too much, hold on to the shelf.|EASIER",
+                "Want more? Take the heavier one.|HARDER",
+                "Well done everybody, super.|",
+                "Come on!|",
+                "My neighbour has a dog like a small bear and I once met it in the wood by night.|",
+                "Sit down to a bench and stand again.|"
+            })
+    void whatIsUsefulOffTheScriptIsOfferedAsACue(String text, CueKind kind) {
+        Match match = asPlanned();
+        List<TakeEvidence> takes = List.of(take(at("a/goblet-squat/r1", 12, text)));
+        List<SaidLine> said =
+                SaidLine.of(TIMELINE, CuePlanner.plan(TIMELINE, LIBRARY, SpeechRate.DEFAULT), match, takes);
+        List<AdLib> found = AdLib.of(TIMELINE, match, takes, said, List.of());
+        if (kind == null) {
+            assertThat(found).isEmpty();
+        } else {
+            assertThat(found).singleElement().satisfies(a -> {
+                assertThat(a.kind()).isEqualTo(kind);
+                assertThat(a.move()).isEqualTo("goblet squat");
+                assertThat(LIBRARY.find(a.move())
+                                .orElseThrow()
+                                .withCue(a.kind(), a.text())
+                                .cues(kind))
+                        .endsWith(text);
+            });
+        }
+    }
+}

@@ -1,0 +1,94 @@
+package app.nosegay.desktop.match;
+
+import app.nosegay.match.Match;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+
+/** Boundaries worth a look, the most doubtful first. */
+final class DoubtQueue {
+    /** A boundary that is in doubt, and the line it belongs to. */
+    record Doubtful(Match.Placed placed, boolean end, double doubt, ScoreLine line) {
+        private String key() {
+            return placed.id() + (end ? " end" : " start");
+        }
+
+        private String told() {
+            String where = placed.matched() ? " at " + (end ? placed.end() : placed.start()) : "";
+            return String.format(
+                    Locale.ROOT,
+                    "%.2f  %s of %s (%s)%s",
+                    doubt,
+                    end ? "end" : "start",
+                    line.title().toLowerCase(Locale.ROOT),
+                    line.detail(),
+                    where);
+        }
+    }
+
+    private final ListView<Doubtful> list = new ListView<>();
+    private final Set<String> lookedAt = new HashSet<>();
+
+    /** @param shown told the line of the doubt that is selected */
+    DoubtQueue(Consumer<ScoreLine> shown) {
+        list.setId("doubts");
+        list.setPlaceholder(new Label("Nothing is in doubt."));
+        list.setCellFactory(l -> new ListCell<>() {
+            @Override
+            protected void updateItem(Doubtful d, boolean none) {
+                super.updateItem(d, none);
+                setGraphic(null);
+                setText(none || d == null ? null : d.told());
+            }
+        });
+        list.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> {
+            if (now != null) {
+                lookedAt.add(now.key());
+                shown.accept(now.line());
+            }
+        });
+    }
+
+    ListView<Doubtful> list() {
+        return list;
+    }
+
+    Doubtful selected() {
+        return list.getSelectionModel().getSelectedItem();
+    }
+
+    /** Fills the queue from the lines; gives back what its tab is called. */
+    String show(List<ScoreLine> lines) {
+        List<Doubtful> queue = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            ScoreLine line = lines.get(i);
+            for (Match.Placed p : line.placed()) {
+                if (!p.startPinned() && p.startDoubt() > ScorePainter.DOUBTFUL) {
+                    queue.add(new Doubtful(p, false, p.startDoubt(), line));
+                }
+                boolean last = i == lines.size() - 1;
+                if (last && !p.endPinned() && p.endDoubt() > ScorePainter.DOUBTFUL) {
+                    queue.add(new Doubtful(p, true, p.endDoubt(), line));
+                }
+            }
+        }
+        queue.sort(Comparator.comparingDouble(Doubtful::doubt).reversed());
+        list.getItems().setAll(queue);
+        return queue.isEmpty() ? "No doubts" : queue.size() + (queue.size() == 1 ? " doubt" : " doubts");
+    }
+
+    /** Selects the most doubtful boundary not looked at yet. */
+    void next() {
+        list.getItems().stream()
+                .filter(d -> !lookedAt.contains(d.key()))
+                .findFirst()
+                .ifPresent(d -> list.getSelectionModel().select(d));
+    }
+}

@@ -1,0 +1,276 @@
+package app.nosegay.desktop.match;
+
+import app.nosegay.desktop.Pictures;
+import app.nosegay.match.Match;
+import app.nosegay.plan.SegmentKind;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import app.nosegay.workout.Programme;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import javafx.scene.Cursor;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Line;
+
+/** The Score: a line per interval, all on one scale, in one of several orders; lines are cached pictures, boundaries are dragged in place. */
+final class ScoreView {
+    /** How near to a boundary a drag takes hold of it, in pixels. */
+    private static final double GRIP = 6;
+
+    /** A boundary the user put somewhere. */
+    interface Moved {
+        void to(Match.Placed placed, boolean end, Time<Axis.Take> time);
+    }
+
+    private final ListView<ScoreRow> list = new ListView<>();
+    private final ComboBox<String> order = new ComboBox<>();
+    private final Map<ScoreRow, Image> images = new HashMap<>();
+    private final Set<String> open = new HashSet<>();
+    private final Moved moved;
+    private final BiConsumer<ScoreLine, Time<Axis.Take>> play;
+    private final Consumer<String> tell;
+    private ScorePainter painter = new ScorePainter(700, 40);
+    private List<ScoreLine> lines = List.of();
+    private Programme programme;
+
+    /**
+     * @param selected told the line that is selected, null when none is
+     * @param moved told where a boundary was dragged to
+     * @param play told which moment of which line was clicked
+     * @param tell says something of what is being dragged
+     */
+    ScoreView(
+            Consumer<ScoreLine> selected,
+            Moved moved,
+            BiConsumer<ScoreLine, Time<Axis.Take>> play,
+            Consumer<String> tell) {
+        this.moved = moved;
+        this.play = play;
+        this.tell = tell;
+        list.getStyleClass().add("score-list");
+        list.setId("score");
+        list.setAccessibleText("Score: one line per interval");
+        list.setCellFactory(l -> new Cell());
+        list.widthProperty().addListener((o, before, now) -> repaint());
+        list.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> selected.accept(line(now)));
+        order.getItems().setAll(ScoreLine.ORDERS);
+        order.getSelectionModel().select(0);
+        order.setMinWidth(118);
+        order.setId("score-order");
+        order.setAccessibleText("Order of the Score");
+        order.setOnAction(e -> show(programme));
+    }
+
+    ListView<ScoreRow> list() {
+        return list;
+    }
+
+    ComboBox<String> order() {
+        return order;
+    }
+
+    /** The lines in the order shown, those of folded blocks too. */
+    List<ScoreLine> lines() {
+        return lines;
+    }
+
+    void show(Programme now) {
+        programme = now;
+        int selected = list.getSelectionModel().getSelectedIndex();
+        lines = ScoreLine.of(now, order.getValue());
+        images.clear();
+        measure();
+        list.getItems()
+                .setAll(order.getValue().equals(ScoreLine.BY_BLOCK) ? ScoreFold.fold(lines, open) : List.copyOf(lines));
+        if (selected >= 0) {
+            list.getSelectionModel().select(Math.min(selected, list.getItems().size() - 1));
+        }
+    }
+
+    private static ScoreLine line(ScoreRow row) {
+        return row instanceof ScoreLine line ? line : null;
+    }
+
+    /** The selected line; null when none is, or when a block is. */
+    ScoreLine selected() {
+        return line(list.getSelectionModel().getSelectedItem());
+    }
+
+    void select(ScoreLine line) {
+        int at = list.getItems().indexOf(line);
+        if (at < 0) {
+            list.getItems().stream()
+                    .filter(r -> r instanceof ScoreFold f && f.lines().contains(line))
+                    .findFirst()
+                    .ifPresent(r -> turn((ScoreFold) r));
+            at = list.getItems().indexOf(line);
+        }
+        if (at >= 0) {
+            list.getSelectionModel().select(at);
+            list.scrollTo(Math.max(0, at - 2));
+        }
+    }
+
+    /** The line a planned segment lies in. */
+    Optional<ScoreLine> lineOf(String segment) {
+        return lines.stream()
+                .filter(l -> l.placed().stream().anyMatch(p -> p.id().equals(segment)))
+                .findFirst();
+    }
+
+    void step(int by) {
+        int next = list.getSelectionModel().getSelectedIndex() + by;
+        if (next >= 0 && next < list.getItems().size()) {
+            list.getSelectionModel().select(next);
+            list.scrollTo(Math.max(0, next - 2));
+        }
+    }
+
+    /** Folds or opens the block of the selected row; shows the Score by block first when it is not. */
+    void fold() {
+        ScoreRow row = list.getSelectionModel().getSelectedItem();
+        if (!order.getValue().equals(ScoreLine.BY_BLOCK)) {
+            order.getSelectionModel().select(ScoreLine.BY_BLOCK);
+            return;
+        }
+        list.getItems().stream()
+                .filter(r -> r == row || r instanceof ScoreFold f && f.lines().contains(row))
+                .filter(ScoreFold.class::isInstance)
+                .findFirst()
+                .ifPresent(r -> turn((ScoreFold) r));
+    }
+
+    private void turn(ScoreFold fold) {
+        if (!open.remove(fold.block())) {
+            open.add(fold.block());
+        }
+        show(programme);
+        for (int i = 0; i < list.getItems().size(); i++) {
+            if (list.getItems().get(i) instanceof ScoreFold f && f.block().equals(fold.block())) {
+                list.getSelectionModel().select(i);
+            }
+        }
+    }
+
+    private void measure() {
+        double longest = lines.stream()
+                .filter(l -> !l.isUnplanned() && l.interval().kind() == SegmentKind.WORK)
+                .mapToDouble(l -> Math.max(
+                        l.planned().seconds(),
+                        l.isMissing() ? 0 : l.recorded().length().seconds()))
+                .max()
+                .orElse(40);
+        double width = list.getWidth() > 100 ? list.getWidth() : 620;
+        painter = new ScorePainter((int) width - 30, longest);
+    }
+
+    private void repaint() {
+        images.clear();
+        measure();
+        list.refresh();
+    }
+
+    /** One end of a segment. */
+    private record Boundary(Match.Placed placed, boolean end) {}
+
+    /** A row of the Score: a cached picture, and a rule while a boundary is dragged. */
+    private final class Cell extends ListCell<ScoreRow> {
+        private final ImageView picture = new ImageView();
+        private final Line drag = new Line();
+        private final Pane pane = new Pane(picture, drag);
+        private Boundary held;
+
+        Cell() {
+            drag.setVisible(false);
+            drag.setStrokeWidth(2);
+            pane.setOnMouseMoved(e -> pane.setCursor(boundaryAt(e) == null ? Cursor.DEFAULT : Cursor.H_RESIZE));
+            pane.setOnMousePressed(e -> held = boundaryAt(e));
+            pane.setOnMouseDragged(this::drag);
+            pane.setOnMouseReleased(this::release);
+        }
+
+        @Override
+        protected void updateItem(ScoreRow row, boolean none) {
+            super.updateItem(row, none);
+            setText(null);
+            if (none || row == null) {
+                setGraphic(null);
+                return;
+            }
+            picture.setImage(images.computeIfAbsent(row, r -> Pictures.toFx(painter.paint(r))));
+            pane.setPrefHeight(painter.height(row));
+            pane.setMinHeight(painter.height(row));
+            setAccessibleText(row.spoken());
+            setGraphic(pane);
+        }
+
+        private Boundary boundaryAt(MouseEvent e) {
+            ScoreLine line = line(getItem());
+            if (line == null || line.isMissing() || line.isUnplanned()) {
+                return null;
+            }
+            double seconds = painter.seconds(e.getX(), e.getY());
+            for (Match.Placed p : line.placed()) {
+                if (p.matched()) {
+                    double start = p.start().since(line.recorded().start()).seconds();
+                    double end = p.end().since(line.recorded().start()).seconds();
+                    if (Math.abs(seconds - start) * painter.scale() < GRIP) {
+                        return new Boundary(p, false);
+                    }
+                    if (Math.abs(seconds - end) * painter.scale() < GRIP) {
+                        return new Boundary(p, true);
+                    }
+                }
+            }
+            return null;
+        }
+
+        private void drag(MouseEvent e) {
+            if (held != null) {
+                int row = (int) Math.max(0, e.getY() / ScorePainter.ROW);
+                drag.setStartX(e.getX());
+                drag.setEndX(e.getX());
+                drag.setStartY(row * ScorePainter.ROW);
+                drag.setEndY((row + 1) * ScorePainter.ROW - 4);
+                drag.setVisible(true);
+                tell.accept(String.format(
+                        Locale.ROOT,
+                        "%s of %s at second %+.2f of the line",
+                        held.end() ? "end" : "start",
+                        held.placed().id(),
+                        painter.seconds(e.getX(), e.getY())));
+            }
+        }
+
+        private void release(MouseEvent e) {
+            drag.setVisible(false);
+            Boundary boundary = held;
+            held = null;
+            if (getItem() instanceof ScoreFold fold) {
+                turn(fold);
+            } else if (getItem() instanceof ScoreLine line && !line.isMissing()) {
+                Time<Axis.Take> time =
+                        line.recorded().start().plus(Length.ofSeconds(painter.seconds(e.getX(), e.getY())));
+                if (boundary != null && !e.isStillSincePress()) {
+                    moved.to(boundary.placed(), boundary.end(), Time.max(Time.zero(), time));
+                } else if (e.getX() > ScorePainter.LEFT) {
+                    play.accept(line, time);
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,140 @@
+package app.nosegay.desktop;
+
+import app.nosegay.jobs.Libraries;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.media.EncoderSettings;
+import app.nosegay.media.FrameRate;
+import app.nosegay.media.MovieWriter;
+import app.nosegay.paint.Figure;
+import app.nosegay.paint.Motion;
+import app.nosegay.paint.PottingShed;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.control.Label;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxToolkit;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Nosegay in a real window for one test, with a small workout and a recording of it at hand. */
+abstract class DrivenWindow extends ApplicationTest {
+    static final String SHEET =
+            "title: Small\npromise: 1 min\ncalls: in 3, out 3\ntalk Hi  0:10\ncircuit A  work 0:12  rest 0:06\n  squat\n  push-up\ntalk Bye  0:10\n";
+
+    /** What the build gives all tests of the window. */
+    private static final String SETTINGS = System.getProperty("nosegay.settings");
+
+    /** The recording is made once and used by all tests of a class. */
+    @TempDir
+    static Path takes;
+
+    @TempDir
+    Path folder;
+
+    Shell shell;
+
+    @Override
+    public void start(Stage stage) throws Exception {
+        System.setProperty("nosegay.settings", folder.toString());
+        Libraries.keep(List.of());
+        shell = NosegayApp.show(stage);
+    }
+
+    @Override
+    public void stop() throws Exception {
+        interact(() -> shell.close());
+        FxToolkit.cleanupStages();
+        if (SETTINGS != null) {
+            System.setProperty("nosegay.settings", SETTINGS);
+        }
+    }
+
+    void until(Callable<Boolean> condition) throws Exception {
+        try {
+            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
+        } catch (TimeoutException e) {
+            throw new AssertionError(
+                    "never came; to undo: " + shell.session().undoName() + ", to redo: "
+                            + shell.session().redoName() + ", the sheet:\n"
+                            + shell.session().workout().sheet(),
+                    e);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    Programme programme() {
+        return shell.session().programme().get();
+    }
+
+    String text(String id) {
+        return lookup(id).queryAs(Label.class).getText();
+    }
+
+    /** A recording of the small plan without sound. */
+    private static Path take() throws IOException {
+        Path movie = takes.resolve("take-1.mp4");
+        if (!Files.exists(movie)) {
+            BufferedImage set = PottingShed.paint(320, 180);
+            BufferedImage frame = new BufferedImage(320, 180, BufferedImage.TYPE_INT_RGB);
+            try (MovieWriter writer = new MovieWriter(
+                    movie, 320, 180, new FrameRate(30, 1), EncoderSettings.TAKE, false, "", List.of())) {
+                for (int n = 0; n < 56 * 30; n++) {
+                    double t = n / 30.0 - 3;
+                    boolean moves = (t > 10 && t < 22) || (t > 28 && t < 40);
+                    Graphics2D g = frame.createGraphics();
+                    g.drawImage(set, 0, 0, null);
+                    Figure.presenter()
+                            .draw(
+                                    g,
+                                    Motion.of("squat"),
+                                    moves ? 0.5 - 0.5 * Math.cos(t * 2) : 0,
+                                    false,
+                                    Figure.Prop.NONE,
+                                    160,
+                                    165,
+                                    110);
+                    g.dispose();
+                    writer.picture(frame, n);
+                }
+                writer.finish();
+            }
+        }
+        return movie;
+    }
+
+    /** A workout of its own that refers to a recording beside it; {@code transcript} is what is said in it, null for nothing. */
+    Path workoutWithTake(String transcript) throws IOException {
+        Path movie = folder.resolve("take-1.mp4");
+        Files.copy(take(), movie);
+        if (transcript != null) {
+            Files.writeString(folder.resolve("take-1.vtt"), transcript);
+        }
+        Path file = folder.resolve("small" + WorkoutFile.ENDING);
+        Workout.TakeRef take = new Workout.TakeRef(
+                "take-1", "take-1.mp4", Files.size(movie), 56, "", transcript == null ? null : "take-1.vtt", null);
+        WorkoutFile.save(file, new Workout(SHEET, List.of(take), List.of()));
+        return file;
+    }
+
+    void openWithTake() throws Exception {
+        openWithTake(null);
+    }
+
+    void openWithTake(String transcript) throws Exception {
+        Path file = workoutWithTake(transcript);
+        interact(() -> shell.session().open(file));
+        until(() -> programme() != null
+                && !programme().match().takes().isEmpty()
+                && !shell.session().jobs().isRunning());
+    }
+}

@@ -1,0 +1,118 @@
+package app.nosegay.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.dress.Box;
+import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Layout;
+import java.nio.file.Files;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.Slider;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** Dress, Proof and Publish in the real window. */
+class FinishWindowTest extends DrivenWindow {
+    @Test
+    void theDressedFrameFollowsTheScrubber() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        ListView<?> stretches = lookup("#stretches").query();
+        until(() -> !stretches.getItems().isEmpty());
+        interact(() -> stretches.getSelectionModel().select(1));
+        until(() -> text("#dress-at").contains("of 12"));
+        String before = text("#dress-at");
+        interact(stretches::requestFocus);
+        push(KeyCode.RIGHT).push(KeyCode.RIGHT);
+        until(() -> !text("#dress-at").equals(before));
+        assertThat(lookup("#scrub").queryAs(Slider.class).getValue()).isPositive();
+        assertThat(lookup("#pieces .chip").queryAll()).hasSizeGreaterThan(2);
+    }
+
+    @Test
+    void everythingIsWrittenFromThePublishStage() throws Exception {
+        openWithTake();
+        clickOn("#stage-publish");
+        clickOn("#render");
+        until(() -> Files.exists(folder.resolve("published/video.mp4"))
+                && !shell.session().jobs().isRunning());
+        assertThat(Files.readString(folder.resolve("published/chapters.txt"))).startsWith("0:00 Hi\n");
+        until(() -> lookup("#outputs .label").queryAllAs(Label.class).stream()
+                .anyMatch(l -> l.getText().startsWith("✓ ")));
+    }
+
+    @Test
+    void theProofListsEveryIntervalAndAFindingIsLeftWithAReasonAndComesBack() throws Exception {
+        openWithTake();
+        clickOn("#stage-proof");
+        ListView<?> plaits = lookup("#plaits").queryListView();
+        assertThat(plaits.getItems()).hasSize(programme().timeline().intervals().size());
+        int open = programme().proof().open().size();
+        assertThat(open).isPositive();
+        assertThat(text("#proof-sentence")).isEqualTo(programme().proof().sentence());
+        ListView<?> findings = lookup("#proof-findings").queryListView();
+        assertThat(findings.getItems()).hasSize(open);
+        interact(() -> {
+            findings.getSelectionModel().select(0);
+            findings.requestFocus();
+        });
+        push(KeyCode.L);
+        until(() -> lookup(".dialog-pane .text-field").tryQuery().isPresent());
+        clickOn(".dialog-pane .text-field");
+        write("known and meant");
+        push(KeyCode.ENTER);
+        until(() -> programme().proof().waived().size() == 1);
+        assertThat(shell.session().workout().waivers().get(0).reason()).isEqualTo("known and meant");
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme().proof().waived().isEmpty());
+    }
+
+    @Test
+    void whereThreadsPartCanBeShownAloneAndLeadsToItsStage() throws Exception {
+        openWithTake();
+        clickOn("#stage-proof");
+        clickOn("#only-apart");
+        ListView<?> plaits = lookup("#plaits").queryListView();
+        assertThat(plaits.getItems())
+                .hasSizeLessThan(programme().timeline().intervals().size());
+        ListView<?> findings = lookup("#proof-findings").queryListView();
+        interact(() -> {
+            findings.getSelectionModel().select(0);
+            findings.requestFocus();
+        });
+        push(KeyCode.ENTER);
+        until(() -> lookup("#plaits").tryQuery().isEmpty());
+    }
+
+    @Test
+    void aStyleAndAPieceAreChosenAndAPieceIsDraggedElsewhere() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        ListView<?> stretches = lookup("#stretches").queryListView();
+        interact(() -> stretches.getSelectionModel().select(1));
+        clickOn("#dress-tab-style");
+        clickOn("#style-lantern");
+        until(() -> programme().dressing().notes().style().name().equals("Lantern"));
+        clickOn("#dress-tab-pieces");
+        clickOn("#shows-progress");
+        until(() -> !programme().dressing().notes().shows(DressNotes.Extra.PROGRESS));
+        clickOn("#dress-tab-places");
+        Node pane = lookup("#drag-pane").query();
+        Bounds at = pane.localToScreen(pane.getBoundsInLocal());
+        double scale = Math.min(at.getWidth() / 1280, at.getHeight() / 720);
+        double left = at.getMinX() + (at.getWidth() - 1280 * scale) / 2;
+        Box clock = programme().dressing().layout().areas().get(1).boxes().get(Layout.Group.CLOCK);
+        drag(left + (clock.x() + 40) * scale, at.getMinY() + (clock.y() + 40) * scale)
+                .moveTo(left + 150 * scale, at.getMinY() + 620 * scale)
+                .drop();
+        until(() -> !programme().workout().dressing().places().isEmpty());
+        assertThat(programme().workout().dressing().places().get(0).group()).isEqualTo(Layout.Group.CLOCK);
+        assertThat(programme().dressing().layout().areas().get(1).anchors().get(Layout.Group.CLOCK))
+                .isEqualTo(programme().workout().dressing().places().get(0).anchor());
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme().workout().dressing().places().isEmpty());
+    }
+}

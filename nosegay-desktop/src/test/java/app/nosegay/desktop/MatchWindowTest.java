@@ -1,0 +1,208 @@
+package app.nosegay.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.jobs.Libraries;
+import app.nosegay.library.CueKind;
+import app.nosegay.match.LengthRule;
+import app.nosegay.match.Match;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListView;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** Match in the real window: the Score, the player, takes, cuts and words. */
+class MatchWindowTest extends DrivenWindow {
+    @Test
+    void theScoreShowsEveryIntervalAndABoundaryCanBeDraggedAndUndone() throws Exception {
+        openWithTake();
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").query();
+        until(() ->
+                score.getItems().size() == programme().timeline().intervals().size());
+        until(() -> lookup("#score .list-cell").queryAll().size() > 2);
+        Match.Placed before = programme().match().segments().get(1);
+        clickOn("#score");
+        interact(() -> score.getSelectionModel().select(1));
+        clickOn("#keep");
+        until(() -> shell.session().workout().pins().size() == 1);
+        interact(() -> score.requestFocus());
+        write("]]]");
+        until(() -> programme()
+                        .match()
+                        .segment(before.id())
+                        .orElseThrow()
+                        .start()
+                        .since(before.start())
+                        .seconds()
+                > 0.09);
+        assertThat(programme().match().segment(before.id()).orElseThrow().startPinned())
+                .isTrue();
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme()
+                        .match()
+                        .segment(before.id())
+                        .orElseThrow()
+                        .start()
+                        .since(before.start())
+                        .seconds()
+                < 0.09);
+        Node cell = lookup("#score .list-cell").nth(2).query();
+        double scaleStart = cell.localToScreen(cell.getBoundsInLocal()).getMinX();
+        assertThat(scaleStart).isPositive();
+        dragBoundary(score);
+    }
+
+    /** Takes hold of the first visible boundary of the second line, the stem at its start, and pulls it a little to the right. */
+    private void dragBoundary(ListView<?> score) throws Exception {
+        int pins = shell.session().workout().pins().size();
+        double at = score.localToScreen(score.getBoundsInLocal()).getMinX();
+        double y =
+                lookup("#score .list-cell").nth(1).query().localToScreen(0, 30).getY();
+        for (double x = at + 158;
+                x < at + 330 && shell.session().workout().pins().size() == pins;
+                x += 4) {
+            moveTo(x, y);
+            Node under = lookup("#score .list-cell").nth(1).query();
+            boolean grip = under.lookupAll("*").stream().anyMatch(n -> n.getCursor() == javafx.scene.Cursor.H_RESIZE);
+            if (grip) {
+                drag(x, y).moveBy(14, 0).drop();
+                until(() -> shell.session().workout().pins().size() >= pins
+                        && shell.session().undoName().orElse("").startsWith("move"));
+                return;
+            }
+        }
+        assertThat(shell.session().workout().pins().size())
+                .as("a boundary was found to drag")
+                .isGreaterThan(pins);
+    }
+
+    @Test
+    void theTakePlaysFromALineAndStops() throws Exception {
+        openWithTake();
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").query();
+        interact(() -> score.getSelectionModel().select(1));
+        clickOn("#play");
+        until(() -> text("#now-at").contains("second"));
+        clickOn("#play");
+        until(() -> text("#now-at").contains("starts at"));
+    }
+
+    @Test
+    void everyTryOfAnIntervalIsShownAndPlays() throws Exception {
+        openWithTake();
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").queryListView();
+        interact(() -> score.getSelectionModel().select(1));
+        clickOn("#match-tab-takes");
+        until(() -> text("#takes-heading").equals("Squat was done once."));
+        until(() -> lookup("#tries .picture .image-view").tryQuery().isPresent()
+                && lookup("#tries .image-view").queryAs(ImageView.class).getImage() != null);
+        Image before = lookup("#tries .image-view").queryAs(ImageView.class).getImage();
+        clickOn("Play");
+        until(() -> lookup("#tries .image-view").queryAs(ImageView.class).getImage() != before);
+        interact(() -> score.getSelectionModel().select(3));
+        until(() -> text("#takes-heading").equals("Push-up was done once."));
+    }
+
+    @Test
+    void oneIntervalGetsALengthRuleOfItsOwn() throws Exception {
+        openWithTake();
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").queryListView();
+        interact(() -> score.getSelectionModel().select(1));
+        clickOn("#match-tab-cuts");
+        ComboBox<String> own = lookup("#own-length-rule").queryComboBox();
+        interact(() -> own.getSelectionModel().select(2));
+        until(() -> programme().workout().matching().rules().containsValue(LengthRule.CLOCK));
+        assertThat(programme().workout().matching().rules().keySet()).allMatch(id -> id.startsWith("a/squat"));
+        interact(() -> own.getSelectionModel().select(0));
+        until(() -> programme().workout().matching().rules().isEmpty());
+    }
+
+    @Test
+    void whatIsDecidedAboutTheMatchIsKeptAndUndone() throws Exception {
+        openWithTake();
+        interact(() -> shell.go("Match"));
+        until(() -> lookup("#score").tryQuery().isPresent());
+        clickOn("#match-tab-cuts");
+        until(() -> text("#cut-length").startsWith("The programme lasts"));
+        String before = text("#cut-length");
+        interact(
+                () -> lookup("#length-rule").queryComboBox().getSelectionModel().select(1));
+        until(() -> shell.session().workout().matching().rule() == LengthRule.CLOCK);
+        until(() -> programme().workout().matching().rule() == LengthRule.CLOCK);
+        assertThat(lookup("#undo").queryAs(Button.class).getText()).startsWith("Undo: trust the clock");
+        clickOn("#undo");
+        until(() -> text("#cut-length").equals(before));
+        clickOn("#match-tab-words");
+        until(() -> text("#words-summary").startsWith("No transcript came with the recordings."));
+        clickOn("#match-tab-findings");
+        until(() -> lookup("#match-findings").tryQuery().isPresent());
+        int lines = lookup("#score").queryListView().getItems().size();
+        interact(
+                () -> lookup("#score-order").queryComboBox().getSelectionModel().select("Work only"));
+        until(() -> lookup("#score").queryListView().getItems().size() < lines);
+    }
+
+    @Test
+    void aLineIsNudgedByTenthsAndSeconds() throws Exception {
+        openWithTake();
+        interact(() -> shell.go("Match"));
+        until(() -> lookup("#score").tryQuery().isPresent());
+        interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
+        clickOn("#score");
+        interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
+        double before = programme().match().segments().get(1).start().seconds();
+        push(KeyCode.PERIOD);
+        until(() -> !programme().workout().pins().isEmpty());
+        assertThat(programme().match().segments().get(1).start().seconds()).isBetween(before + 0.09, before + 0.11);
+        push(KeyCode.SHIFT, KeyCode.COMMA);
+        until(() -> programme().match().segments().get(1).start().seconds() < before - 0.5);
+        assertThat(programme().match().segments().get(1).startPinned()).isTrue();
+    }
+
+    @Test
+    void theScoreFoldsByBlock() throws Exception {
+        openWithTake();
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").queryListView();
+        int lines = score.getItems().size();
+        interact(() -> {
+            score.requestFocus();
+            score.getSelectionModel().select(1);
+        });
+        push(KeyCode.F);
+        until(() -> score.getItems().size() == 3);
+        assertThat(score.getItems()).allMatch(row -> row.toString().startsWith("ScoreFold"));
+        interact(() -> score.getSelectionModel().select(1));
+        push(KeyCode.F);
+        until(() -> score.getItems().size() == 6);
+        push(KeyCode.J);
+        until(() -> text("#now-at").startsWith("Squat"));
+        push(KeyCode.F);
+        until(() -> score.getItems().size() == 3);
+        interact(
+                () -> lookup("#score-order").queryComboBox().getSelectionModel().select(0));
+        until(() -> score.getItems().size() == lines);
+    }
+
+    @Test
+    void whatWasSaidOffTheScriptIsKeptAsACue() throws Exception {
+        openWithTake("WEBVTT\n\n00:00:16.000 --> 00:00:18.000\nSpread the mat apart with both feet.\n");
+        clickOn("#stage-match");
+        clickOn("#match-tab-words");
+        until(() -> lookup("Keep as a cue").tryQuery().isPresent());
+        clickOn("Keep as a cue");
+        until(() -> Libraries.own().stream()
+                .anyMatch(m -> m.name().equals("squat")
+                        && m.cues(CueKind.FORM).contains("Spread the mat apart with both feet.")));
+        until(() -> programme().adLibs().isEmpty()
+                || lookup("Keep as a cue").tryQuery().isEmpty());
+    }
+}
