@@ -3,6 +3,7 @@ package app.nosegay.match;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.jtransforms.fft.FloatFFT_1D;
 
@@ -27,26 +28,46 @@ public final class BeepListener {
 
     private static final double LONGEST = 2.5;
 
+    /** A voice never holds its pitch like a timer does: the spread of a tone's frequency, in hertz. */
+    private static final double STEADY_HZ = 1.5;
+    /** A tone that is drowned by a voice goes on while its own bin keeps this share of its strength. */
+    private static final double STILL_THERE = 0.5;
+    /** It is followed that long under a voice, in frames: no beep lasts longer than half a second behind its last clear moment. */
+    private static final int DROWNED_FRAMES = 50;
+    /** Fewer clear frames tell nothing of its frequency. */
+    private static final int LEAST_CLEAR = 4;
+    /** Frames after which a tone that is neither heard nor drowned has ended. */
+    private static final int GONE_FRAMES = 2;
+
     private final int sampleRate;
     private final int hop;
     private final float[] window = new float[WINDOW];
     private final float[] pending = new float[WINDOW];
     private final FloatFFT_1D fft = new FloatFFT_1D(WINDOW);
     private final List<TakeEvidence.Beep> beeps = new ArrayList<>();
+    /** The spectra of the last frames, newest at {@code frame % size}. */
+    private final double[][] recent = new double[DROWNED_FRAMES + 4][WINDOW / 2];
+
+    private final List<Line> lines = new ArrayList<>();
     private int filled;
     private long frame;
-    private Line line;
-    private double[] lastPowers = new double[WINDOW / 2];
 
     /** A tone while it lasts. */
     private static final class Line {
         int bin;
         long firstFrame;
+        /** When it last stood above all else. */
+        long clearFrame;
+        /** When it was last there at all, clear or drowned. */
         long lastFrame;
-        double beforeAmplitude;
-        double firstAmplitude;
-        double strongest;
-        final List<Double> early = new ArrayList<>();
+
+        /** Amplitudes of its clear frames. */
+        final List<Double> clear = new ArrayList<>();
+
+        /** Where it began, in seconds; found while its beginning is still remembered. */
+        double onset = Double.NaN;
+
+        final List<Double> hz = new ArrayList<>();
     }
 
     public BeepListener(int sampleRate) {
@@ -76,7 +97,9 @@ public final class BeepListener {
 
     /** The beeps heard, in order; call once, after the last sample. */
     public List<TakeEvidence.Beep> heard() {
-        close();
+        lines.forEach(this::close);
+        lines.clear();
+        beeps.sort(Comparator.comparing(TakeEvidence.Beep::time));
         return List.copyOf(beeps);
     }
 
@@ -86,7 +109,7 @@ public final class BeepListener {
             spectrum[i] = pending[i] * window[i];
         }
         fft.realForward(spectrum);
-        double[] powers = new double[WINDOW / 2];
+        double[] powers = recent[(int) (frame % recent.length)];
         int low = (int) (LOW_HZ * WINDOW / sampleRate);
         int high = (int) Math.min(WINDOW / 2 - 2, HIGH_HZ * WINDOW / sampleRate);
         double all = 1e-12;
@@ -105,64 +128,107 @@ public final class BeepListener {
                 other = Math.max(other, powers[b]);
             }
         }
-        // A Hann-windowed sine of amplitude a peaks at power (a · N / 4)².
-        double amplitude = Math.sqrt(powers[peak]) * 4 / WINDOW;
-        boolean tonal = amplitude > LEAST_AMPLITUDE && powers[peak] > ABOVE_OTHERS * other && own > SHARE * all;
-        track(tonal, peak, amplitude);
-        lastPowers = powers;
+        boolean tonal =
+                amplitude(powers, peak) > LEAST_AMPLITUDE && powers[peak] > ABOVE_OTHERS * other && own > SHARE * all;
+        if (tonal) {
+            clear(powers, peak);
+        }
+        lines.removeIf(line -> ends(line, powers));
     }
 
-    private void track(boolean tonal, int peak, double amplitude) {
-        boolean goesOn = line != null && tonal && Math.abs(peak - line.bin) <= 1 && frame - line.lastFrame <= 2;
-        if (goesOn) {
-            line.lastFrame = frame;
-            line.strongest = Math.max(line.strongest, amplitude);
-            if (line.early.size() < 8) {
-                line.early.add(amplitude);
-            }
-        } else if (tonal) {
-            close();
+    /** A Hann-windowed sine of amplitude a peaks at power (a · N / 4)². */
+    private static double amplitude(double[] powers, int bin) {
+        return Math.sqrt(powers[bin]) * 4 / WINDOW;
+    }
+
+    /** The frequency of a peak between bins, by the parabola through its logarithms (Smith and Serra 1987). */
+    private double hz(double[] powers, int peak) {
+        double left = Math.log(powers[peak - 1] + 1e-20);
+        double middle = Math.log(powers[peak] + 1e-20);
+        double right = Math.log(powers[peak + 1] + 1e-20);
+        double bend = left - 2 * middle + right;
+        return (peak + (bend == 0 ? 0 : 0.5 * (left - right) / bend)) * sampleRate / WINDOW;
+    }
+
+    /** A frame in which one line stands above all others: of a tone that lasts already, or the first of one. */
+    private void clear(double[] powers, int peak) {
+        Line line = lines.stream()
+                .filter(l -> Math.abs(l.bin - peak) <= 1)
+                .findFirst()
+                .orElse(null);
+        if (line == null) {
             line = new Line();
             line.bin = peak;
             line.firstFrame = frame;
+            lines.add(line);
+        }
+        line.clearFrame = frame;
+        line.lastFrame = frame;
+        line.clear.add(amplitude(powers, peak));
+        line.hz.add(hz(powers, peak));
+        if (line.hz.size() == LEAST_CLEAR + 2) {
+            line.onset = onsetSeconds(line);
+        }
+    }
+
+    /** Whether a line has ended; it is kept as a beep if it was one. */
+    private boolean ends(Line line, double[] powers) {
+        if (line.clearFrame != frame && amplitude(powers, line.bin) >= STILL_THERE * median(line.clear)) {
             line.lastFrame = frame;
-            line.beforeAmplitude = Math.sqrt(lastPowers[peak]) * 4 / WINDOW;
-            line.firstAmplitude = amplitude;
-            line.strongest = amplitude;
-            line.early.add(amplitude);
-        } else if (line != null && frame - line.lastFrame > 2) {
-            close();
         }
+        boolean over = frame - line.lastFrame > GONE_FRAMES || frame - line.clearFrame > DROWNED_FRAMES;
+        if (over) {
+            close(line);
+        }
+        return over;
     }
 
-    private void close() {
-        if (line != null) {
-            double seconds = (line.lastFrame - line.firstFrame + 1) * hop / (double) sampleRate;
-            if (seconds >= SHORTEST && seconds <= LONGEST) {
-                beeps.add(new TakeEvidence.Beep(
-                        Time.ofSeconds(onsetSeconds()),
-                        Length.ofSeconds(seconds),
-                        line.bin * sampleRate / (double) WINDOW,
-                        20 * Math.log10(line.strongest)));
-            }
+    private void close(Line line) {
+        double clear = (line.clearFrame - line.firstFrame + 1) * hop / (double) sampleRate;
+        if (line.hz.size() < LEAST_CLEAR || clear < SHORTEST || clear > LONGEST || spread(line.hz) > STEADY_HZ) {
+            return;
         }
-        line = null;
+        double onset = Double.isNaN(line.onset) ? onsetSeconds(line) : line.onset;
+        double end = (line.clearFrame * hop + WINDOW / 2.0) / sampleRate;
+        beeps.add(new TakeEvidence.Beep(
+                Time.ofSeconds(onset),
+                Length.ofSeconds(Math.max(clear, end - onset)),
+                median(line.hz),
+                20 * Math.log10(median(line.clear))));
     }
 
-    /** Where the line crosses half its steady strength: a window centred on the onset holds half of it. */
-    private double onsetSeconds() {
-        double half = 0.5 * line.strongest;
-        double before = line.beforeAmplitude;
-        double at = line.firstFrame;
-        for (int i = 0; i < line.early.size(); i++) {
-            double here = line.early.get(i);
-            if (here >= half) {
-                double part = here > before ? (half - before) / (here - before) : 1;
-                at = line.firstFrame + i - 1 + Math.max(-1, Math.min(1, part));
-                break;
-            }
-            before = here;
+    /** The spread of a tone's frequency: 1.4826 × the median distance from the median, which a few drowned frames do not change. */
+    private static double spread(List<Double> hz) {
+        double middle = median(hz);
+        return 1.4826 * median(hz.stream().map(h -> Math.abs(h - middle)).toList());
+    }
+
+    private static double median(List<Double> values) {
+        double[] sorted =
+                values.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        return sorted[sorted.length / 2];
+    }
+
+    /**
+     * Where the line crosses half its steady strength: a window centred on the onset holds half of it. A voice may have drowned its beginning,
+     * so it is followed back in its own bin.
+     */
+    private double onsetSeconds(Line line) {
+        double half = 0.5 * median(line.clear);
+        long oldest = Math.max(0, frame - recent.length + 1);
+        long at = line.firstFrame;
+        while (at > oldest && at < frame && amplitude(recent[(int) (at % recent.length)], line.bin) < half) {
+            at++;
         }
-        return (at * hop + WINDOW / 2.0) / sampleRate;
+        while (at - 1 > oldest && amplitude(recent[(int) ((at - 1) % recent.length)], line.bin) >= half) {
+            at--;
+        }
+        if (at <= oldest) {
+            return (line.firstFrame * hop + WINDOW / 2.0) / sampleRate;
+        }
+        double here = amplitude(recent[(int) (at % recent.length)], line.bin);
+        double before = amplitude(recent[(int) ((at - 1) % recent.length)], line.bin);
+        double part = here > before ? Math.max(0, Math.min(1, (half - before) / (here - before))) : 1;
+        return ((at - 1 + part) * hop + WINDOW / 2.0) / sampleRate;
     }
 }

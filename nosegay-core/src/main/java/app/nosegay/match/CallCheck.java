@@ -2,16 +2,28 @@ package app.nosegay.match;
 
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Remembered;
+import app.nosegay.time.Time;
 import app.nosegay.transcript.Call;
 import app.nosegay.transcript.CallKind;
+import app.nosegay.transcript.CallReader;
+import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -34,11 +46,16 @@ final class CallCheck {
 
     private static final Pattern SECONDS = Pattern.compile("(\\d+|five|ten|fifteen|twenty|thirty)[- ]seconds?");
 
+    /** The calls in a scripted line. */
+    private static final Remembered<List<Call>> SCRIPTED = new Remembered<>(
+            text -> CallReader.read(List.of(new Caption(Time.zero(), Time.ofSeconds(2), text)), List.of()));
+
     private final Timeline timeline;
     private final Match match;
     private final List<TakeEvidence> takes;
     private final List<HeardCall> calls;
     private final Map<String, Segment> byId = new HashMap<>();
+    private final Map<String, Interval> intervals = new HashMap<>();
     private final List<Finding> findings = new ArrayList<>();
 
     private CallCheck(Timeline timeline, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
@@ -47,17 +64,18 @@ final class CallCheck {
         this.takes = takes;
         this.calls = calls;
         timeline.segments().forEach(s -> byId.put(s.id(), s));
+        timeline.intervals().forEach(i -> i.segments().forEach(s -> intervals.put(s.id(), i)));
     }
 
     static List<Finding> findings(
-            Timeline timeline, Match match, List<TakeEvidence> takes, List<HeardCall> calls, List<SaidLine> said) {
+            Timeline timeline, CuePlan cues, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
         CallCheck check = new CallCheck(timeline, match, takes, calls);
         for (HeardCall c : calls) {
             check.off(c);
             check.name(c);
             check.promise(c);
         }
-        check.never();
+        check.never(cues);
         return check.findings;
     }
 
@@ -159,26 +177,24 @@ final class CallCheck {
         }
         Match.Placed at = match.segment(c.segment()).orElseThrow();
         boolean moving = byId.get(c.segment()).kind().isMoving();
-        List<String> next = new ArrayList<>();
-        match.segments().stream()
+        String now = moving ? byId.get(c.segment()).move() : null;
+        String next = match.segments().stream()
                 .filter(p -> c.take().equals(p.take())
                         && p.start().compareTo(moving ? at.end() : at.start()) >= 0
-                        && byId.get(p.id()).kind().isMoving())
-                .sorted(java.util.Comparator.comparing(Match.Placed::start))
-                .limit(2)
-                .forEach(p -> next.add(byId.get(p.id()).move()));
-        if (moving) {
-            next.add(byId.get(c.segment()).move());
-        }
+                        && byId.get(p.id()).kind().isMoving()
+                        && !byId.get(p.id()).move().equals(now))
+                .min(Comparator.comparing(Match.Placed::start))
+                .map(p -> byId.get(p.id()).move())
+                .orElse(null);
         boolean planned = timeline.workMoves(true).stream().anyMatch(m -> alike(m, call.of()))
                 || timeline.segments().stream().anyMatch(s -> s.move() != null && alike(s.move(), call.of()));
-        boolean right = next.isEmpty() || next.stream().limit(moving ? 3 : 1).anyMatch(m -> alike(m, call.of()));
+        boolean right = next == null || alike(next, call.of()) || now != null && alike(now, call.of());
         if (!right && planned) {
             add(
                     "match.wrong-name",
                     Severity.FIX,
                     c.segment(),
-                    place(c) + " names " + call.of() + "; " + next.get(0) + " comes.",
+                    place(c) + " names " + call.of() + "; " + next + " comes.",
                     "correct it in the caption and on screen, or record the line again");
         }
     }
@@ -216,46 +232,74 @@ final class CallCheck {
         }
     }
 
-    /** Calls the workout's style promises, where most were made and one was not. */
-    private void never() {
-        var style = timeline.sheet().header().calls();
-        for (Match.Placed p : match.segments()) {
-            Segment s = byId.get(p.id());
-            TakeEvidence take = takes.stream()
-                    .filter(t -> t.id().equals(p.take()))
-                    .findFirst()
-                    .orElse(null);
-            if (!p.matched()
-                    || take == null
-                    || take.words().isEmpty()
-                    || s.kind() != SegmentKind.WORK
-                    || s.reps() != null) {
-                continue;
-            }
-            double length = p.end().since(p.start()).seconds();
-            for (int left : style.secondsLeft()) {
-                boolean due = left <= 0.6 * length && s.duration().seconds() * 0.6 >= left && !sharesInterval(s);
-                if (due
-                        && isUsual(CallKind.SECONDS_LEFT, left)
-                        && !made(p, CallKind.SECONDS_LEFT, left, p.end().seconds() - left)) {
-                    missing(s, left + " seconds");
-                }
-            }
-            if (style.half()
-                    && !sharesInterval(s)
-                    && isUsual(CallKind.HALF_WAY, 0)
-                    && length >= 20
-                    && !made(p, CallKind.HALF_WAY, 0, p.start().seconds() + length / 2)) {
-                missing(s, "half-way");
+    /** Calls of time left and of half-way in the script, where most were made and one was not. */
+    private void never(CuePlan cues) {
+        Map<String, List<Due>> byCall = new LinkedHashMap<>();
+        for (ScriptLine line : cues.lines()) {
+            if (line.isCall()) {
+                due(line).ifPresent(d -> byCall.computeIfAbsent(d.words(), w -> new ArrayList<>())
+                        .add(d));
             }
         }
+        byCall.forEach((words, dues) -> {
+            long made = dues.stream().filter(this::made).count();
+            if (made > 1 && made * 2 >= dues.size()) {
+                dues.stream().filter(d -> !made(d)).forEach(d -> missing(byId.get(d.segment()), words));
+            }
+        });
     }
 
-    private boolean sharesInterval(Segment s) {
-        return timeline.segments().stream()
-                        .filter(o -> o.interval().equals(s.interval()))
-                        .count()
-                > 1;
+    /**
+     * A call that the script has in an interval that was found whole, in a take whose words are known.
+     *
+     * @param parts the interval's segments
+     * @param at when it is due, in seconds of the take
+     */
+    private record Due(String segment, Call call, String words, List<Match.Placed> parts, double at) {}
+
+    private Optional<Due> due(ScriptLine line) {
+        Interval interval = intervals.get(line.segment());
+        Call call = SCRIPTED.of(line.text()).stream()
+                .filter(c -> c.kind() == CallKind.SECONDS_LEFT || c.kind() == CallKind.HALF_WAY)
+                .findFirst()
+                .orElse(null);
+        if (call == null || interval == null || !isTimed(interval)) {
+            return Optional.empty();
+        }
+        List<Match.Placed> parts = parts(interval);
+        boolean whole = parts.size() == interval.segments().size()
+                && parts.stream().map(Match.Placed::take).distinct().count() == 1
+                && isTranscribed(parts.get(0).take());
+        if (!whole) {
+            return Optional.empty();
+        }
+        Time<Axis.Take> start = parts.get(0).start();
+        Time<Axis.Take> end = parts.get(parts.size() - 1).end();
+        double length = end.since(start).seconds();
+        if (call.kind() == CallKind.HALF_WAY) {
+            return Optional.of(new Due(line.segment(), call, "half-way", parts, start.seconds() + length / 2));
+        }
+        // A set that was cut so short that the call never came due is told as short.
+        return call.value() > 0.6 * length
+                ? Optional.empty()
+                : Optional.of(
+                        new Due(line.segment(), call, call.value() + " seconds", parts, end.seconds() - call.value()));
+    }
+
+    /** Whether people move to a clock in it. */
+    private static boolean isTimed(Interval interval) {
+        return interval.kind().isMoving() && interval.segments().stream().allMatch(s -> s.reps() == null);
+    }
+
+    private boolean isTranscribed(String take) {
+        return takes.stream().anyMatch(t -> t.id().equals(take) && !t.words().isEmpty());
+    }
+
+    private List<Match.Placed> parts(Interval interval) {
+        return interval.segments().stream()
+                .flatMap(s -> match.segment(s.id()).stream())
+                .filter(Match.Placed::matched)
+                .toList();
     }
 
     private void missing(Segment s, String call) {
@@ -267,26 +311,12 @@ final class CallCheck {
                 "show it on screen, or record the line");
     }
 
-    /** Whether this kind of call is made in at least half of the sets. */
-    private boolean isUsual(CallKind kind, int value) {
-        long sets = match.segments().stream()
-                .filter(p -> p.matched()
-                        && byId.get(p.id()).kind() == SegmentKind.WORK
-                        && byId.get(p.id()).reps() == null)
-                .count();
-        long made = calls.stream().filter(c -> is(c.call(), kind, value)).count();
-        return made * 2 >= sets && made > 1;
-    }
-
-    private static boolean is(Call c, CallKind kind, int value) {
-        return c.kind() == kind && (kind == CallKind.HALF_WAY || c.value() != null && c.value() == value);
-    }
-
-    private boolean made(Match.Placed p, CallKind kind, int value, double at) {
+    private boolean made(Due due) {
         return calls.stream()
-                .anyMatch(c -> c.take().equals(p.take())
-                        && is(c.call(), kind, value)
-                        && (Math.abs(c.call().time().seconds() - at) < NEAR_SCRIPT + 1.5
-                                || p.id().equals(c.segment())));
+                .anyMatch(c -> c.take().equals(due.parts().get(0).take())
+                        && c.call().kind() == due.call().kind()
+                        && Objects.equals(c.call().value(), due.call().value())
+                        && (Math.abs(c.call().time().seconds() - due.at()) < NEAR_SCRIPT + 1.5
+                                || due.parts().stream().anyMatch(p -> p.id().equals(c.segment()))));
     }
 }

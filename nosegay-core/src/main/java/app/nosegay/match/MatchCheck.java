@@ -8,7 +8,9 @@ import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Side;
 import app.nosegay.plan.SideWay;
 import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlan;
 import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Caption;
@@ -40,6 +42,10 @@ public final class MatchCheck {
 
     private static final Pattern NEXT = Pattern.compile("(?i)^\\W*(?:next|coming up|up next|after this|get ready)\\b");
 
+    private static final Pattern CHANGES = Pattern.compile("(?i)\\b(?:switch|swap|change|other side|over to)\\b");
+    /** "Switch to the left" is said a little before it is time to. */
+    private static final Length CHANGE_SAID_BEFORE = Length.ofSeconds(3);
+
     private final Timeline timeline;
     private final Match match;
     private final List<TakeEvidence> takes;
@@ -56,6 +62,7 @@ public final class MatchCheck {
     /** All findings of the match; none without takes. */
     public static List<Finding> findings(
             Timeline timeline,
+            CuePlan cues,
             Match match,
             MatchNotes notes,
             List<TakeEvidence> takes,
@@ -75,7 +82,7 @@ public final class MatchCheck {
         check.wrongShowings();
         check.findings.addAll(RoundOrder.findings(timeline, match));
         check.findings.addAll(CutLosses.findings(timeline, match, notes, takes, said));
-        check.findings.addAll(CallCheck.findings(timeline, match, takes, calls, said));
+        check.findings.addAll(CallCheck.findings(timeline, cues, match, takes, calls));
         check.findings.sort(java.util.Comparator.comparing(Finding::severity));
         return check.findings;
     }
@@ -431,8 +438,12 @@ public final class MatchCheck {
     }
 
     private void sideWord(String take, Caption c, Segment s, boolean mirrored) {
-        boolean ofNext =
-                s.kind() == SegmentKind.SWITCH || NEXT.matcher(c.text()).find();
+        Match.Placed here = match.segment(s.id()).orElseThrow();
+        boolean changes =
+                CHANGES.matcher(c.text()).find() && here.end().since(c.start()).compareTo(CHANGE_SAID_BEFORE) < 0;
+        boolean ofNext = changes
+                || s.kind() == SegmentKind.SWITCH
+                || NEXT.matcher(c.text()).find();
         Segment about = ofNext ? next(s) : s;
         boolean sided = about != null
                 && (about.side() == Side.LEFT || about.side() == Side.RIGHT)

@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 /** What an unplanned stretch of a take is, by what is said, seen and heard in it. */
 final class Stretches {
     private static final Pattern FLUFF = Pattern.compile(
-            "(?i)\\bsorry\\b|\\b(?:start|do|try|take|say|film|shoot) (?:that|this|it)(?: one| bit)? (?:over|again)\\b|\\bagain from\\b|\\blet me (?:redo|try that|start (?:that|this|over)|do (?:that|this))|\\bone more take\\b|\\b(?:oops|whoops)\\b|\\bmessed (?:that|it) up\\b|\\bhang on\\b|\\bhold on(?! to)\\b|\\bwhat am i (?:doing|saying)|\\bignore that\\b|\\bcut that\\b|\\bwrong (?:side|leg|arm|one), (?:sorry|let)");
+            "(?i)\\bsorry\\b|\\b(?:start|do|try|take|say|film|shoot) (?:that|this|it)(?: one| bit)? (?:over|again)\\b|\\bagain from\\b|\\blet me (?:redo|try that|start (?:that|this|over)|do (?:that|this))|\\bone more take\\b|\\b(?:oops|whoops)\\b|\\bmessed (?:that|it) up\\b|\\bhang on\\b|(?:^|[,.!?] *)hold on(?:[,.!?]| a (?:second|minute|moment)|$)|\\bwhat am i (?:doing|saying)|\\bignore that\\b|\\bcut that\\b|\\bwrong (?:side|leg|arm|one), (?:sorry|let)");
     private static final double LEAST_MOVEMENT = 0.25;
     private static final double LEAST_DEAD_AIR = 5;
 

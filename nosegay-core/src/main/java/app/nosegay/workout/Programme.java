@@ -88,7 +88,7 @@ public record Programme(
         Cut cut = Cut.of(match, notes);
         List<HeardCall> calls = CallTruth.of(timeline, match, evidence, library.names());
         List<SaidLine> said = SaidLine.of(timeline, cues, match, evidence);
-        List<Finding> matchFindings = matchFindings(timeline, match, notes, cut, evidence, calls, said);
+        List<Finding> matchFindings = matchFindings(timeline, cues, match, notes, cut, evidence, calls, said);
         Dressing dressing = withCaptions(
                 Dresser.dress(
                         timeline,
@@ -152,13 +152,15 @@ public record Programme(
 
     private static List<Finding> matchFindings(
             Timeline timeline,
+            CuePlan cues,
             Match match,
             MatchNotes notes,
             Cut cut,
             List<TakeEvidence> evidence,
             List<HeardCall> calls,
             List<SaidLine> said) {
-        List<Finding> findings = new ArrayList<>(MatchCheck.findings(timeline, match, notes, evidence, calls, said));
+        List<Finding> findings =
+                new ArrayList<>(MatchCheck.findings(timeline, cues, match, notes, evidence, calls, said));
         boolean voiceOnly = timeline.sheet().header().voiceOnly();
         findings.addAll(SoundCheck.findings(match, cut, evidence, voiceOnly));
         return findings;

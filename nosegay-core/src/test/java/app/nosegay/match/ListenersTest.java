@@ -129,6 +129,34 @@ class ListenersTest {
     }
 
     @Test
+    void aBeepWhoseBeginningAVoiceDrownsIsHeardOnceAndFromItsBeginning() {
+        float[] sound = noise(6, 0.001, 5);
+        add(sound, beep(1320, 0.4), 2.0, 0.2);
+        add(sound, voice(0.2, 7), 1.95, 1.2);
+        assertThat(beeps(sound)).singleElement().satisfies(b -> {
+            assertThat(b.time().seconds()).isBetween(1.96, 2.03);
+            assertThat(b.hz()).isBetween(1316.0, 1324.0);
+        });
+    }
+
+    @Test
+    void aVowelHeldAlmostSteadyIsNoBeep() {
+        float[] sound = noise(6, 0.001, 6);
+        for (int n = 0; n < 4; n++) {
+            float[] vowel = new float[(int) (0.12 * RATE)];
+            double phase = 0;
+            for (int i = 0; i < vowel.length; i++) {
+                // One strong harmonic near 740 Hz that falls by 20 Hz, as it does at the end of a word.
+                phase += 2 * Math.PI * (750 - 20.0 * i / vowel.length) / RATE;
+                double soft = Math.min(1, Math.min(i, vowel.length - i) / 200.0);
+                vowel[i] = (float) (soft * (Math.sin(phase) + 0.1 * Math.sin(2 * phase) + 0.1 * Math.sin(phase / 4)));
+            }
+            add(sound, vowel, 1 + n, 0.3);
+        }
+        assertThat(beeps(sound)).isEmpty();
+    }
+
+    @Test
     void theCodeCatchesASingleWrongSymbol() {
         for (int run = 0; run < 256; run += 5) {
             float[] ignored = SyncTone.tone(true, run, 8000);

@@ -8,6 +8,7 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -30,6 +31,8 @@ class OffTheScriptTest {
     private static final Timeline TIMELINE = SampleSheets.timeline(
             "title: T\ncalls: 10\ntalk Hi  0:20\ncircuit A  rounds 2  work 0:30  rest 0:20\n  goblet squat\n"
                     + "    easier: Sit down to a bench and stand again.\n  push-up\n  kettlebell deadlift\ntalk Bye  0:10\n");
+
+    private static final CuePlan CUES = CuePlanner.plan(TIMELINE, LIBRARY, SpeechRate.DEFAULT);
 
     /** As planned, with the segments of round two in the order given by moves. */
     private static Match match(List<Segment> order) {
@@ -63,9 +66,8 @@ class OffTheScriptTest {
 
     private static List<Finding> findings(Match match, MatchNotes notes, Caption... captions) {
         TakeEvidence take = take(captions);
-        List<SaidLine> said =
-                SaidLine.of(TIMELINE, CuePlanner.plan(TIMELINE, LIBRARY, SpeechRate.DEFAULT), match, List.of(take));
-        return MatchCheck.findings(TIMELINE, match, notes, List.of(take), List.of(), said);
+        List<SaidLine> said = SaidLine.of(TIMELINE, CUES, match, List.of(take));
+        return MatchCheck.findings(TIMELINE, CUES, match, notes, List.of(take), List.of(), said);
     }
 
     private static List<String> codes(List<Finding> findings) {
@@ -149,8 +151,7 @@ class OffTheScriptTest {
     void whatIsUsefulOffTheScriptIsOfferedAsACue(String text, CueKind kind) {
         Match match = asPlanned();
         List<TakeEvidence> takes = List.of(take(at("a/goblet-squat/r1", 12, text)));
-        List<SaidLine> said =
-                SaidLine.of(TIMELINE, CuePlanner.plan(TIMELINE, LIBRARY, SpeechRate.DEFAULT), match, takes);
+        List<SaidLine> said = SaidLine.of(TIMELINE, CUES, match, takes);
         List<AdLib> found = AdLib.of(TIMELINE, match, takes, said, List.of());
         if (kind == null) {
             assertThat(found).isEmpty();

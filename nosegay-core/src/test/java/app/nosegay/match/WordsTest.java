@@ -68,7 +68,7 @@ class WordsTest {
         TakeEvidence take = take(captions);
         Match m = asPlanned();
         List<HeardCall> calls = CallTruth.of(TIMELINE, m, List.of(take), LIBRARY.names());
-        return MatchCheck.findings(TIMELINE, m, MatchNotes.NONE, List.of(take), calls, List.of());
+        return MatchCheck.findings(TIMELINE, CUES, m, MatchNotes.NONE, List.of(take), calls, List.of());
     }
 
     @ParameterizedTest

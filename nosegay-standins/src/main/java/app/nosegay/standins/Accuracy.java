@@ -130,13 +130,17 @@ public final class Accuracy {
     }
 
     static Errors of(Performance p, Level level) {
-        List<TakeEvidence> takes =
-                p.evidences("t").stream().map(e -> limited(e, level)).toList();
+        return of(p, "t", p.evidences("t"), level);
+    }
+
+    /** The errors of a run of which {@code all} was seen and heard, as far as the level goes. */
+    static Errors of(Performance p, String id, List<TakeEvidence> all, Level level) {
+        List<TakeEvidence> takes = all.stream().map(e -> limited(e, level)).toList();
         boolean logged = level == Level.TONES || level == Level.LOG;
         List<ShootLog> logs = new ArrayList<>();
         takes.forEach(t -> logs.add(logged ? p.log() : null));
         Match found = Matcher.match(p.timeline(), takes, logs, List.of());
-        return compare(p.truthInParts("t"), found, level.tolerance());
+        return compare(p.truthInParts(id), found, level.tolerance());
     }
 
     private static TakeEvidence limited(TakeEvidence e, Level level) {

@@ -204,7 +204,8 @@ public final class Performance {
     /** How many reps are done: the plan's, or some more or fewer. */
     private Integer target(Scenario.Step step, Random own) {
         Integer planned = step.segment().reps();
-        if (planned == null || step.role() == Scenario.Role.ABORTED) {
+        boolean whole = step.role() == Scenario.Role.PLANNED || step.role() == Scenario.Role.REPEATED;
+        if (planned == null || !whole) {
             return null;
         }
         if (troubles.contains(Trouble.UNEVEN_REPS) && planned > 4 && own.nextDouble() < 0.4) {

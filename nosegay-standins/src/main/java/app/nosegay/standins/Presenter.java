@@ -3,6 +3,7 @@ package app.nosegay.standins;
 import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
@@ -132,7 +133,9 @@ final class Presenter {
             }
         }
         if (troubles.contains(Trouble.WRONG_SIDE)) {
-            int i = any(s -> s.text().matches("(?i).*\\b(?:left|right)\\b.*"));
+            // In talk a side word concerns no side: "when I say left" is as true of right.
+            int i = any(s ->
+                    s.text().matches("(?i).*\\b(?:left|right)\\b.*") && !isTalk(timeline, of.get(spoken.indexOf(s))));
             if (i >= 0) {
                 String was = spoken.get(i).text();
                 replace(
@@ -169,6 +172,12 @@ final class Presenter {
 
     private void event(Trouble trouble, int line, String detail) {
         events.add(new Scenario.Event(trouble, of.get(line), detail));
+    }
+
+    private static boolean isTalk(Timeline timeline, String segment) {
+        return timeline.segment(segment)
+                .filter(s -> s.kind() == SegmentKind.TALK)
+                .isPresent();
     }
 
     private void replace(int i, String words) {

@@ -36,6 +36,9 @@ final class Scenario {
     /** A trouble as it happened. */
     record Event(Trouble trouble, String segment, String detail) {}
 
+    /** A quarter of less is too little for anyone to notice, in seconds. */
+    private static final double LEAST_UNEVEN = 10;
+
     private final List<Step> steps = new ArrayList<>();
     private final List<Event> events = new ArrayList<>();
     private final Random random;
@@ -202,7 +205,8 @@ final class Scenario {
             if (s.role() == Role.PLANNED
                     && one
                     && s.segment().kind() == SegmentKind.WORK
-                    && s.segment().reps() == null) {
+                    && s.segment().reps() == null
+                    && s.seconds() >= LEAST_UNEVEN) {
                 sided.add(i);
             }
         }
