@@ -33,6 +33,24 @@ class FinishWindowTest extends DrivenWindow {
     }
 
     @Test
+    void thePreviewPlaysOnIntoTheNextIntervalAndStops() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        ListView<?> intervals = lookup("#stretches").queryListView();
+        until(() -> intervals.getItems().size() > 2);
+        interact(() -> intervals.getSelectionModel().select(1));
+        Slider scrub = lookup("#scrub").queryAs(Slider.class);
+        interact(() -> scrub.setValue(scrub.getMax() - 0.8));
+        clickOn("#dress-play");
+        until(() -> intervals.getSelectionModel().getSelectedIndex() == 2);
+        clickOn("#dress-play");
+        String stopped = text("#dress-at");
+        interact(() -> scrub.setValue(1));
+        until(() -> !text("#dress-at").equals(stopped));
+        assertThat(intervals.getSelectionModel().getSelectedIndex()).isEqualTo(2);
+    }
+
+    @Test
     void everythingIsWrittenFromThePublishStage() throws Exception {
         openWithTake();
         clickOn("#stage-publish");

@@ -135,7 +135,8 @@ public final class PublishVideo {
         return (int) Math.round(pixels / 2) * 2;
     }
 
-    private static SoundPlan sound(Programme programme, WorkoutMedia media, Cut cut) throws IOException {
+    /** What is done to the programme's sound, its music found beside the workout. */
+    public static SoundPlan sound(Programme programme, WorkoutMedia media, Cut cut) throws IOException {
         DressNotes.Sound wanted = programme.workout().dressing().sound();
         Path music = wanted.hasMusic() ? Media.resolved(media.folder(), wanted.music()) : null;
         if (music != null && !Files.isRegularFile(music)) {

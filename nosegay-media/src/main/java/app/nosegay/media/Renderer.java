@@ -20,13 +20,10 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 /** Renders a cut with its pieces to a finished MP4: constant frame rate, the nearest frame by presentation time, sound at its own time. */
 public final class Renderer {
-    /** Sound that is off by more than this is padded or dropped to where it belongs, in samples (20 ms). */
-    private static final int MOST_SOUND_OFF = MovieWriter.SOUND_HZ / 50;
-
     private final Job job;
     private final Progress progress;
     private final MovieWriter writer;
-    private final SoundMix mix;
+    private final CutSound sound;
     private final AVFrame finished = av_frame_alloc();
     private final AVFrame held = av_frame_alloc();
     private final BgraFrame overlayPixels;
@@ -96,7 +93,7 @@ public final class Renderer {
     }
 
     private Renderer(Job job, MovieWriter writer, Progress progress) throws MediaException {
-        mix = new SoundMix(job.sound());
+        sound = new CutSound(new SoundMix(job.sound()), Time.zero(), writer::sound);
         this.job = job;
         this.writer = writer;
         this.progress = progress;
@@ -137,11 +134,11 @@ public final class Renderer {
         overlayYuv.close();
     }
 
-    private void clip(Cut.Clip clip, boolean sound) throws IOException {
+    private void clip(Cut.Clip clip, boolean audible) throws IOException {
         Path file = job.files().get(clip.take());
         OverlayGraph graph = null;
         boolean soundOnly = job.width() == 0;
-        try (MediaInput input = new MediaInput(file, !soundOnly, sound);
+        try (MediaInput input = new MediaInput(file, !soundOnly, audible);
                 SoundConverter converter = new SoundConverter(MovieWriter.SOUND_HZ, 2)) {
             MediaInfo.Video video = input.info().video();
             if (video == null && !soundOnly) {
@@ -153,9 +150,10 @@ public final class Renderer {
             boolean pictureDone = soundOnly;
             while (kind != MediaInput.Kind.END
                     && !(pictureDone
-                            && (!sound || input.time().isAfter(clip.source().end())))) {
+                            && (!audible || input.time().isAfter(clip.source().end())))) {
                 if (kind == MediaInput.Kind.AUDIO) {
-                    hear(clip, input, converter);
+                    int count = converter.convert(input.frame());
+                    sound.hear(clip, input.time(), converter.samples(), count);
                     tellSound(soundOnly, clip, input.time());
                 } else if (!pictureDone) {
                     if (graph == null) {
@@ -193,8 +191,8 @@ public final class Renderer {
                 graph.end();
                 drain(graph);
             }
-            if (sound) {
-                silenceUntil(clip.end());
+            if (audible) {
+                sound.silenceUntil(clip.end());
             }
         } finally {
             if (graph != null) {
@@ -253,45 +251,6 @@ public final class Renderer {
                                 / job.cut().total().seconds()));
             }
             av_frame_unref(finished);
-        }
-    }
-
-    private void hear(Cut.Clip clip, MediaInput input, SoundConverter converter) throws MediaException {
-        Time<Axis.Take> time = input.time();
-        int count = converter.convert(input.frame());
-        Time<Axis.Cut> at = clip.start().plus(time.since(clip.source().start()));
-        long wanted = Math.round(at.seconds() * MovieWriter.SOUND_HZ);
-        long position = writer.soundPosition();
-        Time<Axis.Cut> sounds = clip.start().plus(clip.source().length());
-        long end = Math.round(sounds.seconds() * MovieWriter.SOUND_HZ);
-        int skip = 0;
-        if (wanted - position > MOST_SOUND_OFF) {
-            silence(wanted - position);
-        } else if (position - wanted > MOST_SOUND_OFF) {
-            skip = (int) Math.min(count, position - wanted);
-        }
-        int use = (int) Math.max(0, Math.min(count - skip, end - writer.soundPosition()));
-        if (use > 0) {
-            sound(converter.samples(), skip, use, clip.take());
-        }
-    }
-
-    private void silenceUntil(Time<Axis.Cut> time) throws MediaException {
-        silence(Math.round(time.seconds() * MovieWriter.SOUND_HZ) - writer.soundPosition());
-    }
-
-    private void silence(long samples) throws MediaException {
-        float[] zeros = new float[2 * 4800];
-        for (long left = samples; left > 0; left -= 4800) {
-            sound(zeros, 0, (int) Math.min(left, 4800), null);
-        }
-    }
-
-    private void sound(float[] interleaved, int from, int count, String take) throws MediaException {
-        if (mix.isNothing()) {
-            writer.sound(interleaved, from, count);
-        } else {
-            writer.sound(mix.mix(interleaved, from, count, writer.soundPosition(), take), 0, count);
         }
     }
 }

@@ -1,19 +1,12 @@
 package app.nosegay.desktop.dress;
 
-import app.nosegay.desktop.Pictures;
 import app.nosegay.desktop.Session;
 import app.nosegay.desktop.StageView;
 import app.nosegay.desktop.Tabs;
-import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
 import app.nosegay.dress.Frame;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
-import app.nosegay.match.Cut;
-import app.nosegay.media.FramePicker;
-import app.nosegay.media.MediaException;
-import app.nosegay.media.Playback;
-import app.nosegay.paint.PiecePainter;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
@@ -23,25 +16,16 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
-import java.awt.Graphics2D;
-import java.awt.image.BufferedImage;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicLong;
-import java.util.concurrent.atomic.AtomicReference;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Slider;
-import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -60,7 +44,7 @@ public final class DressStage implements StageView {
 
     private final Session session;
     private final ListView<Stretch> stretches = new ListView<>();
-    private final ImageView picture = new ImageView();
+    private final FinishedPicture picture;
     private final Slider slider = new Slider();
     private final Label at = new Label();
     private final FlowPane pieces = new FlowPane(8, 6);
@@ -74,32 +58,22 @@ public final class DressStage implements StageView {
             new Label("Nothing is dressed yet. Film the plan or bring in a recording on the Match stage first.");
     private final BorderPane view = new BorderPane();
     private final Region filled;
-    private final ExecutorService frames = Executors.newSingleThreadExecutor(r -> {
-        Thread t = new Thread(r, "dress-frames");
-        t.setDaemon(true);
-        return t;
-    });
-    private final AtomicLong wanted = new AtomicLong();
-    private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
-    private FramePicker picker;
-    private Path picked;
-    private Playback playing;
     private Programme programme;
     private boolean following;
-    private Programme shapedFor;
-    private Dressing shaped;
-
     /** An interval at its place in the programme. */
     private record Stretch(Interval interval, Span<Axis.Cut> span) {}
 
     public DressStage(Session session) {
         this.session = session;
+        picture = new FinishedPicture(session);
         styles = new StylePage(session);
         kinds = new PiecesPage(session);
         sound = new SoundPage(session);
         places = new PlacesPage(session, () -> area() == null ? null : area().stretch(), this::showHeat);
         drag = new DragPane(
-                () -> programme == null ? Frame.LANDSCAPE : laidOut().layout().frame(),
+                () -> programme == null
+                        ? Frame.LANDSCAPE
+                        : picture.laidOut(programme).layout().frame(),
                 this::area,
                 () -> session.workout().dressing(),
                 (group, anchor) -> places.put(group, anchor));
@@ -113,7 +87,6 @@ public final class DressStage implements StageView {
         slider.valueProperty().addListener((o, before, now) -> scrubbed());
         slider.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         at.setId("dress-at");
-        picture.setPreserveRatio(true);
         empty.getStyleClass().add("empty");
         filled = filled();
         view.setCenter(empty);
@@ -124,14 +97,14 @@ public final class DressStage implements StageView {
     }
 
     private Region filled() {
-        StackPane stage = new StackPane(picture, drag);
+        StackPane stage = new StackPane(picture.view(), drag);
         stage.setMinSize(0, 0);
         stage.setPrefSize(WIDTH, HEIGHT);
         stage.setAccessibleText("The finished picture");
         stage.setId("finished-picture");
-        picture.fitWidthProperty().bind(stage.widthProperty());
-        picture.fitHeightProperty().bind(stage.heightProperty());
-        StackPane.setAlignment(picture, Pos.TOP_CENTER);
+        picture.view().fitWidthProperty().bind(stage.widthProperty());
+        picture.view().fitHeightProperty().bind(stage.heightProperty());
+        StackPane.setAlignment(picture.view(), Pos.TOP_CENTER);
         VBox.setVgrow(stage, Priority.ALWAYS);
         Button play = new Button("Play  (Space)");
         play.getStyleClass().add("quiet");
@@ -180,7 +153,7 @@ public final class DressStage implements StageView {
 
     @Override
     public void left() {
-        stop();
+        picture.stop();
     }
 
     private void show(Programme now) {
@@ -188,7 +161,7 @@ public final class DressStage implements StageView {
         boolean any = !now.cut().clips().isEmpty();
         view.setCenter(any ? filled : empty);
         if (!any) {
-            stop();
+            picture.stop();
             return;
         }
         styles.show(now.workout().dressing());
@@ -231,12 +204,7 @@ public final class DressStage implements StageView {
         Stretch stretch = stretches.getSelectionModel().getSelectedItem();
         return stretch == null || programme == null
                 ? null
-                : laidOut().layout().at(stretch.span().start()).orElse(null);
-    }
-
-    /** The dressing as it was last shown. */
-    private synchronized Dressing laidOut() {
-        return shapedFor == programme ? shaped : programme.dressing();
+                : picture.laidOut(programme).layout().at(stretch.span().start()).orElse(null);
     }
 
     private void showHeat() {
@@ -253,7 +221,7 @@ public final class DressStage implements StageView {
 
     private void enter(Stretch stretch) {
         if (stretch != null && !following) {
-            stop();
+            picture.stop();
             slider.setMin(0);
             slider.setMax(stretch.span().length().seconds());
             slider.setValue(Math.min(slider.getMax(), stretch.span().length().seconds() * 0.3));
@@ -320,7 +288,7 @@ public final class DressStage implements StageView {
 
     private void scrubbed() {
         if (!following) {
-            stop();
+            picture.stop();
             draw();
         }
     }
@@ -337,58 +305,7 @@ public final class DressStage implements StageView {
         }
         Time<Axis.Cut> time = time();
         tell(stretch, time);
-        long mine = wanted.incrementAndGet();
-        Programme of = programme;
-        Cut.Clip clip = of.cut().clipAt(time).orElseThrow();
-        Path file = session.media().files(of.workout()).get(clip.take());
-        frames.execute(() -> {
-            if (mine != wanted.get() || file == null) {
-                return; // a newer position is already asked for
-            }
-            try {
-                if (!file.equals(picked)) {
-                    if (picker != null) {
-                        picker.close();
-                    }
-                    picker = null;
-                    picked = null;
-                    picker = new FramePicker(file);
-                    picked = file;
-                }
-                Time<Axis.Take> source = clip.sourceAt(time);
-                BufferedImage image = picker.frameAt(source, 1280, 720);
-                if (image != null) {
-                    dress(image, of, time);
-                    Platform.runLater(() -> picture.setImage(Pictures.toFx(image)));
-                }
-            } catch (MediaException e) {
-                Platform.runLater(() -> session.jobs().say(e.getMessage()));
-            }
-        });
-    }
-
-    /** The dressing for pictures of that shape: takes need not be 16 : 9. Used from several threads. */
-    private synchronized Dressing dressing(Programme of, int width, int height) {
-        Frame frame = Frame.of(width, height);
-        Frame usual = of.dressing().layout().frame();
-        if (Math.abs(frame.width() - usual.width()) < 4 && Math.abs(frame.height() - usual.height()) < 4) {
-            shaped = of.dressing();
-        } else if (shapedFor != of || !shaped.layout().frame().equals(frame)) {
-            shaped = of.dressed(of.cut(), frame);
-        }
-        shapedFor = of;
-        return shaped;
-    }
-
-    private void dress(BufferedImage image, Programme programme, Time<Axis.Cut> time) {
-        Graphics2D g = image.createGraphics();
-        new PiecePainter(programme.dressing().notes().style())
-                .draw(
-                        dressing(programme, image.getWidth(), image.getHeight()).shown(time),
-                        g,
-                        image.getWidth(),
-                        image.getHeight());
-        g.dispose();
+        picture.stand(programme, time);
     }
 
     private void tell(Stretch stretch, Time<Axis.Cut> time) {
@@ -422,48 +339,14 @@ public final class DressStage implements StageView {
     }
 
     private void togglePlay() {
-        if (playing != null) {
-            stop();
-            return;
+        if (picture.isPlaying()) {
+            picture.stop();
+        } else if (programme != null && !programme.cut().clips().isEmpty()) {
+            picture.play(programme, time(), this::follow);
         }
-        Time<Axis.Cut> from = time();
-        Programme of = programme;
-        Cut.Clip clip = of == null ? null : of.cut().clipAt(from).orElse(null);
-        if (clip == null) {
-            return;
-        }
-        Path file = session.media().files(of.workout()).get(clip.take());
-        Time<Axis.Take> source = clip.sourceAt(from);
-        Playback[] mine = new Playback[1];
-        mine[0] = new Playback(file, source, clip.source().end(), 960, 540, new Playback.Screen() {
-            @Override
-            public void show(BufferedImage image, Time<Axis.Take> time) {
-                Time<Axis.Cut> cutTime =
-                        clip.start().plus(time.since(clip.source().start()));
-                dress(image, of, cutTime);
-                if (newest.getAndSet(image) == null) {
-                    Platform.runLater(() -> follow(newest.getAndSet(null), cutTime, mine[0]));
-                }
-            }
-
-            @Override
-            public void ended(String message) {
-                Platform.runLater(() -> {
-                    playing = playing == mine[0] ? null : playing;
-                    if (message != null) {
-                        session.jobs().say(message);
-                    }
-                });
-            }
-        });
-        playing = mine[0];
     }
 
-    private void follow(BufferedImage image, Time<Axis.Cut> time, Playback source) {
-        if (image == null || playing != source) {
-            return;
-        }
-        picture.setImage(Pictures.toFx(image));
+    private void follow(Time<Axis.Cut> time) {
         following = true;
         for (Stretch s : stretches.getItems()) {
             if (s.span().contains(time)) {
@@ -477,14 +360,6 @@ public final class DressStage implements StageView {
             }
         }
         following = false;
-    }
-
-    private void stop() {
-        if (playing != null) {
-            playing.close();
-            playing = null;
-        }
-        newest.set(null);
     }
 
     /** An interval by name, round and side. */

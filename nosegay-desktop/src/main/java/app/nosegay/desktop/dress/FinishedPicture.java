@@ -1,0 +1,176 @@
+package app.nosegay.desktop.dress;
+
+import app.nosegay.desktop.Pictures;
+import app.nosegay.desktop.Session;
+import app.nosegay.dress.Dressing;
+import app.nosegay.dress.Frame;
+import app.nosegay.dress.SoundPlan;
+import app.nosegay.jobs.PublishVideo;
+import app.nosegay.match.Cut;
+import app.nosegay.media.CutPlayback;
+import app.nosegay.media.FramePicker;
+import app.nosegay.media.MediaException;
+import app.nosegay.paint.PiecePainter;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
+import app.nosegay.workout.Programme;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.scene.image.ImageView;
+
+/** The programme as it will be rendered: standing at a moment, or playing with the sound as it will be mixed. */
+final class FinishedPicture {
+    private static final int STILL_WIDTH = 1280;
+    private static final int STILL_HEIGHT = 720;
+    private static final int PLAYED_WIDTH = 960;
+    private static final int PLAYED_HEIGHT = 540;
+
+    private final Session session;
+    private final ImageView view = new ImageView();
+    private final ExecutorService frames = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "dress-frames");
+        t.setDaemon(true);
+        return t;
+    });
+    private final AtomicLong wanted = new AtomicLong();
+    private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
+    private FramePicker picker;
+    private Path picked;
+    private CutPlayback playing;
+    private Programme shapedFor;
+    private Dressing shaped;
+
+    FinishedPicture(Session session) {
+        this.session = session;
+        view.setPreserveRatio(true);
+    }
+
+    ImageView view() {
+        return view;
+    }
+
+    boolean isPlaying() {
+        return playing != null;
+    }
+
+    /** The dressing of {@code programme} as it was last shown: for the shape of its pictures. */
+    synchronized Dressing laidOut(Programme programme) {
+        return shapedFor == programme ? shaped : programme.dressing();
+    }
+
+    /** Shows the programme at {@code time}; of several wishes in a row only the last is granted. */
+    void stand(Programme of, Time<Axis.Cut> time) {
+        long mine = wanted.incrementAndGet();
+        Cut.Clip clip = of.cut().clipAt(time).orElseThrow();
+        Path file = session.media().files(of.workout()).get(clip.take());
+        frames.execute(() -> {
+            if (mine != wanted.get() || file == null) {
+                return; // a newer position is already asked for
+            }
+            try {
+                if (!file.equals(picked)) {
+                    if (picker != null) {
+                        picker.close();
+                    }
+                    picker = null;
+                    picked = null;
+                    picker = new FramePicker(file);
+                    picked = file;
+                }
+                BufferedImage image = picker.frameAt(clip.sourceAt(time), STILL_WIDTH, STILL_HEIGHT);
+                if (image != null) {
+                    dress(image, of, time);
+                    Platform.runLater(() -> view.setImage(Pictures.toFx(image)));
+                }
+            } catch (MediaException e) {
+                Platform.runLater(() -> session.jobs().say(e.getMessage()));
+            }
+        });
+    }
+
+    /** Plays from {@code from} to the end; {@code follow} hears the moment that is seen. */
+    void play(Programme of, Time<Axis.Cut> from, Consumer<Time<Axis.Cut>> follow) {
+        stop();
+        SoundPlan sound;
+        try {
+            sound = PublishVideo.sound(of, session.media(), of.cut());
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+            return;
+        }
+        CutPlayback[] mine = new CutPlayback[1];
+        mine[0] = new CutPlayback(
+                of.cut(),
+                session.media().files(of.workout()),
+                sound,
+                from,
+                PLAYED_WIDTH,
+                PLAYED_HEIGHT,
+                new CutPlayback.Screen() {
+                    @Override
+                    public void show(BufferedImage image, Time<Axis.Cut> time) {
+                        dress(image, of, time);
+                        if (newest.getAndSet(image) == null) {
+                            Platform.runLater(() -> {
+                                BufferedImage latest = newest.getAndSet(null);
+                                if (latest != null && playing == mine[0]) {
+                                    view.setImage(Pictures.toFx(latest));
+                                    follow.accept(time);
+                                }
+                            });
+                        }
+                    }
+
+                    @Override
+                    public void ended(String message) {
+                        Platform.runLater(() -> {
+                            playing = playing == mine[0] ? null : playing;
+                            if (message != null) {
+                                session.jobs().say(message);
+                            }
+                        });
+                    }
+                });
+        playing = mine[0];
+    }
+
+    void stop() {
+        if (playing != null) {
+            playing.close();
+            playing = null;
+        }
+        newest.set(null);
+    }
+
+    /** The dressing for pictures of that shape: takes need not be 16 : 9. Used from several threads. */
+    private synchronized Dressing dressing(Programme of, int width, int height) {
+        Frame frame = Frame.of(width, height);
+        Frame usual = of.dressing().layout().frame();
+        if (Math.abs(frame.width() - usual.width()) < 4 && Math.abs(frame.height() - usual.height()) < 4) {
+            shaped = of.dressing();
+        } else if (shapedFor != of || !shaped.layout().frame().equals(frame)) {
+            shaped = of.dressed(of.cut(), frame);
+        }
+        shapedFor = of;
+        return shaped;
+    }
+
+    private void dress(BufferedImage image, Programme programme, Time<Axis.Cut> time) {
+        Graphics2D g = image.createGraphics();
+        new PiecePainter(programme.dressing().notes().style())
+                .draw(
+                        dressing(programme, image.getWidth(), image.getHeight()).shown(time),
+                        g,
+                        image.getWidth(),
+                        image.getHeight());
+        g.dispose();
+    }
+}

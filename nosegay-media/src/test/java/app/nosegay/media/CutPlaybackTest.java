@@ -1,0 +1,142 @@
+package app.nosegay.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.dress.SoundPlan;
+import app.nosegay.match.Cut;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The preview: clips in a row, held frames, and the sound that will be rendered. */
+class CutPlaybackTest {
+    private static final int HZ = 48_000;
+    private static final Cut CUT = new Cut(List.of(
+            new Cut.Clip("t", span(1, 2), Time.zero()),
+            new Cut.Clip("t", span(4, 5), Time.ofSeconds(1), Length.ofSeconds(0.5)),
+            new Cut.Clip("t", span(3, 3.5), Time.ofSeconds(2.5))));
+
+    @TempDir
+    private static Path folder;
+
+    private static Path film;
+
+    @BeforeAll
+    static void makeFilm() throws IOException {
+        film = Movies.film(
+                folder.resolve("film.mp4"),
+                6,
+                new FrameRate(30, 1),
+                true,
+                0,
+                6,
+                List.of(new Movies.Sound(1.5, 1000, 0.2), new Movies.Sound(4.2, 1000, 0.2)));
+    }
+
+    private static <A extends Axis> Span<A> span(double from, double to) {
+        return new Span<>(Time.ofSeconds(from), Time.ofSeconds(to));
+    }
+
+    /** What was seen and heard from {@code start} to the end. */
+    private static final class Seen implements CutPlayback.Screen {
+        private final List<Double> times = Collections.synchronizedList(new ArrayList<>());
+        private final List<Integer> greys = Collections.synchronizedList(new ArrayList<>());
+        private final List<Float> heard = Collections.synchronizedList(new ArrayList<>());
+        private final CountDownLatch over = new CountDownLatch(1);
+        private volatile String message;
+
+        @Override
+        public void show(BufferedImage picture, Time<Axis.Cut> time) {
+            times.add(time.seconds());
+            greys.add(picture.getRGB(20, 20) & 0xff);
+        }
+
+        @Override
+        public void ended(String why) {
+            message = why;
+            over.countDown();
+        }
+
+        Seen play(SoundPlan plan, double start, Map<String, Path> files) throws InterruptedException {
+            try (CutPlayback playback = new CutPlayback(
+                    CUT, files, plan, Time.ofSeconds(start), Movies.WIDTH, Movies.HEIGHT, this, (s, from, count) -> {
+                        for (int i = 0; i < count; i++) {
+                            heard.add(s[2 * (from + i)]);
+                        }
+                    })) {
+                assertThat(over.await(30, TimeUnit.SECONDS)).isTrue();
+            }
+            return this;
+        }
+
+        /** Root mean square around a second of what was heard. */
+        double level(double second) {
+            double sum = 0;
+            int from = (int) (second * HZ);
+            for (int i = from; i < from + HZ / 20; i++) {
+                sum += heard.get(i) * heard.get(i);
+            }
+            return Math.sqrt(sum / (HZ / 20.0));
+        }
+    }
+
+    @Test
+    void clipsFollowEachOtherWithTheirPicturesAndSounds() throws Exception {
+        Seen seen = new Seen().play(SoundPlan.AS_RECORDED, 0, Map.of("t", film));
+        assertThat(seen.message).isNull();
+        assertThat(seen.times).isSorted().hasSizeGreaterThan(20);
+        assertThat(seen.heard.size() / (double) HZ).isBetween(2.95, 3.05);
+        assertThat(seen.level(0.6)).as("the beep of the first clip").isGreaterThan(0.1);
+        assertThat(seen.level(1.3)).as("the beep of the second clip").isGreaterThan(0.1);
+        assertThat(seen.level(0.2)).as("silence before it").isLessThan(0.02);
+        assertThat(seen.level(2.2)).as("silence under the held frame").isLessThan(0.02);
+        for (int i = 0; i < seen.times.size(); i++) {
+            double at = seen.times.get(i);
+            double source = at < 1 ? 1 + at : at < 2 ? 3 + at : at < 2.5 ? 149 / 30.0 : 0.5 + at;
+            int frame = (int) Math.round(source * 30);
+            assertThat(seen.greys.get(i)).as("picture at " + at).isCloseTo(Movies.grey(frame), within());
+        }
+        assertThat(seen.times).as("the held frame goes on").anyMatch(t -> t > 2.1 && t < 2.5);
+    }
+
+    private static org.assertj.core.data.Offset<Integer> within() {
+        return org.assertj.core.api.Assertions.within(9);
+    }
+
+    @Test
+    void theMixIsHeardAndNotTheRawTake() throws Exception {
+        SoundPlan plan = new SoundPlan(
+                Map.of("t", -12.0),
+                0,
+                List.of(new SoundPlan.Tone(Time.ofSeconds(2.1), 880, Length.ofMillis(200))),
+                "",
+                -100,
+                0,
+                List.of());
+        Seen raw = new Seen().play(SoundPlan.AS_RECORDED, 1, Map.of("t", film));
+        Seen mixed = new Seen().play(plan, 1, Map.of("t", film));
+        assertThat(mixed.level(0.3)).isBetween(raw.level(0.3) * 0.2, raw.level(0.3) * 0.3);
+        assertThat(mixed.level(1.15)).as("a timer sound under the held frame").isGreaterThan(0.1);
+        assertThat(raw.level(1.15)).isLessThan(0.02);
+    }
+
+    @Test
+    void aMissingTakeEndsItWithASentence() throws Exception {
+        Seen seen = new Seen().play(SoundPlan.AS_RECORDED, 0, Map.of());
+        assertThat(seen.message).contains("t").contains("missing");
+        assertThat(seen.times).isEmpty();
+    }
+}
