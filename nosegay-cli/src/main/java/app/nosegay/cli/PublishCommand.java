@@ -1,12 +1,12 @@
 package app.nosegay.cli;
 
+import app.nosegay.jobs.DescriptionTemplate;
 import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.media.Progress;
-import app.nosegay.publish.Description;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
@@ -107,7 +107,7 @@ final class PublishCommand implements Callable<Integer> {
         PublishVideo.Shape wantedShape = named(PublishVideo.Shape.values(), PublishVideo.Shape::word, "shape", shape);
         PublishVideo.Quality wantedQuality =
                 named(PublishVideo.Quality.values(), PublishVideo.Quality::word, "quality", quality);
-        String text = template == null ? Description.TEMPLATE : Files.readString(template);
+        String text = template == null ? DescriptionTemplate.current() : Files.readString(template);
         return new PublishJob.Choices(wantedShape, wantedQuality, text);
     }
 

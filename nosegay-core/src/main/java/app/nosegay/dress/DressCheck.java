@@ -35,21 +35,12 @@ public final class DressCheck {
     }
 
     private static void style(Style style, List<Finding> findings) {
-        double[] ratios = {
-            Contrast.ratio(style.ink(), style.paper()),
-            Contrast.ratio(style.faded(), style.paper()),
-            Contrast.ratio(style.work(), style.paper()),
-            Contrast.ratio(style.rest(), style.paper()),
-            Contrast.ratio(style.count(), style.paper()),
-            Contrast.ratio(style.option(), style.paper()),
-            Contrast.ratio(style.caution(), style.paper()),
-            Contrast.ratio(style.voice(), style.paper())
-        };
-        double least = 21;
-        for (double r : ratios) {
-            least = Math.min(least, r);
-        }
-        if (least < Contrast.LEAST) {
+        List<Style.Colour> faint = style.faint();
+        if (!faint.isEmpty()) {
+            double least = faint.stream()
+                    .mapToDouble(c -> Contrast.ratio(style.colour(c), style.paper()))
+                    .min()
+                    .orElseThrow();
             findings.add(Finding.of(
                             "dress.contrast",
                             Severity.FIX,

@@ -1,5 +1,7 @@
 package app.nosegay.dress;
 
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -14,10 +16,11 @@ import java.util.Set;
  * @param off kinds of pieces that are not shown
  * @param places groups put somewhere by hand; a narrower scope counts over a wider one
  * @param sound what is done to the sound
+ * @param cover what the cover shows
  */
-public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound sound) {
+public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound sound, Cover cover) {
     public static final DressNotes NONE =
-            new DressNotes(Style.PRESSED, EnumSet.of(Extra.BURNED_CAPTIONS), List.of(), Sound.USUAL);
+            new DressNotes(Style.PRESSED, EnumSet.of(Extra.BURNED_CAPTIONS), List.of(), Sound.USUAL, Cover.AUTOMATIC);
 
     public DressNotes {
         off = Set.copyOf(off);
@@ -71,12 +74,41 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
         }
     }
 
+    /**
+     * The cover picture; whatever is empty is found by itself.
+     *
+     * @param take the take its frame is from, or empty
+     * @param time when in that take
+     * @param title the large words; empty for the workout's title
+     * @param line the words under it; empty for length and number of moves
+     * @param corner where the words stand; null for where the fewest people are
+     */
+    public record Cover(String take, Time<Axis.Take> time, String title, String line, Layout.Anchor corner) {
+        public static final Cover AUTOMATIC = new Cover("", Time.zero(), "", "", null);
+
+        public boolean hasFrame() {
+            return !take.isEmpty();
+        }
+
+        public Cover withFrame(String from, Time<Axis.Take> at) {
+            return new Cover(from, at, title, line, corner);
+        }
+
+        public Cover withWords(String large, String small) {
+            return new Cover(take, time, large, small, corner);
+        }
+
+        public Cover withCorner(Layout.Anchor other) {
+            return new Cover(take, time, title, line, other);
+        }
+    }
+
     public boolean shows(Extra extra) {
         return !off.contains(extra);
     }
 
     public DressNotes withStyle(Style other) {
-        return new DressNotes(other, off, places, sound);
+        return new DressNotes(other, off, places, sound, cover);
     }
 
     public DressNotes with(Extra extra, boolean shown) {
@@ -86,18 +118,22 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
         } else {
             less.add(extra);
         }
-        return new DressNotes(style, less, places, sound);
+        return new DressNotes(style, less, places, sound, cover);
     }
 
     public DressNotes withSound(Sound other) {
-        return new DressNotes(style, off, places, other);
+        return new DressNotes(style, off, places, other, cover);
+    }
+
+    public DressNotes withCover(Cover other) {
+        return new DressNotes(style, off, places, sound, other);
     }
 
     /** With a group at a place, in place of any such decision for the same scope. */
     public DressNotes with(Put put) {
         List<Put> more = new ArrayList<>(withoutPut(put.group(), put.scope()).places());
         more.add(put);
-        return new DressNotes(style, off, more, sound);
+        return new DressNotes(style, off, more, sound, cover);
     }
 
     public DressNotes withoutPut(Layout.Group group, String scope) {
@@ -107,7 +143,8 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
                 places.stream()
                         .filter(p -> p.group() != group || !p.scope().equals(scope))
                         .toList(),
-                sound);
+                sound,
+                cover);
     }
 
     /** Where a group was put for an interval, the narrowest scope first; empty where nothing was decided. */
@@ -130,6 +167,7 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
                 places.stream()
                         .map(p -> new Put(p.group(), ids.getOrDefault(p.scope(), p.scope()), p.anchor()))
                         .toList(),
-                sound);
+                sound,
+                cover);
     }
 }

@@ -1,6 +1,8 @@
 package app.nosegay.dress;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * How pieces look. Colours are 0xRRGGBB.
@@ -53,6 +55,23 @@ public record Style(
         UNDERLINE,
         /** A line all round. */
         RIM
+    }
+
+    /** What a colour is for. */
+    public enum Colour {
+        PAPER,
+        INK,
+        FADED,
+        WORK,
+        REST,
+        COUNT,
+        OPTION,
+        CAUTION,
+        VOICE;
+
+        public String word() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
 
     public static final Style PRESSED = new Style(
@@ -139,9 +158,64 @@ public record Style(
     /** Words smaller than this share of the picture's height cannot be read on a phone at arm's length: 24 of 720. */
     public static final double LEAST_WORDS = 24;
 
-    public Style withTimer(Clock other) {
+    public int colour(Colour of) {
+        return switch (of) {
+            case PAPER -> paper;
+            case INK -> ink;
+            case FADED -> faded;
+            case WORK -> work;
+            case REST -> rest;
+            case COUNT -> count;
+            case OPTION -> option;
+            case CAUTION -> caution;
+            case VOICE -> voice;
+        };
+    }
+
+    /** The colours of words that do not stand out from the paper by {@link Contrast#LEAST}. */
+    public List<Colour> faint() {
+        return Arrays.stream(Colour.values())
+                .filter(c -> c != Colour.PAPER && Contrast.ratio(colour(c), paper) < Contrast.LEAST)
+                .toList();
+    }
+
+    public Style with(Colour of, int rgb) {
         return new Style(
-                name, other, scale, serif, edge, corner, opacity, paper, ink, faded, work, rest, count, option, caution,
-                voice);
+                name,
+                timer,
+                scale,
+                serif,
+                edge,
+                corner,
+                opacity,
+                of == Colour.PAPER ? rgb : paper,
+                of == Colour.INK ? rgb : ink,
+                of == Colour.FADED ? rgb : faded,
+                of == Colour.WORK ? rgb : work,
+                of == Colour.REST ? rgb : rest,
+                of == Colour.COUNT ? rgb : count,
+                of == Colour.OPTION ? rgb : option,
+                of == Colour.CAUTION ? rgb : caution,
+                of == Colour.VOICE ? rgb : voice);
+    }
+
+    public Style withTimer(Clock other) {
+        return shaped(name, other, scale, serif, edge, corner, opacity);
+    }
+
+    public Style named(String other) {
+        return shaped(other, timer, scale, serif, edge, corner, opacity);
+    }
+
+    /** The same colours in another shape. */
+    public Style shaped(double size, boolean headings, Edge mark, double round, double backing) {
+        return shaped(name, timer, size, headings, mark, round, backing);
+    }
+
+    private Style shaped(
+            String called, Clock clock, double size, boolean headings, Edge mark, double round, double backing) {
+        return new Style(
+                called, clock, size, headings, mark, round, backing, paper, ink, faded, work, rest, count, option,
+                caution, voice);
     }
 }

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** The text under the video: what it is, what one needs, who shows what, cautions, chapters, credits. */
 public final class Description {
@@ -47,7 +48,23 @@ public final class Description {
             {music}
             """;
 
+    /** The names a template may use. */
+    public static final List<String> NAMES =
+            List.of("title", "promise", "structure", "gear", "levels", "cautions", "chapters", "sources", "music");
+
+    private static final Pattern NAME = Pattern.compile("\\{([\\p{L}-]{1,40})\\}");
+
     private Description() {}
+
+    /** Names in braces that a template uses and nobody knows. */
+    public static List<String> unknownNames(String template) {
+        return NAME.matcher(template)
+                .results()
+                .map(m -> m.group(1))
+                .filter(n -> !NAMES.contains(n))
+                .distinct()
+                .toList();
+    }
 
     /**
      * Fills {@code template}.

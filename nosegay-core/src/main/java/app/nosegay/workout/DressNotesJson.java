@@ -4,6 +4,7 @@ import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
 import app.nosegay.dress.StyleJson;
+import app.nosegay.time.Time;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -35,6 +36,13 @@ final class DressNotesJson {
                 .put("music", sound.music())
                 .put("licence", sound.licence())
                 .put("musicDb", sound.musicDb());
+        DressNotes.Cover cover = notes.cover();
+        node.putObject("cover")
+                .put("take", cover.take())
+                .put("seconds", cover.time().seconds())
+                .put("title", cover.title())
+                .put("line", cover.line())
+                .put("corner", cover.corner() == null ? "" : word(cover.corner()));
     }
 
     static DressNotes read(JsonNode node) {
@@ -46,7 +54,7 @@ final class DressNotesJson {
             Set<DressNotes.Extra> off = EnumSet.noneOf(DressNotes.Extra.class);
             node.path("off")
                     .forEach(o -> of(DressNotes.Extra.values(), o.asText()).ifPresent(off::add));
-            notes = new DressNotes(notes.style(), off, notes.places(), notes.sound());
+            notes = new DressNotes(notes.style(), off, notes.places(), notes.sound(), notes.cover());
         }
         for (JsonNode p : node.path("places")) {
             Optional<Layout.Group> group =
@@ -60,6 +68,13 @@ final class DressNotesJson {
         }
         JsonNode s = node.path("sound");
         DressNotes.Sound usual = DressNotes.Sound.USUAL;
+        JsonNode c = node.path("cover");
+        notes = notes.withCover(new DressNotes.Cover(
+                c.path("take").asText(),
+                Time.ofSeconds(c.path("seconds").asDouble()),
+                c.path("title").asText(),
+                c.path("line").asText(),
+                of(Layout.Anchor.values(), c.path("corner").asText()).orElse(null)));
         return notes.withSound(new DressNotes.Sound(
                 s.path("levelled").asBoolean(usual.levelled()),
                 s.path("timerSounds").asBoolean(usual.timerSounds()),

@@ -2,6 +2,9 @@ package app.nosegay.workout;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Layout;
+import app.nosegay.dress.Style;
 import app.nosegay.library.CueKind;
 import app.nosegay.match.LengthRule;
 import app.nosegay.match.MatchNotes;
@@ -115,5 +118,22 @@ class DecisionsTest {
         assertThat(renamed.matching().rule("beds/push-up/r2")).isEqualTo(LengthRule.CLOCK);
         assertThat(renamed.matching().choices()).containsEntry("beds/push-up/r2", "take-2");
         assertThat(renamed.matching().taps()).containsKey("beds/push-up/r2");
+    }
+
+    @Test
+    void dressingDecisionsSurviveTheFileAndFollowARenamedBlock() throws IOException {
+        DressNotes notes = DressNotes.NONE
+                .withStyle(Style.SHIPPED.get(2))
+                .with(DressNotes.Extra.PROGRESS, false)
+                .with(DressNotes.Extra.BURNED_CAPTIONS, true)
+                .with(new DressNotes.Put(Layout.Group.CLOCK, "ground-work/squat/r1", Layout.Anchor.TOP))
+                .withSound(new DressNotes.Sound(false, true, "bed.wav", "own recording", -21))
+                .withCover(new DressNotes.Cover(
+                        "take-1", Time.ofSeconds(71.25), "Big Words", "small words", Layout.Anchor.TOP_RIGHT));
+        Workout w = hanging("ground-work/push-up/r2").withDressing(notes);
+        assertThat(WorkoutJson.read(WorkoutJson.write(w))).isEqualTo(w);
+        assertThat(w.withSheet(SHEET.replace("Ground Work", "Beds")).dressing().places())
+                .extracting(DressNotes.Put::scope)
+                .containsExactly("beds/squat/r1");
     }
 }

@@ -5,13 +5,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.dress.Box;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Layout;
+import app.nosegay.jobs.DescriptionTemplate;
+import app.nosegay.plan.Finding;
 import java.nio.file.Files;
+import javafx.event.ActionEvent;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ColorPicker;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Slider;
+import javafx.scene.control.TextArea;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
 
 /** Dress, Proof and Publish in the real window. */
@@ -132,5 +141,65 @@ class FinishWindowTest extends DrivenWindow {
                 .isEqualTo(programme().workout().dressing().places().get(0).anchor());
         push(KeyCode.CONTROL, KeyCode.Z);
         until(() -> programme().workout().dressing().places().isEmpty());
+    }
+
+    @Test
+    void theCoverGetsAnotherFrameAndOwnWordsAndBoth() throws Exception {
+        openWithTake();
+        clickOn("#stage-publish");
+        clickOn("#publish-tab-cover");
+        until(() -> lookup("#cover-offers .chip").queryAll().size() == 2);
+        until(() -> lookup("#cover .image-view").queryAs(ImageView.class).getImage() != null);
+        Image before = lookup("#cover .image-view").queryAs(ImageView.class).getImage();
+        clickOn(lookup("#cover-offers .chip").nth(1).<Node>query());
+        until(() -> programme().workout().dressing().cover().hasFrame());
+        until(() -> lookup("#cover .image-view").queryAs(ImageView.class).getImage() != before);
+        clickOn("#cover-title").write("Six Minutes").push(KeyCode.ENTER);
+        until(() -> programme().workout().dressing().cover().title().equals("Six Minutes"));
+        assertThat(lookup("#undo").queryAs(Button.class).getText()).isEqualTo("Undo: words on the cover");
+        interact(() ->
+                lookup("#cover-corner").queryComboBox().getSelectionModel().select(2));
+        until(() -> programme().workout().dressing().cover().corner() == Layout.Anchor.TOP_RIGHT);
+        clickOn("#cover-again");
+        until(() -> programme().workout().dressing().cover().equals(DressNotes.Cover.AUTOMATIC));
+    }
+
+    @Test
+    void theDescriptionFollowsAnOwnTemplateThatIsKept() throws Exception {
+        openWithTake();
+        clickOn("#stage-publish");
+        clickOn("#publish-tab-template");
+        interact(() -> lookup("#template").queryAs(TextArea.class).setText("Hello from the shed\n\n{title}: {promis}"));
+        until(() ->
+                lookup("#description").queryAs(TextArea.class).getText().startsWith("Hello from the shed\n\nSmall"));
+        assertThat(text("#template-wrong")).contains("{promis}");
+        clickOn("#stage-proof");
+        until(() -> DescriptionTemplate.current().startsWith("Hello from the shed"));
+        clickOn("#stage-publish");
+        clickOn("#template-usual");
+        until(() -> lookup("#description").queryAs(TextArea.class).getText().contains("What we do"));
+        assertThat(text("#template-wrong")).isEmpty();
+    }
+
+    @Test
+    void aStyleOfOnesOwnIsMadeAndTellsWhatIsTooFaint() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        clickOn("#dress-tab-own-style");
+        assertThat(text("#own-style-told")).startsWith("Every colour stands out");
+        interact(() -> lookup("#own-style-size").queryAs(Slider.class).setValue(1.25));
+        until(() -> programme().workout().dressing().style().scale() == 1.25);
+        assertThat(programme().workout().dressing().style().name()).isEqualTo("My Pressed");
+        interact(() -> {
+            ColorPicker words = lookup("#own-style-ink").queryAs(ColorPicker.class);
+            words.setValue(Color.rgb(220, 220, 210));
+            words.fireEvent(new ActionEvent());
+        });
+        until(() -> text("#own-style-told").contains("words (1."));
+        assertThat(programme().proof().open()).extracting(Finding::code).contains("dress.contrast");
+        clickOn("#undo");
+        until(() -> text("#own-style-told").startsWith("Every colour stands out"));
+        clickOn("#dress-tab-style");
+        assertThat(lookup("#style-my-pressed").tryQuery()).isPresent();
     }
 }

@@ -1,11 +1,14 @@
 package app.nosegay.jobs;
 
 import app.nosegay.dress.Box;
+import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Frame;
 import app.nosegay.dress.Heat;
 import app.nosegay.dress.Layout;
 import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.match.WrongShowing;
 import app.nosegay.media.FramePicker;
 import app.nosegay.paint.CoverPainter;
 import app.nosegay.paint.ViewerCard;
@@ -26,8 +29,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import javax.imageio.ImageIO;
 
@@ -36,45 +43,80 @@ public final class PublishPictures {
     private static final int FRAME_WIDTH = 1920;
     private static final int FRAME_HEIGHT = 1080;
 
+    /** The title's size, in units of which the frame's shorter side has 720; the smaller can still be read as a thumbnail. */
+    private static final double LARGEST_TITLE = 96;
+
+    private static final double SMALLEST_TITLE = 54;
+    /** A title that hides somebody is worse than one half as large. */
+    private static final double HIDING = 4;
+
+    private static final List<Layout.Anchor> CORNERS = List.of(
+            Layout.Anchor.BOTTOM_LEFT, Layout.Anchor.TOP_LEFT, Layout.Anchor.BOTTOM_RIGHT, Layout.Anchor.TOP_RIGHT);
+
     private PublishPictures() {}
 
+    /** A moment that would make a cover, and how much moves in its set. */
+    private record Candidate(Time<Axis.Cut> time, double motion) {}
+
     /**
-     * The moment of the programme that makes the cover: in the middle of the set in which most moves, where the presenter is furthest from
-     * standing.
+     * Moments of the programme that would make a cover, the best first: in the middle of the sets in which most moves, where the presenter is
+     * furthest from standing; one per move. Never a mistake shown on purpose.
      */
-    public static Time<Axis.Cut> coverMoment(Programme programme) {
-        Time<Axis.Cut> best = Time.zero();
-        double most = -1;
+    public static List<Time<Axis.Cut>> coverMoments(Programme programme) {
+        Map<String, Candidate> byMove = new LinkedHashMap<>();
         for (Segment s : programme.timeline().segments()) {
             Match.Placed p = programme.match().segment(s.id()).orElse(null);
             Span<Axis.Cut> shown = p == null ? null : programme.cut().shown(p).orElse(null);
-            if (s.kind() != SegmentKind.WORK || shown == null) {
+            TakeEvidence take = p == null
+                    ? null
+                    : programme.evidence().stream()
+                            .filter(e -> e.id().equals(p.take()))
+                            .findFirst()
+                            .orElse(null);
+            if (s.kind() != SegmentKind.WORK || shown == null || take == null) {
                 continue;
             }
-            double motion = programme.evidence().stream()
-                    .filter(e -> e.id().equals(p.take()))
-                    .mapToDouble(e ->
-                            mean(e.motion().part(new Span<>(p.start(), p.end())).values()))
-                    .findFirst()
-                    .orElse(0);
-            if (motion > most) {
-                most = motion;
-                // Just before a rep is completed the presenter is on the way, not standing.
-                List<Time<Axis.Take>> reps = programme.match().reps().getOrDefault(s.id(), List.of());
-                Time<Axis.Cut> middle = shown.start().plus(shown.length().times(0.5));
-                Length half = s.tempo() == null
-                        ? Length.ofSeconds(1)
-                        : s.tempo().repLength().times(0.5);
-                best = reps.isEmpty()
-                        ? middle
-                        : programme
-                                .cut()
-                                .toCut(p.take(), reps.get(reps.size() / 2).minus(half))
-                                .filter(shown::contains)
-                                .orElse(middle);
+            double motion =
+                    mean(take.motion().part(new Span<>(p.start(), p.end())).values());
+            Candidate c = new Candidate(middleRep(programme, s, p, shown), motion);
+            boolean wrong = WrongShowing.in(take).stream().anyMatch(w -> programme
+                    .cut()
+                    .clipAt(c.time())
+                    .filter(clip -> w.span().contains(clip.sourceAt(c.time())))
+                    .isPresent());
+            if (!wrong) {
+                byMove.merge(s.move(), c, (a, b) -> b.motion() > a.motion() ? b : a);
             }
         }
-        return best;
+        return byMove.values().stream()
+                .sorted(Comparator.comparingDouble(Candidate::motion).reversed())
+                .map(Candidate::time)
+                .toList();
+    }
+
+    /** Just before a rep is completed the presenter is on the way, not standing. */
+    private static Time<Axis.Cut> middleRep(Programme programme, Segment s, Match.Placed p, Span<Axis.Cut> shown) {
+        Time<Axis.Cut> middle = shown.start().plus(shown.length().times(0.5));
+        List<Time<Axis.Take>> reps = programme.match().reps().getOrDefault(s.id(), List.of());
+        Length half =
+                s.tempo() == null ? Length.ofSeconds(1) : s.tempo().repLength().times(0.5);
+        return reps.isEmpty()
+                ? middle
+                : programme
+                        .cut()
+                        .toCut(p.take(), reps.get(reps.size() / 2).minus(half))
+                        .filter(shown::contains)
+                        .orElse(middle);
+    }
+
+    /** The moment of the programme that makes the cover: as chosen, where that is still in it; else the best one. */
+    public static Time<Axis.Cut> coverMoment(Programme programme) {
+        DressNotes.Cover chosen = programme.workout().dressing().cover();
+        return (chosen.hasFrame()
+                        ? programme.cut().toCut(chosen.take(), chosen.time())
+                        : Optional.<Time<Axis.Cut>>empty())
+                .or(() -> coverMoments(programme).stream().findFirst())
+                .orElse(Time.zero());
     }
 
     private static double mean(float[] values) {
@@ -107,41 +149,51 @@ public final class PublishPictures {
         if (frame == null) {
             throw new IOException(clip.take() + ": its picture cannot be decoded at " + clip.sourceAt(at));
         }
-        Layout.Anchor corner = corner(programme, at, width, height);
-        Timeline timeline = programme.timeline();
-        String title = timeline.sheet().header().title();
-        long minutes = Math.round(programme.cut().total().seconds() / 60);
-        int moves = timeline.workMoves(false).size();
         return CoverPainter.paint(
                 frame,
                 programme.focus(),
-                title.isEmpty() ? "Workout" : title,
-                minutes + " min  ·  " + moves + (moves == 1 ? " move" : " moves"),
+                lettering(programme, at, width, height),
                 programme.workout().dressing().style(),
                 width,
-                height,
-                corner.isRight(),
-                !corner.isBottom());
+                height);
     }
 
-    /** The corner of the frame in which the fewest people are, for about the room the words take. */
-    private static Layout.Anchor corner(Programme programme, Time<Axis.Cut> at, int width, int height) {
+    /** What stands under the title unless something else is wanted. */
+    public static String coverLine(Programme programme) {
+        long minutes = Math.round(programme.cut().total().seconds() / 60);
+        int moves = programme.timeline().workMoves(false).size();
+        return minutes + " min  ·  " + moves + (moves == 1 ? " move" : " moves");
+    }
+
+    /** The words, as large as they can be in a corner where they hide nobody. */
+    private static CoverPainter.Lettering lettering(Programme programme, Time<Axis.Cut> at, int width, int height) {
+        DressNotes.Cover chosen = programme.workout().dressing().cover();
+        String own = programme.timeline().sheet().header().title();
+        String title = !chosen.title().isBlank() ? chosen.title() : own.isEmpty() ? "Workout" : own;
+        String line = chosen.line().isBlank() ? coverLine(programme) : chosen.line();
         Frame whole = Frame.of(width, height);
         Frame frame = new Frame(whole.width(), whole.height(), programme.focus());
-        Layout.Area area = programme.dressing().layout().at(at).orElse(null);
-        Layout.Anchor best = Layout.Anchor.BOTTOM_LEFT;
+        Heat heat = programme
+                .dressing()
+                .layout()
+                .at(at)
+                .map(area -> area.stretch().heat().cropped(frame))
+                .orElse(Heat.none());
+        CoverPainter.Lettering best = null;
         double least = Double.MAX_VALUE;
-        for (Layout.Anchor a : List.of(
-                Layout.Anchor.BOTTOM_LEFT,
-                Layout.Anchor.TOP_LEFT,
-                Layout.Anchor.BOTTOM_RIGHT,
-                Layout.Anchor.TOP_RIGHT)) {
-            Box box = a.box(frame.safe(), frame.width() * 0.5, frame.height() * 0.38);
-            Heat heat = area == null ? Heat.none() : area.stretch().heat().cropped(frame);
-            double behind = heat.behind(box, frame) + heat.heads(box, frame);
-            if (behind < least - 0.02) {
-                least = behind;
-                best = a;
+        for (double px = LARGEST_TITLE; px >= SMALLEST_TITLE; px -= 6) {
+            for (Layout.Anchor corner : chosen.corner() != null ? List.of(chosen.corner()) : CORNERS) {
+                CoverPainter.Lettering words =
+                        new CoverPainter.Lettering(title, line, px, corner.isRight(), !corner.isBottom());
+                Box box = CoverPainter.box(words, programme.workout().dressing().style(), whole);
+                double hides = heat.behind(box, frame) + heat.heads(box, frame);
+                double tooLarge = Math.max(0, box.width() - whole.safe().width())
+                        + Math.max(0, box.height() - 0.45 * whole.height());
+                double cost = HIDING * hides + (LARGEST_TITLE - px) / LARGEST_TITLE + tooLarge;
+                if (cost < least - 1e-9) {
+                    least = cost;
+                    best = words;
+                }
             }
         }
         return best;

@@ -1,5 +1,6 @@
 package app.nosegay.paint;
 
+import app.nosegay.dress.Box;
 import app.nosegay.dress.Frame;
 import app.nosegay.dress.Style;
 import java.awt.Color;
@@ -13,30 +14,27 @@ import java.util.List;
 
 /** Draws the cover: a frame of the video, the title large on a label, the promise under it. */
 public final class CoverPainter {
-    private static final double MARGIN = 40;
+    private static final double PADDING = 28;
+    /** From line to line, as a share of their size. */
+    private static final double LEADING = 1.12;
+
     private static final int PETALS = 8;
 
     private CoverPainter() {}
 
     /**
-     * A cover of {@code width} × {@code height} pixels.
+     * The words on a cover.
      *
-     * @param picture the frame; cropped around {@code focus} to fill
-     * @param focus the middle of what stays, as a share of its width
-     * @param promise one short line
-     * @param right whether the words stand at the right, clear of people
+     * @param line one short line under the title
+     * @param px size of the title, in units of the frame
+     * @param right whether they stand at the right
      * @param top whether they stand at the top
      */
+    public record Lettering(String title, String line, double px, boolean right, boolean top) {}
+
+    /** A cover of {@code width} × {@code height} pixels from a frame, cropped around {@code focus}, a share of its width, to fill it. */
     public static BufferedImage paint(
-            BufferedImage picture,
-            double focus,
-            String title,
-            String promise,
-            Style style,
-            int width,
-            int height,
-            boolean right,
-            boolean top) {
+            BufferedImage picture, double focus, Lettering words, Style style, int width, int height) {
         BufferedImage cover = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         Graphics2D g = cover.createGraphics();
         g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
@@ -52,36 +50,62 @@ public final class CoverPainter {
         g.drawRenderedImage(picture, place);
         Frame frame = Frame.of(width, height);
         g.scale(width / frame.width(), width / frame.width());
-        words(g, frame, title, promise, style, right, top);
+        words(g, frame, words, style);
         g.dispose();
         return cover;
     }
 
-    private static void words(
-            Graphics2D g, Frame frame, String title, String promise, Style style, boolean right, boolean top) {
-        boolean wide = frame.width() > frame.height();
-        double room = (wide ? frame.width() * 0.66 : frame.width()) - 2 * MARGIN;
-        double px = 96;
-        List<String> lines = Words.wrapped(g, title, face(style, px), room - 56);
-        while (px > 44 && (lines.size() > (wide ? 2 : 3) || widest(g, lines, face(style, px)) > room - 56)) {
-            px -= 4;
-            lines = Words.wrapped(g, title, face(style, px), room - 56);
-        }
-        Font heading = face(style, px);
-        Font small = Words.fitted(g, Typefaces::strong, promise, 40, room - 56);
-        double h = lines.size() * px * 1.12 + (promise.isEmpty() ? 0 : 66) + 44;
-        double w = Math.max(widest(g, lines, heading), Words.width(g, small, promise)) + 56;
-        double x = right ? frame.safe().right() - w : frame.safe().x();
-        double y = top ? frame.safe().y() : frame.safe().bottom() - h;
+    /** The label under the words, where it would be. */
+    public static Box box(Lettering words, Style style, Frame frame) {
+        Graphics2D g = new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB).createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_FRACTIONALMETRICS, RenderingHints.VALUE_FRACTIONALMETRICS_ON);
+        Box box = box(g, words, style, frame);
+        g.dispose();
+        return box;
+    }
+
+    private static Box box(Graphics2D g, Lettering words, Style style, Frame frame) {
+        Font heading = face(style, words.px());
+        List<String> lines = lines(g, words, style, frame);
+        double h = lines.size() * words.px() * LEADING + (words.line().isEmpty() ? 0 : 66) + 44;
+        double w =
+                Math.max(widest(g, lines, heading), Words.width(g, small(g, words, frame), words.line())) + 2 * PADDING;
+        Box safe = frame.safe();
+        return new Box(words.right() ? safe.right() - w : safe.x(), words.top() ? safe.y() : safe.bottom() - h, w, h);
+    }
+
+    private static double room(Frame frame) {
+        return frame.safe().width() - 2 * PADDING;
+    }
+
+    /** Broken into lines of about equal width, no more of them than its size needs. */
+    private static List<String> lines(Graphics2D g, Lettering words, Style style, Frame frame) {
+        double most = frame.width() > frame.height() ? room(frame) * 0.62 : room(frame);
+        return Words.wrapped(g, words.title(), face(style, words.px()), most);
+    }
+
+    private static Font small(Graphics2D g, Lettering words, Frame frame) {
+        return Words.fitted(g, Typefaces::strong, words.line(), Math.min(40, words.px() * 0.62), room(frame));
+    }
+
+    private static void words(Graphics2D g, Frame frame, Lettering words, Style style) {
+        Box box = box(g, words, style, frame);
         Color kind = Label.colour(style.work());
-        Label.draw(g, style, x, y, w, h, kind, Math.max(0.9, style.opacity()));
-        double baseline = y + 20 + px * 0.86;
-        for (String line : lines) {
-            Words.at(g, line, heading, Label.colour(style.ink()), x + 30, baseline);
-            baseline += px * 1.12;
+        Label.draw(g, style, box.x(), box.y(), box.width(), box.height(), kind, Math.max(0.9, style.opacity()));
+        double baseline = box.y() + 20 + words.px() * 0.86;
+        for (String line : lines(g, words, style, frame)) {
+            Words.at(g, line, face(style, words.px()), Label.colour(style.ink()), box.x() + PADDING, baseline);
+            baseline += words.px() * LEADING;
         }
-        Words.at(g, promise, small, kind, x + 30, baseline - px * 1.12 + 66);
-        flower(g, right ? x + 6 : x + w - 6, top ? y + h - 2 : y - 2, 46, kind, Label.colour(style.paper()));
+        Words.at(
+                g, words.line(), small(g, words, frame), kind, box.x() + PADDING, baseline - words.px() * LEADING + 62);
+        flower(
+                g,
+                words.right() ? box.x() + 6 : box.right() - 6,
+                words.top() ? box.bottom() - 2 : box.y() - 2,
+                Math.min(46, words.px() * 0.55),
+                kind,
+                Label.colour(style.paper()));
     }
 
     private static Font face(Style style, double px) {

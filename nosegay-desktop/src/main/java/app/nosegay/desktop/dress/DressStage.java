@@ -50,6 +50,7 @@ public final class DressStage implements StageView {
     private final FlowPane pieces = new FlowPane(8, 6);
     private final Tabs pages = new Tabs("dress");
     private final StylePage styles;
+    private final OwnStylePage ownStyle;
     private final PiecesPage kinds;
     private final PlacesPage places;
     private final SoundPage sound;
@@ -67,6 +68,7 @@ public final class DressStage implements StageView {
         this.session = session;
         picture = new FinishedPicture(session);
         styles = new StylePage(session);
+        ownStyle = new OwnStylePage(session);
         kinds = new PiecesPage(session);
         sound = new SoundPage(session);
         places = new PlacesPage(session, () -> area() == null ? null : area().stretch(), this::showHeat);
@@ -118,11 +120,12 @@ public final class DressStage implements StageView {
         pieces.setId("pieces");
         pages.add("On screen", pieces);
         pages.add("Style", styles.view());
+        pages.add("Own style", ownStyle.view());
         pages.add("Pieces", kinds.view());
         pages.add("Places", places.view());
         pages.add("Sound", sound.view());
-        pages.view().setMinHeight(186);
-        pages.view().setMaxHeight(186);
+        pages.view().setMinHeight(194);
+        pages.view().setMaxHeight(194);
         VBox centre = new VBox(10, stage, below, pages.view());
         centre.getStyleClass().add("stage");
         Label heading = new Label("Intervals");
@@ -165,6 +168,7 @@ public final class DressStage implements StageView {
             return;
         }
         styles.show(now.workout().dressing());
+        ownStyle.show(now.workout().dressing());
         kinds.show(now.workout().dressing());
         places.show(now.workout().dressing());
         sound.show(now.workout().dressing());
@@ -183,7 +187,7 @@ public final class DressStage implements StageView {
         }
     }
 
-    /** Shows one of the pages under the picture: On screen, Style, Pieces, Places or Sound. */
+    /** Shows one of the pages under the picture: On screen, Style, Own style, Pieces, Places or Sound. */
     public void showPage(String name) {
         pages.show(name);
     }

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.dress;
 
 import app.nosegay.desktop.Buttons;
+import app.nosegay.desktop.EnumWords;
 import app.nosegay.desktop.Pictures;
 import app.nosegay.desktop.Session;
 import app.nosegay.dress.Box;
@@ -35,7 +36,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
-import javafx.util.StringConverter;
 
 /** The styles to choose from, each as it looks, and the design of the timer. */
 final class StylePage {
@@ -55,19 +55,7 @@ final class StylePage {
         this.session = session;
         timer.getItems().setAll(Style.Clock.values());
         timer.setId("timer-design");
-        timer.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Style.Clock clock) {
-                return clock == null
-                        ? ""
-                        : clock.name().charAt(0) + clock.name().substring(1).toLowerCase(Locale.ROOT);
-            }
-
-            @Override
-            public Style.Clock fromString(String text) {
-                return Style.Clock.valueOf(text.toUpperCase(Locale.ROOT));
-            }
-        });
+        timer.setConverter(new EnumWords<>(Style.Clock.class));
         timer.setOnAction(e -> {
             if (!showing && timer.getValue() != null) {
                 choose(session.workout().dressing().style().withTimer(timer.getValue()), "timer design");

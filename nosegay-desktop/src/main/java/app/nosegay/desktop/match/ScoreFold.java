@@ -1,8 +1,10 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.script.Wordings;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /**
  * A block of the Score, folded to one row or open above its lines.
@@ -17,7 +19,7 @@ record ScoreFold(String block, List<ScoreLine> lines, boolean open) implements S
     }
 
     /** The rows of {@code lines} by block: each block's fold, its lines under it where it is open. */
-    static List<ScoreRow> fold(List<ScoreLine> lines, java.util.Set<String> open) {
+    static List<ScoreRow> fold(List<ScoreLine> lines, Set<String> open) {
         List<ScoreRow> rows = new ArrayList<>();
         int from = 0;
         while (from < lines.size()) {
@@ -56,7 +58,7 @@ record ScoreFold(String block, List<ScoreLine> lines, boolean open) implements S
                 .findFirst()
                 .map(l -> l.interval().first().block().name().isEmpty()
                         ? l.title()
-                        : l.interval().first().block().name())
+                        : Wordings.capital(l.interval().first().block().name()))
                 .orElse("not planned");
     }
 

@@ -31,6 +31,9 @@ final class ScorePainter {
     static final double AFTER = 8;
     static final int ROW = 76;
     static final int FOLD = 44;
+    /** A block's bar begins behind its name; it is on no scale. */
+    private static final int FOLD_LEFT = 206;
+
     static final int LEFT = 158;
     static final int RIGHT = 92;
     private static final double BAR_TOP = 8;
@@ -116,13 +119,13 @@ final class ScorePainter {
         g.fill(arrow);
         text(
                 g,
-                shortened(g, fold.name(), Typefaces.heading(16), LEFT - 34),
+                shortened(g, fold.name(), Typefaces.heading(16), FOLD_LEFT - 34),
                 Typefaces.heading(16),
                 Palette.INK,
                 22,
                 26);
-        double room = width - LEFT - RIGHT;
-        double x = LEFT;
+        double room = width - FOLD_LEFT - RIGHT;
+        double x = FOLD_LEFT;
         double total = Math.max(1, fold.planned().seconds());
         for (ScoreLine l : fold.lines()) {
             double w = l.planned().seconds() / total * room;

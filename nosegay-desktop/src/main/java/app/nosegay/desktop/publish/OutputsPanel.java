@@ -6,7 +6,6 @@ import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.jobs.WorkoutMedia;
-import app.nosegay.publish.Description;
 import app.nosegay.workout.Programme;
 import java.io.File;
 import java.io.IOException;
@@ -17,6 +16,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -41,11 +41,13 @@ final class OutputsPanel {
     private final Label where = new Label();
     private final ComboBox<String> shape = new ComboBox<>();
     private final ComboBox<String> quality = new ComboBox<>();
+    private final Supplier<String> template;
     private final VBox view;
     private Programme programme;
     private Path folder;
 
-    OutputsPanel(Session session, Stage window) {
+    OutputsPanel(Session session, Stage window, Supplier<String> template) {
+        this.template = template;
         this.session = session;
         this.window = window;
         Button write = Buttons.act("Write what is ticked", this::write);
@@ -182,7 +184,7 @@ final class OutputsPanel {
         PublishJob.Choices choices = new PublishJob.Choices(
                 PublishVideo.Shape.values()[shape.getSelectionModel().getSelectedIndex()],
                 PublishVideo.Quality.values()[quality.getSelectionModel().getSelectedIndex()],
-                Description.TEMPLATE);
+                template.get());
         long slow = Math.max(1, wanted.stream().filter(Output::isRendered).count());
         String what = wanted.contains(Output.VIDEO) ? "Rendering the video" : "Writing the files";
         session.jobs()

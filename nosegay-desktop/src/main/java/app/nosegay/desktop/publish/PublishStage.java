@@ -8,7 +8,6 @@ import app.nosegay.desktop.Tabs;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishPictures;
 import app.nosegay.jobs.WorkoutMedia;
-import app.nosegay.publish.Description;
 import app.nosegay.publish.TimedText;
 import app.nosegay.workout.Programme;
 import java.awt.image.BufferedImage;
@@ -50,6 +49,9 @@ public final class PublishStage implements StageView {
     private final ListView<TimedText.Cue> chapters = new ListView<>();
     private final ListView<TimedText.Cue> captions = new ListView<>();
     private final OutputsPanel outputs;
+    private final CoverPage coverPage;
+    private final TemplatePage template;
+    private final Tabs lists = new Tabs("publish");
     private final Region filled;
     private final AtomicLong wanted = new AtomicLong();
     private final ExecutorService painting = Executors.newSingleThreadExecutor(r -> {
@@ -62,7 +64,9 @@ public final class PublishStage implements StageView {
 
     public PublishStage(Session session, Stage window) {
         this.session = session;
-        outputs = new OutputsPanel(session, window);
+        coverPage = new CoverPage(session, painting);
+        template = new TemplatePage(session, this::describe);
+        outputs = new OutputsPanel(session, window, template::template);
         empty.getStyleClass().add("empty");
         filled = filled();
         view.setCenter(empty);
@@ -97,9 +101,15 @@ public final class PublishStage implements StageView {
         Label none = new Label("No take has a transcript yet: let Nosegay listen for the script on Match, Words.");
         none.getStyleClass().add("empty");
         captions.setPlaceholder(none);
-        Tabs lists = new Tabs("publish");
         lists.add("Chapters", chapters);
         lists.add("Captions", captions);
+        lists.add("Cover", coverPage.view());
+        lists.add("Template", template.view());
+        lists.onShown(name -> {
+            if (name.equals("Cover")) {
+                coverPage.fetch();
+            }
+        });
         HBox.setHgrow(lists.view(), Priority.ALWAYS);
         lists.view().setMinWidth(240);
         outputs.view().setMinWidth(360);
@@ -135,7 +145,8 @@ public final class PublishStage implements StageView {
         List<TimedText.Cue> list = now.chapters();
         chapters.getItems().setAll(list);
         captions.getItems().setAll(now.captions());
-        description.setText(PublishJob.description(now, Description.TEMPLATE));
+        describe();
+        coverPage.show(now);
         strip.getChildren().clear();
         double total = now.cut().total().seconds();
         for (int i = 0; i < list.size(); i++) {
@@ -151,6 +162,22 @@ public final class PublishStage implements StageView {
         if (view.getScene() != null) {
             paintCover();
         }
+    }
+
+    private void describe() {
+        if (programme != null) {
+            description.setText(PublishJob.description(programme, template.template()));
+        }
+    }
+
+    /** Shows one of the pages in the middle: Chapters, Captions, Cover or Template. */
+    public void showPage(String name) {
+        lists.show(name);
+    }
+
+    @Override
+    public void left() {
+        template.keep();
     }
 
     /** Paints the cover beside the interface thread; only the newest is shown. */
