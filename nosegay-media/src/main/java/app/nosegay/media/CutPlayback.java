@@ -1,5 +1,7 @@
 package app.nosegay.media;
 
+import static org.bytedeco.ffmpeg.global.swscale.SWS_FAST_BILINEAR;
+
 import app.nosegay.dress.SoundPlan;
 import app.nosegay.match.Cut;
 import app.nosegay.time.Axis;
@@ -98,7 +100,7 @@ public final class CutPlayback implements AutoCloseable {
         try (MediaInput input = new MediaInput(file, true, true);
                 SoundConverter converter = new SoundConverter(PicturePacer.SOUND_HZ, 2)) {
             MediaInfo.Video video = input.info().video();
-            PictureScaler scaler = video == null ? null : Playback.scaler(video, width, height);
+            UprightPicture upright = video == null ? null : new UprightPicture(video, width, height, SWS_FAST_BILINEAR);
             input.seek(start);
             MediaInput.Kind kind = input.next();
             // Sound and picture of one moment come one after the other, so a little more is read than is shown.
@@ -116,14 +118,14 @@ public final class CutPlayback implements AutoCloseable {
                     if (!input.hasAudio()) {
                         sound.silenceUntil(at);
                     }
-                    BufferedImage image = Playback.picture(input, scaler);
+                    BufferedImage image = upright.of(input.frame());
                     last = clip.hold().isPositive() ? copy(image) : image;
                     pacer.picture(image, at);
                 }
                 kind = input.next();
             }
-            if (scaler != null) {
-                scaler.close();
+            if (upright != null) {
+                upright.close();
             }
         }
         held(clip, last, sound);

@@ -1,6 +1,5 @@
 package app.nosegay.media;
 
-import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_BGRA;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
 
 import app.nosegay.time.Axis;
@@ -16,8 +15,11 @@ public final class FramePicker implements AutoCloseable {
 
     private final MediaInput input;
     private final MediaInfo.Video video;
-    private PictureScaler scaler;
+    private UprightPicture upright;
+    private int width;
+    private int height;
     private Time<Axis.Take> at;
+    private BufferedImage shown;
 
     public FramePicker(Path file) throws MediaException {
         input = new MediaInput(file, true, false);
@@ -43,36 +45,36 @@ public final class FramePicker implements AutoCloseable {
                 break;
             }
             at = input.time();
-            scaler.scale(input.frame());
+            shown = upright.of(input.frame());
             any = true;
         }
         if (!any) {
             return null;
         }
-        BufferedImage image = new BufferedImage(scaler.width(), scaler.height(), BufferedImage.TYPE_INT_ARGB);
-        scaler.copyTo(image);
+        // Whoever gets it may draw on it; the same frame may be asked for again.
+        BufferedImage image = new BufferedImage(shown.getWidth(), shown.getHeight(), BufferedImage.TYPE_INT_ARGB);
+        shown.copyData(image.getRaster());
         return image;
     }
 
-    private void prepare(int width, int height) {
-        double fit = Math.min(width / (double) video.width(), height / (double) video.height());
-        int w = Math.max(2, (int) Math.round(video.width() * fit) / 2 * 2);
-        int h = Math.max(2, (int) Math.round(video.height() * fit) / 2 * 2);
-        if (scaler == null || scaler.width() != w || scaler.height() != h) {
-            if (scaler != null) {
-                scaler.close();
+    private void prepare(int most, int highest) {
+        if (upright == null || width != most || height != highest) {
+            if (upright != null) {
+                upright.close();
                 input.seek(at == null ? Time.zero() : at);
                 at = null;
             }
-            scaler = new PictureScaler(w, h, AV_PIX_FMT_BGRA, SWS_BILINEAR);
+            upright = new UprightPicture(video, most, highest, SWS_BILINEAR);
+            width = most;
+            height = highest;
         }
     }
 
     @Override
     public void close() {
         input.close();
-        if (scaler != null) {
-            scaler.close();
+        if (upright != null) {
+            upright.close();
         }
     }
 }

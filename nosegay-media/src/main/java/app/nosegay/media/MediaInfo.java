@@ -11,18 +11,29 @@ import app.nosegay.time.Length;
  * @param audio the sound, or null
  */
 public record MediaInfo(String format, Length length, Video video, Audio audio) {
-    /** A video stream; size in pixels as stored, rotation in degrees clockwise to show it upright. */
-    public record Video(String codec, int width, int height, double framesPerSecond, int rotation) {
+    /**
+     * A video stream.
+     *
+     * @param width in pixels as stored
+     * @param height in pixels as stored
+     * @param rotation degrees clockwise to show it upright: 0, 90, 180 or 270
+     * @param pixelAspect width of a stored pixel as a share of its height; 1 for square ones
+     */
+    public record Video(String codec, int width, int height, double framesPerSecond, int rotation, double pixelAspect) {
         public boolean isTurned() {
             return rotation == 90 || rotation == 270;
         }
 
+        private int squareWidth() {
+            return (int) Math.round(width * pixelAspect);
+        }
+
         public int shownWidth() {
-            return isTurned() ? height : width;
+            return isTurned() ? height : squareWidth();
         }
 
         public int shownHeight() {
-            return isTurned() ? width : height;
+            return isTurned() ? squareWidth() : height;
         }
     }
 

@@ -175,7 +175,8 @@ public final class MediaInput implements AutoCloseable {
                     video.codec.width(),
                     video.codec.height(),
                     fps,
-                    rotation());
+                    rotation(),
+                    pixelAspect());
         }
         MediaInfo.Audio sound = audio == null
                 ? null
@@ -187,6 +188,11 @@ public final class MediaInput implements AutoCloseable {
         return new MediaInfo(name, new Length(micros), picture, sound);
     }
 
+    private double pixelAspect() {
+        AVRational aspect = av_guess_sample_aspect_ratio(format, video.stream, (AVFrame) null);
+        return aspect.num() <= 0 || aspect.den() <= 0 ? 1 : av_q2d(aspect);
+    }
+
     private int rotation() {
         AVPacketSideData side = av_packet_side_data_get(
                 video.stream.codecpar().coded_side_data(),
@@ -196,7 +202,7 @@ public final class MediaInput implements AutoCloseable {
             return 0;
         }
         double degrees = av_display_rotation_get(new IntPointer((Pointer) side.data()));
-        return Double.isNaN(degrees) ? 0 : (int) Math.floorMod(Math.round(-degrees), 360L);
+        return Double.isNaN(degrees) ? 0 : (int) Math.floorMod(90 * Math.round(-degrees / 90), 360L);
     }
 
     public boolean hasVideo() {

@@ -21,11 +21,18 @@ final class OverlayGraph implements AutoCloseable {
 
     /**
      * @param first a frame of the take, for size and format
-     * @param rotation degrees clockwise to show it upright
+     * @param video how the take is turned, and the shape of its pixels
      * @param withOverlay whether overlay frames will come
      * @param focus the middle of what stays where the picture is cropped, 0 to 1; null for bars instead
      */
-    OverlayGraph(AVFrame first, int rotation, int width, int height, FrameRate rate, boolean withOverlay, Double focus)
+    OverlayGraph(
+            AVFrame first,
+            MediaInfo.Video video,
+            int width,
+            int height,
+            FrameRate rate,
+            boolean withOverlay,
+            Double focus)
             throws MediaException {
         String timeBase = rate.seconds() + "/" + rate.frames();
         source(picture, "picture", first.width(), first.height(), first.format(), timeBase, first);
@@ -35,7 +42,7 @@ final class OverlayGraph implements AutoCloseable {
         }
         check(avfilter_graph_create_filter(
                 sink, avfilter_get_by_name("buffersink"), "out", null, (Pointer) null, graph));
-        String chain = "[picture]" + fit(first, rotation, width, height, focus) + "format=yuv420p"
+        String chain = "[picture]" + fit(first, video, width, height, focus) + "format=yuv420p"
                 + (withOverlay ? "[base];[base][overlay]overlay=format=yuv420[out]" : "[out]");
         AVFilterInOut outputs = end("picture", picture);
         if (withOverlay) {
@@ -48,14 +55,17 @@ final class OverlayGraph implements AutoCloseable {
         avfilter_inout_free(outputs);
     }
 
-    private static String fit(AVFrame first, int rotation, int width, int height, Double focus) {
+    private static String fit(AVFrame first, MediaInfo.Video video, int width, int height, Double focus) {
         String turn =
-                switch (rotation) {
+                switch (video.rotation()) {
                     case 90 -> "transpose=clock,";
                     case 180 -> "hflip,vflip,";
                     case 270 -> "transpose=cclock,";
                     default -> "";
                 };
+        if (video.pixelAspect() != 1) {
+            turn += "scale=" + video.shownWidth() + ":" + video.shownHeight() + ":flags=bicubic,setsar=1,";
+        }
         boolean same = turn.isEmpty() && first.width() == width && first.height() == height;
         if (focus != null && !same) {
             return String.format(

@@ -1,11 +1,9 @@
 package app.nosegay.media;
 
-import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_BGRA;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_FAST_BILINEAR;
 
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
-import java.awt.image.BufferedImage;
 import java.nio.file.Path;
 
 /** Plays a take from a moment on, in time; without a sound device silently. */
@@ -34,7 +32,7 @@ public final class Playback implements AutoCloseable {
             pacer.start(input.hasAudio());
             input.seek(from);
             MediaInfo.Video video = input.info().video();
-            PictureScaler scaler = video == null ? null : scaler(video, width, height);
+            UprightPicture upright = video == null ? null : new UprightPicture(video, width, height, SWS_FAST_BILINEAR);
             MediaInput.Kind kind = input.next();
             while (!pacer.isStopped()
                     && kind != MediaInput.Kind.END
@@ -42,12 +40,12 @@ public final class Playback implements AutoCloseable {
                 if (kind == MediaInput.Kind.AUDIO) {
                     hear(input, converter);
                 } else if (!input.time().isBefore(from)) {
-                    pacer.picture(picture(input, scaler), input.time());
+                    pacer.picture(upright.of(input.frame()), input.time());
                 }
                 kind = input.next();
             }
-            if (scaler != null) {
-                scaler.close();
+            if (upright != null) {
+                upright.close();
             }
         } catch (MediaException e) {
             failure = e.getMessage();
@@ -56,20 +54,6 @@ public final class Playback implements AutoCloseable {
         } finally {
             pacer.finish(failure);
         }
-    }
-
-    static PictureScaler scaler(MediaInfo.Video video, int width, int height) {
-        double fit = Math.min(width / (double) video.width(), height / (double) video.height());
-        int w = Math.max(2, (int) Math.round(video.width() * fit) / 2 * 2);
-        int h = Math.max(2, (int) Math.round(video.height() * fit) / 2 * 2);
-        return new PictureScaler(w, h, AV_PIX_FMT_BGRA, SWS_FAST_BILINEAR);
-    }
-
-    static BufferedImage picture(MediaInput input, PictureScaler scaler) {
-        scaler.scale(input.frame());
-        BufferedImage image = new BufferedImage(scaler.width(), scaler.height(), BufferedImage.TYPE_INT_ARGB);
-        scaler.copyTo(image);
-        return image;
     }
 
     private void hear(MediaInput input, SoundConverter converter) {

@@ -159,7 +159,7 @@ public final class Renderer {
                     if (graph == null) {
                         graph = new OverlayGraph(
                                 input.frame(),
-                                video.rotation(),
+                                video,
                                 job.width(),
                                 job.height(),
                                 job.rate(),

@@ -52,6 +52,7 @@ public final class TakeReader {
     private boolean unmetered;
     private long soundSamples;
     private long lastMicros;
+    private int rotation;
 
     private TakeReader() {}
 
@@ -66,10 +67,11 @@ public final class TakeReader {
     private Reading pass(Path file, String id, Progress progress) throws MediaException {
         try (MediaInput input = new MediaInput(file, true, true);
                 PictureScaler look = new PictureScaler(LOOK_WIDTH, LOOK_HEIGHT, AV_PIX_FMT_GRAY8, SWS_FAST_BILINEAR);
-                PictureScaler pose = new PictureScaler(POSE_WIDTH, POSE_HEIGHT, AV_PIX_FMT_GRAY8, SWS_AREA);
-                PictureScaler thumb = new PictureScaler(THUMB_WIDTH, THUMB_HEIGHT, AV_PIX_FMT_BGRA, SWS_FAST_BILINEAR);
+                PictureScaler pose = pose(input.info().video());
+                UprightPicture thumb = thumb(input.info().video());
                 SoundConverter sound = new SoundConverter(SOUND_HZ, 1)) {
             MediaInfo info = input.info();
+            rotation = info.video() == null ? 0 : info.video().rotation();
             double length = Math.max(0.001, info.length().seconds());
             MediaInput.Kind kind = input.next();
             long frames = 0;
@@ -99,6 +101,17 @@ public final class TakeReader {
                 meter.close();
             }
         }
+    }
+
+    /** Small pictures of a turned take are made turned, too, and set upright when they are kept. */
+    private static PictureScaler pose(MediaInfo.Video video) {
+        return video != null && video.isTurned()
+                ? new PictureScaler(POSE_HEIGHT, POSE_WIDTH, AV_PIX_FMT_GRAY8, SWS_AREA)
+                : new PictureScaler(POSE_WIDTH, POSE_HEIGHT, AV_PIX_FMT_GRAY8, SWS_AREA);
+    }
+
+    private static UprightPicture thumb(MediaInfo.Video video) {
+        return video == null ? null : new UprightPicture(video, THUMB_WIDTH, THUMB_HEIGHT, SWS_FAST_BILINEAR);
     }
 
     private void hear(MediaInput input, SoundConverter sound) {
@@ -148,12 +161,10 @@ public final class TakeReader {
         return count < values.length ? values : Arrays.copyOf(values, values.length * 2);
     }
 
-    private void see(MediaInput input, PictureScaler look, PictureScaler pose, PictureScaler thumb) {
+    private void see(MediaInput input, PictureScaler look, PictureScaler pose, UprightPicture thumb) {
         double seconds = input.time().seconds();
         if (seconds >= thumbs.size() * THUMB_SECONDS) {
-            thumb.scale(input.frame());
-            BufferedImage image = new BufferedImage(THUMB_WIDTH, THUMB_HEIGHT, BufferedImage.TYPE_INT_ARGB);
-            thumb.copyTo(image);
+            BufferedImage image = thumb.of(input.frame());
             while (thumbs.size() * THUMB_SECONDS <= seconds) {
                 thumbs.add(image);
             }
@@ -165,7 +176,8 @@ public final class TakeReader {
         byte[] now = bytes(grey, LOOK_WIDTH, LOOK_HEIGHT);
         float changed = lastLook == null ? 0 : change(lastLook, now);
         lastLook = now;
-        byte[] small = bytes(pose.scale(grey), POSE_WIDTH, POSE_HEIGHT);
+        byte[] small = UprightPicture.turned(
+                bytes(pose.scale(grey), pose.width(), pose.height()), rotation, POSE_WIDTH, POSE_HEIGHT);
         int upTo = Math.max(motionCount + 1, (int) Math.floor(seconds * MOTION_HZ + 0.25) + 1);
         while (motionCount < upTo) {
             motion = roomy(motion, motionCount);
