@@ -8,6 +8,7 @@ import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Style;
 import app.nosegay.match.Pin;
 import app.nosegay.media.EncoderSettings;
+import app.nosegay.media.Ffmpeg;
 import app.nosegay.media.FramePicker;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInfo;
@@ -237,6 +238,76 @@ class PublishJobTest {
             BufferedImage image = ImageIO.read(one.toFile());
             assertThat(image.getRGB(WIDTH / 2, HEIGHT / 2) >>> 24).isZero();
         }
+    }
+
+    /** What {@code ffprobe}, which nobody here wrote, finds in each output. */
+    @Test
+    void everyOutputIsOpenedByAnotherProgram() throws Exception {
+        int chapters = programme.chapters().size();
+        int captions = programme.captions().size();
+        Path video = write(Output.VIDEO, DRAFT);
+        assertThat(streams(video)).contains("h264,640,360,yuv420p,24000/1001", "aac");
+        assertThat(count("-show_chapters -of csv=p=0", video)).isEqualTo(chapters);
+        double length = programme.cut().total().seconds();
+        assertThat(Double.parseDouble(Ffmpeg.probe("-show_entries format=duration -of csv=p=0", video)))
+                .isCloseTo(length, within(0.1));
+        assertThat(Ffmpeg.probe("-show_entries format_tags=title -of csv=p=0", video))
+                .contains("Small Beds");
+        assertThat(streams(write(Output.EPISODE, DRAFT))).contains("aac");
+        assertThat(streams(write(Output.LAYER_FILM, DRAFT)).get(0)).startsWith("prores,640,360,yuva444p");
+        assertThat(streams(write(Output.CAPTIONS_VTT, DRAFT)).get(0)).startsWith("webvtt");
+        assertThat(count("-show_packets -of csv=p=0", write(Output.CAPTIONS_VTT, DRAFT)))
+                .isEqualTo(captions);
+        assertThat(streams(write(Output.CAPTIONS_SRT, DRAFT)).get(0)).startsWith("subrip");
+        assertThat(count("-show_packets -of csv=p=0", write(Output.CAPTIONS_SRT, DRAFT)))
+                .isEqualTo(captions);
+        assertThat(count("-show_packets -of csv=p=0", write(Output.CHAPTERS_VTT, DRAFT)))
+                .isEqualTo(chapters);
+        assertThat(count("-f ffmetadata -show_chapters -of csv=p=0", write(Output.CHAPTERS_FFMETADATA, DRAFT)))
+                .isEqualTo(chapters);
+        for (Output picture : List.of(Output.COVER_WIDE, Output.COVER_SQUARE, Output.COVER_TALL, Output.CARD_PNG)) {
+            assertThat(streams(write(picture, DRAFT)).get(0)).startsWith("png");
+        }
+    }
+
+    /** The layer's pictures with their times and the finished film are laid together by another program, as people will do. */
+    @Test
+    void anotherProgramLaysTheLayerOverTheBareCut() throws Exception {
+        Path pictures = write(Output.LAYER_PICTURES, DRAFT);
+        Path joined = folder.resolve("joined.mp4");
+        Ffmpeg.run(
+                "-i $0 -f concat -safe 0 -i $1 -filter_complex overlay -an -t 20 -preset ultrafast $2",
+                media.files(programme.workout()).get("take-1"),
+                pictures.resolve("layer.ffconcat"),
+                joined);
+        assertThat(streams(joined).get(0)).startsWith("h264,640,360");
+        Path film = write(Output.LAYER_FILM, DRAFT);
+        Ffmpeg.run(
+                "-i $0 -vf alphaextract,format=gray -frames:v 1 -ss 14 -update 1 $1",
+                film,
+                folder.resolve("alpha.png"));
+        BufferedImage alpha = ImageIO.read(folder.resolve("alpha.png").toFile());
+        assertThat(alpha.getRGB(WIDTH / 2, HEIGHT / 2) & 0xff)
+                .as("nothing lies over the middle")
+                .isLessThan(8);
+        int opaque = 0;
+        for (int x = 0; x < WIDTH; x++) {
+            for (int y = 0; y < HEIGHT; y++) {
+                opaque += (alpha.getRGB(x, y) & 0xff) > 200 ? 1 : 0;
+            }
+        }
+        assertThat(opaque / (double) (WIDTH * HEIGHT)).as("pieces").isBetween(0.02, 0.4);
+    }
+
+    private static List<String> streams(Path file) throws IOException {
+        return Ffmpeg.probe("-show_entries stream=codec_name,width,height,pix_fmt,r_frame_rate -of csv=p=0", file)
+                .lines()
+                .map(l -> l.replaceAll(",0/0.*$", ""))
+                .toList();
+    }
+
+    private static long count(String arguments, Path file) throws IOException {
+        return Ffmpeg.probe(arguments, file).lines().filter(l -> !l.isBlank()).count();
     }
 
     @Test

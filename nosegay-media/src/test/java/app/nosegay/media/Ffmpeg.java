@@ -8,11 +8,11 @@ import java.util.List;
 import org.bytedeco.javacpp.Loader;
 
 /** The programs {@code ffmpeg} and {@code ffprobe} as they come with the library, run as processes: they make and look at files for tests. */
-final class Ffmpeg {
+public final class Ffmpeg {
     private Ffmpeg() {}
 
     /** Runs {@code ffmpeg} with the words of {@code arguments}; fails with what it printed. */
-    static void run(String arguments, Path... files) throws IOException {
+    public static void run(String arguments, Path... files) throws IOException {
         List<String> command = new ArrayList<>();
         command.add(Loader.load(org.bytedeco.ffmpeg.ffmpeg.class));
         command.addAll(List.of("-y", "-v", "error"));
@@ -23,7 +23,7 @@ final class Ffmpeg {
     }
 
     /** What {@code ffprobe} prints for the words of {@code arguments} and a file. */
-    static String probe(String arguments, Path file) throws IOException {
+    public static String probe(String arguments, Path file) throws IOException {
         List<String> command = new ArrayList<>();
         command.add(Loader.load(org.bytedeco.ffmpeg.ffprobe.class));
         command.addAll(List.of(("-v error " + arguments).split(" ")));
