@@ -4,9 +4,9 @@ import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Cut;
-import app.nosegay.match.HeardCall;
 import app.nosegay.match.Match;
 import app.nosegay.match.SaidLine;
+import app.nosegay.match.Slip;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.plan.Attribute;
 import app.nosegay.plan.BlockKind;
@@ -25,7 +25,6 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.CallKind;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -51,8 +50,6 @@ public final class Dresser {
 
     /** An option nobody says is shown in the first third. */
     private static final double FIRST_THIRD = 1 / 3.0;
-    /** A spoken time this far off is corrected in the picture; the finding match.call-off has the same measure. */
-    private static final double WRONG_SECONDS = 1.6;
 
     private static final Length BETWEEN_CARDS = Length.ofMillis(400);
 
@@ -96,7 +93,7 @@ public final class Dresser {
     }
 
     /** What was heard and seen in the takes; all of it may be empty. */
-    public record Told(List<SaidLine> said, List<HeardCall> calls, List<TakeEvidence> takes) {
+    public record Told(List<SaidLine> said, List<Slip> slips, List<TakeEvidence> takes) {
         public static final Told NOTHING = new Told(List.of(), List.of(), List.of());
     }
 
@@ -188,25 +185,19 @@ public final class Dresser {
                 new Piece.Progress(new Span<>(Time.zero(), Time.<Axis.Cut>zero().plus(total)), marks));
     }
 
-    /** Where a call was wrong, the true figure is shown with it. */
+    /** Where something was said wrong, the right figure, side or name is shown with it. */
     private void corrections() {
         if (!notes.shows(DressNotes.Extra.CORRECTIONS)) {
             return;
         }
-        for (HeardCall c : told.calls()) {
-            boolean seconds = c.call().kind() == CallKind.SECONDS_LEFT;
-            boolean reps = c.call().kind() == CallKind.REPS_LEFT;
-            boolean wrong =
-                    c.error() != null && c.truth() != null && Math.abs(c.error()) > (seconds ? WRONG_SECONDS : 0);
-            if (!wrong || !(seconds || reps)) {
-                continue;
+        for (Slip slip : told.slips()) {
+            String text = Wordings.capital(slip.show());
+            if (!text.isEmpty()) {
+                cut.toCut(slip.take(), slip.at())
+                        .ifPresent(at -> add(
+                                new Span<>(at, at.plus(reading(text))),
+                                new Face.Card(Face.CardKind.CORRECTION, "Correction", text)));
             }
-            long truth = Math.round(c.truth());
-            String text = truth + (seconds ? " seconds left" : truth == 1 ? " rep left" : " reps left");
-            cut.toCut(c.take(), c.call().time())
-                    .ifPresent(at -> add(
-                            new Span<>(at, at.plus(reading(text))),
-                            new Face.Card(Face.CardKind.CORRECTION, "Correction", text)));
         }
     }
 

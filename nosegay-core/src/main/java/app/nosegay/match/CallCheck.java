@@ -8,6 +8,7 @@ import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
+import app.nosegay.script.Wordings;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Remembered;
 import app.nosegay.time.Time;
@@ -57,6 +58,7 @@ final class CallCheck {
     private final Map<String, Segment> byId = new HashMap<>();
     private final Map<String, Interval> intervals = new HashMap<>();
     private final List<Finding> findings = new ArrayList<>();
+    private final List<Slip> slips = new ArrayList<>();
 
     private CallCheck(Timeline timeline, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
         this.timeline = timeline;
@@ -67,7 +69,7 @@ final class CallCheck {
         timeline.intervals().forEach(i -> i.segments().forEach(s -> intervals.put(s.id(), i)));
     }
 
-    static List<Finding> findings(
+    static Checked check(
             Timeline timeline, CuePlan cues, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
         CallCheck check = new CallCheck(timeline, match, takes, calls);
         for (HeardCall c : calls) {
@@ -76,7 +78,7 @@ final class CallCheck {
             check.promise(c);
         }
         check.never(cues);
-        return check.findings;
+        return new Checked(check.findings, check.slips);
     }
 
     private void add(String code, Severity severity, String segment, String message, String fix) {
@@ -147,6 +149,7 @@ final class CallCheck {
                     place(c) + ": " + is + "; put right at once.",
                     null);
         } else if (number) {
+            slip("match.wrong-number", c, right(c));
             add(
                     "match.wrong-number",
                     Severity.FIX,
@@ -154,6 +157,7 @@ final class CallCheck {
                     place(c) + ": " + is + ".",
                     "correct it in the caption and on screen, or record the line again");
         } else {
+            slip("match.call-off", c, right(c));
             add(
                     "match.call-off",
                     Severity.FIX,
@@ -161,6 +165,34 @@ final class CallCheck {
                     place(c) + ": " + is + ".",
                     "correct it in the caption and on screen, or record the line again");
         }
+    }
+
+    private void slip(String code, HeardCall c, String show) {
+        slips.add(new Slip(
+                code,
+                c.segment(),
+                c.take(),
+                c.call().time(),
+                c.call().text(),
+                show.isEmpty() ? "" : Wordings.capital(show) + ".",
+                show));
+    }
+
+    /** What would have been true, in a word or two; empty where there is nothing better to say. */
+    private static String right(HeardCall c) {
+        long truth = Math.round(c.truth());
+        String of = c.call().of() == null ? "" : c.call().of().replace('-', ' ');
+        return switch (c.call().kind()) {
+            case SECONDS_LEFT -> truth + " seconds left";
+            case REPS_LEFT, LAST_REP -> truth + (truth == 1 ? " rep left" : " reps left");
+            case ROUNDS_LEFT -> truth + (truth == 1 ? " round left" : " rounds left");
+            case ORDINAL -> (of.isEmpty() ? "number " : of + " ") + truth;
+            case TOTAL ->
+                of.contains(" ")
+                        ? truth + " " + of.substring(of.indexOf(' ') + 1) + " of " + of.substring(0, of.indexOf(' '))
+                        : truth + " " + of;
+            default -> "";
+        };
     }
 
     /** A count that was begun late is stopped by the beep, not wrong; only whole counts are compared. */
@@ -190,6 +222,7 @@ final class CallCheck {
                 || timeline.segments().stream().anyMatch(s -> s.move() != null && alike(s.move(), call.of()));
         boolean right = next == null || alike(next, call.of()) || now != null && alike(now, call.of());
         if (!right && planned) {
+            slip("match.wrong-name", c, "Next: " + next);
             add(
                     "match.wrong-name",
                     Severity.FIX,
@@ -244,7 +277,7 @@ final class CallCheck {
         byCall.forEach((words, dues) -> {
             long made = dues.stream().filter(this::made).count();
             if (made > 1 && made * 2 >= dues.size()) {
-                dues.stream().filter(d -> !made(d)).forEach(d -> missing(byId.get(d.segment()), words));
+                dues.stream().filter(d -> !made(d)).forEach(this::missing);
             }
         });
     }
@@ -252,10 +285,11 @@ final class CallCheck {
     /**
      * A call that the script has in an interval that was found whole, in a take whose words are known.
      *
+     * @param line as scripted
      * @param parts the interval's segments
      * @param at when it is due, in seconds of the take
      */
-    private record Due(String segment, Call call, String words, List<Match.Placed> parts, double at) {}
+    private record Due(String segment, Call call, String line, String words, List<Match.Placed> parts, double at) {}
 
     private Optional<Due> due(ScriptLine line) {
         Interval interval = intervals.get(line.segment());
@@ -277,13 +311,19 @@ final class CallCheck {
         Time<Axis.Take> end = parts.get(parts.size() - 1).end();
         double length = end.since(start).seconds();
         if (call.kind() == CallKind.HALF_WAY) {
-            return Optional.of(new Due(line.segment(), call, "half-way", parts, start.seconds() + length / 2));
+            return Optional.of(
+                    new Due(line.segment(), call, line.text(), "half-way", parts, start.seconds() + length / 2));
         }
         // A set that was cut so short that the call never came due is told as short.
         return call.value() > 0.6 * length
                 ? Optional.empty()
-                : Optional.of(
-                        new Due(line.segment(), call, call.value() + " seconds", parts, end.seconds() - call.value()));
+                : Optional.of(new Due(
+                        line.segment(),
+                        call,
+                        line.text(),
+                        call.value() + " seconds",
+                        parts,
+                        end.seconds() - call.value()));
     }
 
     /** Whether people move to a clock in it. */
@@ -302,12 +342,15 @@ final class CallCheck {
                 .toList();
     }
 
-    private void missing(Segment s, String call) {
+    private void missing(Due due) {
+        Segment s = byId.get(due.segment());
+        slips.add(new Slip(
+                "match.call-missing", s.id(), due.parts().get(0).take(), Time.ofSeconds(due.at()), "", due.line(), ""));
         add(
                 "match.call-missing",
                 Severity.LOOK,
                 s.id(),
-                "\"" + call + "\" is not called in " + s.move() + ", as it is elsewhere.",
+                "\"" + due.words() + "\" is not called in " + s.move() + ", as it is elsewhere.",
                 "show it on screen, or record the line");
     }
 

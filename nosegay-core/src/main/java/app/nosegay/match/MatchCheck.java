@@ -15,6 +15,7 @@ import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -51,6 +52,7 @@ public final class MatchCheck {
     private final List<TakeEvidence> takes;
     private final Map<String, Segment> byId = new HashMap<>();
     private final List<Finding> findings = new ArrayList<>();
+    private final List<Slip> slips = new ArrayList<>();
 
     private MatchCheck(Timeline timeline, Match match, List<TakeEvidence> takes) {
         this.timeline = timeline;
@@ -59,8 +61,8 @@ public final class MatchCheck {
         timeline.segments().forEach(s -> byId.put(s.id(), s));
     }
 
-    /** All findings of the match; none without takes. */
-    public static List<Finding> findings(
+    /** All findings of the match, and what was said wrong; nothing without takes. */
+    public static Checked check(
             Timeline timeline,
             CuePlan cues,
             Match match,
@@ -69,7 +71,7 @@ public final class MatchCheck {
             List<HeardCall> calls,
             List<SaidLine> said) {
         if (match.takes().isEmpty()) {
-            return List.of();
+            return Checked.NOTHING;
         }
         MatchCheck check = new MatchCheck(timeline, match, takes);
         check.takes();
@@ -82,9 +84,11 @@ public final class MatchCheck {
         check.wrongShowings();
         check.findings.addAll(RoundOrder.findings(timeline, match));
         check.findings.addAll(CutLosses.findings(timeline, match, notes, takes, said));
-        check.findings.addAll(CallCheck.findings(timeline, cues, match, takes, calls));
-        check.findings.sort(java.util.Comparator.comparing(Finding::severity));
-        return check.findings;
+        Checked spoken = CallCheck.check(timeline, cues, match, takes, calls);
+        check.findings.addAll(spoken.findings());
+        check.slips.addAll(spoken.slips());
+        check.findings.sort(Comparator.comparing(Finding::severity));
+        return new Checked(check.findings, check.slips);
     }
 
     private void add(String code, Severity severity, Segment s, String message, String fix) {
@@ -455,6 +459,14 @@ public final class MatchCheck {
         String right = about.side().spoken(mirrored);
         String said = m.group(1) != null ? m.group(1) : m.group(2);
         if (!said.equalsIgnoreCase(right) && !c.text().matches("(?i).*\\b" + right + "\\b.*")) {
+            slips.add(new Slip(
+                    "match.wrong-side",
+                    about.id(),
+                    take,
+                    c.start(),
+                    c.text(),
+                    c.text().replaceAll("(?i)\\b" + said + "\\b", right),
+                    right + " side"));
             add(
                     "match.wrong-side",
                     Severity.FIX,

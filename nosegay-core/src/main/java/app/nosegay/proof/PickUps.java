@@ -1,12 +1,16 @@
 package app.nosegay.proof;
 
+import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
+import app.nosegay.match.Slip;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.Wordings;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -22,29 +26,32 @@ public record PickUps(List<Interval> again, List<Line> lines) {
     /** What a new picture mends, not a new sentence. */
     private static final Set<String> PICTURE = Set.of(
             "match.missing",
-            "match.work-short",
+            "match.short",
+            "match.short-set",
             "match.sides-uneven",
-            "match.reps-off",
-            "match.foreign",
+            "match.reps",
             "sound.clipping",
             "sound.quiet");
-
-    private static final Set<String> WORDS = Set.of(
-            "match.call-off", "match.wrong-name", "match.wrong-number", "match.call-missing", "match.promise-not-kept");
 
     public PickUps {
         again = List.copyOf(again);
         lines = List.copyOf(lines);
     }
 
-    /** One line to say again. */
-    public record Line(Interval interval, String why) {}
+    /**
+     * One line to say again.
+     *
+     * @param say the exact words
+     * @param at where they belong in the programme; null where that part is cut away
+     * @param said what was said there instead; empty when nothing was
+     */
+    public record Line(Interval interval, String say, Time<Axis.Cut> at, String said) {}
 
     public boolean isEmpty() {
         return again.isEmpty() && lines.isEmpty();
     }
 
-    public static PickUps of(Timeline timeline, Match match, List<Finding> open) {
+    public static PickUps of(Timeline timeline, Match match, Cut cut, List<Slip> slips, List<Finding> open) {
         Set<Interval> again = new LinkedHashSet<>();
         List<Line> lines = new ArrayList<>();
         for (Interval interval : timeline.intervals()) {
@@ -58,8 +65,18 @@ public record PickUps(List<Interval> again, List<Line> lines) {
                 for (Finding f : open) {
                     if (s.id().equals(f.segment()) && PICTURE.contains(f.code())) {
                         again.add(interval);
-                    } else if (s.id().equals(f.segment()) && WORDS.contains(f.code())) {
-                        lines.add(new Line(interval, f.fix() == null ? f.message() : f.fix()));
+                    }
+                }
+                for (Slip slip : slips) {
+                    boolean stands = s.id().equals(slip.segment())
+                            && !slip.say().isEmpty()
+                            && open.stream().anyMatch(f -> f.code().equals(slip.code()) && s.id().equals(f.segment()));
+                    if (stands) {
+                        lines.add(new Line(
+                                interval,
+                                slip.say(),
+                                cut.toCut(slip.take(), slip.at()).orElse(null),
+                                slip.said()));
                     }
                 }
             }
@@ -73,6 +90,13 @@ public record PickUps(List<Interval> again, List<Line> lines) {
         sheet.append("title: ").append(timeline.sheet().header().title()).append(", pick-ups\n");
         sheet.append(
                 "# Filmed with the same clock and brought in beside the other takes, these are laid in by themselves.\n");
+        if (!lines.isEmpty()) {
+            sheet.append("# To say again:\n");
+            lines.forEach(l -> sheet.append("#   ")
+                    .append(l.at() == null ? "" : l.at() + "  ")
+                    .append(l.say())
+                    .append('\n'));
+        }
         for (Interval interval : again) {
             Segment s = interval.first();
             String seconds = Math.round(interval.length().seconds()) + "s";

@@ -13,6 +13,7 @@ import app.nosegay.match.AdLib;
 import app.nosegay.match.CallTruth;
 import app.nosegay.match.CaptionRepair;
 import app.nosegay.match.CaptionText;
+import app.nosegay.match.Checked;
 import app.nosegay.match.Cut;
 import app.nosegay.match.HeardCall;
 import app.nosegay.match.Match;
@@ -20,6 +21,7 @@ import app.nosegay.match.MatchCheck;
 import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Matcher;
 import app.nosegay.match.SaidLine;
+import app.nosegay.match.Slip;
 import app.nosegay.match.SoundCheck;
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.plan.Expansion;
@@ -54,6 +56,7 @@ import java.util.Map;
  * @param calls the spoken calls, compared with what was true
  * @param said the scripted lines and where they were said
  * @param repairs corrections of captions worth offering
+ * @param slips what was said wrong or not at all, with what would be right
  * @param matchFindings what differs between plan, words and recording
  * @param logs per take in the same order; entries may be null
  * @param proof planned, said and shown compared, with the findings of every stage
@@ -71,6 +74,7 @@ public record Programme(
         List<HeardCall> calls,
         List<SaidLine> said,
         List<CaptionRepair> repairs,
+        List<Slip> slips,
         List<Finding> matchFindings,
         Cut cut,
         Dressing dressing,
@@ -88,14 +92,17 @@ public record Programme(
         Cut cut = Cut.of(match, notes);
         List<HeardCall> calls = CallTruth.of(timeline, match, evidence, library.names());
         List<SaidLine> said = SaidLine.of(timeline, cues, match, evidence);
-        List<Finding> matchFindings = matchFindings(timeline, cues, match, notes, cut, evidence, calls, said);
+        Checked checked = MatchCheck.check(timeline, cues, match, notes, evidence, calls, said);
+        List<Finding> matchFindings = new ArrayList<>(checked.findings());
+        matchFindings.addAll(SoundCheck.findings(
+                match, cut, evidence, timeline.sheet().header().voiceOnly()));
         Dressing dressing = withCaptions(
                 Dresser.dress(
                         timeline,
                         match,
                         cut,
                         cues,
-                        new Dresser.Told(said, calls, evidence),
+                        new Dresser.Told(said, checked.slips(), evidence),
                         library,
                         workout.dressing(),
                         Frame.LANDSCAPE),
@@ -116,6 +123,7 @@ public record Programme(
                 calls,
                 said,
                 CaptionRepair.of(timeline, match, evidence, said, library),
+                checked.slips(),
                 matchFindings,
                 cut,
                 dressing,
@@ -150,22 +158,6 @@ public record Programme(
         return prove(workout, timeline, match, cut, calls, found, dressing, evidence);
     }
 
-    private static List<Finding> matchFindings(
-            Timeline timeline,
-            CuePlan cues,
-            Match match,
-            MatchNotes notes,
-            Cut cut,
-            List<TakeEvidence> evidence,
-            List<HeardCall> calls,
-            List<SaidLine> said) {
-        List<Finding> findings =
-                new ArrayList<>(MatchCheck.findings(timeline, cues, match, notes, evidence, calls, said));
-        boolean voiceOnly = timeline.sheet().header().voiceOnly();
-        findings.addAll(SoundCheck.findings(match, cut, evidence, voiceOnly));
-        return findings;
-    }
-
     /** The dressing for another shape of picture, or for another cut of the same takes. */
     public Dressing dressed(Cut other, Frame frame) {
         return withCaptions(
@@ -174,7 +166,7 @@ public record Programme(
                         match,
                         other,
                         cues,
-                        new Dresser.Told(said, calls, evidence),
+                        new Dresser.Told(said, slips, evidence),
                         library,
                         workout.dressing(),
                         frame),

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
+import app.nosegay.match.Slip;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -151,5 +152,45 @@ class DresserTest {
         }
         assertThat(chapters.get(2).span().end().micros())
                 .isEqualTo(Cut.of(m).total().micros());
+    }
+
+    @Test
+    void whatWasSaidWrongIsCorrectedOnScreenWhereItWasSaid() {
+        Match m = match(1, null);
+        Time<Axis.Take> at =
+                m.segment("ground/goblet-squat/r1").orElseThrow().start().plus(Length.ofSeconds(20));
+        List<Slip> slips = List.of(
+                new Slip(
+                        "match.call-off",
+                        "ground/goblet-squat/r1",
+                        "t",
+                        at,
+                        "Ten seconds.",
+                        "20 seconds left.",
+                        "20 seconds left"),
+                new Slip("match.call-missing", "ground/goblet-squat/r1", "t", at, "", "Half-way.", ""),
+                new Slip(
+                        "match.wrong-side",
+                        "ground/goblet-squat/r1",
+                        "t",
+                        at.plus(Length.ofSeconds(8)),
+                        "Left leg.",
+                        "Right leg.",
+                        "right side"));
+        Dressing dressing = Dresser.dress(
+                timeline,
+                m,
+                Cut.of(m),
+                CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT),
+                new Dresser.Told(List.of(), slips, List.of()),
+                MoveLibrary.shipped(),
+                DressNotes.NONE,
+                Frame.LANDSCAPE);
+        Time<Axis.Cut> shown = Cut.of(m).toCut("t", at).orElseThrow();
+        Face seconds = new Face.Card(Face.CardKind.CORRECTION, "Correction", "20 seconds left");
+        assertThat(dressing.at(shown.plus(Length.ofSeconds(0.5)))).contains(seconds);
+        assertThat(dressing.at(shown.minus(Length.ofSeconds(0.5)))).doesNotContain(seconds);
+        assertThat(dressing.at(shown.plus(Length.ofSeconds(8.5))))
+                .contains(new Face.Card(Face.CardKind.CORRECTION, "Correction", "Right side"));
     }
 }

@@ -67,7 +67,8 @@ class OffTheScriptTest {
     private static List<Finding> findings(Match match, MatchNotes notes, Caption... captions) {
         TakeEvidence take = take(captions);
         List<SaidLine> said = SaidLine.of(TIMELINE, CUES, match, List.of(take));
-        return MatchCheck.findings(TIMELINE, CUES, match, notes, List.of(take), List.of(), said);
+        return MatchCheck.check(TIMELINE, CUES, match, notes, List.of(take), List.of(), said)
+                .findings();
     }
 
     private static List<String> codes(List<Finding> findings) {

@@ -68,7 +68,8 @@ class WordsTest {
         TakeEvidence take = take(captions);
         Match m = asPlanned();
         List<HeardCall> calls = CallTruth.of(TIMELINE, m, List.of(take), LIBRARY.names());
-        return MatchCheck.findings(TIMELINE, CUES, m, MatchNotes.NONE, List.of(take), calls, List.of());
+        return MatchCheck.check(TIMELINE, CUES, m, MatchNotes.NONE, List.of(take), calls, List.of())
+                .findings();
     }
 
     @ParameterizedTest

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.match.Cut;
 import app.nosegay.match.HeardCall;
 import app.nosegay.match.Match;
+import app.nosegay.match.Slip;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.SampleSheets;
@@ -145,13 +146,26 @@ class ProofTest {
         Finding wrong = Finding.at("match.call-off", Severity.FIX, row, "\"ten seconds\" at fourteen")
                 .withFix("say \"ten\"");
 
-        PickUps wanted = PickUps.of(timeline, match, List.of(wrong));
+        Slip slip = new Slip(
+                "match.call-off",
+                id(ROW),
+                "t",
+                Time.ofSeconds(3),
+                "Ten seconds.",
+                "14 seconds left.",
+                "14 seconds left");
+        Slip waived = new Slip("match.wrong-name", id(ROW), "t", Time.ofSeconds(3), "Next, rows.", "Next: x.", "");
+
+        PickUps wanted = PickUps.of(timeline, match, Cut.of(match), List.of(slip, waived), List.of(wrong));
 
         assertThat(wanted.again()).extracting(i -> i.first().move()).containsExactly("goblet squat");
-        assertThat(wanted.lines()).extracting(PickUps.Line::why).containsExactly("say \"ten\"");
+        assertThat(wanted.lines()).extracting(PickUps.Line::say).containsExactly("14 seconds left.");
+        assertThat(wanted.sheet(timeline)).contains("14 seconds left.");
         Timeline small = SampleSheets.timeline(wanted.sheet(timeline));
         assertThat(small.sheet().problems()).isEmpty();
         assertThat(small.workMoves(true)).containsExactly("goblet squat");
-        assertThat(PickUps.of(timeline, Match.NOTHING, List.of()).isEmpty()).isTrue();
+        assertThat(PickUps.of(timeline, Match.NOTHING, Cut.of(Match.NOTHING), List.of(), List.of())
+                        .isEmpty())
+                .isTrue();
     }
 }

@@ -107,6 +107,7 @@ public record FindingAccuracy(int runs, int told, List<String> missed) {
                 .withTaps(p.truthInParts("t").reps());
         List<HeardCall> calls = CallTruth.of(timeline, match, takes, LIBRARY.names());
         List<SaidLine> said = SaidLine.of(timeline, cues, match, takes);
-        return MatchCheck.findings(timeline, cues, match, MatchNotes.NONE, takes, calls, said);
+        return MatchCheck.check(timeline, cues, match, MatchNotes.NONE, takes, calls, said)
+                .findings();
     }
 }

@@ -74,7 +74,7 @@ public final class PlanCheck {
 
     /** Whether every part of the promise holds: minutes, moves, rounds and absences. */
     public static boolean promiseKept(List<Finding> findings) {
-        return findings.stream().noneMatch(f -> f.code().startsWith("plan.promise"));
+        return findings.stream().noneMatch(f -> f.code().startsWith("plan.promise-"));
     }
 
     /** The promise and what becomes of it, as one plain sentence. */
@@ -91,7 +91,7 @@ public final class PlanCheck {
                 + String.join(
                         " ",
                         findings.stream()
-                                .filter(f -> f.code().startsWith("plan.promise"))
+                                .filter(f -> f.code().startsWith("plan.promise-"))
                                 .map(Finding::message)
                                 .toList());
     }

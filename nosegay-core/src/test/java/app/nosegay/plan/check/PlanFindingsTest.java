@@ -11,6 +11,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -157,6 +160,20 @@ class PlanFindingsTest {
         Path docs = Path.of("..", "docs", "format", "findings.md");
         String table = Files.readString(docs);
         assertThat(FindingReasons.codes()).allSatisfy(code -> assertThat(table).contains("`" + code + "`"));
+    }
+
+    /** A code that is only ever compared with is a mistyped one: every code in the sources has its reason and its row. */
+    @Test
+    void everyCodeInTheSourcesIsKnown() throws IOException {
+        Pattern code = Pattern.compile("\"((?:plan|script|match|sound|dress|publish)\\.[a-z][a-z-]*[a-z])\"");
+        Set<String> named = new TreeSet<>();
+        try (Stream<Path> files = Files.walk(Path.of("src", "main", "java"))) {
+            for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+                code.matcher(Files.readString(file)).results().forEach(m -> named.add(m.group(1)));
+            }
+        }
+        assertThat(named).hasSizeGreaterThan(60);
+        assertThat(FindingReasons.codes()).containsAll(named);
     }
 
     @Test

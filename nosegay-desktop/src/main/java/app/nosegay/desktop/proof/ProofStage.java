@@ -196,7 +196,8 @@ public final class ProofStage implements StageView {
     }
 
     private void showPickUps() {
-        PickUps wanted = PickUps.of(programme.timeline(), programme.match(), proof.open());
+        PickUps wanted =
+                PickUps.of(programme.timeline(), programme.match(), programme.cut(), programme.slips(), proof.open());
         pickUps.getItems().setAll(wanted.again());
         pickUps.getItems().addAll(wanted.lines());
         int n = pickUps.getItems().size();
@@ -208,7 +209,8 @@ public final class ProofStage implements StageView {
         File chosen = choose("Save the pick-ups as a run sheet", "pick-ups.txt");
         if (chosen != null) {
             try {
-                PickUps wanted = PickUps.of(programme.timeline(), programme.match(), proof.open());
+                PickUps wanted = PickUps.of(
+                        programme.timeline(), programme.match(), programme.cut(), programme.slips(), proof.open());
                 Files.writeString(chosen.toPath(), wanted.sheet(programme.timeline()));
                 session.jobs().tell("The pick-ups are in " + chosen + ".");
             } catch (IOException e) {
@@ -331,7 +333,9 @@ public final class ProofStage implements StageView {
             String what = Wordings.capital(s.move() == null ? s.kind().word() : s.move());
             words.setText(
                     item instanceof PickUps.Line line
-                            ? "Say again in " + s.id() + ": " + line.why()
+                            ? "Say again: \"" + line.say() + "\""
+                                    + (line.at() == null ? "" : " at " + line.at()) + ", in " + s.id()
+                                    + (line.said().isEmpty() ? "" : "; it was \"" + line.said() + "\"")
                             : "Film again: " + what + " (" + s.id() + "), "
                                     + interval(item).length());
             setGraphic(row);
