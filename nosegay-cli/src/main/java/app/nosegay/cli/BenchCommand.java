@@ -43,6 +43,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -66,6 +67,7 @@ final class BenchCommand implements Callable<Integer> {
     private static final int WIDTH = 1920;
     private static final int HEIGHT = 1080;
     private static final double TAKE_SECONDS = 20;
+    private static final double MINUTE_SECONDS = 60;
     private static final FrameRate RATE = new FrameRate(30, 1);
     private static final String SHORT_SHEET =
             "title: Bench\ncalls: 5, in 3, out 3\ncircuit A  rounds 1  work 0:10  rest 0:05\n  goblet squat\n  push-up\n";
@@ -93,6 +95,20 @@ final class BenchCommand implements Callable<Integer> {
             description = "one part: reading, rendering, matching, planning, proving or starting")
     private String only;
 
+    @Option(
+            names = "--long",
+            description = "a long take read, matched and rendered with little memory, instead of times")
+    private boolean longTake;
+
+    @Option(
+            names = "--minutes",
+            defaultValue = "60",
+            description = "length of the take with --long; default ${DEFAULT-VALUE}")
+    private int minutes;
+
+    @Option(names = "--long-take", hidden = true, description = "what the process with little memory works on")
+    private Path longWork;
+
     @Spec
     private CommandSpec spec;
 
@@ -104,8 +120,12 @@ final class BenchCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        Path folder = Files.createTempDirectory("nosegay-bench");
         PrintWriter out = spec.commandLine().getOut();
+        if (longWork != null) {
+            LongBench.work(out, longWork, minutes);
+            return Main.DONE;
+        }
+        Path folder = Files.createTempDirectory("nosegay-bench");
         if (only != null && !PARTS.contains(only)) {
             Files.delete(folder);
             throw new IOException("\"" + only + "\" is no part of the bench; known are " + String.join(", ", PARTS));
@@ -115,8 +135,12 @@ final class BenchCommand implements Callable<Integer> {
                 new AccuracyBench(out).rows(runs, folder);
                 return Main.DONE;
             }
+            if (longTake) {
+                LongBench.row(out, film(folder.resolve("minute.mp4"), MINUTE_SECONDS), minutes, folder);
+                return Main.DONE;
+            }
             boolean films = wanted("reading") || wanted("rendering");
-            Path take = films ? film(folder.resolve("take.mp4")) : null;
+            Path take = films ? film(folder.resolve("take.mp4"), TAKE_SECONDS) : null;
             out.printf(
                     Locale.ROOT,
                     "%d processors; take %dx%d, 30 frames a second, %.0f s; median of %d%n",
@@ -147,12 +171,11 @@ final class BenchCommand implements Callable<Integer> {
             }
             out.flush();
         } finally {
-            try (var files = Files.list(folder)) {
-                for (Path file : files.toList()) {
+            try (var files = Files.walk(folder)) {
+                for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
                     Files.delete(file);
                 }
             }
-            Files.delete(folder);
         }
         return Main.DONE;
     }
@@ -187,7 +210,7 @@ final class BenchCommand implements Callable<Integer> {
     }
 
     /** A busy 1080p take with the grain of a real camera, which a drawn picture lacks. */
-    private static Path film(Path file) throws IOException {
+    private static Path film(Path file, double seconds) throws IOException {
         BufferedImage set = PottingShed.paint(WIDTH, HEIGHT);
         Random random = new Random(1);
         for (int i = 0; i < WIDTH * HEIGHT; i++) {
@@ -199,7 +222,7 @@ final class BenchCommand implements Callable<Integer> {
         float[] sound = new float[2 * MovieWriter.SOUND_HZ / 30];
         try (MovieWriter writer =
                 new MovieWriter(file, WIDTH, HEIGHT, RATE, EncoderSettings.FINISHED, true, "", List.of())) {
-            for (int n = 0; n < TAKE_SECONDS * 30; n++) {
+            for (int n = 0; n < seconds * 30; n++) {
                 Graphics2D g = frame.createGraphics();
                 g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
                 int shake = n % 3 - 1;

@@ -58,9 +58,39 @@ public record Workout(
      * @param fingerprint SHA-256 of its first and last 1 MiB, in hex
      * @param transcript path of a timed transcript, or null
      * @param log path of the shoot log, or null
+     * @param note what the creator wrote about it, or empty
      */
     public record TakeRef(
-            String id, String file, long size, double seconds, String fingerprint, String transcript, String log) {}
+            String id,
+            String file,
+            long size,
+            double seconds,
+            String fingerprint,
+            String transcript,
+            String log,
+            String note) {
+        public TakeRef(
+                String id, String file, long size, double seconds, String fingerprint, String transcript, String log) {
+            this(id, file, size, seconds, fingerprint, transcript, log, "");
+        }
+
+        public TakeRef at(String otherFile, String otherTranscript, String otherLog) {
+            return new TakeRef(id, otherFile, size, seconds, fingerprint, otherTranscript, otherLog, note);
+        }
+
+        public TakeRef withNote(String words) {
+            return new TakeRef(id, file, size, seconds, fingerprint, transcript, log, words);
+        }
+    }
+
+    /** With what the creator wrote about a take. */
+    public Workout withTakeNote(String take, String note) {
+        return withTakes(
+                takes.stream()
+                        .map(t -> t.id().equals(take) ? t.withNote(note) : t)
+                        .toList(),
+                pins);
+    }
 
     /** With another text. What hangs on a segment follows it where its line was renamed or moved. */
     public Workout withSheet(String text) {

@@ -33,7 +33,8 @@ public final class WorkoutJson {
                     .put("seconds", t.seconds())
                     .put("fingerprint", t.fingerprint())
                     .put("transcript", t.transcript())
-                    .put("log", t.log());
+                    .put("log", t.log())
+                    .put("note", t.note());
         }
         ArrayNode pins = root.putArray("pins");
         for (Pin p : workout.pins()) {
@@ -75,7 +76,8 @@ public final class WorkoutJson {
                     t.path("seconds").asDouble(),
                     t.path("fingerprint").asText(),
                     t.path("transcript").isTextual() ? t.path("transcript").asText() : null,
-                    t.path("log").isTextual() ? t.path("log").asText() : null));
+                    t.path("log").isTextual() ? t.path("log").asText() : null,
+                    t.path("note").asText()));
         }
         List<Pin> pins = new ArrayList<>();
         for (JsonNode p : root.path("pins")) {

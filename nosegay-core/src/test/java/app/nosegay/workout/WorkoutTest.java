@@ -16,7 +16,8 @@ import org.junit.jupiter.api.Test;
 class WorkoutTest {
     private static final Workout FULL = new Workout(
             SampleSheets.wheelbarrow(),
-            List.of(new Workout.TakeRef("take-1", "media/take 1.mp4", 123, 61.5, "abc", "take-1.vtt", null)),
+            List.of(new Workout.TakeRef(
+                    "take-1", "media/take 1.mp4", 123, 61.5, "abc", "take-1.vtt", null, "left light out")),
             List.of(new Pin("a/b/r1", true, "take-1", new Time<>(1_234_567))));
 
     @Test

@@ -267,12 +267,8 @@ public final class Session {
     private static Workout rebased(Workout workout, Path from, Path to) {
         return workout.withTakes(
                 workout.takes().stream()
-                        .map(t -> new Workout.TakeRef(
-                                t.id(),
+                        .map(t -> t.at(
                                 Media.stored(to, Media.resolved(from, t.file())),
-                                t.size(),
-                                t.seconds(),
-                                t.fingerprint(),
                                 t.transcript() == null ? null : Media.stored(to, Media.resolved(from, t.transcript())),
                                 t.log() == null ? null : Media.stored(to, Media.resolved(from, t.log()))))
                         .toList(),

@@ -263,7 +263,9 @@ public final class Shell {
     /** Goes to the stage a finding belongs to and shows its place there. */
     private void jump(Finding finding) {
         String stage = Proof.stage(finding);
-        String place = stage.equals("sound") ? "Match" : Wordings.capital(stage);
+        // The music is chosen where the programme is dressed; all other sound is in the takes.
+        boolean ofMusic = finding.code().equals("sound.licence");
+        String place = ofMusic ? "Dress" : stage.equals("sound") ? "Match" : Wordings.capital(stage);
         go(place);
         stage(place).goTo(finding);
     }

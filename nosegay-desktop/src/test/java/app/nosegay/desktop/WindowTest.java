@@ -178,4 +178,19 @@ class WindowTest extends DrivenWindow {
         clickOn("#shoot-test");
         until(() -> text("#shoot-test-result").startsWith("Recorded 640 × 360; the sound is good"));
     }
+
+    @Test
+    void aNoteOnATakeIsKeptWithIt() throws Exception {
+        openWithTake();
+        clickOn("#stage-shoot");
+        until(() -> lookup("#note-take-1").tryQuery().isPresent());
+        clickOn("#note-take-1").write("left light went out").push(KeyCode.ENTER);
+        until(() -> shell.session().workout().takes().get(0).note().equals("left light went out"));
+        assertThat(lookup("#undo").queryAs(Button.class).getText()).isEqualTo("Undo: note on take-1");
+        clickOn("#stage-match");
+        interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
+        clickOn("#match-tab-takes");
+        until(() -> lookup("#tries").query().lookupAll(".label").stream()
+                .anyMatch(n -> n instanceof Label l && l.getText().contains("left light went out")));
+    }
 }

@@ -49,7 +49,7 @@ public final class ListenJob {
             Path file = folder.resolve(take.id() + ENDING);
             if (!heard.isEmpty()) {
                 write(file, heard);
-                takes.set(workout.takes().indexOf(take), withTranscript(take, Media.stored(folder, file)));
+                takes.set(workout.takes().indexOf(take), take.at(take.file(), Media.stored(folder, file), take.log()));
             }
         }
         return workout.withTakes(takes, workout.pins());
@@ -69,9 +69,5 @@ public final class ListenJob {
         Path fresh = file.resolveSibling(file.getFileName() + ".new");
         Files.writeString(fresh, TranscriptWriter.webVtt(heard));
         Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
-    }
-
-    private static Workout.TakeRef withTranscript(Workout.TakeRef t, String transcript) {
-        return new Workout.TakeRef(t.id(), t.file(), t.size(), t.seconds(), t.fingerprint(), transcript, t.log());
     }
 }

@@ -115,17 +115,7 @@ public record WorkoutMedia(
                             .filter(Files::isRegularFile)
                             .findFirst()
                             .orElse(null);
-            takes.add(
-                    log == null
-                            ? t
-                            : new Workout.TakeRef(
-                                    t.id(),
-                                    t.file(),
-                                    t.size(),
-                                    t.seconds(),
-                                    t.fingerprint(),
-                                    t.transcript(),
-                                    Media.stored(folder, log)));
+            takes.add(log == null ? t : t.at(t.file(), t.transcript(), Media.stored(folder, log)));
         }
         return workout.withTakes(takes, workout.pins());
     }

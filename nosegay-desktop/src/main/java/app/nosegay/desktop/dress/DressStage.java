@@ -194,6 +194,9 @@ public final class DressStage implements StageView {
 
     @Override
     public void goTo(Finding f) {
+        if (f.code().equals("sound.licence")) {
+            pages.show("Sound");
+        }
         stretches.getItems().stream()
                 .filter(s -> s.interval().id().equals(f.segment()))
                 .findFirst()

@@ -85,8 +85,14 @@ final class TakesPanel {
         }
         double off = length.minus(p.planned()).seconds();
         String against = Math.abs(off) < 0.1 ? "as planned" : String.format(Locale.ROOT, "%+.1f s", off);
+        String note = session.workout().takes().stream()
+                .filter(t -> t.id().equals(take) && !t.note().isEmpty())
+                .map(t -> "\n\u201c" + t.note() + "\u201d")
+                .findFirst()
+                .orElse("");
         Label words = new Label(
-                String.format(Locale.ROOT, "%s, %s at %s: %.1f s, %s", kind, take, start, length.seconds(), against));
+                String.format(Locale.ROOT, "%s, %s at %s: %.1f s, %s", kind, take, start, length.seconds(), against)
+                        + note);
         words.setWrapText(true);
         words.setMinHeight(Region.USE_PREF_SIZE);
         words.setMaxWidth(WIDTH);

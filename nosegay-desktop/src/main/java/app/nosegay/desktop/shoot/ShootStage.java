@@ -27,6 +27,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -48,7 +49,7 @@ public final class ShootStage implements StageView {
     private final Slider volume = new Slider(0, 1, 0.5);
     private final CheckBox tones = new CheckBox("Sync tones at start and end");
     private final CheckBox claps = new CheckBox("Two claps: go on, or again");
-    private final ListView<String> takes = new ListView<>();
+    private final ListView<Workout.TakeRef> takes = new ListView<>();
     private final Label takesHeading = new Label("No takes yet");
     private final Button start = new Button("Start the clock");
     private Region ready;
@@ -92,15 +93,7 @@ public final class ShootStage implements StageView {
         from.setMaxWidth(Double.MAX_VALUE);
         tones.setSelected(true);
         volume.setAccessibleText("Volume of the beeps");
-        takes.setCellFactory(list -> new ListCell<>() {
-            @Override
-            protected void updateItem(String text, boolean none) {
-                super.updateItem(text, none);
-                setText(none ? null : text);
-                setWrapText(true);
-                setPrefWidth(0);
-            }
-        });
+        takes.setCellFactory(list -> new TakeCell());
         takes.setId("takes");
         takes.setPlaceholder(new Label("Each run of the clock makes one."));
         VBox.setVgrow(takes, Priority.ALWAYS);
@@ -190,8 +183,7 @@ public final class ShootStage implements StageView {
             });
             part("Best seen not from the front", angles);
         }
-        takes.getItems()
-                .setAll(now.workout().takes().stream().map(t -> take(now, t)).toList());
+        takes.getItems().setAll(now.workout().takes());
         int n = takes.getItems().size();
         takesHeading.setText(n == 0 ? "No takes yet" : n == 1 ? "One take" : n + " takes");
     }
@@ -228,7 +220,7 @@ public final class ShootStage implements StageView {
     }
 
     /** Length, how much of the plan it covers, fluffs. */
-    private String take(Programme now, Workout.TakeRef t) {
+    private static String take(Programme now, Workout.TakeRef t) {
         long used = now.match().segments().stream()
                 .filter(p -> t.id().equals(p.take()))
                 .count();
@@ -335,5 +327,49 @@ public final class ShootStage implements StageView {
                                 + ". Bring your recording in at Match; it is recognised by its tones.");
             }
         });
+    }
+
+    /** A take, and what is to be remembered of it. */
+    private final class TakeCell extends ListCell<Workout.TakeRef> {
+        private final Label words = new Label();
+        private final TextField note = new TextField();
+        private final VBox box = new VBox(4, words, note);
+
+        TakeCell() {
+            words.setWrapText(true);
+            note.setPromptText("A note on this take");
+            note.setOnAction(e -> keep());
+            note.focusedProperty().addListener((o, before, now) -> {
+                if (!now) {
+                    keep();
+                }
+            });
+            setPrefWidth(0);
+        }
+
+        private void keep() {
+            Workout.TakeRef t = getItem();
+            String text = note.getText().strip();
+            if (t != null && !text.equals(t.note())) {
+                session.apply("note on " + t.id(), session.workout().withTakeNote(t.id(), text));
+            }
+        }
+
+        @Override
+        protected void updateItem(Workout.TakeRef t, boolean none) {
+            super.updateItem(t, none);
+            setText(null);
+            if (none || t == null) {
+                setGraphic(null);
+                return;
+            }
+            words.setText(take(session.programme().get(), t));
+            note.setId("note-" + t.id());
+            note.setAccessibleText("Note on " + t.id());
+            if (!note.isFocused()) {
+                note.setText(t.note());
+            }
+            setGraphic(box);
+        }
     }
 }

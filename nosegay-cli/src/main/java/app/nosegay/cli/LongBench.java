@@ -1,0 +1,144 @@
+package app.nosegay.cli;
+
+import app.nosegay.jobs.Media;
+import app.nosegay.jobs.Output;
+import app.nosegay.jobs.PublishJob;
+import app.nosegay.jobs.PublishVideo;
+import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.media.Progress;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import org.bytedeco.javacpp.Loader;
+
+/**
+ * {@code nosegay bench --long}: a long take, made of a short one looped by stream copy, is read, matched and rendered in a process of its own
+ * with a heap of 1 GiB; what it held at most is read from the system.
+ */
+final class LongBench {
+    private static final String HEAP = "-Xmx1g";
+
+    private LongBench() {}
+
+    /** Makes the take and lets another process work on it. */
+    static void row(PrintWriter out, Path minute, int minutes, Path folder) throws IOException, InterruptedException {
+        Path take = folder.resolve("long.mp4");
+        loop(minute, minutes, take);
+        out.printf(Locale.ROOT, "a take of %d minutes, %d MB%n", minutes, Files.size(take) >> 20);
+        out.flush();
+        Process child = new ProcessBuilder(List.of(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        HEAP,
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        "app.nosegay.cli.Main",
+                        "bench",
+                        "--long-take",
+                        take.toString(),
+                        "--minutes",
+                        "" + minutes))
+                .redirectError(ProcessBuilder.Redirect.DISCARD)
+                .start();
+        try (var lines = child.inputReader()) {
+            lines.lines().forEach(line -> {
+                out.println(line);
+                out.flush();
+            });
+        }
+        if (child.waitFor() != 0) {
+            throw new IOException("the long take could not be worked on within " + HEAP);
+        }
+    }
+
+    /** The program {@code ffmpeg} comes with the library; what it is linked with lies beside it. */
+    private static void loop(Path minute, int times, Path target) throws IOException, InterruptedException {
+        String program = Loader.load(org.bytedeco.ffmpeg.ffmpeg.class);
+        ProcessBuilder builder = new ProcessBuilder(
+                program,
+                "-v",
+                "error",
+                "-y",
+                "-stream_loop",
+                "" + (times - 1),
+                "-i",
+                minute.toString(),
+                "-c",
+                "copy",
+                target.toString());
+        builder.environment()
+                .put("LD_LIBRARY_PATH", Path.of(program).getParent().toString());
+        if (builder.redirectErrorStream(true)
+                        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                        .start()
+                        .waitFor()
+                != 0) {
+            throw new IOException(minute + " could not be looped");
+        }
+    }
+
+    /** Reads, matches and renders; runs in the process that has little memory. */
+    static void work(PrintWriter out, Path take, int minutes) throws IOException {
+        StringBuilder sheet = new StringBuilder("title: Long\ntalk Hi  0:30\n");
+        sheet.append("circuit A  rounds ")
+                .append(Math.max(1, (minutes - 2) / 3))
+                .append("  work 0:40  rest 0:20\n");
+        sheet.append("  squat\n  push-up\n  plank\ntalk Bye  0:30\n");
+        Path folder = take.getParent();
+        long began = System.nanoTime();
+        Workout workout = Workout.EMPTY
+                .withSheet(sheet.toString())
+                .withTake(Media.reference(folder, "t", take, minutes * 60, null, null));
+        WorkoutMedia media = WorkoutMedia.read(workout, folder, Progress.NONE);
+        double read = (System.nanoTime() - began) / 1e9;
+        tell(out, "read", minutes, read);
+        began = System.nanoTime();
+        Programme programme = media.programme(workout);
+        out.printf(
+                Locale.ROOT,
+                "   matched: %d segments in %.2f s%n",
+                programme.match().segments().size(),
+                (System.nanoTime() - began) / 1e9);
+        began = System.nanoTime();
+        PublishJob.write(
+                Output.VIDEO,
+                programme,
+                media,
+                folder.resolve("long-out"),
+                true,
+                new PublishJob.Choices(
+                        PublishVideo.Shape.AS_FILMED, PublishVideo.Quality.DRAFT, PublishJob.Choices.USUAL.template()),
+                Progress.NONE);
+        tell(out, "rendered (draft)", minutes, (System.nanoTime() - began) / 1e9);
+        out.printf(Locale.ROOT, "%-42s %6.2f GiB bar ≤ 3 GiB, heap %s%n", "held at most", residentMiB() / 1024.0, HEAP);
+        out.flush();
+    }
+
+    private static void tell(PrintWriter out, String what, int minutes, double seconds) {
+        out.printf(
+                Locale.ROOT,
+                "   %s: %.0f s, %.1f × as fast as it plays, %d MiB so far%n",
+                what,
+                seconds,
+                minutes * 60 / seconds,
+                residentMiB());
+        out.flush();
+    }
+
+    /** The largest resident set so far, in MiB, as Linux tells it; 0 elsewhere. */
+    private static long residentMiB() {
+        try {
+            return Files.readAllLines(Path.of("/proc/self/status")).stream()
+                    .filter(l -> l.startsWith("VmHWM"))
+                    .mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024)
+                    .findFirst()
+                    .orElse(0);
+        } catch (IOException e) {
+            return 0;
+        }
+    }
+}
