@@ -193,7 +193,7 @@ public final class Dresser {
         for (Slip slip : told.slips()) {
             String text = Wordings.capital(slip.show());
             if (!text.isEmpty()) {
-                cut.toCut(slip.take(), slip.at())
+                cut.toCut(slip.take(), slip.span().start())
                         .ifPresent(at -> add(
                                 new Span<>(at, at.plus(reading(text))),
                                 new Face.Card(Face.CardKind.CORRECTION, "Correction", text)));

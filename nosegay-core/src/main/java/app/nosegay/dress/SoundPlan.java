@@ -4,6 +4,7 @@ import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.match.SoundCheck;
 import app.nosegay.match.TakeEvidence;
+import app.nosegay.match.VoiceOver;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Timeline;
 import app.nosegay.time.Axis;
@@ -16,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * What is done to the sound of the finished programme.
@@ -27,6 +29,7 @@ import java.util.Optional;
  * @param musicLufs how loud the music is where nobody speaks
  * @param duckDb how much lower it is under speech, in decibels, below 0
  * @param speech when somebody speaks
+ * @param overs lines said again, in place of what was said
  */
 public record SoundPlan(
         Map<String, Double> gainDb,
@@ -35,7 +38,8 @@ public record SoundPlan(
         String music,
         double musicLufs,
         double duckDb,
-        List<Span<Axis.Cut>> speech) {
+        List<Span<Axis.Cut>> speech,
+        List<Over> overs) {
     /** Sample peaks this far below the true-peak limit leave room for what lies between samples. */
     private static final double BETWEEN_SAMPLES = 0.5;
     /** Lifting by more lifts the room's noise into hearing. */
@@ -49,17 +53,36 @@ public record SoundPlan(
         gainDb = Map.copyOf(gainDb);
         tones = List.copyOf(tones);
         speech = List.copyOf(speech);
+        overs = List.copyOf(overs);
     }
 
     /** Leaves the sound as it was recorded. */
-    public static final SoundPlan AS_RECORDED = new SoundPlan(Map.of(), 0, List.of(), "", -100, 0, List.of());
+    public static final SoundPlan AS_RECORDED =
+            new SoundPlan(Map.of(), 0, List.of(), "", -100, 0, List.of(), List.of());
 
     /** A beep of the timer. */
     public record Tone(Time<Axis.Cut> time, double hz, Length length) {}
 
+    /**
+     * A line of another take in place of the programme's own sound.
+     *
+     * @param source when it is said in that take
+     * @param mutes whether the programme's own sound is silent meanwhile
+     */
+    public record Over(Span<Axis.Cut> at, String take, Span<Axis.Take> source, boolean mutes) {}
+
     /** The plan that {@code sound} asks for. */
     public static SoundPlan of(
-            Timeline timeline, Match match, Cut cut, List<TakeEvidence> takes, DressNotes.Sound sound) {
+            Timeline timeline,
+            Match match,
+            Cut cut,
+            List<TakeEvidence> takes,
+            List<VoiceOver> lines,
+            DressNotes.Sound sound) {
+        List<Over> overs = new ArrayList<>();
+        lines.forEach(o -> o.in(cut)
+                .ifPresent(at -> overs.add(new Over(
+                        at, o.take(), o.source(), o.slip().span().length().isPositive()))));
         boolean voiceOnly = timeline.sheet().header().voiceOnly();
         double target = voiceOnly ? SoundCheck.TARGET_VOICE_ONLY : SoundCheck.TARGET_VIDEO;
         Map<String, Double> gains = new HashMap<>();
@@ -69,7 +92,8 @@ public record SoundPlan(
             List<Span<Axis.Take>> used = cut.clips().stream()
                     .filter(c -> c.take().equals(take.id()))
                     .map(Cut.Clip::source)
-                    .toList();
+                    .collect(Collectors.toCollection(ArrayList::new));
+            overs.stream().filter(o -> o.take().equals(take.id())).forEach(o -> used.add(o.source()));
             double loudness = used.isEmpty() || take.levels().isEmpty()
                     ? -100
                     : take.levels().integrated(used);
@@ -91,7 +115,8 @@ public record SoundPlan(
                 sound.music(),
                 target + sound.musicDb(),
                 DUCK,
-                speech);
+                speech,
+                overs);
     }
 
     /** A high tone as work starts, a low one as it ends, three short ones before it starts. */

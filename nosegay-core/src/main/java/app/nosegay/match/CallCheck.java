@@ -11,6 +11,7 @@ import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Remembered;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Call;
 import app.nosegay.transcript.CallKind;
@@ -81,10 +82,11 @@ final class CallCheck {
         return new Checked(check.findings, check.slips);
     }
 
-    private void add(String code, Severity severity, String segment, String message, String fix) {
+    private Finding add(String code, Severity severity, String segment, String message, String fix) {
         Segment s = segment == null ? null : byId.get(segment);
         Finding f = s == null ? Finding.of(code, severity, message) : Finding.at(code, severity, s, message);
         findings.add(f.withFix(fix));
+        return f.withFix(fix);
     }
 
     private static String place(HeardCall c) {
@@ -149,30 +151,29 @@ final class CallCheck {
                     place(c) + ": " + is + "; put right at once.",
                     null);
         } else if (number) {
-            slip("match.wrong-number", c, right(c));
-            add(
+            Finding f = add(
                     "match.wrong-number",
                     Severity.FIX,
                     c.segment(),
                     place(c) + ": " + is + ".",
                     "correct it in the caption and on screen, or record the line again");
+            slip(f, c, right(c));
         } else {
-            slip("match.call-off", c, right(c));
-            add(
+            Finding f = add(
                     "match.call-off",
                     Severity.FIX,
                     c.segment(),
                     place(c) + ": " + is + ".",
                     "correct it in the caption and on screen, or record the line again");
+            slip(f, c, right(c));
         }
     }
 
-    private void slip(String code, HeardCall c, String show) {
+    private void slip(Finding finding, HeardCall c, String show) {
         slips.add(new Slip(
-                code,
-                c.segment(),
+                finding,
                 c.take(),
-                c.call().time(),
+                new Span<>(c.call().time(), Time.max(c.call().time(), c.call().end())),
                 c.call().text(),
                 show.isEmpty() ? "" : Wordings.capital(show) + ".",
                 show));
@@ -222,13 +223,13 @@ final class CallCheck {
                 || timeline.segments().stream().anyMatch(s -> s.move() != null && alike(s.move(), call.of()));
         boolean right = next == null || alike(next, call.of()) || now != null && alike(now, call.of());
         if (!right && planned) {
-            slip("match.wrong-name", c, "Next: " + next);
-            add(
+            Finding f = add(
                     "match.wrong-name",
                     Severity.FIX,
                     c.segment(),
                     place(c) + " names " + call.of() + "; " + next + " comes.",
                     "correct it in the caption and on screen, or record the line again");
+            slip(f, c, "Next: " + next);
         }
     }
 
@@ -344,14 +345,14 @@ final class CallCheck {
 
     private void missing(Due due) {
         Segment s = byId.get(due.segment());
-        slips.add(new Slip(
-                "match.call-missing", s.id(), due.parts().get(0).take(), Time.ofSeconds(due.at()), "", due.line(), ""));
-        add(
+        Finding f = add(
                 "match.call-missing",
                 Severity.LOOK,
                 s.id(),
                 "\"" + due.words() + "\" is not called in " + s.move() + ", as it is elsewhere.",
                 "show it on screen, or record the line");
+        Time<Axis.Take> at = Time.ofSeconds(due.at());
+        slips.add(new Slip(f, due.parts().get(0).take(), new Span<>(at, at), "", due.line(), ""));
     }
 
     private boolean made(Due due) {

@@ -74,7 +74,6 @@ public final class MatchCheck {
             return Checked.NOTHING;
         }
         MatchCheck check = new MatchCheck(timeline, match, takes);
-        check.takes();
         check.order();
         check.lengths(notes);
         check.sides();
@@ -87,22 +86,46 @@ public final class MatchCheck {
         Checked spoken = CallCheck.check(timeline, cues, match, takes, calls);
         check.findings.addAll(spoken.findings());
         check.slips.addAll(spoken.slips());
+        List<VoiceOver> overs = VoiceOver.of(check.slips, match, takes);
+        check.mended(overs);
+        check.takes(overs);
         check.findings.sort(Comparator.comparing(Finding::severity));
-        return new Checked(check.findings, check.slips);
+        return new Checked(check.findings, check.slips, overs);
     }
 
-    private void add(String code, Severity severity, Segment s, String message, String fix) {
+    private Finding add(String code, Severity severity, Segment s, String message, String fix) {
         Finding f = s == null ? Finding.of(code, severity, message) : Finding.at(code, severity, s, message);
-        findings.add(fix == null ? f : f.withFix(fix));
+        Finding whole = fix == null ? f : f.withFix(fix);
+        findings.add(whole);
+        return whole;
     }
 
     private static String seconds(double value) {
         return String.format(Locale.ROOT, "%.1f s", value);
     }
 
-    private void takes() {
+    /** What is said again and laid over is no slip any more. */
+    private void mended(List<VoiceOver> overs) {
+        for (VoiceOver over : overs) {
+            findings.remove(over.slip().finding());
+            slips.remove(over.slip());
+        }
+    }
+
+    private void takes(List<VoiceOver> overs) {
         for (Match.Take t : match.takes()) {
-            if (t.foreign()) {
+            long lines = overs.stream().filter(o -> o.take().equals(t.id())).count();
+            if (lines > 0) {
+                add(
+                        "match.pick-up-lines",
+                        Severity.NOTE,
+                        null,
+                        t.file() + ": " + lines + (lines == 1 ? " line" : " lines")
+                                + " said again in it " + (lines == 1 ? "is" : "are")
+                                + " laid over where "
+                                + (lines == 1 ? "it was" : "they were") + " wrong.",
+                        null);
+            } else if (t.foreign()) {
                 add(
                         "match.foreign",
                         Severity.STOP,
@@ -459,15 +482,7 @@ public final class MatchCheck {
         String right = about.side().spoken(mirrored);
         String said = m.group(1) != null ? m.group(1) : m.group(2);
         if (!said.equalsIgnoreCase(right) && !c.text().matches("(?i).*\\b" + right + "\\b.*")) {
-            slips.add(new Slip(
-                    "match.wrong-side",
-                    about.id(),
-                    take,
-                    c.start(),
-                    c.text(),
-                    c.text().replaceAll("(?i)\\b" + said + "\\b", right),
-                    right + " side"));
-            add(
+            Finding f = add(
                     "match.wrong-side",
                     Severity.FIX,
                     about,
@@ -476,6 +491,13 @@ public final class MatchCheck {
                             + about.side().word() + " side works"
                             + (mirrored ? " (sides are spoken mirrored: \"" + right + "\")" : "") + ".",
                     "correct it on screen: " + right);
+            slips.add(new Slip(
+                    f,
+                    take,
+                    new Span<>(c.start(), c.end()),
+                    c.text(),
+                    c.text().replaceAll("(?i)\\b" + said + "\\b", right),
+                    right + " side"));
         }
     }
 

@@ -68,14 +68,14 @@ public record PickUps(List<Interval> again, List<Line> lines) {
                     }
                 }
                 for (Slip slip : slips) {
-                    boolean stands = s.id().equals(slip.segment())
+                    boolean stands = s.id().equals(slip.finding().segment())
                             && !slip.say().isEmpty()
-                            && open.stream().anyMatch(f -> f.code().equals(slip.code()) && s.id().equals(f.segment()));
+                            && open.contains(slip.finding());
                     if (stands) {
                         lines.add(new Line(
                                 interval,
                                 slip.say(),
-                                cut.toCut(slip.take(), slip.at()).orElse(null),
+                                cut.toCut(slip.take(), slip.span().start()).orElse(null),
                                 slip.said()));
                     }
                 }

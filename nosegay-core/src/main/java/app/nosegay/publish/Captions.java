@@ -1,6 +1,7 @@
 package app.nosegay.publish;
 
 import app.nosegay.match.Cut;
+import app.nosegay.match.VoiceOver;
 import app.nosegay.publish.TimedText.Cue;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -28,11 +29,26 @@ public final class Captions {
 
     /** The transcript lines that survive the cut, on the programme's time; overlaps shortened, long lines broken. */
     public static List<Cue> of(Map<String, List<Caption>> transcripts, Cut cut) {
+        return of(transcripts, cut, List.of());
+    }
+
+    /** The same, with lines said again in place of what they cover. */
+    public static List<Cue> of(Map<String, List<Caption>> transcripts, Cut cut, List<VoiceOver> overs) {
         List<Cue> cues = new ArrayList<>();
+        List<Span<Axis.Cut>> covered = new ArrayList<>();
+        for (VoiceOver over : overs) {
+            over.in(cut).ifPresent(span -> {
+                cues.add(new Cue(span, broken(over.words())));
+                if (over.slip().span().length().isPositive()) {
+                    covered.add(span);
+                }
+            });
+        }
         transcripts.forEach((take, captions) -> {
             for (Caption c : captions.stream().flatMap(c -> parts(c).stream()).toList()) {
                 Optional<Time<Axis.Cut>> start = cut.toCut(take, c.start());
-                if (start.isPresent() && !c.text().isBlank()) {
+                boolean isCovered = start.isPresent() && covered.stream().anyMatch(span -> span.contains(start.get()));
+                if (start.isPresent() && !isCovered && !c.text().isBlank()) {
                     Time<Axis.Cut> end = cut.toCut(take, c.end())
                             .orElse(start.get().plus(c.end().since(c.start())));
                     Time<Axis.Cut> programmeEnd = Time.<Axis.Cut>zero().plus(cut.total());

@@ -24,6 +24,7 @@ import app.nosegay.match.SaidLine;
 import app.nosegay.match.Slip;
 import app.nosegay.match.SoundCheck;
 import app.nosegay.match.TakeEvidence;
+import app.nosegay.match.VoiceOver;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.RunSheetParser;
@@ -57,6 +58,7 @@ import java.util.Map;
  * @param said the scripted lines and where they were said
  * @param repairs corrections of captions worth offering
  * @param slips what was said wrong or not at all, with what would be right
+ * @param overs lines said again, laid over the slips they mend
  * @param matchFindings what differs between plan, words and recording
  * @param logs per take in the same order; entries may be null
  * @param proof planned, said and shown compared, with the findings of every stage
@@ -75,6 +77,7 @@ public record Programme(
         List<SaidLine> said,
         List<CaptionRepair> repairs,
         List<Slip> slips,
+        List<VoiceOver> overs,
         List<Finding> matchFindings,
         Cut cut,
         Dressing dressing,
@@ -96,6 +99,7 @@ public record Programme(
         List<Finding> matchFindings = new ArrayList<>(checked.findings());
         matchFindings.addAll(SoundCheck.findings(
                 match, cut, evidence, timeline.sheet().header().voiceOnly()));
+        List<TimedText.Cue> captions = captions(workout, evidence, cut, checked.overs());
         Dressing dressing = withCaptions(
                 Dresser.dress(
                         timeline,
@@ -106,7 +110,7 @@ public record Programme(
                         library,
                         workout.dressing(),
                         Frame.LANDSCAPE),
-                captions(workout, evidence, cut));
+                captions);
         List<Finding> found = new ArrayList<>(report.findings());
         found.addAll(scriptFindings);
         found.addAll(matchFindings);
@@ -124,10 +128,11 @@ public record Programme(
                 said,
                 CaptionRepair.of(timeline, match, evidence, said, library),
                 checked.slips(),
+                checked.overs(),
                 matchFindings,
                 cut,
                 dressing,
-                prove(workout, timeline, match, cut, calls, found, dressing, evidence));
+                prove(workout, timeline, match, cut, calls, found, dressing, captions));
     }
 
     /** All findings: those of plan, script and match in {@code earlier}, and what dressing and publishing add. */
@@ -139,13 +144,11 @@ public record Programme(
             List<HeardCall> calls,
             List<Finding> earlier,
             Dressing dressing,
-            List<TakeEvidence> evidence) {
+            List<TimedText.Cue> captions) {
         List<Finding> found = new ArrayList<>(earlier);
         found.addAll(DressCheck.findings(dressing));
         found.addAll(PublishCheck.findings(
-                Chapters.of(timeline, match, cut),
-                captions(workout, evidence, cut),
-                !cut.clips().isEmpty()));
+                Chapters.of(timeline, match, cut), captions, !cut.clips().isEmpty()));
         return Proof.of(Plait.of(timeline, match, cut, calls, found), found, f -> workout.waiver(f)
                 .isPresent());
     }
@@ -155,7 +158,7 @@ public record Programme(
         List<Finding> found = new ArrayList<>(report.findings());
         found.addAll(scriptFindings);
         found.addAll(matchFindings);
-        return prove(workout, timeline, match, cut, calls, found, dressing, evidence);
+        return prove(workout, timeline, match, cut, calls, found, dressing, captions());
     }
 
     /** The dressing for another shape of picture, or for another cut of the same takes. */
@@ -170,7 +173,7 @@ public record Programme(
                         library,
                         workout.dressing(),
                         frame),
-                captions(workout, evidence, other));
+                captions(workout, evidence, other, overs));
     }
 
     /** Where people are on the whole while they work, as a share of the picture's width. */
@@ -193,15 +196,16 @@ public record Programme(
 
     /** Captions from the takes' transcripts; empty where none came with them. */
     public List<TimedText.Cue> captions() {
-        return captions(workout, evidence, cut);
+        return captions(workout, evidence, cut, overs);
     }
 
-    private static List<TimedText.Cue> captions(Workout workout, List<TakeEvidence> evidence, Cut cut) {
+    private static List<TimedText.Cue> captions(
+            Workout workout, List<TakeEvidence> evidence, Cut cut, List<VoiceOver> overs) {
         Map<String, List<Caption>> transcripts = new LinkedHashMap<>();
         evidence.forEach(e -> transcripts.put(
                 e.id(),
                 CaptionText.repaired(e.id(), e.words(), workout.matching().repairs())));
-        return Captions.of(transcripts, cut);
+        return Captions.of(transcripts, cut, overs);
     }
 
     private static Dressing withCaptions(Dressing dressing, List<TimedText.Cue> captions) {

@@ -6,6 +6,7 @@ import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.match.Slip;
+import app.nosegay.plan.Finding;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -14,6 +15,7 @@ import app.nosegay.publish.TimedText;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
@@ -159,24 +161,13 @@ class DresserTest {
         Match m = match(1, null);
         Time<Axis.Take> at =
                 m.segment("ground/goblet-squat/r1").orElseThrow().start().plus(Length.ofSeconds(20));
+        Finding f = Finding.of("match.call-off", Finding.Severity.FIX, "wrong");
+        Span<Axis.Take> first = new Span<>(at, at.plus(Length.ofSeconds(1)));
+        Span<Axis.Take> later = new Span<>(at.plus(Length.ofSeconds(8)), at.plus(Length.ofSeconds(9)));
         List<Slip> slips = List.of(
-                new Slip(
-                        "match.call-off",
-                        "ground/goblet-squat/r1",
-                        "t",
-                        at,
-                        "Ten seconds.",
-                        "20 seconds left.",
-                        "20 seconds left"),
-                new Slip("match.call-missing", "ground/goblet-squat/r1", "t", at, "", "Half-way.", ""),
-                new Slip(
-                        "match.wrong-side",
-                        "ground/goblet-squat/r1",
-                        "t",
-                        at.plus(Length.ofSeconds(8)),
-                        "Left leg.",
-                        "Right leg.",
-                        "right side"));
+                new Slip(f, "t", first, "Ten seconds.", "20 seconds left.", "20 seconds left"),
+                new Slip(f, "t", first, "", "Half-way.", ""),
+                new Slip(f, "t", later, "Left leg.", "Right leg.", "right side"));
         Dressing dressing = Dresser.dress(
                 timeline,
                 m,

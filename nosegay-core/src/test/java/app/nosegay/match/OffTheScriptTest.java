@@ -8,6 +8,8 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.publish.Captions;
+import app.nosegay.publish.TimedText;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
@@ -131,6 +133,48 @@ class OffTheScriptTest {
         assertThat(WrongShowing.without(moments, take(wrong))).containsExactly(moments.get(0));
         assertThat(WrongShowing.without(moments, take())).isEqualTo(moments);
         assertThat(codes(findings(asPlanned(), MatchNotes.NONE, wrong))).contains("match.wrong-showing");
+    }
+
+    /** "Ten seconds" at sixteen, and a take in which only lines are said. */
+    private static Checked withLines(String... lines) {
+        Match whole = asPlanned();
+        Match.Take other = new Match.Take("p", "p.wav", Length.ofSeconds(30), null, 0, List.of(), true);
+        Match match = new Match(List.of(whole.takes().get(0), other), whole.segments(), List.of(), Map.of());
+        List<Caption> said = new ArrayList<>();
+        for (String line : lines) {
+            Time<Axis.Take> at = Time.ofSeconds(3 + 5 * said.size());
+            said.add(new Caption(at, at.plus(Length.ofSeconds(1.4)), line));
+        }
+        TakeEvidence pick = new TakeEvidence(
+                "p", "p.wav", Length.ofSeconds(30), List.of(), List.of(), Trace.NONE, Trace.NONE, null, said);
+        List<TakeEvidence> takes = List.of(take(at("a/push-up/r1", 14, "Ten seconds.")), pick);
+        List<HeardCall> calls = CallTruth.of(TIMELINE, match, takes, LIBRARY.names());
+        return MatchCheck.check(TIMELINE, CUES, match, MatchNotes.NONE, takes, calls, List.of());
+    }
+
+    @Test
+    void aLineSaidAgainInATakeOfItsOwnIsLaidOverTheWrongOne() {
+        Checked wrong = withLines("Ten seconds left.", "Nice and slow.");
+        assertThat(codes(wrong.findings())).contains("match.call-off", "match.foreign");
+        assertThat(wrong.slips()).extracting(Slip::say).contains("16 seconds left.");
+        assertThat(wrong.overs()).as("ten is not sixteen").isEmpty();
+
+        Checked mended = withLines("Again.", "Sixteen seconds left.", "Sixteen seconds left.");
+        assertThat(codes(mended.findings()))
+                .contains("match.pick-up-lines")
+                .doesNotContain("match.call-off", "match.foreign");
+        assertThat(mended.slips()).extracting(Slip::say).doesNotContain("16 seconds left.");
+        VoiceOver over = mended.overs().get(0);
+        assertThat(mended.overs()).hasSize(1);
+        assertThat(over.source().start().seconds()).isBetween(7.8, 8.0);
+        Cut cut = Cut.of(asPlanned());
+        Span<Axis.Cut> in = over.in(cut).orElseThrow();
+        Time<Axis.Cut> said = cut.toCut("t", at("a/push-up/r1", 14, "").start()).orElseThrow();
+        assertThat(in.contains(said)).isTrue();
+        assertThat(in.length().seconds()).isGreaterThanOrEqualTo(1.5);
+        assertThat(Captions.of(Map.of("t", List.of(at("a/push-up/r1", 14, "Ten seconds."))), cut, mended.overs()))
+                .extracting(TimedText.Cue::text)
+                .containsExactly("Sixteen seconds left.");
     }
 
     @ParameterizedTest

@@ -13,6 +13,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Call;
 import app.nosegay.transcript.CallKind;
@@ -146,15 +147,10 @@ class ProofTest {
         Finding wrong = Finding.at("match.call-off", Severity.FIX, row, "\"ten seconds\" at fourteen")
                 .withFix("say \"ten\"");
 
-        Slip slip = new Slip(
-                "match.call-off",
-                id(ROW),
-                "t",
-                Time.ofSeconds(3),
-                "Ten seconds.",
-                "14 seconds left.",
-                "14 seconds left");
-        Slip waived = new Slip("match.wrong-name", id(ROW), "t", Time.ofSeconds(3), "Next, rows.", "Next: x.", "");
+        Span<Axis.Take> at = new Span<>(Time.ofSeconds(3), Time.ofSeconds(4));
+        Slip slip = new Slip(wrong, "t", at, "Ten seconds.", "14 seconds left.", "14 seconds left");
+        Finding left = Finding.at("match.wrong-name", Severity.FIX, row, "another name");
+        Slip waived = new Slip(left, "t", at, "Next, rows.", "Next: x.", "");
 
         PickUps wanted = PickUps.of(timeline, match, Cut.of(match), List.of(slip, waived), List.of(wrong));
 

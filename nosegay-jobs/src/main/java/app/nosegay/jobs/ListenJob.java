@@ -1,8 +1,12 @@
 package app.nosegay.jobs;
 
 import app.nosegay.listen.ScriptListener;
+import app.nosegay.match.Slip;
 import app.nosegay.media.Progress;
 import app.nosegay.media.SoundReader;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
 import app.nosegay.transcript.Caption;
 import app.nosegay.transcript.TranscriptWriter;
 import app.nosegay.workout.Programme;
@@ -59,9 +63,11 @@ public final class ListenJob {
             throws IOException {
         float[] sound =
                 SoundReader.mono(Media.present(folder, take), ScriptListener.HZ, share -> progress.at(READING * share));
+        List<ScriptListener.Expected> expected =
+                ScriptListener.expected(programme.timeline(), programme.cues(), programme.match(), take.id());
         return ScriptListener.listen(
                 sound,
-                ScriptListener.expected(programme.timeline(), programme.cues(), programme.match(), take.id()),
+                expected.isEmpty() ? pickUps(programme, take) : expected,
                 share -> progress.at(READING + (1 - READING) * share));
     }
 
@@ -69,5 +75,16 @@ public final class ListenJob {
         Path fresh = file.resolveSibling(file.getFileName() + ".new");
         Files.writeString(fresh, TranscriptWriter.webVtt(heard));
         Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
+    }
+
+    /** In a take in which nothing of the plan is done, the lines to say again may be said at any time. */
+    private static List<ScriptListener.Expected> pickUps(Programme programme, Workout.TakeRef take) {
+        Span<Axis.Take> whole = new Span<>(Time.zero(), Time.ofSeconds(take.seconds()));
+        return programme.slips().stream()
+                .map(Slip::say)
+                .filter(say -> !say.isEmpty())
+                .distinct()
+                .map(say -> new ScriptListener.Expected(say, whole))
+                .toList();
     }
 }

@@ -148,6 +148,7 @@ public final class PublishVideo {
                 programme.match(),
                 cut,
                 programme.evidence(),
+                programme.overs(),
                 new DressNotes.Sound(
                         wanted.levelled(),
                         wanted.timerSounds(),

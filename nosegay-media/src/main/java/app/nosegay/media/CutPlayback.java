@@ -71,7 +71,7 @@ public final class CutPlayback implements AutoCloseable {
     private void decode() {
         String failure = null;
         try {
-            CutSound sound = new CutSound(new SoundMix(plan), from, (samples, first, count) -> {
+            CutSound sound = new CutSound(new SoundMix(plan, files), from, (samples, first, count) -> {
                 hearing.heard(samples, first, count);
                 pacer.sound(samples, first, count, from);
             });

@@ -93,7 +93,7 @@ public final class Renderer {
     }
 
     private Renderer(Job job, MovieWriter writer, Progress progress) throws MediaException {
-        sound = new CutSound(new SoundMix(job.sound()), Time.zero(), writer::sound);
+        sound = new CutSound(new SoundMix(job.sound(), job.files()), Time.zero(), writer::sound);
         this.job = job;
         this.writer = writer;
         this.progress = progress;

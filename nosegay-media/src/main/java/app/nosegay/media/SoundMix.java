@@ -4,11 +4,14 @@ import app.nosegay.dress.SoundPlan;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Does to the programme's sound what a {@link SoundPlan} says, block by block in order: gain, timer tones, music that steps back under speech, and
- * a limiter that looks 5 ms ahead.
+ * lines said again over what they replace, a limiter that looks 5 ms ahead.
  */
 final class SoundMix {
     private static final int HZ = MovieWriter.SOUND_HZ;
@@ -25,12 +28,20 @@ final class SoundMix {
     private final SoundPlan plan;
     private final float[] music;
     private final double musicGain;
+    private final List<Line> lines = new ArrayList<>();
     private final double ceiling;
     private double duck = 1;
     private double reduction = 1;
 
-    SoundMix(SoundPlan plan) throws MediaException {
+    /** A line said again: its samples, interleaved and already at their level, from a sample of the programme on. */
+    private record Line(float[] samples, long start, long end, boolean mutes) {}
+
+    /** @param files the takes' files by id, for lines said again */
+    SoundMix(SoundPlan plan, Map<String, Path> files) throws MediaException {
         this.plan = plan;
+        for (SoundPlan.Over over : plan.overs()) {
+            lines.add(line(over, files));
+        }
         ceiling = Math.pow(10, plan.ceilingDb() / 20);
         music = plan.music().isEmpty() ? new float[0] : SoundReader.mono(Path.of(plan.music()), HZ, Progress.NONE);
         musicGain = gain(music, plan.musicLufs());
@@ -46,8 +57,38 @@ final class SoundMix {
         return mean <= 0 ? 0 : Math.pow(10, (lufs + 0.7 - 10 * Math.log10(mean)) / 20);
     }
 
+    private Line line(SoundPlan.Over over, Map<String, Path> files) throws MediaException {
+        Path file = files.get(over.take());
+        if (file == null) {
+            throw new MediaException(Path.of(over.take()), "is missing; a line said again in it is laid over another");
+        }
+        float[] all = SoundReader.stereo(file, HZ, Progress.NONE);
+        int from =
+                (int) Math.min(all.length / 2, Math.round(over.source().start().seconds() * HZ));
+        int to = (int) Math.min(all.length / 2, Math.round(over.source().end().seconds() * HZ));
+        float[] samples = Arrays.copyOfRange(all, 2 * from, 2 * to);
+        double gain = gainOf(over.take());
+        for (int i = 0; i < samples.length; i++) {
+            double soft = Math.min(1, Math.min(i, samples.length - i) / (2.0 * SOFT));
+            samples[i] *= (float) (gain * soft);
+        }
+        return new Line(
+                samples,
+                Math.round(over.at().start().seconds() * HZ),
+                Math.round(over.at().end().seconds() * HZ),
+                over.mutes());
+    }
+
+    private double gainOf(String take) {
+        return Math.pow(10, plan.gainDb().getOrDefault(take, 0.0) / 20);
+    }
+
     boolean isNothing() {
-        return plan.gainDb().isEmpty() && plan.tones().isEmpty() && music.length == 0 && plan.ceilingDb() >= 0;
+        return lines.isEmpty()
+                && plan.gainDb().isEmpty()
+                && plan.tones().isEmpty()
+                && music.length == 0
+                && plan.ceilingDb() >= 0;
     }
 
     /**
@@ -57,14 +98,31 @@ final class SoundMix {
      */
     float[] mix(float[] interleaved, int from, int count, long position, String take) {
         float[] out = new float[count * 2];
-        double gain = take == null ? 1 : Math.pow(10, plan.gainDb().getOrDefault(take, 0.0) / 20);
+        double gain = take == null ? 1 : gainOf(take);
         for (int i = 0; i < count * 2; i++) {
             out[i] = (float) (interleaved[from * 2 + i] * gain);
         }
+        lines.forEach(line -> over(line, out, count, position));
         tones(out, count, position);
         music(out, count, position);
         limit(out, count);
         return out;
+    }
+
+    /** The programme's own sound goes down and comes back softly; the line stands alone. */
+    private static void over(Line line, float[] out, int count, long position) {
+        int first = (int) Math.max(0, line.start() - SOFT - position);
+        int last = (int) Math.min(count, line.end() + SOFT - position);
+        for (int i = first; i < last; i++) {
+            long at = position + i - line.start();
+            long left = line.end() - position - i;
+            double own = line.mutes() ? Math.max(0, Math.min(1, Math.max(-at, -left) / (double) SOFT)) : 1;
+            boolean speaks = at >= 0 && 2 * at + 1 < line.samples().length;
+            for (int c = 0; c < 2; c++) {
+                float value = speaks ? line.samples()[(int) (2 * at) + c] : 0;
+                out[2 * i + c] = (float) (out[2 * i + c] * own + value);
+            }
+        }
     }
 
     private void tones(float[] out, int count, long position) {

@@ -14,10 +14,19 @@ public final class SoundReader {
      * @return samples from take time 0, holes filled with silence; empty when it has no sound
      */
     public static float[] mono(Path file, int hz, Progress progress) throws MediaException {
+        return read(file, hz, 1, progress);
+    }
+
+    /** The same in stereo, interleaved, as it is heard in a programme. */
+    public static float[] stereo(Path file, int hz, Progress progress) throws MediaException {
+        return read(file, hz, 2, progress);
+    }
+
+    private static float[] read(Path file, int hz, int channels, Progress progress) throws MediaException {
         try (MediaInput input = new MediaInput(file, false, true);
-                SoundConverter sound = new SoundConverter(hz, 1)) {
+                SoundConverter sound = new SoundConverter(hz, channels)) {
             double length = Math.max(0.001, input.info().length().seconds());
-            float[] all = new float[(int) Math.ceil((length + 1) * hz)];
+            float[] all = new float[channels * (int) Math.ceil((length + 1) * hz)];
             int count = 0;
             long frames = 0;
             for (MediaInput.Kind kind = input.next(); kind != MediaInput.Kind.END; kind = input.next()) {
@@ -25,16 +34,16 @@ public final class SoundReader {
                 // Beyond a jitter of 50 ms there is a hole in the recording.
                 count = wanted - count > hz / 20 ? wanted : count;
                 int n = sound.convert(input.frame());
-                if (count + n > all.length) {
-                    all = Arrays.copyOf(all, Math.max(all.length * 2, count + n));
+                if ((count + n) * channels > all.length) {
+                    all = Arrays.copyOf(all, Math.max(all.length * 2, (count + n) * channels));
                 }
-                System.arraycopy(sound.samples(), 0, all, count, n);
+                System.arraycopy(sound.samples(), 0, all, count * channels, n * channels);
                 count += n;
                 if (frames++ % 100 == 0) {
                     progress.at(Math.min(1, input.time().seconds() / length));
                 }
             }
-            return Arrays.copyOf(all, count);
+            return Arrays.copyOf(all, count * channels);
         }
     }
 }

@@ -125,6 +125,7 @@ class CutPlaybackTest {
                 "",
                 -100,
                 0,
+                List.of(),
                 List.of());
         Seen raw = new Seen().play(SoundPlan.AS_RECORDED, 1, Map.of("t", film));
         Seen mixed = new Seen().play(plan, 1, Map.of("t", film));

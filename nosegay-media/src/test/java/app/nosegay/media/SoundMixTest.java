@@ -1,20 +1,24 @@
 package app.nosegay.media;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.dress.SoundPlan;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 class SoundMixTest {
     private static final int HZ = MovieWriter.SOUND_HZ;
 
     private static SoundPlan plan(double gain, double ceiling, List<SoundPlan.Tone> tones) {
-        return new SoundPlan(Map.of("t", gain), ceiling, tones, "", -100, 0, List.of());
+        return new SoundPlan(Map.of("t", gain), ceiling, tones, "", -100, 0, List.of(), List.of());
     }
 
     private static float[] sine(double level, double seconds) {
@@ -36,7 +40,7 @@ class SoundMixTest {
 
     @Test
     void gainLiftsOnlyTheTakeItIsFor() throws Exception {
-        SoundMix mix = new SoundMix(plan(6.0206, -1.5, List.of()));
+        SoundMix mix = new SoundMix(plan(6.0206, -1.5, List.of()), Map.of());
         float[] sound = sine(0.2, 0.2);
 
         assertThat(peak(mix.mix(sound, 0, sound.length / 2, 0, "t"), 0, sound.length))
@@ -47,7 +51,7 @@ class SoundMixTest {
 
     @Test
     void nothingIsLouderThanTheCeilingAndQuietSoundIsLeftAlone() throws Exception {
-        SoundMix mix = new SoundMix(plan(20, -1.5, List.of()));
+        SoundMix mix = new SoundMix(plan(20, -1.5, List.of()), Map.of());
         double ceiling = Math.pow(10, -1.5 / 20);
         float[] loud = sine(0.5, 0.5);
 
@@ -61,7 +65,7 @@ class SoundMixTest {
     @Test
     void tonesSoundAtTheirTimeAlsoAcrossBlocks() throws Exception {
         SoundMix mix = new SoundMix(
-                plan(0, -1.5, List.of(new SoundPlan.Tone(Time.ofSeconds(0.45), 880, Length.ofMillis(100)))));
+                plan(0, -1.5, List.of(new SoundPlan.Tone(Time.ofSeconds(0.45), 880, Length.ofMillis(100)))), Map.of());
         float[] silence = new float[HZ];
 
         float[] first = mix.mix(silence, 0, HZ / 2, 0, null);
@@ -75,6 +79,52 @@ class SoundMixTest {
 
     @Test
     void soundAsRecordedIsNotTouched() throws Exception {
-        assertThat(new SoundMix(SoundPlan.AS_RECORDED).isNothing()).isTrue();
+        assertThat(new SoundMix(SoundPlan.AS_RECORDED, Map.of()).isNothing()).isTrue();
+    }
+
+    @Test
+    void aLineSaidAgainStandsAloneWhereItIsLaid(@TempDir Path folder) throws Exception {
+        Path film = Movies.film(
+                folder.resolve("lines.mp4"),
+                4,
+                new FrameRate(30, 1),
+                true,
+                0,
+                0,
+                List.of(new Movies.Sound(2, 440, 0.5)));
+        SoundPlan plan = new SoundPlan(
+                Map.of("p", 6.0206),
+                0,
+                List.of(),
+                "",
+                -100,
+                0,
+                List.of(),
+                List.of(new SoundPlan.Over(
+                        new Span<>(Time.ofSeconds(1), Time.ofSeconds(1.6)),
+                        "p",
+                        new Span<>(Time.ofSeconds(2), Time.ofSeconds(2.5)),
+                        true)));
+        SoundMix mix = new SoundMix(plan, Map.of("p", film));
+        float[] own = new float[2 * 3 * 48_000];
+        java.util.Arrays.fill(own, 0.25f);
+        float[] out = new float[own.length];
+        for (int at = 0; at < own.length / 2; at += 1000) {
+            System.arraycopy(mix.mix(own, at, 1000, at, "t"), 0, out, 2 * at, 2000);
+        }
+        assertThat(out[2 * 40_000]).as("before it").isEqualTo(0.25f);
+        assertThat(out[2 * 80_000]).as("after it").isEqualTo(0.25f);
+        double sum = 0;
+        double least = 1;
+        for (int i = 52_000; i < 68_000; i++) {
+            sum += out[2 * i] * out[2 * i];
+            least = Math.min(least, out[2 * i]);
+        }
+        // A sine of amplitude 0.3, twice as loud, and nothing of the steady 0.25 under it.
+        assertThat(Math.sqrt(sum / 16_000)).isCloseTo(0.6 / Math.sqrt(2), within(0.03));
+        assertThat(least).isLessThan(-0.5);
+        assertThat(Math.abs(out[2 * 75_000])).as("silence behind the line").isLessThan(0.01f);
+        assertThat(new SoundMix(plan, Map.of("p", film)).isNothing()).isFalse();
+        assertThatThrownBy(() -> new SoundMix(plan, Map.of())).isInstanceOf(MediaException.class);
     }
 }
