@@ -3,13 +3,16 @@ package app.nosegay.cli;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.plan.Finding;
+import app.nosegay.proof.PickUps;
 import app.nosegay.proof.Plait;
 import app.nosegay.proof.Proof;
 import app.nosegay.proof.ProofJson;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Waiver;
 import app.nosegay.workout.Workout;
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
@@ -34,6 +37,15 @@ final class ProofCommand implements Callable<Integer> {
     @Option(names = "--apart", description = "also list the intervals in which planned, said and shown part")
     private boolean apart;
 
+    @Option(
+            names = "--pick-ups",
+            paramLabel = "FILE",
+            description = "also write what to record again, as a run sheet with the lines to say")
+    private Path pickUps;
+
+    @Option(names = "--overwrite", description = "replace a file that is there already")
+    private boolean overwrite;
+
     @Spec
     private CommandSpec spec;
 
@@ -53,12 +65,23 @@ final class ProofCommand implements Callable<Integer> {
             programme = Sheets.programme(workout);
         }
         Proof proof = programme.proof();
+        if (pickUps != null) {
+            writePickUps(programme, proof);
+        }
         if (!Sheets.json(spec, json, ProofJson.of(proof, f -> workout.waiver(f)
                 .map(Waiver::reason)
                 .orElse("")))) {
             print(spec.commandLine().getOut(), proof);
         }
         return proof.mayPublish() ? Main.DONE : Main.STOPPED_BY_FINDINGS;
+    }
+
+    private void writePickUps(Programme p, Proof proof) throws IOException {
+        if (Files.exists(pickUps) && !overwrite) {
+            throw new FileAlreadyExistsException(pickUps + " is there already; give another name, or --overwrite");
+        }
+        PickUps again = PickUps.of(p.timeline(), p.match(), p.cut(), p.slips(), proof.open());
+        Files.writeString(pickUps, again.sheet(p.timeline()));
     }
 
     private void print(PrintWriter out, Proof proof) {

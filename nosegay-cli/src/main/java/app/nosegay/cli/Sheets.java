@@ -66,4 +66,11 @@ final class Sheets {
     static Path folderOf(Path file) {
         return file.toAbsolutePath().normalize().getParent();
     }
+
+    /** Refuses to write over a file that is there, unless told to. */
+    static void free(Path target, boolean overwrite) throws IOException {
+        if (!overwrite && Files.exists(target)) {
+            throw new IOException(target + ": is there already; it is only replaced when you say so (--overwrite)");
+        }
+    }
 }

@@ -189,6 +189,10 @@ class CommandsTest {
                         .path("sentence")
                         .asText());
         holdsTo("proof.schema.json", proof);
+        Path again = folder.resolve("pick-ups.txt");
+        run("proof", workout, "--pick-ups", again);
+        assertThat(Files.readString(again)).startsWith("title: ").contains(", pick-ups");
+        assertThat(run("proof", workout, "--pick-ups", again).err()).contains("is there already");
         assertThat(run("proof", workout, "--apart").out()).doesNotContain("not in the picture");
         assertThat(run("publish", workout, "--out", out, "--only", "hologram").err())
                 .contains("there is no output \"hologram\"");

@@ -134,7 +134,13 @@ public final class ProofStage implements StageView {
         pickUps.setPlaceholder(none);
         VBox.setVgrow(pickUps, Priority.ALWAYS);
         sides.add("Findings", found);
-        sides.add("Pick-ups", new VBox(8, saveSheet, pickUps));
+        Label how = new Label(
+                "Say the lines in one recording of their own, in any order, and bring it in on Match: they are"
+                        + " found in its transcript, or by listening, and laid over by themselves.");
+        how.getStyleClass().add("small");
+        how.setWrapText(true);
+        how.setMinHeight(Region.USE_PREF_SIZE);
+        sides.add("Pick-ups", new VBox(8, saveSheet, how, pickUps));
         VBox.setVgrow(sides.view(), Priority.ALWAYS);
         VBox right = new VBox(8, sides.view());
         right.getStyleClass().add("stage");
