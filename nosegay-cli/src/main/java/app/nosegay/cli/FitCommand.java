@@ -108,9 +108,7 @@ final class FitCommand implements Callable<Integer> {
         if (out == null) {
             throw new IOException("--take needs --out FILE to write the run sheet to");
         }
-        if (!overwrite && Files.exists(out)) {
-            throw new IOException(out + ": is there already; it is only replaced when you say so (--overwrite)");
-        }
+        Sheets.free(out, overwrite);
         Files.writeString(out, fit.offers().get(take - 1).sheet());
     }
 

@@ -13,7 +13,6 @@ import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -76,8 +75,8 @@ final class MatchCommand implements Callable<Integer> {
             throw new IOException(
                     "there are more transcripts or logs than recordings; give one per recording, in order");
         }
-        if (save != null && !overwrite && Files.exists(save)) {
-            throw new IOException(save + ": is there already; it is only replaced when you say so (--overwrite)");
+        if (save != null) {
+            Sheets.free(save, overwrite);
         }
         Path folder = Sheets.folderOf(save == null ? footage.get(0) : save);
         Workout read = Sheets.workout(plan);

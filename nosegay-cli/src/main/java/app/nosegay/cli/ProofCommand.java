@@ -77,9 +77,7 @@ final class ProofCommand implements Callable<Integer> {
     }
 
     private void writePickUps(Programme p, Proof proof) throws IOException {
-        if (Files.exists(pickUps) && !overwrite) {
-            throw new FileAlreadyExistsException(pickUps + " is there already; give another name, or --overwrite");
-        }
+        Sheets.free(pickUps, overwrite);
         PickUps again = PickUps.of(p.timeline(), p.match(), p.cut(), p.slips(), proof.open());
         Files.writeString(pickUps, again.sheet(p.timeline()));
     }
