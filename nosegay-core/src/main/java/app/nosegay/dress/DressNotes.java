@@ -65,9 +65,27 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
      * @param music path of a music file, or empty
      * @param licence where the right to use it is noted, or empty
      * @param musicDb how far the music lies under the voice, in decibels, below 0
+     * @param onBeat whether the music begins so that a beat falls on the first move
+     * @param fadesNoises whether steps and handling are turned down where nobody speaks
      */
-    public record Sound(boolean levelled, boolean timerSounds, String music, String licence, double musicDb) {
-        public static final Sound USUAL = new Sound(true, false, "", "", -18);
+    public record Sound(
+            boolean levelled,
+            boolean timerSounds,
+            String music,
+            String licence,
+            double musicDb,
+            boolean onBeat,
+            boolean fadesNoises) {
+        public static final Sound USUAL = new Sound(true, false, "", "", -18, true, false);
+
+        public Sound withMusic(String file) {
+            return new Sound(levelled, timerSounds, file, file.isEmpty() ? "" : licence, musicDb, onBeat, fadesNoises);
+        }
+
+        /** The same with its music at another path. */
+        public Sound withMusicAt(String path) {
+            return new Sound(levelled, timerSounds, path, licence, musicDb, onBeat, fadesNoises);
+        }
 
         public boolean hasMusic() {
             return !music.isEmpty();

@@ -30,6 +30,8 @@ import java.util.stream.Collectors;
  * @param duckDb how much lower it is under speech, in decibels, below 0
  * @param speech when somebody speaks
  * @param overs lines said again, in place of what was said
+ * @param hushed noises to be turned down
+ * @param downbeat when a beat of the music is wanted; null where any will do
  */
 public record SoundPlan(
         Map<String, Double> gainDb,
@@ -39,7 +41,9 @@ public record SoundPlan(
         double musicLufs,
         double duckDb,
         List<Span<Axis.Cut>> speech,
-        List<Over> overs) {
+        List<Over> overs,
+        List<Span<Axis.Cut>> hushed,
+        Time<Axis.Cut> downbeat) {
     /** Sample peaks this far below the true-peak limit leave room for what lies between samples. */
     private static final double BETWEEN_SAMPLES = 0.5;
     /** Lifting by more lifts the room's noise into hearing. */
@@ -54,11 +58,12 @@ public record SoundPlan(
         tones = List.copyOf(tones);
         speech = List.copyOf(speech);
         overs = List.copyOf(overs);
+        hushed = List.copyOf(hushed);
     }
 
     /** Leaves the sound as it was recorded. */
     public static final SoundPlan AS_RECORDED =
-            new SoundPlan(Map.of(), 0, List.of(), "", -100, 0, List.of(), List.of());
+            new SoundPlan(Map.of(), 0, List.of(), "", -100, 0, List.of(), List.of(), List.of(), null);
 
     /** A beep of the timer. */
     public record Tone(Time<Axis.Cut> time, double hz, Length length) {}
@@ -88,6 +93,7 @@ public record SoundPlan(
         Map<String, Double> gains = new HashMap<>();
         boolean beeped = false;
         List<Span<Axis.Cut>> speech = new ArrayList<>();
+        List<Span<Axis.Cut>> hushed = new ArrayList<>();
         for (TakeEvidence take : takes) {
             List<Span<Axis.Take>> used = cut.clips().stream()
                     .filter(c -> c.take().equals(take.id()))
@@ -102,6 +108,10 @@ public record SoundPlan(
             }
             beeped |= !used.isEmpty()
                     && take.beeps().size() > timeline.intervals().size() / 2;
+            if (sound.fadesNoises()) {
+                SoundCheck.noises(take).forEach(n -> cut.toCut(take.id(), n.start())
+                        .ifPresent(at -> hushed.add(new Span<>(at, at.plus(n.length())))));
+            }
             for (Caption c : take.words()) {
                 Optional<Time<Axis.Cut>> from = cut.toCut(take.id(), c.start());
                 from.ifPresent(f -> speech.add(new Span<>(f, f.plus(c.end().since(c.start())))));
@@ -116,7 +126,18 @@ public record SoundPlan(
                 target + sound.musicDb(),
                 DUCK,
                 speech,
-                overs);
+                overs,
+                hushed,
+                sound.onBeat() ? firstMove(timeline, match, cut) : null);
+    }
+
+    private static Time<Axis.Cut> firstMove(Timeline timeline, Match match, Cut cut) {
+        return timeline.intervals().stream()
+                .filter(i -> i.kind().isMoving())
+                .flatMap(i -> match.segment(i.first().id()).flatMap(cut::shown).stream())
+                .map(Span::start)
+                .findFirst()
+                .orElse(null);
     }
 
     /** A high tone as work starts, a low one as it ends, three short ones before it starts. */

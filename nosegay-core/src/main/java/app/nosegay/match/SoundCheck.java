@@ -109,17 +109,7 @@ public final class SoundCheck {
         if (take.words().isEmpty()) {
             return;
         }
-        List<Span<Axis.Take>> between = new ArrayList<>();
-        Time<Axis.Take> free = Time.zero();
-        for (Caption c : take.words()) {
-            Time<Axis.Take> end = last(c);
-            Time<Axis.Take> from = free.plus(Length.ofMillis(600));
-            if (c.start().minus(Length.ofMillis(300)).isAfter(from)) {
-                between.add(new Span<>(from, c.start().minus(Length.ofMillis(300))));
-            }
-            free = Time.max(free, end);
-        }
-        List<Span<Axis.Take>> quiet = between.stream()
+        List<Span<Axis.Take>> quiet = between(take).stream()
                 .filter(b -> used.stream().anyMatch(u -> u.contains(b.start())))
                 .toList();
         double voice = take.levels().integrated(spoken(take));
@@ -136,6 +126,21 @@ public final class SoundCheck {
                     under);
         }
         noises(findings, take, quiet);
+    }
+
+    /** Where the transcript has no words, well clear of those there are. */
+    private static List<Span<Axis.Take>> between(TakeEvidence take) {
+        List<Span<Axis.Take>> between = new ArrayList<>();
+        Time<Axis.Take> free = Time.zero();
+        for (Caption c : take.words()) {
+            Time<Axis.Take> end = last(c);
+            Time<Axis.Take> from = free.plus(Length.ofMillis(600));
+            if (c.start().minus(Length.ofMillis(300)).isAfter(from)) {
+                between.add(new Span<>(from, c.start().minus(Length.ofMillis(300))));
+            }
+            free = Time.max(free, end);
+        }
+        return between;
     }
 
     /** Where the transcript has words. */
@@ -166,28 +171,10 @@ public final class SoundCheck {
     }
 
     private static void noises(List<Finding> findings, TakeEvidence take, List<Span<Axis.Take>> quiet) {
-        Trace level = take.loudness();
-        if (level.isEmpty()) {
-            return;
-        }
-        float[] all = level.values().clone();
-        Arrays.sort(all);
-        double room = all[all.length / 5];
-        int events = 0;
-        double seconds = 0;
-        for (Span<Axis.Take> s : quiet) {
-            seconds += s.length().seconds();
-            boolean loud = false;
-            for (int i = level.index(s.start()); i < level.index(s.end()); i++) {
-                Time<Axis.Take> at = Time.ofSeconds(i / level.hz());
-                boolean beep = take.beeps().stream()
-                        .anyMatch(b -> at.since(b.time()).seconds() > -0.1
-                                && at.since(b.time()).compareTo(b.length().plus(Length.ofMillis(150))) < 0);
-                boolean now = !beep && level.values()[i] > room + NOISE_OVER;
-                events += now && !loud ? 1 : 0;
-                loud = now;
-            }
-        }
+        double seconds = quiet.stream().mapToDouble(s -> s.length().seconds()).sum();
+        long events = noises(take).stream()
+                .filter(n -> quiet.stream().anyMatch(q -> q.contains(n.start())))
+                .count();
         if (seconds > LEAST_QUIET && events / seconds * 60 > NOISES_A_MINUTE) {
             add(
                     findings,
@@ -195,8 +182,41 @@ public final class SoundCheck {
                     Severity.LOOK,
                     take,
                     "has about %.0f short noises a minute where nobody speaks: steps or handling.",
-                    "softer shoes or a mat; they can be faded",
+                    "softer shoes or a mat; they can be faded on Dress, Sound",
                     events / seconds * 60);
         }
+    }
+
+    /** Short noises where nobody speaks and no timer beeps: steps, handling. None without a transcript, which tells where nobody speaks. */
+    public static List<Span<Axis.Take>> noises(TakeEvidence take) {
+        Trace level = take.loudness();
+        if (level.isEmpty() || take.words().isEmpty()) {
+            return List.of();
+        }
+        float[] all = level.values().clone();
+        Arrays.sort(all);
+        double room = all[all.length / 5];
+        List<Span<Axis.Take>> noises = new ArrayList<>();
+        for (Span<Axis.Take> s : between(take)) {
+            int from = -1;
+            int end = level.index(s.end());
+            for (int i = level.index(s.start()); i <= end; i++) {
+                boolean loud = i < end && level.values()[i] > room + NOISE_OVER && !beeps(take, i / level.hz());
+                if (loud && from < 0) {
+                    from = i;
+                } else if (!loud && from >= 0) {
+                    noises.add(new Span<>(Time.ofSeconds(from / level.hz()), Time.ofSeconds(i / level.hz())));
+                    from = -1;
+                }
+            }
+        }
+        return noises;
+    }
+
+    private static boolean beeps(TakeEvidence take, double seconds) {
+        Time<Axis.Take> at = Time.ofSeconds(seconds);
+        return take.beeps().stream()
+                .anyMatch(b -> at.since(b.time()).seconds() > -0.1
+                        && at.since(b.time()).compareTo(b.length().plus(Length.ofMillis(150))) < 0);
     }
 }

@@ -35,7 +35,9 @@ final class DressNotesJson {
                 .put("timerSounds", sound.timerSounds())
                 .put("music", sound.music())
                 .put("licence", sound.licence())
-                .put("musicDb", sound.musicDb());
+                .put("musicDb", sound.musicDb())
+                .put("onBeat", sound.onBeat())
+                .put("fadesNoises", sound.fadesNoises());
         DressNotes.Cover cover = notes.cover();
         node.putObject("cover")
                 .put("take", cover.take())
@@ -80,7 +82,9 @@ final class DressNotesJson {
                 s.path("timerSounds").asBoolean(usual.timerSounds()),
                 s.path("music").asText(usual.music()),
                 s.path("licence").asText(usual.licence()),
-                s.path("musicDb").asDouble(usual.musicDb())));
+                s.path("musicDb").asDouble(usual.musicDb()),
+                s.path("onBeat").asBoolean(usual.onBeat()),
+                s.path("fadesNoises").asBoolean(usual.fadesNoises())));
     }
 
     /** A style that cannot be used any more is no reason to lose the workout. */

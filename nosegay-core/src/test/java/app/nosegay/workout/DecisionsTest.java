@@ -127,7 +127,7 @@ class DecisionsTest {
                 .with(DressNotes.Extra.PROGRESS, false)
                 .with(DressNotes.Extra.BURNED_CAPTIONS, true)
                 .with(new DressNotes.Put(Layout.Group.CLOCK, "ground-work/squat/r1", Layout.Anchor.TOP))
-                .withSound(new DressNotes.Sound(false, true, "bed.wav", "own recording", -21))
+                .withSound(new DressNotes.Sound(false, true, "bed.wav", "own recording", -21, false, true))
                 .withCover(new DressNotes.Cover(
                         "take-1", Time.ofSeconds(71.25), "Big Words", "small words", Layout.Anchor.TOP_RIGHT));
         Workout w = hanging("ground-work/push-up/r2").withDressing(notes);

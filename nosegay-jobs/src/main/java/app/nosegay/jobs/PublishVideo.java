@@ -149,12 +149,7 @@ public final class PublishVideo {
                 cut,
                 programme.evidence(),
                 programme.overs(),
-                new DressNotes.Sound(
-                        wanted.levelled(),
-                        wanted.timerSounds(),
-                        music == null ? "" : music.toString(),
-                        wanted.licence(),
-                        wanted.musicDb()));
+                wanted.withMusicAt(music == null ? "" : music.toString()));
     }
 
     static void video(

@@ -330,7 +330,8 @@ class PublishJobTest {
     void missingMusicAndAnEmptyPlanAreSaid() {
         Workout with = programme
                 .workout()
-                .withDressing(DressNotes.NONE.withSound(new DressNotes.Sound(true, true, "gone.mp3", "", -18)));
+                .withDressing(
+                        DressNotes.NONE.withSound(new DressNotes.Sound(true, true, "gone.mp3", "", -18, false, false)));
         Programme loud = media.programme(with);
         assertThatThrownBy(() ->
                         PublishJob.write(Output.VIDEO, loud, media, folder.resolve("m"), true, DRAFT, Progress.NONE))

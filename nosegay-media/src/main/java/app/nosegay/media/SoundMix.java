@@ -1,5 +1,6 @@
 package app.nosegay.media;
 
+import app.nosegay.dress.MusicBeat;
 import app.nosegay.dress.SoundPlan;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
@@ -8,10 +9,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Does to the programme's sound what a {@link SoundPlan} says, block by block in order: gain, timer tones, music that steps back under speech, and
- * lines said again over what they replace, a limiter that looks 5 ms ahead.
+ * noises turned down, lines said again over what they replace, a limiter that looks 5 ms ahead.
  */
 final class SoundMix {
     private static final int HZ = MovieWriter.SOUND_HZ;
@@ -20,6 +22,10 @@ final class SoundMix {
     /** … and comes back in about a tenth of a second. */
     private static final double RELEASE = Math.exp(-1.0 / (0.1 * HZ));
 
+    /** A noise is turned down by 18 dB: to the level of the room, not to a hole in it. */
+    private static final double HUSHED = 0.126;
+
+    private static final int HUSH_SOFT = HZ / 25;
     private static final double TONE_LEVEL = 0.22;
     private static final int SOFT = HZ / 200;
     /** Music steps back and comes again within this time. */
@@ -28,6 +34,9 @@ final class SoundMix {
     private final SoundPlan plan;
     private final float[] music;
     private final double musicGain;
+    /** Where in the music the programme begins, in samples. */
+    private final long musicShift;
+
     private final List<Line> lines = new ArrayList<>();
     private final double ceiling;
     private double duck = 1;
@@ -45,6 +54,7 @@ final class SoundMix {
         ceiling = Math.pow(10, plan.ceilingDb() / 20);
         music = plan.music().isEmpty() ? new float[0] : SoundReader.mono(Path.of(plan.music()), HZ, Progress.NONE);
         musicGain = gain(music, plan.musicLufs());
+        musicShift = shift();
     }
 
     /** What brings {@code sound} near a loudness: its mean square, gated at 30 dB under its peak second, stands for the weighted measure. */
@@ -85,6 +95,7 @@ final class SoundMix {
 
     boolean isNothing() {
         return lines.isEmpty()
+                && plan.hushed().isEmpty()
                 && plan.gainDb().isEmpty()
                 && plan.tones().isEmpty()
                 && music.length == 0
@@ -102,11 +113,40 @@ final class SoundMix {
         for (int i = 0; i < count * 2; i++) {
             out[i] = (float) (interleaved[from * 2 + i] * gain);
         }
+        hush(out, count, position);
         lines.forEach(line -> over(line, out, count, position));
         tones(out, count, position);
         music(out, count, position);
         limit(out, count);
         return out;
+    }
+
+    /** As far into the music as brings a beat onto the moment wanted; the least there is. */
+    private long shift() {
+        Optional<MusicBeat> beat =
+                music.length == 0 || plan.downbeat() == null ? Optional.empty() : MusicBeat.of(music, HZ);
+        return beat.map(b -> {
+                    double period = b.period().seconds();
+                    double late = b.first().seconds() - plan.downbeat().seconds();
+                    return Math.round((late - Math.floor(late / period) * period) * HZ);
+                })
+                .orElse(0L);
+    }
+
+    private void hush(float[] out, int count, long position) {
+        for (Span<Axis.Cut> noise : plan.hushed()) {
+            long start = Math.round(noise.start().seconds() * HZ);
+            long end = Math.round(noise.end().seconds() * HZ);
+            int first = (int) Math.max(0, start - HUSH_SOFT - position);
+            int last = (int) Math.min(count, end + HUSH_SOFT - position);
+            for (int i = first; i < last; i++) {
+                long at = position + i;
+                double outside = Math.max(0, Math.max(start - at, at - end)) / (double) HUSH_SOFT;
+                double gain = HUSHED + (1 - HUSHED) * Math.min(1, outside);
+                out[2 * i] *= (float) gain;
+                out[2 * i + 1] *= (float) gain;
+            }
+        }
     }
 
     /** The programme's own sound goes down and comes back softly; the line stands alone. */
@@ -153,7 +193,7 @@ final class SoundMix {
                 speaking = speaks(position + i);
             }
             duck = speaking ? Math.max(low, duck - step) : Math.min(1, duck + step);
-            float value = (float) (music[(int) ((position + i) % music.length)] * musicGain * duck);
+            float value = (float) (music[(int) ((position + i + musicShift) % music.length)] * musicGain * duck);
             out[2 * i] += value;
             out[2 * i + 1] += value;
         }

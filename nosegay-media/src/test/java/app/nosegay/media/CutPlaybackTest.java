@@ -126,7 +126,9 @@ class CutPlaybackTest {
                 -100,
                 0,
                 List.of(),
-                List.of());
+                List.of(),
+                List.of(),
+                null);
         Seen raw = new Seen().play(SoundPlan.AS_RECORDED, 1, Map.of("t", film));
         Seen mixed = new Seen().play(plan, 1, Map.of("t", film));
         assertThat(mixed.level(0.3)).isBetween(raw.level(0.3) * 0.2, raw.level(0.3) * 0.3);

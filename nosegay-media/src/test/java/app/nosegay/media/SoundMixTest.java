@@ -18,7 +18,7 @@ class SoundMixTest {
     private static final int HZ = MovieWriter.SOUND_HZ;
 
     private static SoundPlan plan(double gain, double ceiling, List<SoundPlan.Tone> tones) {
-        return new SoundPlan(Map.of("t", gain), ceiling, tones, "", -100, 0, List.of(), List.of());
+        return new SoundPlan(Map.of("t", gain), ceiling, tones, "", -100, 0, List.of(), List.of(), List.of(), null);
     }
 
     private static float[] sine(double level, double seconds) {
@@ -104,7 +104,9 @@ class SoundMixTest {
                         new Span<>(Time.ofSeconds(1), Time.ofSeconds(1.6)),
                         "p",
                         new Span<>(Time.ofSeconds(2), Time.ofSeconds(2.5)),
-                        true)));
+                        true)),
+                List.of(),
+                null);
         SoundMix mix = new SoundMix(plan, Map.of("p", film));
         float[] own = new float[2 * 3 * 48_000];
         java.util.Arrays.fill(own, 0.25f);
@@ -126,5 +128,56 @@ class SoundMixTest {
         assertThat(Math.abs(out[2 * 75_000])).as("silence behind the line").isLessThan(0.01f);
         assertThat(new SoundMix(plan, Map.of("p", film)).isNothing()).isFalse();
         assertThatThrownBy(() -> new SoundMix(plan, Map.of())).isInstanceOf(MediaException.class);
+    }
+
+    @Test
+    void aNoiseIsTurnedDownSoftlyAndNothingElseIs() throws Exception {
+        SoundPlan plan = new SoundPlan(
+                Map.of(),
+                0,
+                List.of(),
+                "",
+                -100,
+                0,
+                List.of(),
+                List.of(),
+                List.of(new Span<>(Time.ofSeconds(0.4), Time.ofSeconds(0.6))),
+                null);
+        float[] own = new float[2 * HZ];
+        java.util.Arrays.fill(own, 0.5f);
+        float[] out = new SoundMix(plan, Map.of()).mix(own, 0, HZ, 0, "t");
+        assertThat(out[2 * (int) (0.5 * HZ)]).isCloseTo(0.063f, within(0.001f));
+        assertThat(out[2 * (int) (0.3 * HZ)]).isEqualTo(0.5f);
+        assertThat(out[2 * (int) (0.7 * HZ)]).isEqualTo(0.5f);
+        for (int i = 1; i < HZ; i++) {
+            assertThat(Math.abs(out[2 * i] - out[2 * i - 2])).as("no click").isLessThan(0.001f);
+        }
+    }
+
+    @Test
+    void aBeatOfTheMusicFallsOnTheMomentWanted(@TempDir Path folder) throws Exception {
+        // A click every half second from 0.2 s on.
+        List<Movies.Sound> clicks = new java.util.ArrayList<>();
+        for (double at = 0.2; at < 19.5; at += 0.5) {
+            clicks.add(new Movies.Sound(at, 1000, 0.06));
+        }
+        Path music = Movies.film(folder.resolve("music.mp4"), 20, new FrameRate(5, 1), true, 0, 0, clicks);
+        SoundPlan plan = new SoundPlan(
+                Map.of(),
+                0,
+                List.of(),
+                music.toString(),
+                -14,
+                0,
+                List.of(),
+                List.of(),
+                List.of(),
+                Time.ofSeconds(3.37));
+        float[] out = new SoundMix(plan, Map.of()).mix(new float[2 * 6 * HZ], 0, 6 * HZ, 0, null);
+        int loud = 0;
+        for (int i = (int) (3.2 * HZ); i < 3.6 * HZ && loud == 0; i++) {
+            loud = Math.abs(out[2 * i]) > 0.02 ? i : 0;
+        }
+        assertThat(loud / (double) HZ).isCloseTo(3.37, within(0.03));
     }
 }

@@ -24,6 +24,8 @@ final class SoundPage {
     private final CheckBox levelled =
             new CheckBox("Bring the voice to the target loudness (−14 LUFS, peaks under −1 dBTP)");
     private final CheckBox timerSounds = new CheckBox("Mix timer tones in where the room had none");
+    private final CheckBox noises = new CheckBox("Turn steps and handling down where nobody speaks");
+    private final CheckBox onBeat = new CheckBox("A beat on the first move");
     private final Label music = new Label();
     private final Button remove = Buttons.quiet("Leave it out", () -> music(""));
     private final TextField licence = new TextField();
@@ -38,6 +40,11 @@ final class SoundPage {
         levelled.setOnAction(e -> apply("level the sound"));
         timerSounds.setId("timer-sounds");
         timerSounds.setOnAction(e -> apply("timer tones"));
+        noises.setId("fade-noises");
+        noises.setOnAction(e -> apply("fade noises"));
+        onBeat.setId("on-beat");
+        onBeat.setMinWidth(Region.USE_PREF_SIZE);
+        onBeat.setOnAction(e -> apply("beat of the music"));
         Button choose = Buttons.quiet("Choose music …", this::choose);
         licence.setPromptText("Where the right to use it is noted; it goes into the description");
         licence.setId("licence");
@@ -57,7 +64,7 @@ final class SoundPage {
         });
         HBox song = new HBox(8, choose, music, remove, under, underWords);
         song.setAlignment(Pos.CENTER_LEFT);
-        view = new VBox(8, levelled, timerSounds, song, licence);
+        view = new VBox(6, levelled, timerSounds, noises, song, new HBox(12, licence, onBeat));
     }
 
     Region view() {
@@ -69,9 +76,11 @@ final class SoundPage {
         DressNotes.Sound sound = notes.sound();
         levelled.setSelected(sound.levelled());
         timerSounds.setSelected(sound.timerSounds());
+        noises.setSelected(sound.fadesNoises());
+        onBeat.setSelected(sound.onBeat());
         boolean any = sound.hasMusic();
         music.setText(any ? new File(sound.music()).getName() : "No music.");
-        for (Region r : new Region[] {remove, licence, under, underWords}) {
+        for (Region r : new Region[] {remove, licence, under, underWords, onBeat}) {
             r.setVisible(any);
             r.setManaged(any);
         }
@@ -94,7 +103,9 @@ final class SoundPage {
                 timerSounds.isSelected(),
                 now.music(),
                 licence.getText().strip(),
-                Math.rint(under.getValue()));
+                Math.rint(under.getValue()),
+                onBeat.isSelected(),
+                noises.isSelected());
         if (!showing && !next.equals(now)) {
             session.apply(
                     name,
@@ -106,15 +117,7 @@ final class SoundPage {
         DressNotes.Sound s = session.workout().dressing().sound();
         session.apply(
                 file.isEmpty() ? "leave the music out" : "music",
-                session.workout()
-                        .withDressing(session.workout()
-                                .dressing()
-                                .withSound(new DressNotes.Sound(
-                                        s.levelled(),
-                                        s.timerSounds(),
-                                        file,
-                                        file.isEmpty() ? "" : s.licence(),
-                                        s.musicDb()))));
+                session.workout().withDressing(session.workout().dressing().withSound(s.withMusic(file))));
     }
 
     private void choose() {
