@@ -83,7 +83,7 @@ public record MusicBeat(Length period, Length first) {
             for (int phase = 0; phase < period; phase++) {
                 double sum = 0;
                 int n = 0;
-                for (double at = phase; at < rises.length - 1; at += period) {
+                for (double at = phase; at < rises.length - 2; at += period) {
                     int i = (int) Math.round(at);
                     // A rise is spread over the frames its attack lies in.
                     sum += rises[i] + 0.5 * (rises[Math.max(0, i - 1)] + rises[i + 1]);
