@@ -51,6 +51,11 @@ public record Proof(List<Plait> plaits, List<Finding> open, List<Finding> waived
         return count(Severity.STOP) == 0;
     }
 
+    /** Whether nothing has to be mended. */
+    public boolean isClear() {
+        return mayPublish() && count(Severity.FIX) == 0;
+    }
+
     /** The state in one sentence. */
     public String sentence() {
         if (open.isEmpty()) {

@@ -64,7 +64,7 @@ final class SoundPage {
         });
         HBox song = new HBox(8, choose, music, remove, under, underWords);
         song.setAlignment(Pos.CENTER_LEFT);
-        view = new VBox(6, levelled, timerSounds, noises, song, new HBox(12, licence, onBeat));
+        view = new VBox(8, levelled, new HBox(24, timerSounds, noises), song, new HBox(12, licence, onBeat));
     }
 
     Region view() {

@@ -173,8 +173,8 @@ public final class ProofStage implements StageView {
         programme = now;
         proof = now.proof();
         sentence.setText(proof.sentence());
-        sentence.getStyleClass().removeAll("kept", "broken");
-        sentence.getStyleClass().add(proof.mayPublish() ? "kept" : "broken");
+        sentence.getStyleClass().removeAll("kept", "plain", "broken");
+        sentence.getStyleClass().add(proof.isClear() ? "kept" : proof.mayPublish() ? "plain" : "broken");
         showPlaits();
         showFindings();
         showPickUps();

@@ -24,6 +24,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -116,7 +117,7 @@ final class OutputsPanel {
         programme = now;
         var told = now.proof();
         proof.setText(told.mayPublish() ? "Proof: " + told.sentence() : "Look at Proof first: " + told.sentence());
-        proof.getStyleClass().setAll("label", told.mayPublish() ? "kept" : "broken");
+        proof.getStyleClass().setAll("label", told.isClear() ? "kept" : told.mayPublish() ? "plain" : "broken");
         List<Output> possible = PublishJob.possible(now);
         chosen.forEach((output, box) -> box.setDisable(!possible.contains(output)));
         refresh();
@@ -138,7 +139,11 @@ final class OutputsPanel {
 
     /** Looks again which files are there. */
     void refresh() {
-        where.setText("into " + target());
+        Path to = target().toAbsolutePath();
+        int names = to.getNameCount();
+        where.setText("into the folder " + (names > 2 ? "… " + File.separator + " " : "")
+                + to.subpath(Math.max(0, names - 2), names));
+        where.setTooltip(new Tooltip(to.toString()));
         states.forEach((output, label) ->
                 label.setText(chosen.get(output).isDisabled() ? why(output) : state(output.in(target()))));
     }
