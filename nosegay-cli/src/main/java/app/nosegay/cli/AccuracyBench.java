@@ -33,7 +33,7 @@ final class AccuracyBench {
     private static final int ALONE = 5;
 
     private static final int FINDING_SEEDS = 10;
-    private static final int REP_RUNS = 6;
+    private static final int REP_RUNS = 24;
 
     private final PrintWriter out;
 

@@ -41,6 +41,10 @@ final class RepFinder {
     private static final double HOME = 0.1;
     /** The last rep counts when it took this share of the others. */
     private static final double WHOLE = 0.94;
+    /** So many reps tell the pace … */
+    private static final int STEADY = 4;
+    /** … by which the last one may be late by this share of a rep. */
+    private static final double GRACE = 0.03;
     /** A count from the tempo alone forgives this share of a rep at the end. */
     private static final double FORGIVEN = 0.1;
 
@@ -57,19 +61,32 @@ final class RepFinder {
                         .filter(t -> t.id().equals(p.take()))
                         .findFirst()
                         .orElseThrow();
-                reps.put(p.id(), WrongShowing.without(moments(s, p, take), take));
+                reps.put(p.id(), WrongShowing.without(moments(s, p, take, stillUntil(timeline, placed, k)), take));
             }
         }
         return reps;
     }
 
-    private static List<Time<Axis.Take>> moments(Segment s, Match.Placed p, TakeEvidence take) {
+    /** When the last stretch before a set ended in which nobody was to move: a second side follows the first without one. */
+    private static double stillUntil(Timeline timeline, List<Match.Placed> placed, int k) {
+        Match.Placed set = placed.get(k);
+        for (int i = k - 1; i >= 0; i--) {
+            Match.Placed p = placed.get(i);
+            boolean still = !timeline.segments().get(i).kind().isMoving();
+            if (still && p.matched() && p.take().equals(set.take()) && !p.end().isAfter(set.start())) {
+                return p.end().seconds();
+            }
+        }
+        return set.performedStart().seconds();
+    }
+
+    private static List<Time<Axis.Take>> moments(Segment s, Match.Placed p, TakeEvidence take, double stillUntil) {
         double planned = s.tempo().repLength().seconds();
         double start = p.performedStart().seconds();
         double end = p.performedEnd().seconds();
         if (take.pose() != null && take.pose().count() > 0 && end - start > 1.2 * planned) {
-            List<Time<Axis.Take>> seen =
-                    seen(new Asked(take.pose(), start, end, planned, s.way() == SideWay.ALTERNATE));
+            List<Time<Axis.Take>> seen = seen(new Asked(
+                    take.pose(), start, end, Math.min(start, stillUntil), planned, s.way() == SideWay.ALTERNATE));
             if (!seen.isEmpty()) {
                 return seen;
             }
@@ -83,13 +100,15 @@ final class RepFinder {
     }
 
     /** A set as it is looked at; the pictures are compared by identity, as they are large and do not change. */
-    private record Asked(TakeEvidence.Poses poses, double start, double end, double planned, boolean alternate) {
+    private record Asked(
+            TakeEvidence.Poses poses, double start, double end, double stillUntil, double planned, boolean alternate) {
         @Override
         public boolean equals(Object o) {
             return o instanceof Asked a
                     && a.poses == poses
                     && a.start == start
                     && a.end == end
+                    && a.stillUntil == stillUntil
                     && a.planned == planned
                     && a.alternate == alternate;
         }
@@ -116,8 +135,8 @@ final class RepFinder {
                 return kept;
             }
         }
-        List<Time<Axis.Take>> seen =
-                new Pictures(asked.poses(), asked.start(), asked.end()).reps(asked.planned(), asked.alternate());
+        List<Time<Axis.Take>> seen = new Pictures(asked.poses(), asked.start(), asked.end(), asked.stillUntil())
+                .reps(asked.planned(), asked.alternate());
         synchronized (KEPT) {
             KEPT.put(asked, seen);
         }
@@ -135,19 +154,20 @@ final class RepFinder {
         /** Whitened values, the rest first: [picture][cell]. */
         private double[][] values;
 
-        Pictures(TakeEvidence.Poses poses, double start, double end) {
+        Pictures(TakeEvidence.Poses poses, double start, double end, double stillUntil) {
             this.hz = poses.hz();
             this.end = end;
             this.cells = poses.cells();
             int from = (int) Math.round(start * hz);
             // A little beyond the end, to see the last return.
             int to = (int) Math.min(poses.count(), Math.round((end + 0.6) * hz));
-            this.rest = Math.max(0, Math.min(from, (int) (REST_SECONDS * hz)));
+            int still = (int) Math.round(stillUntil * hz);
+            this.rest = Math.max(0, Math.min(still, (int) (REST_SECONDS * hz)));
             this.first = from;
             this.n = Math.max(0, to - from);
             values = new double[rest + n][cells];
             for (int i = 0; i < rest + n; i++) {
-                int at = (from - rest + i) * cells;
+                int at = (i < rest ? still - rest + i : from + i - rest) * cells;
                 double mean = 0;
                 for (int c = 0; c < cells; c++) {
                     mean += (poses.grey()[at + c] & 0xff) / (double) cells;
@@ -360,6 +380,24 @@ final class RepFinder {
             return lowest;
         }
 
+        /** Whether the last rep was done to its end: by the steady pace of those before it, or by its own length where there are few. */
+        private boolean isWhole(List<Time<Axis.Take>> found, double at, double last, double period) {
+            int k = found.size();
+            if (k < STEADY) {
+                return at - last >= WHOLE * period;
+            }
+            double meanI = (k - 1) / 2.0;
+            double meanT = found.stream().mapToDouble(Time::seconds).average().orElseThrow();
+            double both = 0;
+            double own = 0;
+            for (int i = 0; i < k; i++) {
+                both += (i - meanI) * (found.get(i).seconds() - meanT);
+                own += (i - meanI) * (i - meanI);
+            }
+            double due = meanT + both / own * (k - meanI);
+            return due <= end + GRACE * period && at - last >= 0.5 * period;
+        }
+
         /** Out and back again, each at least half a period after the one before. */
         private List<Time<Axis.Take>> completed(double[] way, double period) {
             double[] sorted = way.clone();
@@ -380,7 +418,8 @@ final class RepFinder {
                     double at = lowest / hz;
                     // Stopping half-way and standing up is no rep.
                     boolean stops = first / hz + at > end - 0.35 * period;
-                    if (at - last >= (stops ? WHOLE : 0.5) * period) {
+                    boolean whole = stops ? isWhole(found, at, last, period) : at - last >= 0.5 * period;
+                    if (whole) {
                         last = at;
                         found.add(Time.ofSeconds(Math.min(end, first / hz + at)));
                     }
