@@ -135,6 +135,40 @@ class OffTheScriptTest {
         assertThat(codes(findings(asPlanned(), MatchNotes.NONE, wrong))).contains("match.wrong-showing");
     }
 
+    @Test
+    void aSetCutInTwoByTheEndOfARecordingIsSaidToBe() {
+        Match whole = asPlanned();
+        String id = "a/push-up/r1";
+        Match.Placed p = whole.segment(id).orElseThrow();
+        Time<Axis.Take> broken = p.start().plus(Length.ofSeconds(18));
+        Match.Other rest = new Match.Other("u", Time.zero(), Time.ofSeconds(12), "retake");
+        List<Match.Placed> placed = new ArrayList<>(whole.segments());
+        placed.set(
+                placed.indexOf(p),
+                new Match.Placed(
+                        id,
+                        p.planned(),
+                        "t",
+                        p.start(),
+                        broken,
+                        p.start(),
+                        broken,
+                        0,
+                        0,
+                        false,
+                        false,
+                        List.of(rest),
+                        "longer"));
+        Match.Take first =
+                new Match.Take("t", "t.mp4", broken.since(Time.zero()).plus(Length.ofSeconds(0.5)), null, 0, List.of());
+        Match.Take second = new Match.Take("u", "u.mp4", Length.ofSeconds(200), null, 0, List.of());
+        Match split = new Match(List.of(first, second), placed, List.of(), Map.of());
+        assertThat(findings(split, MatchNotes.NONE)).anySatisfy(f -> {
+            assertThat(f.code()).isEqualTo("match.short");
+            assertThat(f.fix()).contains("join t and u into one file");
+        });
+    }
+
     /** "Ten seconds" at sixteen, and a take in which only lines are said. */
     private static Checked withLines(String... lines) {
         Match whole = asPlanned();
