@@ -46,6 +46,9 @@ final class CallCheck {
     /** Of the calls a style promises, people leave out some; one is told where it was scripted. */
     private static final double NEAR_SCRIPT = 5;
 
+    /** A call this near to where another was due was said in its place, in seconds. */
+    private static final double INSTEAD = 2;
+
     private static final Pattern SECONDS = Pattern.compile("(\\d+|five|ten|fifteen|twenty|thirty)[- ]seconds?");
 
     /** The calls in a scripted line. */
@@ -359,8 +362,17 @@ final class CallCheck {
         return calls.stream()
                 .anyMatch(c -> c.take().equals(due.parts().get(0).take())
                         && c.call().kind() == due.call().kind()
-                        && Objects.equals(c.call().value(), due.call().value())
-                        && (Math.abs(c.call().time().seconds() - due.at()) < NEAR_SCRIPT + 1.5
-                                || due.parts().stream().anyMatch(p -> p.id().equals(c.segment()))));
+                        && (isIt(c, due) || insteadOf(c, due)));
+    }
+
+    private static boolean isIt(HeardCall c, Due due) {
+        boolean near = Math.abs(c.call().time().seconds() - due.at()) < NEAR_SCRIPT + 1.5
+                || due.parts().stream().anyMatch(p -> p.id().equals(c.segment()));
+        return Objects.equals(c.call().value(), due.call().value()) && near;
+    }
+
+    /** Another figure said at the very moment is wrong, and told as that; the right one is not missing besides. */
+    private static boolean insteadOf(HeardCall c, Due due) {
+        return Math.abs(c.call().time().seconds() - due.at()) < INSTEAD;
     }
 }

@@ -40,10 +40,14 @@ class ScriptListenerTest {
             "Breathe out as you stand.");
 
     private static float[] room(Map<String, Double> said) throws Exception {
+        return room(said, 0.002);
+    }
+
+    private static float[] room(Map<String, Double> said, double quiet) throws Exception {
         float[] sound = new float[HZ * 22];
         Random noise = new Random(4);
         for (int i = 0; i < sound.length; i++) {
-            sound[i] = (float) (noise.nextGaussian() * 0.002);
+            sound[i] = (float) (noise.nextGaussian() * quiet);
         }
         GuideVoice voice = new GuideVoice();
         for (Map.Entry<String, Double> e : said.entrySet()) {
@@ -75,6 +79,15 @@ class ScriptListenerTest {
         assertThat(heard.get(0).start().seconds()).isCloseTo(2.0, within(0.25));
         assertThat(seconds.start().seconds()).isCloseTo(18.0, within(0.25));
         assertThat(told).isNotEmpty().allSatisfy(share -> assertThat(share).isBetween(0.0, 1.0));
+    }
+
+    @Test
+    void aRecordingWithNothingAtAllBetweenTheWordsIsHeardToo() throws Exception {
+        List<Caption> heard = ScriptListener.listen(room(said(), 0), expected(), share -> {});
+        assertThat(heard)
+                .extracting(Caption::text)
+                .contains("Pick up the kettlebell with both hands.", "Last 10 seconds.")
+                .noneMatch(t -> t.contains("loop band") || t.contains("Breathe"));
     }
 
     @Test
