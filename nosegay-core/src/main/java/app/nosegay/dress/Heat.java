@@ -17,7 +17,7 @@ import java.util.Map;
  */
 public record Heat(int columns, int rows, float[] presence, float[] grey) {
     /** The pictures takes are read into are this wide (TakeReader). */
-    private static final int COLUMNS = 32;
+    private static final int COLUMNS = TakeEvidence.Poses.WIDTH;
     /** Differs by more than camera noise and flicker, in grey levels. */
     private static final int DIFFERS = 16;
     /** Who stands still for most of a take is part of its usual picture: the middle is taken to be somebody's for this share of time. */

@@ -1,5 +1,6 @@
 package app.nosegay.match;
 
+import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
@@ -10,18 +11,24 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 
 /**
  * What the evidence of one take says about each boundary and each segment, on the matcher's grid. Boundary k is the start of segment k; the
  * last one is the end of the workout.
  */
 final class BoundaryHints {
+    /** Moves held still, by their names. */
+    private static final Pattern HELD = Pattern.compile("(?i).*\\b(?:plank|holds?|stretch|pose|wall sit)");
+
     private final Timeline timeline;
     private final int bins;
+    /** Whether a timer was at work: as many beeps as that are no accident. */
+    private final boolean timed;
+
     private final List<Double> onsets;
     private final float[] beeps;
     private final float[] go;
@@ -30,8 +37,13 @@ final class BoundaryHints {
     private final float[] ends;
     private final float[] fluffs;
     private final double[] movement;
+    /** Cumulative evidence of standing rather than being on the floor; null where it is not told. */
+    private final double[] posture;
+
+    private double motionPerSecond = MatchWeights.MOTION_PER_SECOND;
     private final Map<String, double[]> mentions = new HashMap<>();
     private final List<String> moves;
+    private final Map<String, Integer> standing = new HashMap<>();
     private final Map<String, float[]> sums = new ConcurrentHashMap<>();
     private final boolean heard;
     private final boolean anything;
@@ -84,15 +96,17 @@ final class BoundaryHints {
         fluffs = new float[bins];
         movement = new double[bins + 1];
         List<BeepPattern.Signal> signals = BeepPattern.of(take.beeps());
+        timed = signals.stream().filter(s -> !s.pip()).count() >= MatchWeights.TIMER_SHARE * turns(timeline, take);
         for (BeepPattern.Signal signal : signals) {
-            double weight = MatchWeights.BEEP * (signal.pip() ? MatchWeights.COUNTDOWN_SHARE : 1);
+            double weight = (timed ? MatchWeights.BEEP : MatchWeights.STRAY_BEEP)
+                    * (signal.pip() ? MatchWeights.COUNTDOWN_SHARE : 1);
             bump(beeps, signal.seconds(), MatchWeights.BEEP_SIGMA, weight);
             if (signal.countedTo() > 0) {
                 bump(beeps, signal.countedTo(), MatchWeights.BEEP_SIGMA, MatchWeights.COUNTED_TO);
             }
         }
         onsets = signals.stream()
-                .filter(b -> !b.pip())
+                .filter(b -> timed && !b.pip())
                 .map(BeepPattern.Signal::seconds)
                 .toList();
         for (Caption c : take.words()) {
@@ -105,11 +119,26 @@ final class BoundaryHints {
                 .filter(s -> s.kind().isMoving() && s.move() != null)
                 .forEach(s -> names.add(s.move()));
         moves = new ArrayList<>(names);
-        CallReader.read(take.words(), moves).forEach(this::hear);
-        names.forEach(move -> mentions.put(move, mentions(move, take.words())));
-        boolean moving = motion(take.motion());
+        moves.forEach(move -> standing.put(move, standing(move)));
+        List<Call> calls = CallReader.read(take.words(), moves);
+        calls.forEach(this::hear);
+        mention(SpokenNames.in(take.words(), moves, calls));
+        boolean moving = motion(take.motion(), Rhythm.of(take.pose()));
+        posture = posture(MotionHeight.of(take.pose()));
         heard = !take.words().isEmpty();
         anything = !onsets.isEmpty() || !take.words().isEmpty() || moving;
+    }
+
+    /** How many times as long a take would go over from work to something else or back. */
+    private static double turns(Timeline timeline, TakeEvidence take) {
+        int turns = 0;
+        boolean was = false;
+        for (Segment s : timeline.segments()) {
+            turns += s.kind().isMoving() || was ? 1 : 0;
+            was = s.kind().isMoving();
+        }
+        double share = take.length().seconds() / Math.max(1, timeline.total().seconds());
+        return turns * Math.min(1, share);
     }
 
     /** Whether there is nothing to go by. */
@@ -119,6 +148,11 @@ final class BoundaryHints {
 
     int bins() {
         return bins;
+    }
+
+    /** Whether an interval timer is heard. */
+    boolean isTimed() {
+        return timed;
     }
 
     /** The beeps that may be boundaries, in seconds. */
@@ -158,62 +192,89 @@ final class BoundaryHints {
         }
     }
 
-    /** Cumulative weight of a move's name being said. */
-    private double[] mentions(String move, List<Caption> words) {
-        double[] sum = new double[bins + 1];
-        String name = " " + plain(move);
-        for (Caption c : words) {
-            if ((" " + plain(c.text()) + " ").contains(name)) {
-                int b = bin(c.start().seconds());
-                if (b >= 0 && b < bins) {
-                    sum[b + 1] += MatchWeights.NAMED;
-                }
+    /** Cumulative weight of each move's name being said. */
+    private void mention(List<SpokenNames.Mention> said) {
+        moves.forEach(move -> mentions.put(move, new double[bins + 1]));
+        for (SpokenNames.Mention m : said) {
+            int b = bin(m.time().seconds());
+            if (b >= 0 && b < bins) {
+                mentions.get(m.move())[b + 1] += m.weight() * MatchWeights.NAMED;
             }
         }
-        for (int b = 1; b <= bins; b++) {
-            sum[b] += sum[b - 1];
+        for (double[] sum : mentions.values()) {
+            for (int b = 1; b <= bins; b++) {
+                sum[b] += sum[b - 1];
+            }
+        }
+    }
+
+    /** Cumulative log odds of work, from how much moves and how far it comes round, each against this take's own range. */
+    private boolean motion(Trace motion, Trace rhythm) {
+        float[] much = motion.isEmpty() ? null : scaled(smoothed(motion, 0.25, true), 0.1, 0.5);
+        motionPerSecond = rhythm.isEmpty() ? MatchWeights.MOTION_PER_SECOND : MatchWeights.RHYTHM_PER_SECOND;
+        float[] round = rhythm.isEmpty() ? null : scaled(smoothed(rhythm, 0, false), 0.15, 0.25);
+        for (int b = 0; b < bins; b++) {
+            double z = much == null ? 0 : round == null ? much[b] : MatchWeights.MUCH_SHARE * much[b];
+            z += round == null ? 0 : (much == null ? 1 : MatchWeights.RHYTHM_SHARE) * round[b];
+            z = Math.max(-1, Math.min(1, z));
+            movement[b + 1] = movement[b] + z * motionPerSecond * MatchWeights.GRID_SECONDS;
+        }
+        return much != null || round != null;
+    }
+
+    private double[] posture(Trace height) {
+        if (height.isEmpty()) {
+            return null;
+        }
+        double[] sum = new double[bins + 1];
+        for (int b = 0; b < bins; b++) {
+            int i = (int) Math.round(b * MatchWeights.GRID_SECONDS * height.hz());
+            float value = height.values()[Math.min(height.values().length - 1, i)];
+            sum[b + 1] = sum[b] + value * MatchWeights.POSTURE_PER_SECOND * MatchWeights.GRID_SECONDS;
         }
         return sum;
     }
 
-    private static String plain(String text) {
-        return text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
+    /** 1 for a move done standing, −1 for one on the floor, 0 for any other and for moves that are not in the library. */
+    private static int standing(String move) {
+        return MoveLibrary.shipped()
+                .likeliest(move)
+                .map(m -> m.isOnFloor() ? -1 : m.position().equals("standing") ? 1 : 0)
+                .orElse(0);
     }
 
-    /** Cumulative log odds of movement, from how the motion compares with this take's own range. */
-    private boolean motion(Trace motion) {
-        if (motion.isEmpty()) {
-            return false;
-        }
-        float[] energy = smoothed(motion);
-        float[] sorted = energy.clone();
+    /** −1 where the values are as low as at the lower end of this take, 1 as at the upper; null when they hardly differ. */
+    private float[] scaled(float[] values, double lower, double telling) {
+        float[] sorted = values.clone();
         Arrays.sort(sorted);
-        double low = Math.log(1e-4 + sorted[bins / 10]);
-        double high = Math.log(1e-4 + sorted[(int) (bins * 0.85)]);
-        boolean telling = high - low > 0.5;
-        for (int b = 0; b < bins; b++) {
-            double z =
-                    telling ? Math.max(-1, Math.min(1, 2 * (Math.log(1e-4 + energy[b]) - low) / (high - low) - 1)) : 0;
-            movement[b + 1] = movement[b] + z * MatchWeights.MOTION_PER_SECOND * MatchWeights.GRID_SECONDS;
+        double low = sorted[(int) (bins * lower)];
+        double high = sorted[(int) (bins * 0.85)];
+        if (high - low <= telling) {
+            return null;
         }
-        return telling;
+        float[] out = new float[bins];
+        for (int b = 0; b < bins; b++) {
+            out[b] = (float) Math.max(-1, Math.min(1, 2 * (values[b] - low) / (high - low) - 1));
+        }
+        return out;
     }
 
-    /** Motion per bin, smoothed over half a second. */
-    private float[] smoothed(Trace motion) {
+    /** The trace per bin, its mean over {@code reach} seconds either way, in logarithms where it spans magnitudes. */
+    private float[] smoothed(Trace trace, double reachSeconds, boolean logarithm) {
         float[] raw = new float[bins];
         for (int b = 0; b < bins; b++) {
-            int i = (int) Math.round(b * MatchWeights.GRID_SECONDS * motion.hz());
-            raw[b] = motion.values()[Math.min(motion.values().length - 1, i)];
+            int i = (int) Math.round(b * MatchWeights.GRID_SECONDS * trace.hz());
+            raw[b] = trace.values()[Math.min(trace.values().length - 1, i)];
         }
-        int reach = (int) Math.round(0.25 / MatchWeights.GRID_SECONDS);
+        int reach = (int) Math.round(reachSeconds / MatchWeights.GRID_SECONDS);
         float[] smooth = new float[bins];
         double sum = 0;
         for (int b = -reach; b < bins; b++) {
             sum += b + reach < bins ? raw[b + reach] : 0;
             sum -= b - reach - 1 >= 0 ? raw[b - reach - 1] : 0;
             if (b >= 0) {
-                smooth[b] = (float) (sum / (2 * reach + 1));
+                double mean = sum / (2 * reach + 1);
+                smooth[b] = (float) (logarithm ? Math.log(1e-4 + mean) : mean);
             }
         }
         return smooth;
@@ -262,7 +323,7 @@ final class BoundaryHints {
 
     /** The fit of a pause, which nothing is expected of. */
     Within still() {
-        return new Within(movement, 0, null, 0);
+        return new Within(movement, 0, null, 0, null, 0);
     }
 
     /** How near a boundary can be placed with this evidence, in seconds: what its doubt is about. */
@@ -273,13 +334,20 @@ final class BoundaryHints {
     }
 
     private float[] sum(Segment before, Segment after) {
-        String key = (before == null ? "-" : before.kind()) + " " + (after == null ? "-" : after.kind());
+        String coming = after != null && after.kind().isMoving() ? after.move() : null;
+        String key = (before == null ? "-" : before.kind()) + " " + (after == null ? "-" : after.kind()) + " "
+                + (coming == null ? "" : coming);
         return sums.computeIfAbsent(key, x -> {
             boolean was = before != null && before.kind().isMoving();
             boolean will = after != null && after.kind().isMoving();
             boolean signalled = was || will || before != null && after != null;
             float[] sum = new float[bins];
             addTo(sum, beeps, signalled ? 1 : MatchWeights.UNSIGNALLED_SHARE);
+            if (timed && isTurn(before, after)) {
+                for (int i = 0; i < bins; i++) {
+                    sum[i] -= (float) MatchWeights.UNHEARD;
+                }
+            }
             if (will) {
                 addTo(sum, go, 1);
             }
@@ -295,8 +363,20 @@ final class BoundaryHints {
             if (changes) {
                 addTo(sum, change, 1);
             }
+            if (coming != null) {
+                introduce(sum, coming);
+            }
             return sum;
         });
+    }
+
+    /** Whether a timer sounds between two segments: where work begins or ends, not at a change of side. */
+    private static boolean isTurn(Segment before, Segment after) {
+        return before != null
+                && after != null
+                && before.kind().isMoving() != after.kind().isMoving()
+                && before.kind() != SegmentKind.SWITCH
+                && after.kind() != SegmentKind.SWITCH;
     }
 
     private static void addTo(float[] sum, float[] part, double share) {
@@ -305,28 +385,47 @@ final class BoundaryHints {
         }
     }
 
+    /**
+     * Adds what is said of a move that begins at a bin: its name before, whatever segment comes before it, or soon after. A little earlier or
+     * later makes no difference, so that names tell the order and not the moment.
+     */
+    private void introduce(float[] sum, String move) {
+        double[] said = mentions.get(move);
+        int before = bin(MatchWeights.NAMED_BEFORE);
+        int after = bin(MatchWeights.NAMED_AFTER);
+        for (int b = 0; b < bins; b++) {
+            double named = said[Math.min(bins, b + after)] - said[Math.max(0, b - before)];
+            sum[b] += (float) Math.min(MatchWeights.NAMED_AT_MOST, named);
+        }
+    }
+
     /** Cumulative fit of segment {@code k} with what is seen and said, up to a bin. */
     Within within(int k) {
-        List<Segment> segments = timeline.segments();
-        Segment s = segments.get(k);
-        double moves = s.kind() == SegmentKind.SWITCH
-                ? 0
-                : s.kind().isMoving()
-                        ? 1
-                        : s.kind() == SegmentKind.TALK || s.kind() == SegmentKind.DEMO
-                                ? -MatchWeights.TALK_MOTION_SHARE
-                                : -1;
-        Segment next = k + 1 < segments.size() ? segments.get(k + 1) : null;
-        String move =
-                s.kind().isMoving() ? s.move() : next != null && next.kind().isMoving() ? next.move() : null;
-        double[] named = move == null ? null : mentions.get(move);
-        return new Within(movement, moves, named, s.kind().isMoving() ? 0.5 : 1);
+        Segment s = timeline.segments().get(k);
+        double moves = movesShare(s);
+        double[] named = s.kind().isMoving() && s.move() != null ? mentions.get(s.move()) : null;
+        double stands = posture == null || named == null || moves <= 0 ? 0 : standing.get(s.move());
+        return new Within(movement, moves, named, MatchWeights.NAMED_WITHIN_SHARE, posture, stands);
+    }
+
+    /** How much movement is expected of a segment: 1 to −1. Stretches and holds are as still as a rest or not. */
+    private static double movesShare(Segment s) {
+        return switch (s.kind()) {
+            case SWITCH, COOLDOWN -> 0;
+            case TALK, DEMO -> -MatchWeights.TALK_MOTION_SHARE;
+            default ->
+                !s.kind().isMoving()
+                        ? -1
+                        : s.move() != null && HELD.matcher(s.move()).matches() ? 0 : 1;
+        };
     }
 
     /** A running sum: its value over a stretch is the difference of two entries. */
-    record Within(double[] movement, double moves, double[] named, double nameShare) {
+    record Within(double[] movement, double moves, double[] named, double nameShare, double[] posture, double stands) {
         double at(int bin) {
-            return moves * movement[bin] + (named == null ? 0 : nameShare * named[bin]);
+            return moves * movement[bin]
+                    + (named == null ? 0 : nameShare * named[bin])
+                    + (stands == 0 ? 0 : stands * posture[bin]);
         }
     }
 
@@ -338,12 +437,18 @@ final class BoundaryHints {
         return sum == null ? 0 : sum[b] - sum[a];
     }
 
+    /** How far the height of what moves between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell. */
+    double posture(String move, double from, double to) {
+        int stands = posture == null ? 0 : standing.getOrDefault(move, 0);
+        int a = Math.max(0, Math.min(bins, bin(from)));
+        int b = Math.max(a, Math.min(bins, bin(to)));
+        return stands == 0 ? 0 : stands * (posture[b] - posture[a]);
+    }
+
     /** Mean movement between two moments, −1 (still) to 1; 0 where nothing is seen. */
     double movement(double from, double to) {
         int a = Math.max(0, Math.min(bins, bin(from)));
         int b = Math.max(a + 1, Math.min(bins, bin(to)));
-        return a >= bins
-                ? 0
-                : (movement[b] - movement[a]) / ((b - a) * MatchWeights.GRID_SECONDS * MatchWeights.MOTION_PER_SECOND);
+        return a >= bins ? 0 : (movement[b] - movement[a]) / ((b - a) * MatchWeights.GRID_SECONDS * motionPerSecond);
     }
 }

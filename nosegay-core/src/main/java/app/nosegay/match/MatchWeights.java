@@ -11,12 +11,20 @@ final class MatchWeights {
     static final double BAND_SECONDS = 120;
     /** Each second that a segment is longer or shorter than planned. */
     static final double PER_SECOND_OFF = 1.2;
+    /** Of which: an open-ended one, which has only an estimate; … */
+    static final double OPEN_SHARE = 0.2;
+    /** … talk, which nobody times; … */
+    static final double TALK_SHARE = 0.6;
+    /** … and where no timer is heard, so that the lengths were kept by eye. */
+    static final double BY_HAND_SHARE = 0.7;
     /** The most a longer segment costs: interruptions of any length happen. */
     static final double MOST_FOR_LONGER = 12.5;
     /** A segment left out altogether. */
     static final double LEFT_OUT = 16;
     /** Each further segment left out with it. */
     static final double LEFT_OUT_AGAIN = 6;
+    /** The rest behind a move left out goes with it. */
+    static final double LEFT_OUT_WITH_IT = 3;
     /** A pause between two segments. */
     static final double PAUSE = 10;
     /** Each second of a pause: they may be long. */
@@ -37,10 +45,18 @@ final class MatchWeights {
     static final double CUT_SHORT = 16;
     /** A take that begins or ends in the middle of the plan. */
     static final double PART_OF_PLAN = 18;
+    /** A take that begins at the beginning though the one before it broke off in the middle. */
+    static final double BEGUN_AGAIN = 3;
     /** Pins outweigh everything. */
     static final double PINNED = 1e4;
     /** A beep at a boundary. */
     static final double BEEP = 6;
+    /** No beep where work begins or ends, though there is a timer. */
+    static final double UNHEARD = 2;
+    /** A beep where there is no timer: a phone, an oven, a vowel held long. */
+    static final double STRAY_BEEP = 1.5;
+    /** A timer was at work where there are beeps for this share of the times it would sound. */
+    static final double TIMER_SHARE = 0.35;
     /** How sharply a beep places a boundary, in seconds. */
     static final double BEEP_SIGMA = 0.06;
     /** A pip with another about a second later is a countdown: little weight as a boundary of its own. */
@@ -61,16 +77,30 @@ final class MatchWeights {
     static final double NAMED = 2.5;
     /** Each second of movement in work or stillness in rest; the reverse counts against. */
     static final double MOTION_PER_SECOND = 0.35;
+    /** The same where it is also known how far it comes round. */
+    static final double RHYTHM_PER_SECOND = 0.5;
+    /** How much moves, where it is also known how far it comes round: people walk about in rests, and a press-up moves little … */
+    static final double MUCH_SHARE = 0.7;
+    /** … and how far it comes round, which gestures do not. */
+    static final double RHYTHM_SHARE = 0.5;
+    /** Each second of movement high in the picture in a move done standing, or low in one on the floor; the reverse counts against. */
+    static final double POSTURE_PER_SECOND = 0.25;
     /** Talk and switches say little about motion. */
     static final double TALK_MOTION_SHARE = 0.3;
     /** A later start of the whole costs a little per second, so that without evidence the workout starts where the take does. */
     static final double LATE_BEGINNING_PER_SECOND = 0.02;
     /** A number counted down to a boundary: "three, two, one". */
     static final double COUNTED = 3.5;
-    /** A move is introduced this long before it begins, in seconds, at the most. */
+    /** A move is introduced this long before it begins, in seconds, at the most … */
     static final double NAMED_BEFORE = 25;
-    /** Two moves are taken for exchanged when their names tell it by two mentions more than the plan's order. */
-    static final double SWAPPED = 2 * NAMED;
+    /** … or this soon after. */
+    static final double NAMED_AFTER = 6;
+    /** However often it is named. */
+    static final double NAMED_AT_MOST = 7;
+    /** The name of a move said while it is done, of what it counts before. */
+    static final double NAMED_WITHIN_SHARE = 0.5;
+    /** Two moves are taken for exchanged when their names tell it by three mentions more than the plan's order. */
+    static final double SWAPPED = 3 * NAMED;
     /** Doubt asks how likely the boundary lies further away than this, in seconds: what can be had from beeps … */
     static final double TOLERANCE_BEEPS = 0.15;
     /** … from words without beeps … */

@@ -53,8 +53,11 @@ public final class Matcher {
     }
 
     private Match solve(List<Pin> pins, Map<String, String> choices) {
+        int next = 0;
         for (int i = 0; i < takes.size(); i++) {
-            TakeSolver.Found f = TakeSolver.solve(timeline, takes.get(i), i < logs.size() ? logs.get(i) : null, pins);
+            ShootLog log = i < logs.size() ? logs.get(i) : null;
+            TakeSolver.Found f = TakeSolver.solve(timeline, takes.get(i), log, pins, next);
+            next = behind(f.visits(), next);
             found.add(new TakeSolver.Found(
                     MoveOrder.swapped(timeline, f.visits(), f.hints()), f.clock(), f.foreign(), f.hints()));
         }
@@ -64,6 +67,14 @@ public final class Matcher {
             placed.add(place(timeline.segments().get(k), choice, k));
         }
         return new Match(described(), placed, unplanned(), RepFinder.reps(timeline, placed, takes));
+    }
+
+    /** The segment with which a take goes on that was recorded behind these: takes are given in the order in which they were made. */
+    private static int behind(List<Visit> visits, int before) {
+        return visits.stream()
+                .max(Comparator.comparingDouble(Visit::end))
+                .map(v -> v.segment() + (v.broken() ? 0 : 1))
+                .orElse(before);
     }
 
     private Match.Placed place(Segment s, TakeChoice choice, int k) {

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 
-/** Tells by the names said whether two moves of one round were done in the wrong order: their times alone look right. */
+/** Tells by the names said, and by who stands and who is on the floor, whether two moves of one round were done in the wrong order: their times alone look right. */
 final class MoveOrder {
     private static final double FIRST_PART = 0.6;
 
@@ -37,8 +37,8 @@ final class MoveOrder {
                 String second = timeline.segments().get(other).move();
                 double fromA = introducedFrom(timeline, out, a);
                 double fromB = introducedFrom(timeline, out, b);
-                double asPlanned = named(hints, first, a, fromA) + named(hints, second, b, fromB);
-                double exchanged = named(hints, second, a, fromA) + named(hints, first, b, fromB);
+                double asPlanned = fit(hints, first, a, fromA) + fit(hints, second, b, fromB);
+                double exchanged = fit(hints, second, a, fromA) + fit(hints, first, b, fromB);
                 if (a.segment() == k
                         && exchanged - asPlanned >= MatchWeights.SWAPPED
                         && !a.startPinned()
@@ -54,8 +54,8 @@ final class MoveOrder {
         return out;
     }
 
-    private static double named(BoundaryHints hints, String move, Visit v, double from) {
-        return hints.named(move, from, v.start() + FIRST_PART * v.length());
+    private static double fit(BoundaryHints hints, String move, Visit v, double from) {
+        return hints.named(move, from, v.start() + FIRST_PART * v.length()) + hints.posture(move, v.start(), v.end());
     }
 
     /** A move is introduced after the first part of the one before it: what is said towards the end is often of the next one. */

@@ -33,6 +33,12 @@ final class SequenceSolver {
         /** Planned length of segment {@code k} in bins, at least 1. */
         int planned(int k);
 
+        /** What it costs that the take begins with segment {@code k}. */
+        double entering(int k);
+
+        /** What it costs to leave segment {@code k} out, alone or with the one before it. */
+        double leftOut(int k, boolean again);
+
         /** What each bin off the planned length costs. */
         double costPerBin(int k);
 
@@ -173,7 +179,7 @@ final class SequenceSolver {
             ended[k] = best <= NEVER / 2 ? NEVER : best + e.within(j, t);
             endedFrom[base + k] = best <= NEVER / 2 ? NONE : from;
             boolean again = endedFrom[base + k - 1] == SKIPPED;
-            double skipped = ended[k - 1] - (again ? MatchWeights.LEFT_OUT_AGAIN : MatchWeights.LEFT_OUT);
+            double skipped = ended[k - 1] - e.leftOut(j, again);
             if (skipped > ended[k]) {
                 ended[k] = skipped;
                 endedFrom[base + k] = SKIPPED;
@@ -181,7 +187,9 @@ final class SequenceSolver {
         }
         for (int k = Math.max(1, low); k <= high; k++) {
             if (ended[k] > NEVER / 2 && endedFrom[base + k] != SKIPPED) {
-                double exit = k == n ? 0 : MatchWeights.PART_OF_PLAN;
+                // A take does not often go on for long behind the last thing of the plan that is in it.
+                double rest = MatchWeights.PAUSE_PER_SECOND * e.binSeconds() * (bins - t);
+                double exit = k == n ? 0 : MatchWeights.PART_OF_PLAN + rest;
                 double score = ended[k] + e.ending(k, t) - exit;
                 if (score > bestScore) {
                     bestScore = score;
@@ -239,7 +247,7 @@ final class SequenceSolver {
                 best = paused[k] + starting;
                 by = AFTER_PAUSE;
             }
-            double entered = starting - late - (k == 0 ? 0 : MatchWeights.PART_OF_PLAN);
+            double entered = starting - late - e.entering(k);
             if (entered > best) {
                 best = entered;
                 by = ENTERED;

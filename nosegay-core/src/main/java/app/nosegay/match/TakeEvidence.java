@@ -70,6 +70,9 @@ public record TakeEvidence(
      * @param grey the pictures one behind the other, 0 to 255 unsigned
      */
     public record Poses(double hz, int cells, byte[] grey) {
+        /** Cells side by side, in every shape of picture. */
+        public static final int WIDTH = 32;
+
         public int count() {
             return cells == 0 ? 0 : grey.length / cells;
         }

@@ -1,6 +1,7 @@
 package app.nosegay.match;
 
 import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.shoot.ShootLog;
 import java.util.ArrayList;
@@ -19,12 +20,14 @@ final class TakeSolver {
     private final List<Pin> pins;
     private final Map<String, Integer> indexes;
     private final ClockMap clock;
+    private final int next;
     private BoundaryHints hints;
 
     /** What was found in one take. */
     record Found(List<Visit> visits, ClockMap clock, boolean foreign, BoundaryHints hints) {}
 
-    private TakeSolver(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins) {
+    private TakeSolver(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins, int next) {
+        this.next = next;
         this.timeline = timeline;
         this.take = take;
         this.log = log;
@@ -33,8 +36,9 @@ final class TakeSolver {
         this.clock = ClockMap.of(take, log);
     }
 
-    static Found solve(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins) {
-        return new TakeSolver(timeline, take, log, pins).solve();
+    /** Finds the plan in {@code take}; the take before it ended before segment {@code next}, 0 when there is none. */
+    static Found solve(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins, int next) {
+        return new TakeSolver(timeline, take, log, pins, next).solve();
     }
 
     private Found solve() {
@@ -132,11 +136,14 @@ final class TakeSolver {
     }
 
     private double cost(int k) {
-        return MatchWeights.PER_SECOND_OFF
-                * MatchWeights.GRID_SECONDS
-                * (log != null
-                        ? MatchWeights.LOGGED_STRICTNESS
-                        : timeline.segments().get(k).open() ? 0.2 : 1);
+        Segment s = timeline.segments().get(k);
+        double share = log != null
+                ? MatchWeights.LOGGED_STRICTNESS
+                : s.open()
+                        ? MatchWeights.OPEN_SHARE
+                        : (s.kind() == SegmentKind.TALK ? MatchWeights.TALK_SHARE : 1)
+                                * (hints.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
+        return MatchWeights.PER_SECOND_OFF * MatchWeights.GRID_SECONDS * share;
     }
 
     private Map<Long, Double> pinGains(boolean end) {
@@ -206,6 +213,21 @@ final class TakeSolver {
         public int planned(int k) {
             return Math.max(
                     1, (int) Math.round(timeline.segments().get(k).duration().seconds() / binSeconds()));
+        }
+
+        @Override
+        public double entering(int k) {
+            boolean goesOn = next > 0 && next < n;
+            if (k == 0) {
+                return goesOn ? MatchWeights.BEGUN_AGAIN : 0;
+            }
+            return goesOn && k == next ? 0 : MatchWeights.PART_OF_PLAN;
+        }
+
+        @Override
+        public double leftOut(int k, boolean again) {
+            boolean still = !timeline.segments().get(k).kind().isMoving();
+            return !again ? MatchWeights.LEFT_OUT : still ? MatchWeights.LEFT_OUT_WITH_IT : MatchWeights.LEFT_OUT_AGAIN;
         }
 
         @Override

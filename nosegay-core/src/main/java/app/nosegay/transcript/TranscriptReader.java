@@ -92,6 +92,7 @@ public final class TranscriptReader {
         List<Caption> captions = new ArrayList<>();
         List<String> shown = List.of();
         Time<Axis.Take> shownUntil = Time.zero();
+        boolean rollsUp = false;
         for (int i = 0; i < lines.length; i++) {
             Matcher arrow = ARROW.matcher(lines[i]);
             if (!arrow.matches()) {
@@ -116,8 +117,17 @@ public final class TranscriptReader {
             Time<Axis.Take> end = time(arrow.group(2));
             if (!end.isBefore(start)) {
                 // Live captions roll up: a line already shown is shown again above the new one.
-                boolean rolls = start.since(shownUntil).compareTo(ROLLS_WITHIN) <= 0
-                        && (own.size() > 1 || end.since(start).compareTo(ROLLS_WITHIN) <= 0);
+                // After a pause too, once the file has been seen to do it.
+                boolean soon = start.since(shownUntil).compareTo(ROLLS_WITHIN) <= 0;
+                boolean flash = end.since(start).compareTo(ROLLS_WITHIN) <= 0;
+                boolean again = own.size() > 1 && shown.contains(clean(own.get(0)));
+                boolean rolls = soon && (own.size() > 1 || flash)
+                        || again
+                                && (rollsUp
+                                        || INNER_TIME
+                                                .matcher(own.get(own.size() - 1))
+                                                .find());
+                rollsUp |= soon && again;
                 List<String> before = shown;
                 List<String> fresh = own.stream()
                         .filter(l -> !rolls || !before.contains(clean(l)))

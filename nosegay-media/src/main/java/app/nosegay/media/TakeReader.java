@@ -28,7 +28,7 @@ public final class TakeReader {
 
     private static final int LOOK_WIDTH = 128;
     private static final int LOOK_HEIGHT = 72;
-    private static final int POSE_WIDTH = 32;
+    private static final int POSE_WIDTH = TakeEvidence.Poses.WIDTH;
     private static final int POSE_HEIGHT = 18;
     public static final int THUMB_WIDTH = 128;
     public static final int THUMB_HEIGHT = 72;

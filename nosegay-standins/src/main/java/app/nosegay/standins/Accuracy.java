@@ -153,7 +153,7 @@ public final class Accuracy {
                 all || level == Level.BEEPS || level == Level.LOG ? e.beeps() : List.of(),
                 e.loudness(),
                 level == Level.WORDS || level == Level.BEEPS ? Trace.NONE : e.motion(),
-                null,
+                level == Level.WORDS || level == Level.BEEPS ? null : e.pose(),
                 all || level == Level.WORDS ? e.words() : List.of());
     }
 
