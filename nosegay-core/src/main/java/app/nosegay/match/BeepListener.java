@@ -36,8 +36,16 @@ public final class BeepListener {
     private static final int DROWNED_FRAMES = 50;
     /** Fewer clear frames tell nothing of its frequency. */
     private static final int LEAST_CLEAR = 4;
+
+    /** Two pitches this near each other, as a share, are one note. */
+    private static final double SAME_NOTE = 0.02;
+
+    private static final double NO_ONSET = -1;
     /** Frames after which a tone that is neither heard nor drowned has ended. */
     private static final int GONE_FRAMES = 2;
+
+    /** A steady tone and a whistle this near each other are one sound, in seconds. */
+    private static final double ONE_SOUND = 0.1;
 
     private final int sampleRate;
     private final int hop;
@@ -48,6 +56,7 @@ public final class BeepListener {
     /** The spectra of the last frames, newest at {@code frame % size}. */
     private final double[][] recent = new double[DROWNED_FRAMES + 4][WINDOW / 2];
 
+    private final WhistleListener whistles;
     private final List<Line> lines = new ArrayList<>();
     private int filled;
     private long frame;
@@ -73,6 +82,7 @@ public final class BeepListener {
     public BeepListener(int sampleRate) {
         this.sampleRate = sampleRate;
         this.hop = sampleRate / 100;
+        this.whistles = new WhistleListener(WINDOW, hop, sampleRate);
         for (int i = 0; i < WINDOW; i++) {
             window[i] = (float) (0.5 - 0.5 * Math.cos(2 * Math.PI * i / WINDOW));
         }
@@ -99,8 +109,27 @@ public final class BeepListener {
     public List<TakeEvidence.Beep> heard() {
         lines.forEach(this::close);
         lines.clear();
+        for (WhistleListener.Heard w : whistles.heard()) {
+            double onset = (w.frame() * hop + WINDOW / 2.0) / sampleRate;
+            if (beeps.stream().noneMatch(b -> Math.abs(b.time().seconds() - onset) < ONE_SOUND)) {
+                beeps.add(new TakeEvidence.Beep(
+                        Time.ofSeconds(onset), Length.ofSeconds(w.seconds()), w.hz(), 20 * Math.log10(w.amplitude())));
+            }
+        }
         beeps.sort(Comparator.comparing(TakeEvidence.Beep::time));
-        return List.copyOf(beeps);
+        List<TakeEvidence.Beep> once = new ArrayList<>();
+        for (TakeEvidence.Beep beep : beeps) {
+            if (once.stream().noneMatch(b -> ringsOn(b, beep))) {
+                once.add(beep);
+            }
+        }
+        return once;
+    }
+
+    /** Whether {@code later} is what is left of {@code earlier}: the same note before that one has ended. */
+    private static boolean ringsOn(TakeEvidence.Beep earlier, TakeEvidence.Beep later) {
+        boolean during = earlier.time().plus(earlier.length()).isAfter(later.time());
+        return during && Math.abs(earlier.hz() - later.hz()) < SAME_NOTE * earlier.hz();
     }
 
     private void analyse() {
@@ -109,6 +138,7 @@ public final class BeepListener {
             spectrum[i] = pending[i] * window[i];
         }
         fft.realForward(spectrum);
+        whistles.frame(spectrum, frame);
         double[] powers = recent[(int) (frame % recent.length)];
         int low = (int) (LOW_HZ * WINDOW / sampleRate);
         int high = (int) Math.min(WINDOW / 2 - 2, HIGH_HZ * WINDOW / sampleRate);
@@ -189,6 +219,9 @@ public final class BeepListener {
             return;
         }
         double onset = Double.isNaN(line.onset) ? onsetSeconds(line) : line.onset;
+        if (onset < 0) {
+            return;
+        }
         double end = (line.clearFrame * hop + WINDOW / 2.0) / sampleRate;
         beeps.add(new TakeEvidence.Beep(
                 Time.ofSeconds(onset),
@@ -211,7 +244,8 @@ public final class BeepListener {
 
     /**
      * Where the line crosses half its steady strength: a window centred on the onset holds half of it. A voice may have drowned its beginning,
-     * so it is followed back in its own bin.
+     * so it is followed back in its own bin. {@link #NO_ONSET} where it was there as far back as is remembered: what is left of a bell when its other
+     * notes have died away begins nowhere.
      */
     private double onsetSeconds(Line line) {
         double half = 0.5 * median(line.clear);
@@ -222,6 +256,9 @@ public final class BeepListener {
         }
         while (at - 1 > oldest && amplitude(recent[(int) ((at - 1) % recent.length)], line.bin) >= half) {
             at--;
+        }
+        if (at <= oldest && oldest > 0) {
+            return NO_ONSET;
         }
         if (at <= oldest) {
             return (line.firstFrame * hop + WINDOW / 2.0) / sampleRate;

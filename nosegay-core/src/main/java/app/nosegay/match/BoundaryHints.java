@@ -42,6 +42,7 @@ final class BoundaryHints {
 
     private double motionPerSecond = MatchWeights.MOTION_PER_SECOND;
     private final Map<String, double[]> mentions = new HashMap<>();
+    private final Map<String, double[]> expected = new HashMap<>();
     private final List<String> moves;
     private final Map<String, Integer> standing = new HashMap<>();
     private final Map<String, float[]> sums = new ConcurrentHashMap<>();
@@ -201,11 +202,30 @@ final class BoundaryHints {
                 mentions.get(m.move())[b + 1] += m.weight() * MatchWeights.NAMED;
             }
         }
-        for (double[] sum : mentions.values()) {
+        mentions.forEach((move, sum) -> {
             for (int b = 1; b <= bins; b++) {
                 sum[b] += sum[b - 1];
             }
+            expected.put(move, expected(sum));
+        });
+    }
+
+    /**
+     * Cumulative weight of a move being done now because it was named not long before, or is named presently. Spread over time, it tells the
+     * order and hardly moves a boundary, and a segment of no length has none of it.
+     */
+    private double[] expected(double[] said) {
+        int before = bin(MatchWeights.NAMED_BEFORE);
+        int after = bin(MatchWeights.NAMED_AFTER);
+        double[] sum = new double[bins + 1];
+        for (int b = 0; b < bins; b++) {
+            double named = said[Math.min(bins, b + after)] - said[Math.max(0, b - before)];
+            sum[b + 1] = sum[b]
+                    + Math.min(MatchWeights.NAMED_AT_MOST, named)
+                            * MatchWeights.GRID_SECONDS
+                            / MatchWeights.NAMED_BEFORE;
         }
+        return sum;
     }
 
     /** Cumulative log odds of work, from how much moves and how far it comes round, each against this take's own range. */
@@ -323,7 +343,7 @@ final class BoundaryHints {
 
     /** The fit of a pause, which nothing is expected of. */
     Within still() {
-        return new Within(movement, 0, null, 0, null, 0);
+        return new Within(movement, 0, null, null, 0);
     }
 
     /** How near a boundary can be placed with this evidence, in seconds: what its doubt is about. */
@@ -334,9 +354,7 @@ final class BoundaryHints {
     }
 
     private float[] sum(Segment before, Segment after) {
-        String coming = after != null && after.kind().isMoving() ? after.move() : null;
-        String key = (before == null ? "-" : before.kind()) + " " + (after == null ? "-" : after.kind()) + " "
-                + (coming == null ? "" : coming);
+        String key = (before == null ? "-" : before.kind()) + " " + (after == null ? "-" : after.kind());
         return sums.computeIfAbsent(key, x -> {
             boolean was = before != null && before.kind().isMoving();
             boolean will = after != null && after.kind().isMoving();
@@ -345,7 +363,7 @@ final class BoundaryHints {
             addTo(sum, beeps, signalled ? 1 : MatchWeights.UNSIGNALLED_SHARE);
             if (timed && isTurn(before, after)) {
                 for (int i = 0; i < bins; i++) {
-                    sum[i] -= (float) MatchWeights.UNHEARD;
+                    sum[i] -= (float) (MatchWeights.UNHEARD * (before == null ? MatchWeights.TAKEN_UP_SHARE : 1));
                 }
             }
             if (will) {
@@ -363,20 +381,23 @@ final class BoundaryHints {
             if (changes) {
                 addTo(sum, change, 1);
             }
-            if (coming != null) {
-                introduce(sum, coming);
-            }
             return sum;
         });
     }
 
-    /** Whether a timer sounds between two segments: where work begins or ends, not at a change of side. */
+    /** Whether a timer sounds where one segment or a pause (null) goes over into another: where work begins or ends, not at a change of side. */
     private static boolean isTurn(Segment before, Segment after) {
-        return before != null
-                && after != null
-                && before.kind().isMoving() != after.kind().isMoving()
-                && before.kind() != SegmentKind.SWITCH
-                && after.kind() != SegmentKind.SWITCH;
+        boolean side = isSwitch(before) || isSwitch(after);
+        boolean restEnds = before != null && before.kind() == SegmentKind.REST && after == null;
+        return !side && (isWork(before) != isWork(after) || restEnds);
+    }
+
+    private static boolean isSwitch(Segment s) {
+        return s != null && s.kind() == SegmentKind.SWITCH;
+    }
+
+    private static boolean isWork(Segment s) {
+        return s != null && s.kind().isMoving();
     }
 
     private static void addTo(float[] sum, float[] part, double share) {
@@ -385,27 +406,13 @@ final class BoundaryHints {
         }
     }
 
-    /**
-     * Adds what is said of a move that begins at a bin: its name before, whatever segment comes before it, or soon after. A little earlier or
-     * later makes no difference, so that names tell the order and not the moment.
-     */
-    private void introduce(float[] sum, String move) {
-        double[] said = mentions.get(move);
-        int before = bin(MatchWeights.NAMED_BEFORE);
-        int after = bin(MatchWeights.NAMED_AFTER);
-        for (int b = 0; b < bins; b++) {
-            double named = said[Math.min(bins, b + after)] - said[Math.max(0, b - before)];
-            sum[b] += (float) Math.min(MatchWeights.NAMED_AT_MOST, named);
-        }
-    }
-
     /** Cumulative fit of segment {@code k} with what is seen and said, up to a bin. */
     Within within(int k) {
         Segment s = timeline.segments().get(k);
         double moves = movesShare(s);
-        double[] named = s.kind().isMoving() && s.move() != null ? mentions.get(s.move()) : null;
+        double[] named = s.kind().isMoving() && s.move() != null ? expected.get(s.move()) : null;
         double stands = posture == null || named == null || moves <= 0 ? 0 : standing.get(s.move());
-        return new Within(movement, moves, named, MatchWeights.NAMED_WITHIN_SHARE, posture, stands);
+        return new Within(movement, moves, named, posture, stands);
     }
 
     /** How much movement is expected of a segment: 1 to −1. Stretches and holds are as still as a rest or not. */
@@ -421,11 +428,9 @@ final class BoundaryHints {
     }
 
     /** A running sum: its value over a stretch is the difference of two entries. */
-    record Within(double[] movement, double moves, double[] named, double nameShare, double[] posture, double stands) {
+    record Within(double[] movement, double moves, double[] named, double[] posture, double stands) {
         double at(int bin) {
-            return moves * movement[bin]
-                    + (named == null ? 0 : nameShare * named[bin])
-                    + (stands == 0 ? 0 : stands * posture[bin]);
+            return moves * movement[bin] + (named == null ? 0 : named[bin]) + (stands == 0 ? 0 : stands * posture[bin]);
         }
     }
 

@@ -14,7 +14,7 @@ final class MatchWeights {
     /** Of which: an open-ended one, which has only an estimate; … */
     static final double OPEN_SHARE = 0.2;
     /** … talk, which nobody times; … */
-    static final double TALK_SHARE = 0.6;
+    static final double TALK_SHARE = 0.85;
     /** … and where no timer is heard, so that the lengths were kept by eye. */
     static final double BY_HAND_SHARE = 0.7;
     /** The most a longer segment costs: interruptions of any length happen. */
@@ -22,7 +22,7 @@ final class MatchWeights {
     /** A segment left out altogether. */
     static final double LEFT_OUT = 16;
     /** Each further segment left out with it. */
-    static final double LEFT_OUT_AGAIN = 6;
+    static final double LEFT_OUT_AGAIN = 9;
     /** The rest behind a move left out goes with it. */
     static final double LEFT_OUT_WITH_IT = 3;
     /** A pause between two segments. */
@@ -45,14 +45,16 @@ final class MatchWeights {
     static final double CUT_SHORT = 16;
     /** A take that begins or ends in the middle of the plan. */
     static final double PART_OF_PLAN = 18;
-    /** A take that begins at the beginning though the one before it broke off in the middle. */
-    static final double BEGUN_AGAIN = 3;
+    /** A first take begins at the beginning, a later one where the one before it broke off: more often than not. */
+    static final double UNLIKELY_BEGINNING = 3;
     /** Pins outweigh everything. */
     static final double PINNED = 1e4;
     /** A beep at a boundary. */
     static final double BEEP = 6;
     /** No beep where work begins or ends, though there is a timer. */
     static final double UNHEARD = 2;
+    /** Work taken up again after a pause is less often signalled. */
+    static final double TAKEN_UP_SHARE = 0.5;
     /** A beep where there is no timer: a phone, an oven, a vowel held long. */
     static final double STRAY_BEEP = 1.5;
     /** A timer was at work where there are beeps for this share of the times it would sound. */
@@ -97,8 +99,6 @@ final class MatchWeights {
     static final double NAMED_AFTER = 6;
     /** However often it is named. */
     static final double NAMED_AT_MOST = 7;
-    /** The name of a move said while it is done, of what it counts before. */
-    static final double NAMED_WITHIN_SHARE = 0.5;
     /** Two moves are taken for exchanged when their names tell it by three mentions more than the plan's order. */
     static final double SWAPPED = 3 * NAMED;
     /** Doubt asks how likely the boundary lies further away than this, in seconds: what can be had from beeps … */

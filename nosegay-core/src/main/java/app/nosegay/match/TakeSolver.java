@@ -218,10 +218,14 @@ final class TakeSolver {
         @Override
         public double entering(int k) {
             boolean goesOn = next > 0 && next < n;
-            if (k == 0) {
-                return goesOn ? MatchWeights.BEGUN_AGAIN : 0;
+            boolean rest = goesOn && !timeline.segments().get(next).kind().isMoving();
+            int behindRest = rest ? next + 1 : next;
+            if (goesOn) {
+                return k == next || k == behindRest
+                        ? 0
+                        : k == 0 ? MatchWeights.UNLIKELY_BEGINNING : MatchWeights.PART_OF_PLAN;
             }
-            return goesOn && k == next ? 0 : MatchWeights.PART_OF_PLAN;
+            return k == 0 ? 0 : MatchWeights.PART_OF_PLAN + MatchWeights.UNLIKELY_BEGINNING;
         }
 
         @Override

@@ -120,14 +120,12 @@ public final class TranscriptReader {
                 // After a pause too, once the file has been seen to do it.
                 boolean soon = start.since(shownUntil).compareTo(ROLLS_WITHIN) <= 0;
                 boolean flash = end.since(start).compareTo(ROLLS_WITHIN) <= 0;
-                boolean again = own.size() > 1 && shown.contains(clean(own.get(0)));
-                boolean rolls = soon && (own.size() > 1 || flash)
-                        || again
-                                && (rollsUp
-                                        || INNER_TIME
-                                                .matcher(own.get(own.size() - 1))
-                                                .find());
-                rollsUp |= soon && again;
+                boolean again = !own.isEmpty() && shown.contains(clean(own.get(0)));
+                boolean more = own.size() > 1;
+                boolean timed =
+                        more && INNER_TIME.matcher(own.get(own.size() - 1)).find();
+                boolean rolls = soon && (more || flash) || again && more && (rollsUp || timed);
+                rollsUp |= again && (soon && (more || flash) || timed);
                 List<String> before = shown;
                 List<String> fresh = own.stream()
                         .filter(l -> !rolls || !before.contains(clean(l)))

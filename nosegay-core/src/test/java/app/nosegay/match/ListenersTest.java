@@ -140,6 +140,38 @@ class ListenersTest {
     }
 
     @Test
+    void aWhistleWithAPeaIsHeardFromItsBeginning() {
+        float[] sound = noise(6, 0.002, 3);
+        add(sound, voice(6, 5), 0, 0.1);
+        float[] whistle = new float[RATE / 2];
+        for (int i = 0; i < whistle.length; i++) {
+            double t = i / (double) RATE;
+            whistle[i] = (float) Math.sin(2 * Math.PI * 2600 * t + 12 * Math.sin(2 * Math.PI * 28 * t));
+        }
+        float[] over = noise(6, 0.002, 4);
+        add(over, whistle, 2.5, 0.1);
+        assertThat(beeps(sound)).isEmpty();
+        assertThat(beeps(over)).hasSize(1);
+        assertThat(beeps(over).get(0).time().seconds()).isBetween(2.47, 2.53);
+    }
+
+    @Test
+    void aBellIsOneBeepHoweverItsNotesDieAway() {
+        float[] sound = noise(8, 0.001, 7);
+        double[][] notes = {{1, 1, 1.4}, {2.01, 0.6, 2.5}, {2.76, 0.45, 4}, {5.4, 0.25, 7}};
+        float[] bell = new float[2 * RATE];
+        for (int i = 0; i < bell.length; i++) {
+            double t = i / (double) RATE;
+            for (double[] n : notes) {
+                bell[i] += (float) (n[1] * Math.exp(-t * n[2]) * Math.sin(2 * Math.PI * 780 * n[0] * t));
+            }
+        }
+        add(sound, bell, 3, 0.11);
+        assertThat(beeps(sound)).hasSize(1);
+        assertThat(beeps(sound).get(0).time().seconds()).isBetween(2.97, 3.03);
+    }
+
+    @Test
     void aVowelHeldAlmostSteadyIsNoBeep() {
         float[] sound = noise(6, 0.001, 6);
         for (int n = 0; n < 4; n++) {

@@ -119,6 +119,33 @@ class MatcherTest {
     }
 
     @Test
+    void aTakeGoesOnWhereTheOneBeforeItBrokeOff() {
+        // Rounds are alike: the second file could be any of them but for the first one.
+        List<Double> first = new ArrayList<>();
+        List<Double> second = new ArrayList<>();
+        double cut = timeline.segment("a/squat/r3").orElseThrow().start().seconds();
+        double end = timeline.segment("a/plank/r3").orElseThrow().start().seconds();
+        for (double b : boundaries(0)) {
+            if (b > 0 && b < cut) {
+                first.add(b + 3);
+            } else if (b >= cut && b <= end) {
+                second.add(b - cut + 4);
+            }
+        }
+        TakeEvidence before = take(cut + 3, first);
+        TakeEvidence after = take(end - cut + 8, second);
+        TakeEvidence named = new TakeEvidence(
+                "u", "u.mp4", after.length(), List.of(), after.beeps(), Trace.NONE, Trace.NONE, null, List.of());
+        List<ShootLog> none = new ArrayList<>(java.util.Arrays.asList(null, null));
+        Match m = Matcher.match(timeline, List.of(before, named), none, List.of());
+        assertThat(m.segment("a/squat/r3").orElseThrow().take()).isEqualTo("u");
+        assertThat(m.segment("a/push-up/r3").orElseThrow().take()).isEqualTo("u");
+        assertThat(m.segment("a/squat/r1").orElseThrow().take()).isEqualTo("t");
+        assertThat(m.segment("a/plank/r2").orElseThrow().take()).isEqualTo("t");
+        assertThat(m.segment("a/plank/r3").orElseThrow().matched()).isFalse();
+    }
+
+    @Test
     void aLeftOutMoveIsMissing() {
         List<Double> beeps = new ArrayList<>();
         for (double b : boundaries(5)) {

@@ -100,6 +100,39 @@ class TranscriptReaderTest {
     }
 
     @Test
+    void aLineShownAgainAfterAPauseIsReadOnce() throws IOException {
+        String vtt =
+                "WEBVTT\n\n00:00:01.000 --> 00:00:03.000\n \nthree<00:00:01.500><c> two</c><00:00:02.100><c> one</c>\n\n"
+                        + "00:00:03.000 --> 00:00:03.010\nthree two one\n \n\n"
+                        + "00:00:13.500 --> 00:00:15.000\nthree two one\nthat's<00:00:14.000><c> half</c>\n\n"
+                        + "00:00:40.000 --> 00:00:42.000\nthat's half\nrest now\n";
+        List<Caption> captions = TranscriptReader.read(vtt.getBytes(StandardCharsets.UTF_8));
+        assertThat(captions).extracting(Caption::text).containsExactly("three two one", "that's half", "rest now");
+        assertThat(captions.get(1).start()).isEqualTo(Time.ofSeconds(13.5));
+    }
+
+    @Test
+    void aRefrainInOrdinaryCaptionsIsKept() throws IOException {
+        String srt =
+                "1\n00:00:01,000 --> 00:00:03,000\nkeep going\n\n2\n00:00:08,000 --> 00:00:10,000\nkeep going\nalmost there\n";
+        assertThat(TranscriptReader.read(srt.getBytes(StandardCharsets.UTF_8)))
+                .extracting(Caption::text)
+                .containsExactly("keep going", "keep going almost there");
+    }
+
+    @Test
+    void leaveToPauseIsNoRest() {
+        List<Caption> said = List.of(
+                new Caption(Time.ofSeconds(0), Time.ofSeconds(3), "three two one go"),
+                new Caption(Time.ofSeconds(10), Time.ofSeconds(12), "now take a break whenever you need to"),
+                new Caption(Time.ofSeconds(20), Time.ofSeconds(22), "feel free to take a rest"),
+                new Caption(Time.ofSeconds(40), Time.ofSeconds(42), "okay take a break."));
+        assertThat(CallReader.read(said, List.of("squat")).stream().filter(c -> c.kind() == CallKind.REST))
+                .extracting(Call::time)
+                .containsExactly(Time.ofSeconds(40));
+    }
+
+    @Test
     void wordTimesOfJsonAreKept() throws IOException {
         String json = "[{\"word\":\"and\",\"start\":7.1,\"end\":7.3},{\"word\":\"rest\",\"start\":7.9,\"end\":8.2}]";
         List<Caption> captions = TranscriptReader.read(json.getBytes(StandardCharsets.UTF_8));

@@ -33,7 +33,7 @@ import javax.imageio.ImageIO;
  */
 public final class TakeShelf {
     /** Raise when reading changes, so that old entries are read again. */
-    private static final int FORMAT = 6;
+    private static final int FORMAT = 7;
 
     private TakeShelf() {}
 

@@ -1,0 +1,78 @@
+package app.nosegay.match;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Random;
+import java.util.function.DoubleFunction;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+/** What is told from the small pictures of a take: whether movement comes round, and how high in the picture it happens. */
+class SeenTest {
+    private static final double HZ = 10;
+    private static final int ROWS = 18;
+
+    /** A dark bar of some rows at the height given for each second, 0 at the bottom to 1, before a light wall, with sensor noise. */
+    private static TakeEvidence.Poses filmed(double seconds, DoubleFunction<Double> height) {
+        int width = TakeEvidence.Poses.WIDTH;
+        int count = (int) (seconds * HZ);
+        byte[] grey = new byte[count * width * ROWS];
+        Random random = new Random(11);
+        for (int i = 0; i < count; i++) {
+            double middle = (1 - height.apply(i / HZ)) * ROWS;
+            for (int r = 0; r < ROWS; r++) {
+                double covered = Math.max(0, Math.min(1, 2 - Math.abs(r + 0.5 - middle)));
+                for (int c = 0; c < width; c++) {
+                    boolean body = c >= 12 && c < 20;
+                    double value = 180 - (body ? 120 * covered : 0) + random.nextGaussian();
+                    grey[(i * ROWS + r) * width + c] = (byte) Math.round(value);
+                }
+            }
+        }
+        return new TakeEvidence.Poses(HZ, width * ROWS, grey);
+    }
+
+    private static double mean(Trace trace, double from, double to) {
+        double sum = 0;
+        int n = 0;
+        for (int i = (int) (from * trace.hz()); i < to * trace.hz(); i++) {
+            sum += trace.values()[i];
+            n++;
+        }
+        return sum / n;
+    }
+
+    @Property(tries = 30)
+    void repetitionsComeRoundAndWalkingAboutDoesNot(@ForAll @DoubleRange(min = 1.6, max = 4.2) double period) {
+        // 20 s of repetitions, then 20 s of wandering that never comes back.
+        Trace rhythm = Rhythm.of(
+                filmed(40, t -> t < 20 ? 0.5 + 0.1 * Math.sin(2 * Math.PI * t / period) : 0.3 + 0.4 * (t - 20) / 20));
+        assertThat(mean(rhythm, 4, 16)).isGreaterThan(0.7);
+        assertThat(mean(rhythm, 26, 36)).isLessThan(0.4);
+    }
+
+    @Test
+    void noiseAloneDoesNotComeRound() {
+        assertThat(mean(Rhythm.of(filmed(20, t -> 0.5)), 3, 17)).isLessThan(0.1);
+        assertThat(Rhythm.of(null).isEmpty()).isTrue();
+        assertThat(Rhythm.of(new TakeEvidence.Poses(HZ, 576, new byte[0])).isEmpty())
+                .isTrue();
+    }
+
+    @Property(tries = 20)
+    void movementLowInThePictureIsToldFromMovementHighUp(@ForAll @DoubleRange(min = 1.5, max = 4) double period) {
+        Trace height =
+                MotionHeight.of(filmed(60, t -> (t < 30 ? 0.75 : 0.25) + 0.1 * Math.sin(2 * Math.PI * t / period)));
+        assertThat(mean(height, 4, 26)).isGreaterThan(0.6);
+        assertThat(mean(height, 34, 56)).isLessThan(-0.6);
+    }
+
+    @Test
+    void aTakeInOnePositionTellsNoHeight() {
+        assertThat(MotionHeight.of(filmed(40, t -> 0.5 + 0.1 * Math.sin(2 * t))).isEmpty())
+                .isTrue();
+        assertThat(MotionHeight.of(filmed(40, t -> 0.5)).isEmpty()).isTrue();
+    }
+}
