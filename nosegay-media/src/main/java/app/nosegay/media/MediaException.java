@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 
 /** A media file that cannot be read or written; the message says which file, what happened and what to do. */
-public final class MediaException extends IOException {
+public class MediaException extends IOException {
     private static final long serialVersionUID = 1;
 
     public MediaException(Path file, String what) {

@@ -9,6 +9,8 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
@@ -37,6 +39,9 @@ public final class MediaInput implements AutoCloseable {
         END
     }
 
+    /** Pictures are not stored in the order in which they are shown: decoding begins again this much early. */
+    private static final long BEFORE_SKIP_ENDS_MICROS = 500_000;
+
     private final Path file;
     private final AVFormatContext format;
     private final AVPacket packet = av_packet_alloc();
@@ -45,6 +50,8 @@ public final class MediaInput implements AutoCloseable {
     private Stream video;
     private Stream audio;
     private Stream draining;
+    private Time<Axis.Take> skipping;
+    private final List<AVPacket> sinceKeyFrame = new ArrayList<>();
     private boolean ended;
     private Time<Axis.Take> time = Time.zero();
 
@@ -241,16 +248,59 @@ public final class MediaInput implements AutoCloseable {
                 draining = rest;
                 continue;
             }
+            if (skipping == null && !sinceKeyFrame.isEmpty()) {
+                AVPacket kept = sinceKeyFrame.remove(0);
+                if (avcodec_send_packet(video.codec, kept) >= 0) {
+                    draining = video;
+                }
+                av_packet_free(kept);
+                continue;
+            }
             if (av_read_frame(format, packet) < 0) {
-                ended = true;
+                skipping = null;
+                ended = sinceKeyFrame.isEmpty();
                 continue;
             }
             Stream stream = streamOf(packet.stream_index());
+            if (stream != null && stream == video && skipping != null && skipped()) {
+                continue;
+            }
             if (stream != null && avcodec_send_packet(stream.codec, packet) >= 0) {
                 draining = stream;
             }
             av_packet_unref(packet);
         }
+    }
+
+    /**
+     * Passes over the pictures before {@code time} without decoding them; it decodes again from the last key frame before it. Sound goes on.
+     */
+    void skipPicturesUntil(Time<Axis.Take> until) {
+        if (video != null) {
+            skipping = until;
+        }
+    }
+
+    /** Keeps the packet at hand in case decoding has to begin with it, or begins again; true when it is not to be decoded now. */
+    private boolean skipped() {
+        if ((packet.flags() & AV_PKT_FLAG_KEY) != 0) {
+            forget();
+        }
+        AVPacket kept = av_packet_clone(packet);
+        sinceKeyFrame.add(kept);
+        long pts = packet.pts() == AV_NOPTS_VALUE ? packet.dts() : packet.pts();
+        long micros = av_rescale_q(pts, video.stream.time_base(), MICROS) - startMicros;
+        av_packet_unref(packet);
+        if (micros >= skipping.micros() - BEFORE_SKIP_ENDS_MICROS) {
+            skipping = null;
+            avcodec_flush_buffers(video.codec);
+        }
+        return true;
+    }
+
+    private void forget() {
+        sinceKeyFrame.forEach(kept -> av_packet_free(kept));
+        sinceKeyFrame.clear();
     }
 
     private Stream unflushed() {
@@ -300,11 +350,14 @@ public final class MediaInput implements AutoCloseable {
             }
         }
         draining = null;
+        skipping = null;
+        forget();
         ended = false;
     }
 
     @Override
     public void close() {
+        forget();
         for (Stream s : new Stream[] {video, audio}) {
             if (s != null) {
                 avcodec_free_context(s.codec);

@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.HexFormat;
 import java.util.List;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
@@ -44,7 +45,10 @@ public final class MovieWriter implements AutoCloseable {
     private final Path part;
     private final AVFormatContext format = new AVFormatContext(null);
     private final AVPacket packet = av_packet_alloc();
-    private final AVCodecContext video;
+    private AVCodecContext video;
+    private final Opened opened;
+    private final int partFrames;
+    private boolean encoding;
     private final AVStream videoStream;
     private final AVCodecContext audio;
     private final AVStream audioStream;
@@ -58,6 +62,9 @@ public final class MovieWriter implements AutoCloseable {
     private int soundFill;
     private long soundWritten;
     private boolean finished;
+
+    /** What the picture's encoder is opened with. */
+    private record Opened(int width, int height, FrameRate rate, EncoderSettings settings, boolean globalHeader) {}
 
     /**
      * Opens the file for writing.
@@ -84,7 +91,9 @@ public final class MovieWriter implements AutoCloseable {
                 avformat_alloc_output_context2(format, null, settings.alpha() ? "mov" : "mp4", part.toString()),
                 "cannot be prepared");
         boolean globalHeader = (format.oformat().flags() & AVFMT_GLOBALHEADER) != 0;
-        video = width == 0 ? null : openVideo(width, height, rate, settings, globalHeader);
+        partFrames = layer || settings.live() ? 0 : PartKeys.frames(rate);
+        opened = new Opened(width, height, rate, settings, globalHeader);
+        video = width == 0 ? null : openVideo(opened);
         videoStream = width == 0 ? null : stream(video);
         if (videoStream != null) {
             videoStream.avg_frame_rate(new AVRational().num(rate.frames()).den(rate.seconds()));
@@ -119,17 +128,17 @@ public final class MovieWriter implements AutoCloseable {
         }
     }
 
-    private AVCodecContext openVideo(
-            int width, int height, FrameRate rate, EncoderSettings settings, boolean globalHeader)
-            throws MediaException {
+    private AVCodecContext openVideo(Opened with) throws MediaException {
+        EncoderSettings settings = with.settings();
+        FrameRate rate = with.rate();
         for (String name : settings.alpha() ? List.of("prores_ks") : ENCODERS) {
             AVCodec encoder = avcodec_find_encoder_by_name(name);
             if (encoder == null) {
                 continue;
             }
             AVCodecContext codec = avcodec_alloc_context3(encoder);
-            codec.width(width);
-            codec.height(height);
+            codec.width(with.width());
+            codec.height(with.height());
             codec.time_base(new AVRational().num(rate.seconds()).den(rate.frames()));
             codec.framerate(new AVRational().num(rate.frames()).den(rate.seconds()));
             codec.pix_fmt(settings.alpha() ? AV_PIX_FMT_YUVA444P10LE : AV_PIX_FMT_YUV420P);
@@ -143,7 +152,7 @@ public final class MovieWriter implements AutoCloseable {
                 // One in, one out, so that a packet can be written again at once.
                 codec.thread_type(AVCodecContext.FF_THREAD_SLICE);
             }
-            codec.flags(codec.flags() | (globalHeader ? AV_CODEC_FLAG_GLOBAL_HEADER : 0));
+            codec.flags(codec.flags() | (with.globalHeader() ? AV_CODEC_FLAG_GLOBAL_HEADER : 0));
             AVDictionary options = new AVDictionary(null);
             if (settings.alpha()) {
                 av_dict_set(options, "profile", "4444", 0);
@@ -151,9 +160,10 @@ public final class MovieWriter implements AutoCloseable {
             } else if (name.equals("libx264")) {
                 av_dict_set(options, "preset", settings.preset(), 0);
                 av_dict_set(options, "crf", "" + settings.quality(), 0);
+                av_dict_set(options, "forced-idr", "1", 0);
             } else {
                 // Without a rate factor: about 0.1 bit per pixel keeps a person in a room clean.
-                codec.bit_rate(Math.round(0.1 * width * height * rate.perSecond()));
+                codec.bit_rate(Math.round(0.1 * with.width() * with.height() * rate.perSecond()));
             }
             if (avcodec_open2(codec, encoder, options) >= 0) {
                 return codec;
@@ -245,7 +255,39 @@ public final class MovieWriter implements AutoCloseable {
 
     /** Writes a YUV 4:2:0 frame whose {@code pts} is its number. */
     void picture(AVFrame yuv) throws MediaException {
+        if (partFrames > 0 && yuv.pts() % partFrames == 0) {
+            yuv.pict_type(AV_PICTURE_TYPE_I);
+        }
+        encoding = true;
         encode(video, videoStream, yuv);
+    }
+
+    /** What a decoder has to know of the encoder, in hexadecimal: pictures of two encoders go into one film only when it is the same. */
+    String header() {
+        byte[] bytes = new byte[video == null ? 0 : video.extradata_size()];
+        if (bytes.length > 0) {
+            video.extradata().position(0).get(bytes);
+        }
+        return HexFormat.of().formatHex(bytes);
+    }
+
+    /** Takes the frames from {@code from} to before {@code to}, whole parts, over from {@code before}. */
+    void take(RenderedBefore before, long from, long to) throws MediaException {
+        if (encoding) {
+            encode(video, videoStream, null);
+            avcodec_free_context(video);
+            video = openVideo(opened);
+            encoding = false;
+        }
+        before.pictures(from, to, (taken, timeBase) -> {
+            AVPacket again = av_packet_clone(taken);
+            av_packet_rescale_ts(again, timeBase, videoStream.time_base());
+            again.stream_index(videoStream.index());
+            again.pos(-1);
+            int written = av_interleaved_write_frame(format, again);
+            av_packet_free(again);
+            check(written, "cannot be written; the disk may be full");
+        });
     }
 
     /** Writes {@code count} stereo samples from an interleaved array. */
@@ -302,7 +344,7 @@ public final class MovieWriter implements AutoCloseable {
             }
             encode(audio, audioStream, null);
         }
-        if (video != null) {
+        if (video != null && encoding) {
             encode(video, videoStream, null);
         }
         check(av_write_trailer(format), "its end cannot be written; the disk may be full");

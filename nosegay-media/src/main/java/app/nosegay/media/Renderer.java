@@ -31,7 +31,12 @@ public final class Renderer {
     private final BufferedImage overlayImage;
     private List<Shown> shown;
     private AVFrame overlay;
+    private final Reuse reuse;
+    private final RenderedBefore before;
+    /** The next frame to show … */
     private long n;
+    /** … and to write. */
+    private long written;
 
     /**
      * What to render.
@@ -92,7 +97,10 @@ public final class Renderer {
         void paint(List<Shown> pieces, BufferedImage target);
     }
 
-    private Renderer(Job job, MovieWriter writer, Progress progress) throws MediaException {
+    private Renderer(Job job, MovieWriter writer, Reuse reuse, RenderedBefore before, Progress progress)
+            throws MediaException {
+        this.reuse = reuse;
+        this.before = before;
         sound = new CutSound(new SoundMix(job.sound(), job.files()), Time.zero(), writer::sound);
         this.job = job;
         this.writer = writer;
@@ -106,24 +114,65 @@ public final class Renderer {
 
     /** Renders to {@code target}; on failure or cancel no file is left. */
     public static void render(Job job, Path target, Progress progress) throws IOException {
+        render(job, target, (Path) null, progress);
+    }
+
+    /**
+     * Renders to {@code target}, taking over from the film there what would come out the same.
+     *
+     * @param memory where it is remembered what a film is made of; null to render everything and remember nothing
+     * @return the share of the picture that was rendered anew, 0 to 1
+     */
+    public static double render(Job job, Path target, Path memory, Progress progress) throws IOException {
         if (job.cut().clips().isEmpty()) {
             throw new MediaException(target, "nothing to render: no segment is matched with a take yet");
         }
+        if (memory == null || job.width() == 0) {
+            rendered(job, target, Reuse.NONE, progress);
+            return 1;
+        }
+        List<String> keys = PartKeys.of(job);
+        Reuse reuse = Reuse.of(RenderMemory.read(memory, target), keys, job);
+        Outcome outcome;
+        try {
+            outcome = rendered(job, target, reuse, progress);
+        } catch (RenderedBefore.Unusable e) {
+            outcome = rendered(job, target, Reuse.NONE, progress);
+        }
+        RenderMemory.write(memory, target, outcome.header(), keys);
+        return outcome.fresh();
+    }
+
+    /** The share rendered anew, and what a decoder has to know of the encoder. */
+    private record Outcome(double fresh, String header) {}
+
+    private static Outcome rendered(Job job, Path target, Reuse reuse, Progress progress) throws IOException {
         boolean sound = false;
         for (Cut.Clip clip : job.cut().clips()) {
             sound |= MediaInput.probe(job.files().get(clip.take())).audio() != null;
         }
-        try (MovieWriter writer = new MovieWriter(
-                target, job.width(), job.height(), job.rate(), job.settings(), sound, job.title(), job.chapters())) {
-            Renderer renderer = new Renderer(job, writer, progress);
+        try (RenderedBefore before = reuse.isEmpty() ? null : new RenderedBefore(target, job.rate());
+                MovieWriter writer = new MovieWriter(
+                        target,
+                        job.width(),
+                        job.height(),
+                        job.rate(),
+                        job.settings(),
+                        sound,
+                        job.title(),
+                        job.chapters())) {
+            boolean usable = before != null && writer.header().equals(reuse.header());
+            Renderer renderer = new Renderer(job, writer, usable ? reuse : Reuse.NONE, before, progress);
             try {
                 for (Cut.Clip clip : job.cut().clips()) {
                     renderer.clip(clip, sound);
                 }
+                renderer.takeOver(usable ? reuse.frames() : 0);
             } finally {
                 renderer.release();
             }
             writer.finish();
+            return new Outcome(usable ? reuse.fresh() : 1, writer.header());
         }
     }
 
@@ -147,7 +196,7 @@ public final class Renderer {
             input.seek(clip.source().start());
             Time<Axis.Take> heldTime = null;
             MediaInput.Kind kind = input.next();
-            boolean pictureDone = soundOnly;
+            boolean pictureDone = soundOnly || passOver(clip, input);
             while (kind != MediaInput.Kind.END
                     && !(pictureDone
                             && (!audible || input.time().isAfter(clip.source().end())))) {
@@ -171,6 +220,7 @@ public final class Renderer {
                                 new Time<>((heldTime.micros() + input.time().micros()) / 2);
                         pictureDone = showHeld(
                                         clip,
+                                        input,
                                         graph,
                                         Time.min(middle, clip.source().end()))
                                 || !input.time().isBefore(clip.source().end());
@@ -186,6 +236,7 @@ public final class Renderer {
             if (graph != null) {
                 showHeld(
                         clip,
+                        input,
                         graph,
                         clip.source().end().plus(clip.hold()).plus(job.rate().frameLength()));
                 graph.end();
@@ -210,18 +261,43 @@ public final class Renderer {
     }
 
     /** Shows the held frame for every programme frame whose source time is before {@code until}; true at the clip's end. */
-    private boolean showHeld(Cut.Clip clip, OverlayGraph graph, Time<Axis.Take> until) throws MediaException {
+    private boolean showHeld(Cut.Clip clip, MediaInput input, OverlayGraph graph, Time<Axis.Take> until)
+            throws MediaException {
         while (true) {
-            Time<Axis.Cut> at = job.rate().timeOf(n);
-            if (!at.isBefore(clip.end())) {
+            if (passOver(clip, input)) {
                 return true;
             }
+            Time<Axis.Cut> at = job.rate().timeOf(n);
             Time<Axis.Take> source = clip.source().start().plus(at.since(clip.start()));
             if (!source.isBefore(until)) {
                 return false;
             }
             graph.send(held, overlayAt(at), n++);
             drain(graph);
+        }
+    }
+
+    /** Goes on to the next frame that has to be rendered, without decoding those between; true when the clip has no more. */
+    private boolean passOver(Cut.Clip clip, MediaInput input) {
+        long next = n;
+        while (reuse.has(next) && job.rate().timeOf(next).isBefore(clip.end())) {
+            next++;
+        }
+        Time<Axis.Cut> at = job.rate().timeOf(next);
+        boolean over = !at.isBefore(clip.end());
+        if (next > n && !over) {
+            Time<Axis.Take> source = clip.source().start().plus(at.since(clip.start()));
+            input.skipPicturesUntil(Time.min(source, clip.source().end()));
+        }
+        n = next;
+        return over;
+    }
+
+    /** Takes the frames not rendered before {@code frame} over. */
+    private void takeOver(long frame) throws MediaException {
+        if (written < frame && !reuse.isEmpty()) {
+            writer.take(before, written, frame);
+            written = frame;
         }
     }
 
@@ -243,7 +319,9 @@ public final class Renderer {
     private void drain(OverlayGraph graph) throws MediaException {
         while (graph.receive(finished)) {
             finished.pict_type(AV_PICTURE_TYPE_NONE);
+            takeOver(finished.pts());
             writer.picture(finished);
+            written = finished.pts() + 1;
             if (finished.pts() % 15 == 0) {
                 progress.at(Math.min(
                         1,
