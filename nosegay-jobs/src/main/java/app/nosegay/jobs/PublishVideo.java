@@ -155,8 +155,14 @@ public final class PublishVideo {
     static void video(
             Programme programme, WorkoutMedia media, Path target, PublishJob.Choices choices, Progress progress)
             throws IOException {
-        Renderer.render(job(programme, media, true, choices), target, progress);
+        Renderer.render(job(programme, media, true, choices), target, memory(media, target), progress);
         readBack(target, programme.cut().total().seconds());
+    }
+
+    /** Where it is remembered what a finished video is made of, beside what was read from the takes. */
+    private static Path memory(WorkoutMedia media, Path target) {
+        String place = Integer.toHexString(target.toAbsolutePath().normalize().hashCode());
+        return media.folder().resolve(".nosegay").resolve(target.getFileName() + "-" + place + ".parts");
     }
 
     private static void readBack(Path target, double wanted) throws IOException {

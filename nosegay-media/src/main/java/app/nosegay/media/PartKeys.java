@@ -8,7 +8,6 @@ import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -29,7 +28,27 @@ final class PartKeys {
     /** A part this long costs one more key frame and is what a small change makes new, in seconds. */
     private static final double PART_SECONDS = 10;
 
-    private PartKeys() {}
+    private final Renderer.Job job;
+    private final int partFrames;
+    private final Map<String, String> files = new HashMap<>();
+    private final String settings;
+    private final List<String> keys = new ArrayList<>();
+    private MessageDigest digest = sha256();
+    private long part;
+
+    PartKeys(Renderer.Job job) throws IOException {
+        this.job = job;
+        partFrames = frames(job.rate());
+        settings = job.settings() + " " + job.width() + " x " + job.height() + " " + job.rate() + " " + job.focus();
+        for (Map.Entry<String, Path> file : job.files().entrySet()) {
+            Path path = file.getValue();
+            if (Files.isRegularFile(path)) {
+                long modified = Files.getLastModifiedTime(path).toMillis();
+                files.put(file.getKey(), path.getFileName() + " " + Files.size(path) + " " + modified);
+            }
+        }
+        digest.update(settings.getBytes(StandardCharsets.UTF_8));
+    }
 
     /** Frames in a part. */
     static int frames(FrameRate rate) {
@@ -38,60 +57,74 @@ final class PartKeys {
 
     /** How many frames the film has. */
     static long frames(Renderer.Job job) {
-        long n = 0;
         Time<Axis.Cut> end = job.cut().clips().get(job.cut().clips().size() - 1).end();
+        long n = Math.max(0, (long) Math.floor(end.seconds() * job.rate().perSecond()) - 1);
         while (job.rate().timeOf(n).isBefore(end)) {
             n++;
         }
         return n;
     }
 
-    /** The keys of all parts, in order. */
-    static List<String> of(Renderer.Job job) throws IOException {
-        Map<String, String> files = new HashMap<>();
-        for (Map.Entry<String, Path> file : job.files().entrySet()) {
-            Path path = file.getValue();
-            if (Files.isRegularFile(path)) {
-                files.put(
-                        file.getKey(),
-                        path.getFileName() + " " + Files.size(path) + " "
-                                + Files.getLastModifiedTime(path).toMillis());
-            }
-        }
-        String settings =
-                job.settings() + " " + job.width() + " x " + job.height() + " " + job.rate() + " " + job.focus();
-        Pieces pieces = job.dressing() == null ? null : new Pieces(job);
+    /** The keys of all parts, in order, without rendering anything. */
+    static List<String> of(Renderer.Job job, Progress progress) throws IOException {
+        PartKeys keys = new PartKeys(job);
         long count = frames(job);
-        int part = frames(job.rate());
-        List<String> keys = new ArrayList<>();
-        MessageDigest digest = null;
+        BufferedImage image = job.dressing() == null
+                ? null
+                : new BufferedImage(job.width(), job.height(), BufferedImage.TYPE_INT_ARGB);
+        List<Shown> last = null;
+        long pieces = 0;
         int clip = 0;
         for (long n = 0; n < count; n++) {
-            if (n % part == 0) {
-                if (digest != null) {
-                    keys.add(HexFormat.of().formatHex(digest.digest()));
-                }
-                digest = sha256();
-                digest.update(settings.getBytes(StandardCharsets.UTF_8));
-            }
             Time<Axis.Cut> at = job.rate().timeOf(n);
             while (!at.isBefore(job.cut().clips().get(clip).end())) {
                 clip++;
             }
-            Cut.Clip shown = job.cut().clips().get(clip);
-            long source = shown.source().start().plus(at.since(shown.start())).micros();
-            digest.update((files.get(shown.take()) + " " + source + " "
-                            + shown.source().end())
-                    .getBytes(StandardCharsets.UTF_8));
-            if (pieces != null) {
-                digest.update(ByteBuffer.allocate(Long.BYTES)
-                        .putLong(pieces.at(TimerDigits.ofFrame(at, job.rate().frameLength())))
-                        .flip());
+            List<Shown> faces = image == null
+                    ? null
+                    : job.dressing().shown(TimerDigits.ofFrame(at, job.rate().frameLength()));
+            if (image != null && !faces.equals(last)) {
+                job.painter().paint(faces, image);
+                pieces = number(image);
+                last = faces;
+                // Nothing is rendered yet, but it can be cancelled.
+                progress.at(0);
             }
+            keys.frame(n, job.cut().clips().get(clip), at, pieces);
         }
-        if (digest != null) {
-            keys.add(HexFormat.of().formatHex(digest.digest()));
+        return keys.finished();
+    }
+
+    /** A number made of all pixels of {@code image}. */
+    static long number(BufferedImage image) {
+        long number = 1125899906842597L;
+        for (int pixel : ((DataBufferInt) image.getRaster().getDataBuffer()).getData()) {
+            number = 31 * number + pixel;
         }
+        return number;
+    }
+
+    /** Frame {@code n} shows {@code clip} at {@code at} with pieces of this {@link #number} over it; frames come in order. */
+    void frame(long n, Cut.Clip clip, Time<Axis.Cut> at, long pieces) {
+        while (n / partFrames > part) {
+            next();
+        }
+        long source = clip.source().start().plus(at.since(clip.start())).micros();
+        String picture = files.get(clip.take()) + " " + source + " "
+                + clip.source().end().micros();
+        digest.update(picture.getBytes(StandardCharsets.UTF_8));
+        digest.update(ByteBuffer.allocate(Long.BYTES).putLong(pieces).flip());
+    }
+
+    private void next() {
+        keys.add(HexFormat.of().formatHex(digest.digest()));
+        digest.update(settings.getBytes(StandardCharsets.UTF_8));
+        part++;
+    }
+
+    /** The keys of all frames given; call once. */
+    List<String> finished() {
+        next();
         return keys;
     }
 
@@ -99,33 +132,8 @@ final class PartKeys {
         try {
             return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
-            throw new UncheckedIOException(new IOException(e));
-        }
-    }
-
-    /** The pieces painted, as a number made of their pixels; painted anew only when they change. */
-    private static final class Pieces {
-        private final Renderer.Job job;
-        private final BufferedImage image;
-        private List<Shown> last;
-        private long number;
-
-        Pieces(Renderer.Job job) {
-            this.job = job;
-            image = new BufferedImage(job.width(), job.height(), BufferedImage.TYPE_INT_ARGB);
-        }
-
-        long at(Time<Axis.Cut> time) {
-            List<Shown> faces = job.dressing().shown(time);
-            if (!faces.equals(last)) {
-                job.painter().paint(faces, image);
-                number = 1125899906842597L;
-                for (int pixel : ((DataBufferInt) image.getRaster().getDataBuffer()).getData()) {
-                    number = 31 * number + pixel;
-                }
-                last = faces;
-            }
-            return number;
+            // Every Java platform has it.
+            throw new IllegalStateException(e);
         }
     }
 }

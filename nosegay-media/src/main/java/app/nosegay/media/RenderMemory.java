@@ -43,14 +43,19 @@ record RenderMemory(long size, long modified, String header, List<String> keys) 
     }
 
     /** Remembers {@code film}, just rendered. */
-    static void write(Path memory, Path film, String header, List<String> keys) throws IOException {
-        List<String> lines = new ArrayList<>();
-        lines.add(FORMAT);
-        lines.add("" + Files.size(film));
-        lines.add("" + Files.getLastModifiedTime(film).toMillis());
-        lines.add(header);
-        lines.addAll(keys);
-        Files.createDirectories(memory.toAbsolutePath().getParent());
-        Files.write(memory, lines, StandardCharsets.UTF_8);
+    static void write(Path memory, Path film, String header, List<String> keys) {
+        try {
+            List<String> lines = new ArrayList<>();
+            lines.add(FORMAT);
+            lines.add("" + Files.size(film));
+            lines.add("" + Files.getLastModifiedTime(film).toMillis());
+            lines.add(header);
+            lines.addAll(keys);
+            Files.createDirectories(memory.toAbsolutePath().getParent());
+            Files.write(memory, lines, StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            // A folder that cannot be written only costs another rendering next time: what is there still does not fit
+            // the film.
+        }
     }
 }

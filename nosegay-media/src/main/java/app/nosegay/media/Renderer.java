@@ -31,6 +31,8 @@ public final class Renderer {
     private final BufferedImage overlayImage;
     private List<Shown> shown;
     private AVFrame overlay;
+    private final PartKeys keys;
+    private long pieces;
     private final Reuse reuse;
     private final RenderedBefore before;
     /** The next frame to show … */
@@ -98,7 +100,8 @@ public final class Renderer {
     }
 
     private Renderer(Job job, MovieWriter writer, Reuse reuse, RenderedBefore before, Progress progress)
-            throws MediaException {
+            throws IOException {
+        this.keys = new PartKeys(job);
         this.reuse = reuse;
         this.before = before;
         sound = new CutSound(new SoundMix(job.sound(), job.files()), Time.zero(), writer::sound);
@@ -131,20 +134,20 @@ public final class Renderer {
             rendered(job, target, Reuse.NONE, progress);
             return 1;
         }
-        List<String> keys = PartKeys.of(job);
-        Reuse reuse = Reuse.of(RenderMemory.read(memory, target), keys, job);
+        RenderMemory remembered = RenderMemory.read(memory, target);
+        Reuse reuse = remembered == null ? Reuse.NONE : Reuse.of(remembered, PartKeys.of(job, progress), job);
         Outcome outcome;
         try {
             outcome = rendered(job, target, reuse, progress);
         } catch (RenderedBefore.Unusable e) {
             outcome = rendered(job, target, Reuse.NONE, progress);
         }
-        RenderMemory.write(memory, target, outcome.header(), keys);
+        RenderMemory.write(memory, target, outcome.header(), outcome.keys());
         return outcome.fresh();
     }
 
-    /** The share rendered anew, and what a decoder has to know of the encoder. */
-    private record Outcome(double fresh, String header) {}
+    /** The share rendered anew, what a decoder has to know of the encoder, and what the parts are made of. */
+    private record Outcome(double fresh, String header, List<String> keys) {}
 
     private static Outcome rendered(Job job, Path target, Reuse reuse, Progress progress) throws IOException {
         boolean sound = false;
@@ -172,7 +175,8 @@ public final class Renderer {
                 renderer.release();
             }
             writer.finish();
-            return new Outcome(usable ? reuse.fresh() : 1, writer.header());
+            return new Outcome(
+                    usable ? reuse.fresh() : 1, writer.header(), usable ? reuse.keys() : renderer.keys.finished());
         }
     }
 
@@ -272,7 +276,9 @@ public final class Renderer {
             if (!source.isBefore(until)) {
                 return false;
             }
-            graph.send(held, overlayAt(at), n++);
+            AVFrame over = overlayAt(at);
+            keys.frame(n, clip, at, pieces);
+            graph.send(held, over, n++);
             drain(graph);
         }
     }
@@ -310,6 +316,7 @@ public final class Renderer {
         if (!faces.equals(shown)) {
             job.painter().paint(faces, overlayImage);
             overlayPixels.set(overlayImage);
+            pieces = PartKeys.number(overlayImage);
             overlay = overlayYuv.scale(overlayPixels.frame());
             shown = faces;
         }

@@ -10,22 +10,20 @@ import java.util.List;
  * @param partFrames frames in a part
  * @param frames frames in the film
  * @param header what a decoder has to know of the encoder used then
+ * @param keys what the parts of the film to be are made of
  */
-record Reuse(BitSet parts, int partFrames, long frames, String header) {
-    static final Reuse NONE = new Reuse(new BitSet(), 1, 0, "");
+record Reuse(BitSet parts, int partFrames, long frames, String header, List<String> keys) {
+    static final Reuse NONE = new Reuse(new BitSet(), 1, 0, "", List.of());
 
-    /** What can be taken over from a film of which {@code before} is remembered, null for nothing, for one of {@code keys}. */
+    /** What can be taken over from a film of which {@code before} is remembered for one of {@code keys}. */
     static Reuse of(RenderMemory before, List<String> keys, Renderer.Job job) {
-        if (before == null) {
-            return NONE;
-        }
         BitSet same = new BitSet();
         // The last part of either film may be a short one: it is taken over only at the same place with the same key,
         // as any other.
         for (int p = 0; p < Math.min(keys.size(), before.keys().size()); p++) {
             same.set(p, keys.get(p).equals(before.keys().get(p)));
         }
-        return new Reuse(same, PartKeys.frames(job.rate()), PartKeys.frames(job), before.header());
+        return new Reuse(same, PartKeys.frames(job.rate()), PartKeys.frames(job), before.header(), keys);
     }
 
     boolean isEmpty() {
