@@ -35,6 +35,7 @@ import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
@@ -341,6 +342,23 @@ class PublishJobTest {
         assertThatThrownBy(() -> PublishJob.write(
                         Output.DESCRIPTION, nothing, media, folder.resolve("m"), true, DRAFT, Progress.NONE))
                 .hasMessageContaining("nothing to publish yet");
+    }
+
+    @Test
+    void aVideoWrittenAgainIsTakenOverWhereNothingChanged() throws Exception {
+        Path out = folder.resolve("again");
+        Path video = PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, Progress.NONE);
+        long whole = Files.size(video);
+        try (var kept = Files.list(folder.resolve(".nosegay"))) {
+            assertThat(kept.map(p -> p.getFileName().toString())).anyMatch(name -> name.endsWith(".parts"));
+        }
+        // Pictures are neither decoded nor encoded the second time: progress is told by the picture alone.
+        List<Double> told = new ArrayList<>();
+        PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, told::add);
+        assertThat(told.stream().filter(share -> share > 0 && share < 1)).isEmpty();
+        assertThat(Files.size(video)).isCloseTo(whole, within(whole / 50));
+        assertThat(MediaInput.probe(video).length().seconds())
+                .isCloseTo(programme.cut().total().seconds(), within(0.15));
     }
 
     @Test
