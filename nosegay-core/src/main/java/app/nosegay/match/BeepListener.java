@@ -40,6 +40,11 @@ public final class BeepListener {
     /** Two pitches this near each other, as a share, are one note. */
     private static final double SAME_NOTE = 0.02;
 
+    /** A note heard again within this long, in seconds … */
+    private static final double RINGS_ON = 0.3;
+    /** … and this much weaker is the end of a bell; a timer beeps twice alike. */
+    private static final double WEAKER_DB = 3;
+
     private static final double NO_ONSET = -1;
     /** Frames after which a tone that is neither heard nor drowned has ended. */
     private static final int GONE_FRAMES = 2;
@@ -126,10 +131,12 @@ public final class BeepListener {
         return once;
     }
 
-    /** Whether {@code later} is what is left of {@code earlier}: the same note before that one has ended. */
+    /** Whether {@code later} is what is left of {@code earlier}: the same note before that one has ended, or weaker soon after. */
     private static boolean ringsOn(TakeEvidence.Beep earlier, TakeEvidence.Beep later) {
-        boolean during = earlier.time().plus(earlier.length()).isAfter(later.time());
-        return during && Math.abs(earlier.hz() - later.hz()) < SAME_NOTE * earlier.hz();
+        double gap = later.time().since(earlier.time().plus(earlier.length())).seconds();
+        boolean weaker = later.db() < earlier.db() - WEAKER_DB;
+        boolean soon = gap < 0 || gap < RINGS_ON && weaker;
+        return soon && Math.abs(earlier.hz() - later.hz()) < SAME_NOTE * earlier.hz();
     }
 
     private void analyse() {
