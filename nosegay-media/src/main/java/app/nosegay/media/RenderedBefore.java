@@ -22,6 +22,7 @@ final class RenderedBefore implements AutoCloseable {
     private final AVPacket packet = av_packet_alloc();
     private final AVBSFContext startCodes = new AVBSFContext(null);
     private AVStream stream;
+    private boolean closed;
 
     /** It cannot be read as it was written: everything is rendered instead. */
     static final class Unusable extends MediaException {
@@ -97,6 +98,10 @@ final class RenderedBefore implements AutoCloseable {
 
     @Override
     public void close() {
+        if (closed) {
+            return;
+        }
+        closed = true;
         av_packet_free(packet);
         if (!startCodes.isNull()) {
             av_bsf_free(startCodes);

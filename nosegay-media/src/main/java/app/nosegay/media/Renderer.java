@@ -115,7 +115,7 @@ public final class Renderer {
         overlayImage = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
     }
 
-    /** Renders to {@code target}; on failure or cancel no file is left. */
+    /** Renders to {@code target}; on failure or cancel what was there stays and nothing is added. */
     public static void render(Job job, Path target, Progress progress) throws IOException {
         render(job, target, (Path) null, progress);
     }
@@ -173,6 +173,10 @@ public final class Renderer {
                 renderer.takeOver(usable ? reuse.frames() : 0);
             } finally {
                 renderer.release();
+            }
+            if (before != null) {
+                // Not every system lets a file be replaced while it is read.
+                before.close();
             }
             writer.finish();
             return new Outcome(
