@@ -1,6 +1,5 @@
 package app.nosegay.match;
 
-import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
@@ -8,7 +7,6 @@ import app.nosegay.transcript.Call;
 import app.nosegay.transcript.CallReader;
 import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,15 +34,10 @@ final class BoundaryHints {
     private final float[] change;
     private final float[] ends;
     private final float[] fluffs;
-    private final double[] movement;
-    /** Cumulative evidence of standing rather than being on the floor; null where it is not told. */
-    private final double[] posture;
-
-    private double motionPerSecond = MatchWeights.MOTION_PER_SECOND;
+    private final SeenHints seen;
     private final Map<String, double[]> mentions = new HashMap<>();
     private final Map<String, double[]> expected = new HashMap<>();
     private final List<String> moves;
-    private final Map<String, Integer> standing = new HashMap<>();
     private final Map<String, float[]> sums = new ConcurrentHashMap<>();
     private final boolean heard;
     private final boolean anything;
@@ -95,7 +88,6 @@ final class BoundaryHints {
         change = new float[bins];
         ends = new float[bins];
         fluffs = new float[bins];
-        movement = new double[bins + 1];
         List<BeepPattern.Signal> signals = BeepPattern.of(take.beeps());
         timed = signals.stream().filter(s -> !s.pip()).count() >= MatchWeights.TIMER_SHARE * turns(timeline, take);
         for (BeepPattern.Signal signal : signals) {
@@ -120,14 +112,12 @@ final class BoundaryHints {
                 .filter(s -> s.kind().isMoving() && s.move() != null)
                 .forEach(s -> names.add(s.move()));
         moves = new ArrayList<>(names);
-        moves.forEach(move -> standing.put(move, standing(move)));
         List<Call> calls = CallReader.read(take.words(), moves);
         calls.forEach(this::hear);
         mention(SpokenNames.in(take.words(), moves, calls));
-        boolean moving = motion(take.motion(), Rhythm.of(take.pose()));
-        posture = posture(MotionHeight.of(take.pose()));
+        seen = new SeenHints(take, bins, moves);
         heard = !take.words().isEmpty();
-        anything = !onsets.isEmpty() || !take.words().isEmpty() || moving;
+        anything = !onsets.isEmpty() || !take.words().isEmpty() || seen.isTelling();
     }
 
     /** How many times as long a take would go over from work to something else or back. */
@@ -228,78 +218,6 @@ final class BoundaryHints {
         return sum;
     }
 
-    /** Cumulative log odds of work, from how much moves and how far it comes round, each against this take's own range. */
-    private boolean motion(Trace motion, Trace rhythm) {
-        float[] much = motion.isEmpty() ? null : scaled(smoothed(motion, 0.25, true), 0.1, 0.5);
-        motionPerSecond = rhythm.isEmpty() ? MatchWeights.MOTION_PER_SECOND : MatchWeights.RHYTHM_PER_SECOND;
-        float[] round = rhythm.isEmpty() ? null : scaled(smoothed(rhythm, 0, false), 0.15, 0.25);
-        for (int b = 0; b < bins; b++) {
-            double z = much == null ? 0 : round == null ? much[b] : MatchWeights.MUCH_SHARE * much[b];
-            z += round == null ? 0 : (much == null ? 1 : MatchWeights.RHYTHM_SHARE) * round[b];
-            z = Math.max(-1, Math.min(1, z));
-            movement[b + 1] = movement[b] + z * motionPerSecond * MatchWeights.GRID_SECONDS;
-        }
-        return much != null || round != null;
-    }
-
-    private double[] posture(Trace height) {
-        if (height.isEmpty()) {
-            return null;
-        }
-        double[] sum = new double[bins + 1];
-        for (int b = 0; b < bins; b++) {
-            int i = (int) Math.round(b * MatchWeights.GRID_SECONDS * height.hz());
-            float value = height.values()[Math.min(height.values().length - 1, i)];
-            sum[b + 1] = sum[b] + value * MatchWeights.POSTURE_PER_SECOND * MatchWeights.GRID_SECONDS;
-        }
-        return sum;
-    }
-
-    /** 1 for a move done standing, −1 for one on the floor, 0 for any other and for moves that are not in the library. */
-    private static int standing(String move) {
-        return MoveLibrary.shipped()
-                .likeliest(move)
-                .map(m -> m.isOnFloor() ? -1 : m.position().equals("standing") ? 1 : 0)
-                .orElse(0);
-    }
-
-    /** −1 where the values are as low as at the lower end of this take, 1 as at the upper; null when they hardly differ. */
-    private float[] scaled(float[] values, double lower, double telling) {
-        float[] sorted = values.clone();
-        Arrays.sort(sorted);
-        double low = sorted[(int) (bins * lower)];
-        double high = sorted[(int) (bins * 0.85)];
-        if (high - low <= telling) {
-            return null;
-        }
-        float[] out = new float[bins];
-        for (int b = 0; b < bins; b++) {
-            out[b] = (float) Math.max(-1, Math.min(1, 2 * (values[b] - low) / (high - low) - 1));
-        }
-        return out;
-    }
-
-    /** The trace per bin, its mean over {@code reach} seconds either way, in logarithms where it spans magnitudes. */
-    private float[] smoothed(Trace trace, double reachSeconds, boolean logarithm) {
-        float[] raw = new float[bins];
-        for (int b = 0; b < bins; b++) {
-            int i = (int) Math.round(b * MatchWeights.GRID_SECONDS * trace.hz());
-            raw[b] = trace.values()[Math.min(trace.values().length - 1, i)];
-        }
-        int reach = (int) Math.round(reachSeconds / MatchWeights.GRID_SECONDS);
-        float[] smooth = new float[bins];
-        double sum = 0;
-        for (int b = -reach; b < bins; b++) {
-            sum += b + reach < bins ? raw[b + reach] : 0;
-            sum -= b - reach - 1 >= 0 ? raw[b - reach - 1] : 0;
-            if (b >= 0) {
-                double mean = sum / (2 * reach + 1);
-                smooth[b] = (float) (logarithm ? Math.log(1e-4 + mean) : mean);
-            }
-        }
-        return smooth;
-    }
-
     private Segment before(int k) {
         return k > 0 ? timeline.segments().get(k - 1) : null;
     }
@@ -343,7 +261,7 @@ final class BoundaryHints {
 
     /** The fit of a pause, which nothing is expected of. */
     Within still() {
-        return new Within(movement, 0, null, null, 0);
+        return new Within(seen.movement(), 0, null, null, 0);
     }
 
     /** How near a boundary can be placed with this evidence, in seconds: what its doubt is about. */
@@ -411,8 +329,8 @@ final class BoundaryHints {
         Segment s = timeline.segments().get(k);
         double moves = movesShare(s);
         double[] named = s.kind().isMoving() && s.move() != null ? expected.get(s.move()) : null;
-        double stands = posture == null || named == null || moves <= 0 ? 0 : standing.get(s.move());
-        return new Within(movement, moves, named, posture, stands);
+        double stands = named == null || moves <= 0 ? 0 : seen.standing(s.move());
+        return new Within(seen.movement(), moves, named, seen.posture(), stands);
     }
 
     /** How much movement is expected of a segment: 1 to −1. Stretches and holds are as still as a rest or not. */
@@ -442,18 +360,13 @@ final class BoundaryHints {
         return sum == null ? 0 : sum[b] - sum[a];
     }
 
-    /** How far the height of what moves between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell. */
+    /** How far what is seen between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell. */
     double posture(String move, double from, double to) {
-        int stands = posture == null ? 0 : standing.getOrDefault(move, 0);
-        int a = Math.max(0, Math.min(bins, bin(from)));
-        int b = Math.max(a, Math.min(bins, bin(to)));
-        return stands == 0 ? 0 : stands * (posture[b] - posture[a]);
+        return seen.posture(move, from, to);
     }
 
     /** Mean movement between two moments, −1 (still) to 1; 0 where nothing is seen. */
     double movement(double from, double to) {
-        int a = Math.max(0, Math.min(bins, bin(from)));
-        int b = Math.max(a + 1, Math.min(bins, bin(to)));
-        return a >= bins ? 0 : (movement[b] - movement[a]) / ((b - a) * MatchWeights.GRID_SECONDS * motionPerSecond);
+        return seen.movement(from, to);
     }
 }
