@@ -1,6 +1,9 @@
 package app.nosegay.media;
 
 import app.nosegay.shoot.SyncTone;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
@@ -56,6 +59,10 @@ final class Movies {
             writer.finish();
         }
         return file;
+    }
+
+    static <A extends Axis> Span<A> span(double fromSeconds, double toSeconds) {
+        return new Span<>(Time.ofSeconds(fromSeconds), Time.ofSeconds(toSeconds));
     }
 
     /** A grey level that tells frame {@code n} from its neighbours. */

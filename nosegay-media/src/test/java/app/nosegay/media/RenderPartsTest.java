@@ -14,7 +14,6 @@ import app.nosegay.dress.Shown;
 import app.nosegay.dress.SoundPlan;
 import app.nosegay.match.Cut;
 import app.nosegay.time.Axis;
-import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -48,12 +47,8 @@ class RenderPartsTest {
         take = Movies.film(folder.resolve("take.mp4"), 10, RATE, true, 0, 10, List.of(new Movies.Sound(4, 1000, 0.3)));
     }
 
-    private static <A extends Axis> Span<A> span(double from, double to) {
-        return new Span<>(Time.ofSeconds(from), Time.ofSeconds(to));
-    }
-
     private static Cut.Clip clip(double from, double at) {
-        return new Cut.Clip("t", span(from, from + 9), Time.ofSeconds(at));
+        return new Cut.Clip("t", Movies.span(from, from + 9), Time.ofSeconds(at));
     }
 
     private static Cut cut(double second) {
@@ -62,7 +57,7 @@ class RenderPartsTest {
 
     private static Renderer.Job job(Cut cut, double timerFrom) {
         Dressing dressing = new Dressing(
-                List.of(new Piece.Timer(span(timerFrom, timerFrom + 3), Face.Phase.WORK, false)),
+                List.of(new Piece.Timer(Movies.span(timerFrom, timerFrom + 3), Face.Phase.WORK, false)),
                 new Layout(Frame.LANDSCAPE, List.of()),
                 DressNotes.NONE);
         return new Renderer.Job(

@@ -12,8 +12,6 @@ import app.nosegay.dress.Piece;
 import app.nosegay.dress.Shown;
 import app.nosegay.match.Cut;
 import app.nosegay.publish.TimedText;
-import app.nosegay.time.Axis;
-import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.awt.AlphaComposite;
 import java.awt.Color;
@@ -42,10 +40,6 @@ class RendererTest {
         film = Movies.film(folder.resolve("film.mp4"), 10, RATE, true, 0, 10, List.of(new Movies.Sound(4, 1000, 0.3)));
     }
 
-    private static <A extends Axis> Span<A> span(double from, double to) {
-        return new Span<>(Time.ofSeconds(from), Time.ofSeconds(to));
-    }
-
     /** Paints the digits of a timer as a grey block: 20 per second left. */
     private static void paintBlock(List<Shown> pieces, BufferedImage target) {
         Graphics2D g = target.createGraphics();
@@ -64,7 +58,7 @@ class RendererTest {
         double total = cut.total().seconds();
         List<TimedText.Cue> chapters = total == 0
                 ? List.of()
-                : List.of(new TimedText.Cue(span(0, 2), "One"), new TimedText.Cue(span(2, total), "Two"));
+                : List.of(new TimedText.Cue(Movies.span(0, 2), "One"), new TimedText.Cue(Movies.span(2, total), "Two"));
         return new Renderer.Job(
                 cut,
                 Map.of("t", film),
@@ -84,9 +78,9 @@ class RendererTest {
 
     @Test
     void timersChangeOnExactlyTheFrameOfTheirSecond() throws IOException {
-        Cut cut = new Cut(List.of(new Cut.Clip("t", span(1, 8), Time.zero())));
+        Cut cut = new Cut(List.of(new Cut.Clip("t", Movies.span(1, 8), Time.zero())));
         Dressing dressing = new Dressing(
-                List.of(new Piece.Timer(span(1.015, 5.015), Face.Phase.WORK, false)),
+                List.of(new Piece.Timer(Movies.span(1.015, 5.015), Face.Phase.WORK, false)),
                 new Layout(Frame.LANDSCAPE, List.of()),
                 DressNotes.NONE);
         Path out = folder.resolve("dressed.mp4");
@@ -108,8 +102,9 @@ class RendererTest {
 
     @Test
     void aCutOfTwoClipsHasEveryFrameAndItsSoundInPlace() throws IOException {
-        Cut cut = new Cut(
-                List.of(new Cut.Clip("t", span(0, 2), Time.zero()), new Cut.Clip("t", span(3, 6), Time.ofSeconds(2))));
+        Cut cut = new Cut(List.of(
+                new Cut.Clip("t", Movies.span(0, 2), Time.zero()),
+                new Cut.Clip("t", Movies.span(3, 6), Time.ofSeconds(2))));
         Path out = folder.resolve("two.mp4");
         Renderer.render(job(cut, null, RATE), out, Progress.NONE);
         MediaInfo info = MediaInput.probe(out);
@@ -128,7 +123,7 @@ class RendererTest {
 
     @Test
     void theFrameRateMayDifferFromTheTake() throws IOException {
-        Cut cut = new Cut(List.of(new Cut.Clip("t", span(0, 4), Time.zero())));
+        Cut cut = new Cut(List.of(new Cut.Clip("t", Movies.span(0, 4), Time.zero())));
         Path out = folder.resolve("slow.mp4");
         Renderer.render(job(cut, null, new FrameRate(24, 1)), out, Progress.NONE);
         assertThat(MediaInput.probe(out).video().framesPerSecond()).isEqualTo(24);
@@ -137,7 +132,7 @@ class RendererTest {
 
     @Test
     void cancellingLeavesNothing() {
-        Cut cut = new Cut(List.of(new Cut.Clip("t", span(0, 9), Time.zero())));
+        Cut cut = new Cut(List.of(new Cut.Clip("t", Movies.span(0, 9), Time.zero())));
         Path out = folder.resolve("never.mp4");
         assertThatThrownBy(() -> Renderer.render(job(cut, null, RATE), out, share -> {
                     if (share > 0.3) {
@@ -154,7 +149,7 @@ class RendererTest {
         assertThatThrownBy(() ->
                         Renderer.render(job(new Cut(List.of()), null, RATE), folder.resolve("x.mp4"), Progress.NONE))
                 .hasMessageContaining("nothing to render");
-        Cut cut = new Cut(List.of(new Cut.Clip("t", span(0, 2), Time.zero())));
+        Cut cut = new Cut(List.of(new Cut.Clip("t", Movies.span(0, 2), Time.zero())));
         Renderer.Job gone = new Renderer.Job(
                 cut,
                 Map.of("t", folder.resolve("gone.mp4")),
