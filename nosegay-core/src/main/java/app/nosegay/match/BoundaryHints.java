@@ -3,6 +3,7 @@ package app.nosegay.match;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.script.ScriptLine;
 import app.nosegay.transcript.Call;
 import app.nosegay.transcript.CallReader;
 import app.nosegay.transcript.Caption;
@@ -35,6 +36,7 @@ final class BoundaryHints {
     private final float[] ends;
     private final float[] fluffs;
     private final SeenHints seen;
+    private final VoiceHints voice;
     private final Map<String, double[]> mentions = new HashMap<>();
     private final Map<String, double[]> expected = new HashMap<>();
     private final List<String> moves;
@@ -51,10 +53,13 @@ final class BoundaryHints {
     };
 
     /** A take is large and does not change: it is compared by identity. */
-    private record Asked(Timeline timeline, TakeEvidence take) {
+    private record Asked(Timeline timeline, List<ScriptLine> lines, TakeEvidence take) {
         @Override
         public boolean equals(Object o) {
-            return o instanceof Asked other && other.take == take && other.timeline.equals(timeline);
+            return o instanceof Asked other
+                    && other.take == take
+                    && other.timeline.equals(timeline)
+                    && other.lines.equals(lines);
         }
 
         @Override
@@ -63,23 +68,23 @@ final class BoundaryHints {
         }
     }
 
-    /** What the evidence of {@code take} says about the boundaries of {@code timeline}. */
-    static BoundaryHints of(Timeline timeline, TakeEvidence take) {
-        Asked asked = new Asked(timeline, take);
+    /** What the evidence of {@code take} says about the boundaries of {@code timeline}; {@code lines} are to be said in it, as far as they are known. */
+    static BoundaryHints of(Timeline timeline, List<ScriptLine> lines, TakeEvidence take) {
+        Asked asked = new Asked(timeline, lines, take);
         synchronized (KEPT) {
             BoundaryHints kept = KEPT.get(asked);
             if (kept != null) {
                 return kept;
             }
         }
-        BoundaryHints hints = new BoundaryHints(timeline, take);
+        BoundaryHints hints = new BoundaryHints(timeline, lines, take);
         synchronized (KEPT) {
             KEPT.put(asked, hints);
         }
         return hints;
     }
 
-    private BoundaryHints(Timeline timeline, TakeEvidence take) {
+    private BoundaryHints(Timeline timeline, List<ScriptLine> lines, TakeEvidence take) {
         this.timeline = timeline;
         this.bins = (int) Math.ceil(take.length().seconds() / MatchWeights.GRID_SECONDS) + 1;
         beeps = new float[bins];
@@ -116,8 +121,9 @@ final class BoundaryHints {
         calls.forEach(this::hear);
         mention(SpokenNames.in(take.words(), moves, calls));
         seen = new SeenHints(take, bins, moves);
+        voice = VoiceHints.of(timeline, lines, take, bins);
         heard = !take.words().isEmpty();
-        anything = !onsets.isEmpty() || !take.words().isEmpty() || seen.isTelling();
+        anything = !onsets.isEmpty() || !take.words().isEmpty() || seen.isTelling() || voice.isTelling();
     }
 
     /** How many times as long a take would go over from work to something else or back. */
@@ -144,6 +150,11 @@ final class BoundaryHints {
     /** Whether an interval timer is heard. */
     boolean isTimed() {
         return timed;
+    }
+
+    /** Whether speech and silence were held against the script. */
+    boolean hearsVoice() {
+        return voice.isTelling();
     }
 
     /** The beeps that may be boundaries, in seconds. */
@@ -218,27 +229,23 @@ final class BoundaryHints {
         return sum;
     }
 
-    private Segment before(int k) {
-        return k > 0 ? timeline.segments().get(k - 1) : null;
-    }
-
-    private Segment after(int k) {
-        return k < timeline.segments().size() ? timeline.segments().get(k) : null;
+    private Segment segment(int k) {
+        return k >= 0 && k < timeline.segments().size() ? timeline.segments().get(k) : null;
     }
 
     /** How strongly the evidence speaks at each bin for boundary {@code k}, one segment going over into the next. */
     float[] joint(int k) {
-        return sum(before(k), after(k));
+        return sum(k - 1, k);
     }
 
     /** The same for the end of segment {@code k} − 1 with something unplanned behind it. */
     float[] ending(int k) {
-        return sum(before(k), null);
+        return sum(k - 1, -1);
     }
 
     /** The same for the start of segment {@code k} with something unplanned before it. */
     float[] starting(int k) {
-        return sum(null, after(k));
+        return sum(-1, k);
     }
 
     /** How strongly words say at a bin that something went wrong. */
@@ -252,7 +259,7 @@ final class BoundaryHints {
 
     /** For a boundary between two segments that do not follow each other in the plan. */
     float[] between(int before, int after) {
-        return sum(timeline.segments().get(before), timeline.segments().get(after));
+        return sum(before, after);
     }
 
     float[] nothing() {
@@ -269,6 +276,25 @@ final class BoundaryHints {
         return !onsets.isEmpty()
                 ? MatchWeights.TOLERANCE_BEEPS
                 : heard ? MatchWeights.TOLERANCE_WORDS : MatchWeights.TOLERANCE_MOTION;
+    }
+
+    private float[] sum(int ending, int starting) {
+        Segment before = segment(ending);
+        Segment after = segment(starting);
+        float[] kinds = sum(before, after);
+        if (!voice.isTelling()) {
+            return kinds;
+        }
+        return sums.computeIfAbsent(ending + ">" + starting, x -> {
+            float[] sum = kinds.clone();
+            if (before != null) {
+                addTo(sum, voice.ending(ending), 1);
+            }
+            if (after != null) {
+                addTo(sum, voice.starting(starting), 1);
+            }
+            return sum;
+        });
     }
 
     private float[] sum(Segment before, Segment after) {

@@ -89,6 +89,18 @@ final class MatchWeights {
     static final double POSTURE_PER_SECOND = 0.25;
     /** Talk and switches say little about motion. */
     static final double TALK_MOTION_SHARE = 0.3;
+    /** Each second in which somebody speaks where a line is to be said, or is silent where none is; the reverse counts against. */
+    static final double VOICE_PER_SECOND = 0.3;
+    /** People speak where nothing is written more often than they keep silent where something is. */
+    static final double VOICE_SILENCE_SHARE = 0.5;
+    /** Next to a boundary, in seconds: further off the script has slipped. */
+    static final double VOICE_SECONDS = 12;
+    /** The most it counts for one side of a boundary: few keep to a script. */
+    static final double VOICE_AT_MOST = 1.5;
+    /** Between loud and quiet, in dB: with less there is no voice, or one under music. */
+    static final double VOICE_RANGE_DB = 12;
+    /** A silence shorter than this, in seconds, is a beat between two words. */
+    static final double VOICE_PAUSE = 0.35;
     /** A later start of the whole costs a little per second, so that without evidence the workout starts where the take does. */
     static final double LATE_BEGINNING_PER_SECOND = 0.02;
     /** A number counted down to a boundary: "three, two, one". */

@@ -2,6 +2,7 @@ package app.nosegay.match;
 
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -22,13 +23,15 @@ public final class Matcher {
     private static final double LEAST_GAP = 0.5;
 
     private final Timeline timeline;
+    private final List<ScriptLine> lines;
     private final List<TakeEvidence> takes;
     private final List<ShootLog> logs;
     private final List<TakeSolver.Found> found = new ArrayList<>();
     private final List<Movement> moved;
 
-    private Matcher(Timeline timeline, List<TakeEvidence> takes, List<ShootLog> logs) {
+    private Matcher(Timeline timeline, List<ScriptLine> lines, List<TakeEvidence> takes, List<ShootLog> logs) {
         this.timeline = timeline;
+        this.lines = lines;
         this.takes = takes;
         this.logs = logs;
         this.moved = takes.stream().map(t -> new Movement(t.motion())).toList();
@@ -36,12 +39,13 @@ public final class Matcher {
 
     /** Matches {@code takes} with the plan; {@code logs} has one entry per take, null where there is no log. */
     public static Match match(Timeline timeline, List<TakeEvidence> takes, List<ShootLog> logs, List<Pin> pins) {
-        return match(timeline, takes, logs, pins, Map.of());
+        return match(timeline, List.of(), takes, logs, pins, Map.of());
     }
 
-    /** The same with the takes chosen by hand, by segment id. */
+    /** The same with the lines that are to be said and the takes chosen by hand, by segment id. */
     public static Match match(
             Timeline timeline,
+            List<ScriptLine> lines,
             List<TakeEvidence> takes,
             List<ShootLog> logs,
             List<Pin> pins,
@@ -49,14 +53,14 @@ public final class Matcher {
         if (takes.isEmpty() || timeline.segments().isEmpty()) {
             return Match.NOTHING;
         }
-        return new Matcher(timeline, takes, logs).solve(pins, choices);
+        return new Matcher(timeline, lines, takes, logs).solve(pins, choices);
     }
 
     private Match solve(List<Pin> pins, Map<String, String> choices) {
         int next = 0;
         for (int i = 0; i < takes.size(); i++) {
             ShootLog log = i < logs.size() ? logs.get(i) : null;
-            TakeSolver.Found f = TakeSolver.solve(timeline, takes.get(i), log, pins, next);
+            TakeSolver.Found f = TakeSolver.solve(timeline, lines, takes.get(i), log, pins, next);
             next = behind(f.visits(), next);
             found.add(new TakeSolver.Found(
                     MoveOrder.swapped(timeline, f.visits(), f.hints()), f.clock(), f.foreign(), f.hints()));
@@ -151,6 +155,9 @@ public final class Matcher {
             }
             if (!t.words().isEmpty()) {
                 used.add("words");
+            }
+            if (found.get(i).hints().hearsVoice()) {
+                used.add("voice");
             }
             if (!t.motion().isEmpty()) {
                 used.add("motion");

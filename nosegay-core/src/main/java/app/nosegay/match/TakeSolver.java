@@ -3,6 +3,7 @@ package app.nosegay.match;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootLog;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -15,6 +16,7 @@ final class TakeSolver {
     private static final int STRIDE = 4;
 
     private final Timeline timeline;
+    private final List<ScriptLine> lines;
     private final TakeEvidence take;
     private final ShootLog log;
     private final List<Pin> pins;
@@ -26,9 +28,11 @@ final class TakeSolver {
     /** What was found in one take. */
     record Found(List<Visit> visits, ClockMap clock, boolean foreign, BoundaryHints hints) {}
 
-    private TakeSolver(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins, int next) {
+    private TakeSolver(
+            Timeline timeline, List<ScriptLine> lines, TakeEvidence take, ShootLog log, List<Pin> pins, int next) {
         this.next = next;
         this.timeline = timeline;
+        this.lines = lines;
         this.take = take;
         this.log = log;
         this.pins = pins.stream().filter(p -> p.take().equals(take.id())).toList();
@@ -37,12 +41,13 @@ final class TakeSolver {
     }
 
     /** Finds the plan in {@code take}; the take before it ended before segment {@code next}, 0 when there is none. */
-    static Found solve(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins, int next) {
-        return new TakeSolver(timeline, take, log, pins, next).solve();
+    static Found solve(
+            Timeline timeline, List<ScriptLine> lines, TakeEvidence take, ShootLog log, List<Pin> pins, int next) {
+        return new TakeSolver(timeline, lines, take, log, pins, next).solve();
     }
 
     private Found solve() {
-        hints = BoundaryHints.of(timeline, take);
+        hints = BoundaryHints.of(timeline, lines, take);
         if (clock != null) {
             return new Found(pinned(logged(clock)), clock, false, hints);
         }

@@ -90,7 +90,7 @@ public record Programme(
         List<Finding> scriptFindings =
                 ScriptCheck.findings(timeline, cues, workout.script(), library, report.changeOvers());
         MatchNotes notes = workout.matching();
-        Match match = Matcher.match(timeline, evidence, logs, workout.pins(), notes.choices())
+        Match match = Matcher.match(timeline, cues.lines(), evidence, logs, workout.pins(), notes.choices())
                 .withTaps(notes.taps());
         Cut cut = Cut.of(match, notes);
         List<HeardCall> calls = CallTruth.of(timeline, match, evidence, library.names());

@@ -390,7 +390,12 @@ class MatcherTest {
         assertThat(m.segments().stream().filter(p -> "t".equals(p.take())))
                 .hasSize(timeline.segments().size() - 1);
         Match forced = Matcher.match(
-                timeline, List.of(whole, again), Arrays.asList(null, log), List.of(), java.util.Map.of(set.id(), "t"));
+                timeline,
+                List.of(),
+                List.of(whole, again),
+                Arrays.asList(null, log),
+                List.of(),
+                java.util.Map.of(set.id(), "t"));
         assertThat(forced.segment(set.id()).orElseThrow().take()).isEqualTo("t");
     }
 

@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -139,7 +140,7 @@ public final class Accuracy {
         boolean logged = level == Level.TONES || level == Level.LOG;
         List<ShootLog> logs = new ArrayList<>();
         takes.forEach(t -> logs.add(logged ? p.log() : null));
-        Match found = Matcher.match(p.timeline(), takes, logs, List.of());
+        Match found = Matcher.match(p.timeline(), p.lines(), takes, logs, List.of(), Map.of());
         return compare(p.truthInParts(id), found, level.tolerance());
     }
 

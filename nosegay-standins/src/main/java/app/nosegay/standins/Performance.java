@@ -8,6 +8,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
+import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Axis;
@@ -295,6 +296,11 @@ public final class Performance {
                 .toList();
         return new ShootLog(
                 timeline.sheet().text(), run, Time.zero(), Time.ofSeconds(clockEnd + END_TONE_AFTER), entries);
+    }
+
+    /** What was to be said. */
+    List<ScriptLine> lines() {
+        return cues.lines();
     }
 
     /** What a perfect matcher would find. */
