@@ -157,6 +157,11 @@ final class BoundaryHints {
         return voice.isTelling();
     }
 
+    /** How far speech and silence around a bin sound like the start of segment {@code k}; 0 where that is not told. */
+    double voiced(int k, int bin) {
+        return voice.isTelling() ? sum(-1, k)[bin] - sum(null, segment(k))[bin] : 0;
+    }
+
     /** The beeps that may be boundaries, in seconds. */
     List<Double> onsets() {
         return onsets;

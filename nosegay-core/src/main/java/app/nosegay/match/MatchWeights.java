@@ -131,6 +131,8 @@ final class MatchWeights {
     static final double SIGN_OF_START = 2;
     /** … or by movement after stillness … */
     static final double SIGN_OF_MOVEMENT = 0.2;
+    /** … or by a voice that speaks and is silent as the script says … */
+    static final double SIGN_OF_VOICE = 1;
     /** … and a take in which fewer than this share of the moves are borne out is something else. */
     static final double FOREIGN_SHARE = 0.3;
     /** A segment shorter than this share of its plan was left out. */

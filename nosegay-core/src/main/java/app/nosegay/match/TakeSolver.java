@@ -514,7 +514,8 @@ final class TakeSolver {
                 boolean moves = hints.movement(v.start(), v.end()) > MatchWeights.SIGN_OF_MOVEMENT
                         && hints.movement(v.start() - 3, v.start()) < 0;
                 boolean named = hints.named(timeline.segments().get(v.segment()).move(), v.start() - 25, v.end()) > 0;
-                told += signal || moves || named ? 1 : 0;
+                boolean voiced = hints.voiced(v.segment(), bin) >= MatchWeights.SIGN_OF_VOICE;
+                told += signal || moves || named || voiced ? 1 : 0;
             }
         }
         return asked == 0 || told < MatchWeights.FOREIGN_SHARE * asked;
