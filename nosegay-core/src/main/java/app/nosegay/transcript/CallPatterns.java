@@ -27,6 +27,9 @@ final class CallPatterns {
             "~will",
             "(?:will|am going to|are going to|is going to|want to|would like to)");
 
+    /** "One down, two to go": of rounds where one was spoken of, of repetitions while working, else of moves. */
+    static final String TO_GO = "to go";
+
     static final List<Rule> RULES = List.of(
             // Promises first: they hold words of other calls.
             rule(
@@ -58,7 +61,87 @@ final class CallPatterns {
                     CallKind.PROMISE,
                     null,
                     null,
-                    "(?:we|you) ~will (?:then )?(?:switch|swap|change|do the other)\\b(?: [a-z0-9]+){0,6}"),
+                    "(?:and|then) (?:we )?(?:~will |then )?(?:switch|swap|change)(?:ing)?(?: ~side| over)? (?:at |on )?(?:the )?halfway(?: point| mark| through)?"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "(?:we|you) ~will (?:then )?(?:switch|swap|change|do the (?:other|left|right|opposite))\\b(?: [a-z0-9]+){0,6}"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "i (?:~will )(?:also )?(?:show|demonstrate|offer)\\b(?: [a-z0-9]+){0,9}"),
+            // Half of something larger than the interval, before its parts are taken for something else.
+            rule(
+                    CallKind.HALF_WAY,
+                    "workout",
+                    null,
+                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*(?<!almost |nearly |quite |until |till |before |to )halfway (?:there |point |mark )?(?:through|done with|into|of|in) (?:with )?(?:the|this|our|your|todays)? ?(?:whole |entire |full )?(?:workout|session|video|class|routine|work out|thing)|(?:(?:and|we are|you are|thats|we have done|you have done|through|done with) )+half (?:of )?(?:the|this|our|your|todays) (?:whole |entire |full )?(?:workout|session|video|class|routine)(?: (?:done|down|over|behind us))?"),
+            rule(
+                    CallKind.HALF_WAY,
+                    "workout",
+                    null,
+                    "(?:(?:and|we are|you are|thats) )*halfway(?: (?:folks|guys|team|everyone|everybody|there))?(?: ,)? \\d+ minutes? in\\b"),
+            rule(
+                    CallKind.HALF_WAY,
+                    "round",
+                    null,
+                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*(?<!almost |nearly |quite |until |till |before |to )halfway (?:there |point |mark )?(?:through|done with|of) (?:with )?(?:the|this|our|your|that)? ?(?:(?:~nth|last|final) )?(?:round|circuit|set|block)(?: (?:number )?\\d)?|(?:(?:and|we are|you are|thats|we have done|you have done|through|done with) )+(?:is )?half (?:of )?(?:the|this|our|your) (?:(?:~nth|last|final) )?(?:round|circuit|block)(?: (?:done|down|over|behind us))?"),
+            rule(
+                    CallKind.HALF_WAY,
+                    "interval",
+                    null,
+                    "(?:(?:and|okay|now) )*(?:we have|you have|we|you|thats us|just) (?:just |now )?(?:hit|hitting|made it to|reached|got to|passed) (?:the |our |your )?halfway(?: (?:point|mark|line))?|(?:(?:and|okay|now) )*(?:we are|you are|thats) half(?:way)? done|half done(?= [.,])|(?:and )?thats half(?= [.,])|(?:and )?thats half (?:of )?(?:your|the|our) (?:time|set|reps|interval)|(?<=[.,] )half(?= [.,])"),
+            // Said at once with what would make it something else.
+            never(
+                    "\\d+ minutes? (?:done|down|in|gone)[ ,.]+(?:and )?\\d+ (?:minutes? )?(?:to go|left)|\\d+ (?:seconds?|minutes?) (?:done|down|in|gone|behind (?:us|you))"),
+            rule(
+                    CallKind.REPS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:and|give me|just|lets do|lets get) )*(\\d+) more (?:[a-z]+ )?(?:squats|lunges|presses|rows|curls|raises|flies|bridges|thrusts|thrusters|deadlifts|ups|crunches|twists|kickbacks|extensions|jacks|climbers|burpees|swings|cleans|snatches|dips|taps|skaters|shrugs)"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:and|about|just|only|for|another|hold for|hold it for|hold|give me|for about) )*(\\d+) more seconds?(?: (?:of|on) (?:this|these|that|it))?|(?:(?:and|you|we|have|got|with|only|just|still) )+(\\d+) seconds? (?:left )?on the (?:clock|timer)|(?:(?:and|you|we|have|got) )*(?:have|got) (?:just |about |only )?(\\d+) seconds? (?:to |of )(?:rest|recover|recovery|catch your breath|get ready|breathe|shake it (?:out|off)|set up)|(\\d+) seconds? rest (?:here|now|coming)"),
+            rule(
+                    CallKind.REPS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:and|give me|just|the|your|our|these) )*(?:last|final) (\\d+) (?:good |big |strong |clean |slow )*reps?(?: (?:each|per|on each))?(?: ~side)?"),
+            rule(CallKind.LAST_REP, null, null, "(?:and )?1 last time(?! (?:we|i|through|around|this|last))"),
+            rule(
+                    CallKind.ROUNDS_LEFT,
+                    null,
+                    1,
+                    "(?:(?:and|do|go|run|repeat|all|that|this|it|of|through|the|whole|thing|everything) )*(?:(?:round|around|through|everything|whole thing|that all|all of that|all of it|this all|it all|all that) 1 more time|1 more time (?:through|around|round|from the top))"),
+            rule(
+                    CallKind.ROUNDS_LEFT,
+                    TO_GO,
+                    null,
+                    "(?:\\d+|that|thats 1|thats \\d+) (?:~round )?down[ ,.]+(?:and )?(\\d+) (?:more )?to go"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    null,
+                    "(?:back (?:at it|to it|to work|in|here)|we go|we are going|we start|we are starting|starting|start|going|here we go|go|next (?:1|round|move|exercise|~move)|getting going|coming up)(?: again| back)? in (?:about |just )?(\\d+)(?: seconds?)?(?= [.,])"),
+            rule(
+                    CallKind.REST,
+                    null,
+                    null,
+                    "(?:(?:and|okay|now|lets|you can) )*take (?:a |about |around |another |your )?(?:(\\d+) seconds?|(10|15|20|30|45|60)(?= (?:[.,]|here|off|to|of|now)))(?: (?:here|off|of rest|rest|now|to (?:breathe|rest|recover)))?(?! (?:steps?|minutes?|to \\d|seconds?|of|reps?|big|deep|breaths?|more|weights?|dumbbells?|each|per|between|on))|(?:and |okay )?set (?:it|them|those) down(?! (?:if|when))|(?:and )?thats (?:(?:your|the|our) )?time(?! (?:to|for|of))|(?:and|now|okay) we rest(?! (?:when|if))|(?:(?:and|okay|now) )+stop(?! (?:if|when|at|the|your|you|it|for|in|on|short|any|me|doing|by|whenever|before|there|right|and))|(?:(?:and|okay|now|so) )*have (?:a|your) (?:quick |little |short |nice |well earned |bit of a )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:(?:and|okay) )*(?:we are|you are|thats us|thats) (?:all )?(?:done with (?:~round|~move|that|this|it)(?: \\d)?|(?:all )?finished)(?! (?:with|the|our|that|in))|(?<=[.,] |down |okay |good |nice )rest(?! (?:your|the|on|it|them|days?|periods?|in between|between|as|when|if|whenever|is|of|or|assured|for (?:\\d+|a|as|a few|some|one) breaths?|for as|here if|here when))|(?<=[.,] )stop(?= (?:[.,]|put|there|right|now|good|nice|well|everyone|guys|okay|shake|take|thats))"),
+            rule(
+                    CallKind.START,
+                    null,
+                    null,
+                    "(?:(?:and|okay|right|ready|so|now) )*(?:here we go|(?:off|away) (?:we|you) go)(?! (?:again )?in\\b)|(?:its )?go time|(?<=[.,] )go ahead(?= (?:[.,]|and (?:start|begin)))"),
+            rule(
+                    CallKind.SWITCH_SIDE,
+                    null,
+                    null,
+                    "(?:(?:and|now|okay|lets) )*(?:go|come|move|head|over) (?:over )?(?:to|onto|on to) (?:the|your) (?:other|opposite|second) ~side(?: now)?|(?:lets )?even (?:it|things|that|them) (?:out|up)|(?:(?:and|now|lets) )+(?:go|going|we go) the other (?:way|direction)|(?<=[.,] )(?:go|going) the other (?:way|direction)|(?:lets )?(?:take|bring) (?:it|that|this) (?:over |across )?(?:to|onto) (?:the|your) (?:other|opposite|left|right)(?: ~side)?|(?:(?:and|now|okay|lets go) )+over (?:to|onto) (?:the|your) (?:right|left)(?: ~side)?"),
             // Counts of rounds before those of reps: they are longer.
             rule(
                     CallKind.ROUNDS_LEFT,
@@ -84,17 +167,17 @@ final class CallPatterns {
             rule(CallKind.ROUNDS_LEFT, null, 1, "(?:just |only )?(?:another) ~round(?: to go| left)?"),
             ordinals(
                     "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:~round|~move|block|section|superset|1 up|1 is)(?! (?:and|is) (?:position))"),
-            ordinals("(~nth) (?:and (?:final|last) )?(?:1|time through)(?= [.,])"),
+            ordinals("(~nth) (?:and (?:final|last) )?(?:1|time through)(?= (?:[.,]|coming|up|is|here|now|today))"),
             rule(
                     CallKind.ORDINAL,
                     null,
                     -1,
-                    "(?:(?:this is|its|and|our|the|your|onto|on to|into|to) )*(?:very )?(?:last|final) (?:~move|block|section|superset|one (?:of|here|in)|1 (?:of (?:the|this|our)|in (?:the|this|our)|for today|today|on the list|before))"),
+                    "(?:(?:this is|its|and|our|the|your|onto|on to|into|to) )*(?:very )?(?:last|final) (?:~move|block|section|superset|one (?:of|here|in)|(?:1|~move) (?:for|in|of|on) (?:the |this |our )?(?:round|circuit|block|set|series|today)(?: (?:number )?\\d+)?|1 (?:of (?:the|this|our)|in (?:the|this|our)|for today|today|on the list|before))"),
             rule(
                     CallKind.ORDINAL,
                     null,
                     null,
-                    "(?:on to |onto |into |this is |start of |end of |thats )*(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times))(?: (?:out )?of \\d+)?"),
+                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times))(?: (?:out )?of \\d+)?"),
             never(
                     "(?:when|until|till|before|once|after) (?:the |your |that )?(?:times|time is) up|(?:did|took|lasted|was|were) \\d+ (?:\\w+)"),
             // Figures of the plan.
@@ -108,6 +191,28 @@ final class CallPatterns {
                     "minutes",
                     null,
                     "(?:a |about |around |just |only |in |for |under |in just )*(\\d+)(?: (?:to|or) (\\d+))? minutes?(?: (?:long )?(?:full body |total body |upper body |lower body |home |strength |dumbbell |core |beginner |bodyweight |kettlebell |band )*(?:workout|session|video|class|routine|circuit|long|strength|of))?(?! (?:left|to go|remaining|rest|break|more|plank|hold|in|on|off|each|per))"),
+            never("\\d+ (?:sets?|pairs?) of (?:\\w+ )?(?:dumbbells?|weights?|bands?|kettlebells?|hand weights?)"),
+            rule(
+                    CallKind.TOTAL,
+                    "work-seconds",
+                    60,
+                    "(?:(?:for|of|doing|do|at|with) )*(?:1|a) (?:full )?minute (?:each|per (?:exercise|move)|on(?= [.,])|of work|on each|for each)"),
+            rule(
+                    CallKind.TOTAL,
+                    "rounds",
+                    2,
+                    "(?:through|do|doing|repeat|repeating) (?:it|this|that|everything|the circuit|the whole thing|them|all of (?:it|them|this|that))(?: all)? twice"),
+            rule(
+                    CallKind.TOTAL,
+                    "minutes",
+                    30,
+                    "(?:a |about |around |just |only |in |for |under )*half (?:an |a )?hour(?: (?:long|workout|session|video|class|routine))?"),
+            rule(
+                    CallKind.TOTAL,
+                    "rounds",
+                    null,
+                    "(?:go|going|work|working|run|running|get) (?:through|round|around) (?:it|this|that|everything|the circuit|the whole thing|them|all of (?:it|them|this|that))(?: all)? (\\d+)(?: (?:to|or) (\\d+))? times"),
+            rule(CallKind.TOTAL, "rest-seconds", null, "resting (?:for )?(\\d+)(?: seconds?)?"),
             rule(
                     CallKind.TOTAL,
                     "rest-seconds",
@@ -138,22 +243,35 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "sets",
                     null,
-                    "(?:(?:for|do|doing|have|of|total of|complete) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |working )?sets?(?! ~more)"),
+                    "(?:(?:for|do|doing|have|of|total of|complete) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |working )?sets?(?! (?:~more|it|them|the|your|down))"),
             rule(
                     CallKind.TOTAL,
                     "moves",
                     null,
-                    "(?:(?:of|have|do|doing|through|with|got|just|only|total of) )*(\\d+)(?: (?:to|or) (\\d+))? (?:different |simple |total |basic |full body |strength |new )*~move(?! ~more)"),
+                    "(?:(?:of|have|do|doing|through|with|got|just|only|total of) )*(\\d+)(?: (?:to|or) (\\d+))? (?:different |simple |total |basic |full body |strength |new )*~move(?! (?:left|to go|remaining|more))"),
             rule(
                     CallKind.TOTAL,
                     "reps",
                     null,
                     "(?:(?:for|do|doing|of|have|aim for|going for|looking for|get|about|each|hit|aiming for) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |slow |controlled |good )*(?:reps?|each side|per side|each leg|each arm|per leg|per arm|on each side|each way)(?! ~more)(?! (?:to|and) (?:go|rest))"),
+            rule(
+                    CallKind.TOTAL,
+                    "reps",
+                    null,
+                    "(?<=[.,] )(\\d+) of (?:these|those|them)(?= [.,])|(?:do|doing|aim for|get|going for|complete|lets do) (\\d+)(?: (?:to|or) (\\d+))? of (?:them|these|those|each)(?: ~side)?|(?<=sets of )(\\d+)(?: (?:to|or) (\\d+))?(?: reps?)?(?: (?:on |for )?(?:each|per)(?: (?:~move|~side))?)?"),
+            rule(
+                    CallKind.TOTAL,
+                    "reps",
+                    null,
+                    "(?<!last |final |another |more |number )(\\d+)(?: (?:to|or) (\\d+))? (?:[a-z]+ ){0,2}?(?:squats|lunges|presses|rows|curls|raises|flies|bridges|thrusts|thrusters|deadlifts|ups|crunches|twists|kickbacks|extensions|jacks|climbers|burpees|swings|cleans|snatches|dips|taps|skaters|shrugs)(?: (?:each|per) ~side)?"),
             // What only sounds like a call.
             never(
-                    "(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|rest (?:your|the|on|it on|them|period|periods|day|days|in between|between|for|is|when|if|as|whenever)|at rest|no rest|(?:before|until|till|when|then|if|to|can|you|we|minimal|little|short|more|get|your) rest|without rest|rest or"),
+                    "(?:down|up|out|top|bottom|there|in|hold|pause|squeeze|breathe(?: \\w+)?) for (?:a |about )?[1-4] seconds?"),
+            never("(?:make|like|as|than|if) (?:the|your|that|its the|its your) (?:last|final) (?:1|rep)"),
             never(
-                    "well done|half done|almost done|nearly done|(?:when|once|after|until|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
+                    "(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|rest (?:your|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|no rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
+            never(
+                    "well done|almost done|nearly done|(?:when|once|after|until|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
             never(
                     "(?:(?:feel free to|can always|free to|need to|want to|have to) )?(?:take|grab) (?:a|your|another|any) (?:quick |little |short |longer )*(?:rest|break|breather|pause)s? (?:here )?(?:if|when|whenever|as|any ?time|at any|where|wherever|in between whenever)|(?:feel free to|can always|free to|need to|want to|have to) (?:take|grab) (?:a|your|another|any) (?:quick |little |short |longer )*(?:rest|break|breather|pause)"),
             never(
@@ -161,13 +279,13 @@ final class CallPatterns {
             never(
                     "(?:keep|keeps|kept) (?:it |on |them |that )?going|(?:there|here) you go|go ahead|ready to go|ways? to go(?= [.,])|(?:good|great|rearing|nice) to go|(?:to|we|you|they|can|could|and|i|will|not|let it|never|as|should|that|would|do|might|may|want to|going to) go (?:all|back|down|up|as|into|in|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|straight|forward|at|out|with|hard|harder|past|further|beyond|any|around|right|left|again|slightly|side|from)|go (?:back|down|up|as|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|forward|at|out|with|hard|harder|past|further|beyond|any|around|slightly|side|from|all|get|grab|straight)"),
             never(
-                    "(?:every|each|another|a|this|that|which|wrong|right) (?:\\w+ )?(?:time|times)|(?:at|in|on|over|of|by|your|the|same|some|take|first|next|last|this|any|my|have|whole|all|no|long|long|much|to|for|good|great) time(?! (?:is|through|around))|time (?:to|for|under|of|i|you|we|on|with|in|out|as|and space)"),
+                    "(?:every|each|another|a|this|that|which|wrong|right) (?:\\w+ )?(?:time|times)|(?:at|in|on|over|of|by|your|the|same|some|take|first|next|last|this|any|my|have|whole|all|no|long|long|much|to|for|good|great) time(?! (?:is|through|around))|(?<!its |now )time (?:to|for|under|of|i|you|we|on|with|in|out|as|and space)"),
             never(
-                    "(?:start|starting|begin|beginning|started|begins?|starts?) (?:position|by|off|from|at|on|to|slow|slowly|position|side|leg|standing|lying|seated|up|of|of the|light|small|over|out)|(?:to|you|we|before|when|the|from|i|a|your|can|let us|will|then|head|good|fresh|going to) (?:start|begin)s?(?! now)"),
+                    "(?:start|starting|begin|beginning|started|begins?|starts?) (?:position|by|off(?! with)|from|at|on|to|slow|slowly|position|side|leg|standing|lying|seated|up|of|of the|light|small|over|out)|(?:to|you|we|before|when|the|from|i|a|your|can|let us|will|then|head|good|fresh|going to) (?:start|begin)s?(?! (?:now|(?:off |out )?with))"),
             never(
                     "work (?:on|out|the|your|hard|through|your way|from|for|in|with|those|that|it|all|against|together|both|at|up|as|to|towards|into|done|here|of|everyone|guys|team|well|a)|(?:the|good|great|nice|hard|to|of|we|you|will|that|amazing|awesome|fantastic|excellent|lovely|solid|beautiful|brilliant|strong|foot|floor|leg|arm|core|body|your|seconds|beautiful|this|should|and|can|really|some|bit of|lots of|super) work"),
             never(
-                    "halfway (?:down|up|back|into|between|position|out|to|in)|(?:come|comes|coming|lower|go|going|down|up|drop|lift|only|bend|squat|press|pulse|hold|stop|pause) (?:just |only )?(?:to )?halfway(?! (?:there|through|done))|(?:to|before|until|till|by|reach|hit|near|nearly|almost|after|when) (?:the |we (?:hit|get to|reach) )?halfway(?! (?:there|done|through))|(?:almost|nearly|not quite) halfway(?: there)?|halfway (?:point|mark) (?:we|you|i)"),
+                    "halfway (?:down|up|back|into|between|position|out|to|in(?! [.,]))|(?:come|comes|coming|lower|go|going|down|up|drop|lift|only|bend|squat|press|pulse|hold|stop|pause) (?:just |only )?(?:to )?halfway(?! (?:there|through|done))|(?:to|before|until|till|by|reach|hit|near|nearly|almost|after|when) (?:the |we (?:hit|get to|reach) )?halfway(?! (?:there|done|through))|(?:almost|nearly|not quite) halfway(?: there)?|halfway (?:point|mark) (?:we|you|i)"),
             never(
                     "(?:last|final|first) (?:week|time we|day|video|month|night|year|couple of (?:weeks|days|months|seconds? of)|few|thing|name|but not least|bit|part|minute change)"),
             never(
@@ -187,23 +305,13 @@ final class CallPatterns {
                     CallKind.SECONDS_LEFT,
                     null,
                     60,
-                    "(?:(?:last|final|1 more|just 1|only 1|1) minutes?|(?:a|1|1 more|1 full|another) minute)(?: (?:~more|here))(?! (?:of|each))|(?:last|final|1 more) minute(?! (?:of|change))|1 minute(?= [.,])"),
-            // Half of something.
-            rule(
-                    CallKind.HALF_WAY,
-                    "workout",
-                    null,
-                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*halfway (?:there )?(?:through|done with|into|of) (?:with )?(?:the|this|our|your|todays)? ?(?:whole |entire |full )?(?:workout|session|video|class|routine|work out|thing)"),
-            rule(
-                    CallKind.HALF_WAY,
-                    "round",
-                    null,
-                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*halfway (?:there )?(?:through|done with|of) (?:with )?(?:the|this|our|your|that)? ?(?:(?:~nth|last|final) )?(?:round|circuit|set|block)(?: \\d)?"),
+                    "(?:(?:you|we|get|have|got|take) )+(?:a|1) full minute(?! (?:of|each|per|on))|(?:(?:last|final|1 more|just 1|only 1|1) minutes?|(?:a|1|1 more|1 full|another) minute)(?: (?:~more|here))(?! (?:of|each))|(?:last|final|1 more) minute(?! (?:of|change))|(?<!for |of |a |in |full |hold )1 minute(?= [.,])"),
+            // Half of an interval.
             rule(
                     CallKind.HALF_WAY,
                     "interval",
                     null,
-                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*halfway(?: (?:there|through|done|point|mark|now|home))?|(?:thats|we are at|you are at|at) half (?:time|way)?|half ?time"),
+                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over|exactly|about|past|right|at|the) )*halfway(?: (?:there|through|done|point|mark|now|home|in(?= [.,])))?|(?:at|past|thats|hit) (?:the )?half(?: mark| point)?(?= [.,])|(?:thats|we are at|you are at|at) half (?:time|way)?|half ?time"),
             // Reps left.
             rule(
                     CallKind.LAST_REP,
@@ -227,12 +335,12 @@ final class CallPatterns {
                     "(?:(?:and|give me|just|only|for|you have|got|we have|we need|need|about|have) )*(?:another )?(\\d+) (?:reps? )?~more(?: reps?| times)?(?! (?:seconds?|~round|minutes?|~move|weeks?|after))(?: (?:each|per|on each|on this|like that|and))?(?: ~side)?"),
             // Change side.
             never(
-                    "(?:~will|before|until|till|about to|ready to|then|going to|to|not|when|when we|when you|can|you|we|seconds|in between|without|could|i|or) (?:switch|swap|change)(?:es|ing)?|(?:switch|swap|change|changing|switching) (?:between|it|the (?:weight|angle|tempo|pace|grip)|your (?:weight|grip|band)|weights?|things|position|into|out|from|if|grip|tempo|levels?|for|of|gears?|out)(?! over| up| sides?)|the (?:switch|change|swap)|a (?:quick )?(?:switch|change|swap)|no change|whatever side|either side|each side|both sides|on (?:the|your) other (?:side|leg|arm|hand)(?= (?:of|as|for|in|too|later|so|is|when|and))|(?:the |your )?other (?:leg|arm|hand|foot|knee|side) (?:helps?|is|out|behind|stays?|on|can|bent|straight|should|back|forward|comes?|goes|in|up|down|to|will|of|reaches|lifts|extends|that|which)|(?:bend|keep|with|lift|use|place|put|and|extend|reach|from|to the|against|holding|hold|grab|lower) (?:the|your) other (?:leg|arm|hand|foot|knee|side)(?! now)"),
+                    "(?:~will|before|until|till|about to|ready to|then|going to|to|not|when(?! you are ready)|when we|when you|can|you|we|seconds|in between|without|could|i|or) (?:switch|swap|change)(?:es|ing)?|(?:switch|swap|change|changing|switching) (?:between|it(?! (?:up|over|around|now|out)| [.,])|the (?:weight|angle|tempo|pace|grip)|your (?:weight|grip|band)|weights?|things|position|into|out|from|if|grip|tempo|levels?|for|of|gears?|out)(?! over| up| sides?)|the (?:switch|change|swap)|a (?:quick )?(?:switch|change|swap)|no change|whatever side|either side|each side|both sides|on (?:the|your) other (?:side|leg|arm|hand)(?= (?:of|as|for|in|too|later|so|is|when|and))|(?:the |your )?other (?:leg|arm|hand|foot|knee|side) (?:helps?|is|out|behind|stays?|on|can|bent|straight|should|back|forward|comes?|goes|in|up|down|to|will|of|reaches|lifts|extends|that|which)|(?:bend|keep|with|lift|use|place|put|and|extend|reach|from|to the|against|holding|hold|grab|lower) (?:the|your) other (?:leg|arm|hand|foot|knee|side)(?! now)"),
             rule(
                     CallKind.SWITCH_SIDE,
                     null,
                     null,
-                    "(?:(?:and|okay|now|quick|quickly|lets|time to|go ahead and|we) )*(?:switch|swap|change)(?: it)?+(?: over| up| around)?+(?: (?:your|the|to the|to your))?+(?: (?:other|opposite|right|left))?+(?: ~side)?+(?: now)?+(?! (?:in \\d|in a|in about|in the|at|on|every|each|when|halfway))"),
+                    "(?:(?:and|okay|now|quick|quickly|lets|time to|go ahead and|we) )*(?:switch|swap|change)(?: it)?+(?: over| up| around)?+(?: (?:your|the|to the|to your))?+(?: (?:other|opposite|right|left))?+(?: ~side)?+(?: now)?+(?! (?:in \\d|in a|in about|in the|at|on|every|each|when(?! you are ready)|halfway))"),
             rule(
                     CallKind.SWITCH_SIDE,
                     null,
@@ -248,18 +356,18 @@ final class CallPatterns {
                     CallKind.REST,
                     null,
                     null,
-                    "(?:and |okay |good |nice )*(?:rest|relax|release|stop|pause)(?= [.,])|(?:and |okay )(?:rest|relax|stop|done|release|pause|break)(?= (?:[.,]|now|good|nice|great|okay|well|take|there|shake|so|that|we|you|next|grab|guys|everyone|excellent|perfect|awesome|amazing|beautiful))|(?<=(?:thats it|done|time|stop|1|okay|nice|good|there) )rest(?! (?:your|the|of|on))|rest (?:now|up|there|here|it out|well|good|nice|great|everyone|everybody|guys|okay|excellent)"),
+                    "(?:and |okay |good |nice )*(?:rest|relax|release|stop|pause)(?= [.,])|(?:and |okay |now )+rest(?! (?:your|the|on|it on|them|days?|periods?|in between|between|as|when|if|whenever|is|of|or))|(?:and |okay )(?:relax|stop|done|release|pause|break)(?= (?:[.,]|right there|a moment|for a (?:moment|second)|now|good|nice|great|okay|well|take|there|shake|so|that|we|you|next|grab|guys|everyone|excellent|perfect|awesome|amazing|beautiful))|(?<=(?:thats it|done|time|stop|1|okay|nice|good|there) )rest(?! (?:your|the|of|on))|rest (?:now|up|there|here|it out|well|good|nice|great|everyone|everybody|guys|okay|excellent)"),
             rule(
                     CallKind.REST,
                     null,
                     null,
-                    "(?:(?:and|now|lets|okay|you can|go ahead and) )*take (?:a|your|another|that|some) (?:quick |little |short |well earned |deserved |well deserved |\\d+ seconds? |nice )*(?:rest|break|breather|pause)|(?:and )?(?:time is up|times up|thats time|thats it(?= [.,])|stop there|all done|thats a wrap|bring it to rest|set it down|put it down|down you come)|(?:and )?(?:you are|we are|thats us|its) (?:all )?done(?= [.,])|(?:and |< ?)(?:done|time|break)(?= [.,])|shake (?:it|that|them|those (?:legs|arms)) (?:out|off|all out)|catch (?:your|a|that) breath|(?:quick|little|short) (?:rest|breather|break)(?= [.,])"),
+                    "(?:(?:and|now|lets|okay|you can|go ahead and) )*take (?:a|your|another|that|some) (?:quick |little |short |well earned |deserved |well deserved |\\d+ seconds? |nice )*(?:rest|break|breather|pause)|(?:and )?(?:time is up|times up|thats (?:the )?(?:clock|bell|buzzer)|take a (?:moment|minute)(?= (?:[.,]|get|grab|catch|sip|drink|breathe|here|to breathe))|(?<=2 1 |2 1 and |2 , 1 |2 , 1 , |2 , 1 and |2 , 1 , and |2 and 1 |2 and 1 and |2 \\. 1 \\. |2 \\. 1 \\. and )(?:rest|time|done|stop|relax|release)(?! (?:your|the|on|it|if|when|at|for))|thats it(?= (?:[.,]|grab|take|rest|shake|drop|for (?:that|this)))|stop there|all done|thats a wrap|bring it to rest|set it down|put it down|down you come)|(?:and )?(?:you are|we are|thats us|its) (?:all )?done(?= (?:[.,]|great job|good job|nice|well done|amazing|awesome|guys|everyone|everybody|team))|(?:and |< ?)(?:done|time|break)(?= [.,])|(?<=[.,] )(?:done|time)(?= (?:nice|good|great|well|amazing|excellent|everyone|everybody|guys|team|take|shake|drop|awesome|beautiful|lovely|okay|rest)\\b)|(?:weights?|dumbbells?|bells?|arms|knees) down(?= [.,])|shake (?:it|that|them|those (?:legs|arms)|your (?:legs|arms)) (?:out|off|all out)|shake out (?:your|those|the|that|it|them)(?: \\w+)?|(?<!to )catch (?:your|a|that) breath|have (?:a|your) (?:quick |little |short |nice |well earned )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:its |and )?rest time|(?:and )?(?:we are|you are) resting|(?:and )?(?:stop|finish) (?:right )?there|and pause there|(?:and |okay )finish(?= [.,])|(?:lets )?take (?:our|your) rest|(?:put|set|pop|place|lay) (?:the|your|those|that) (?:weights?|dumbbells?|kettlebells?|bells?) down(?! (?:\\w+ )?(?:if|when|whenever))|drop (?:the|your|those) (?:weights?|dumbbells?|kettlebells?)(?! (?:if|when|whenever|down to))|(?:grab|get|take|have) (?:a|some|your) (?:quick |little |sip of |drink of )*(?:drink|sip|water)(?: of water)?(?! (?:if|when|whenever|as|any|bottle))|(?:quick|little|short) (?:rest|breather|break)(?= [.,])"),
             // Work starts.
             rule(
                     CallKind.START,
                     null,
                     null,
-                    "(?:(?:and|okay|right|ready|so|now|3) )*(?:lets (?:go|start|begin|get (?:going|started|to work|it|moving)|do (?:it|this)|hit it|work|get after it)(?! (?:with|by|off|from|on|in|to|into|back|down|up|through|over))|here we go|off (?:we|you) go|(?:and )?we are (?:off|going|on|working)(?! (?:to|into|in|on|through|for|back|straight|with|the|this|our))|(?:you are|clock is|timer is|clocks|timers) (?:on|running|starting|going)|start(?:ing)? (?:now|the clock|the timer)|begin now|get going|go go go|go go)"),
+                    "(?:(?:and|okay|right|ready|so|now|3) )*(?:lets (?:go|start|begin|get (?:going|started|to work|it|moving)|do (?:it|this)|hit it|work|get after it)(?! (?:with|by|off|from|on|in|to|into|back|down|up|through|over))|here we go|off (?:we|you) go|(?:and )?we are (?:off|going|on|working)(?! (?:exercise|move|movement|round|set|number|station|drill|our|a|\\d|to|into|in|on|through|for|back|straight|with|the|this|our))|(?:you are|clock is|timer is|clocks|timers|time is|times) (?:on|running|starting|going)(?! (?:to|exercise|move|round|set|the|your|a))|(?:timer|clock) starts?(?: now)?(?! in)|get to work|start(?:ing)? (?:now|the clock|the timer)|begin now|get going|go go go|go go)"),
             rule(
                     CallKind.START,
                     null,
@@ -272,12 +380,12 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|coming up(?: next)?|(?<=[.,] )next(?= ,)|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this (?:is|its|we have))"),
+                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|coming up(?: next)?|(?<=[.,] )next(?= ,)|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
             rule(
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b|right into (?:our|a|the|some)|(?:we are |lets )?(?:starting|start|beginning|begin) (?:off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:first|1st) (?:up|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for|time for (?:our|some|the)|lets move on(?: to)?|moving on(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|(?:this|your|the) next (?:1|~move)|(?:first|1st) (?:up|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving on(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 

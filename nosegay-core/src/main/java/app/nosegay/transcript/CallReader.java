@@ -38,15 +38,68 @@ public final class CallReader {
     private static final Pattern STARTS_BEFORE = Pattern.compile(
             "(?:starting|start|begin|beginning|going|go|off|ready|set|we start|lets start|here we go|begin|work|working)(?: (?:in|and|get|set))*[ .,]*$|(?:get ready|ready|here we go|count you in|in we go|coming in|going in) ?[ .,]*$|(?:^|[.,]) in $");
     private static final Pattern HOLDS_BEFORE =
-            Pattern.compile("(?:hold|holding|squeeze|pause|pulse|pulses|stay|freeze)(?: [a-z]+){0,6}[ ,]*$");
+            Pattern.compile("(?:hold|holding|squeeze|pause|pulse|pulses|stay|freeze)(?: [a-z]+){0,6}[ .,]*$");
+    private static final Pattern OF_A_MOVE = Pattern.compile(
+            "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1");
+    /** What moves are called that no library knows: the last word, with one or two before it. */
+    private static final String MOVE_WORDS =
+            "(?:squats?|lunges?|press(?:es)?|rows?|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|bugs?|dogs?|skaters?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|clamshells?|leg lifts?|knee drives?|high knees|butt kicks?|good mornings?)";
+
+    /** Says only that something comes, its start or its end. */
+    private static final Pattern IN_BEFORE = Pattern.compile("(?:^|[ .,])(?:and )?in $");
+
+    private static final Pattern READY_BEFORE = Pattern.compile(
+            "(?:start|starting|begin|beginning|ready|set|go|here we go|count you in)[ .,]* (?:and )?in $");
+    private static final Pattern NAMES_A_MOVE = Pattern.compile("\\b" + MOVE_WORDS + "\\b");
+    private static final Pattern OF_THESE =
+            Pattern.compile("^ (?:of (?:these|those|them)|just like|like (?:that|this)|each|per)\\b");
+    /** Said when work ends, and as advice in the middle of it. */
+    private static final Pattern PUT_DOWN = Pattern.compile(" down$|^(?:and )?(?:put|set|pop|place|lay|drop)\\b");
+
+    private static final Pattern NAMES_ROUNDS = Pattern.compile("round|circuit|set|lap");
+    private static final Pattern OF_ROUNDS = Pattern.compile(
+            "(?:round|circuit|set|lap)s?(?: \\d+)?(?: (?:done|complete|completed|finished|down|over|in the books))?[ .,]*(?:and )?$");
+
+    /** What ends a set, and not only a hold within it. */
+    private static final Pattern ENDS_AFTER = Pattern.compile(
+            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|time|switch|swap|change|other side|relax|take a)\\b");
+
     private static final Pattern TEMPO_BEFORE =
             Pattern.compile("(?:down|up|lower|lift|slow|slowly|lowering|out|in|count of)[ .,]*$");
     /** A count from above this is of reps unless it goes by the second. */
     private static final int MOST_SECONDS_COUNTED = 10;
 
     private static final double A_SECOND_EACH = 1.7;
+    /** Fewer seconds than this are of a hold or a tempo, not of the plan. */
+    private static final int SHORTEST_INTERVAL = 5;
+
+    /** No workout has more moves or rounds than this. */
+    private static final int MOST_MOVES = 30;
+
+    /** Of fewer repetitions nobody makes a figure of the plan: "two dumbbell rows" are rows with two of them. */
+    private static final int FEWEST_REPS = 4;
+
     /** Two calls that say the same within this many seconds are one. */
     private static final double SAME_CALL = 3;
+
+    /** Work of unknown length is taken to be over after this, in seconds, though nobody said so. */
+    private static final double LONGEST_WORK = 100;
+
+    /** Words of starting said sooner after the start, in seconds, are still of it. */
+    private static final double CHEERED_WITHIN = 12;
+
+    /** Words of starting that nobody cheers with. */
+    private static final Pattern BEGINS =
+            Pattern.compile("begin|start|ready|set go|off (?:we|you) go|away we go|go time");
+    /** Words that lead on to something new, whatever goes on. */
+    private static final Pattern MOVES_ON = Pattern.compile(
+            "^(?:on to|onto|now (?:we have|its)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time)");
+
+    /** A count ends this near to where a call of the seconds left put the end, in seconds. */
+    private static final double FORETOLD_WITHIN = 4;
+
+    /** A move's name this soon behind its number, in seconds, belongs to it. */
+    private static final double AT_ONCE = 4;
 
     private static final double SAME_REST = 8;
     private static final double SAME_NEXT = 12;
@@ -81,11 +134,14 @@ public final class CallReader {
 
     private void collect(Collection<String> moves) {
         for (CountRuns.Run run : CountRuns.in(speech)) {
-            claim(run.from(), run.to());
+            // What is said between the numbers may be a call of its own.
+            run.numbers().forEach(n -> claim(n[0], n[1]));
             found.add(new Found(null, run, run.from(), run.to(), run.first(), run.last(), null));
         }
         for (CallPatterns.Rule rule : CallPatterns.RULES) {
-            Matcher m = rule.pattern().matcher(text);
+            // A promise goes on until something else is said.
+            String heard = rule.kind() == CallKind.PROMISE ? unclaimed() : text;
+            Matcher m = rule.pattern().matcher(heard);
             while (m.find()) {
                 if (isFree(m.start(), m.end())) {
                     apply(rule, m);
@@ -99,12 +155,14 @@ public final class CallReader {
     private void apply(CallPatterns.Rule rule, Matcher m) {
         Integer value = rule.value();
         Integer second = null;
-        if (value == null && m.groupCount() >= 1 && m.group(1) != null) {
-            value = "nth".equals(rule.of())
-                    ? Integer.valueOf(NTH.indexOf(m.group(1)) + 1)
-                    : Integer.valueOf(m.group(1));
+        if (value == null) {
+            String first = first(m);
+            value = first == null
+                    ? null
+                    : "nth".equals(rule.of()) ? Integer.valueOf(NTH.indexOf(first) + 1) : Integer.valueOf(first);
         }
-        if (m.groupCount() >= 2 && m.group(2) != null && m.end(2) <= m.end()) {
+        boolean both = m.groupCount() >= 2 && m.group(1) != null && m.group(2) != null;
+        if (both && m.end(2) <= m.end()) {
             second = Integer.valueOf(m.group(2));
         }
         boolean shortMinutes = rule.kind() == CallKind.TOTAL
@@ -112,8 +170,13 @@ public final class CallReader {
                 && value < 4
                 && second == null
                 && !m.group().matches(".*(?:workout|session|video|class|routine).*");
+        boolean tempo = rule.kind() == CallKind.TOTAL
+                && ("work-seconds".equals(rule.of()) || "rest-seconds".equals(rule.of()))
+                && value < SHORTEST_INTERVAL;
+        boolean few = rule.kind() == CallKind.TOTAL && "reps".equals(rule.of()) && value < FEWEST_REPS;
         boolean unitless = rule.kind() == CallKind.REPS_LEFT && value != null && value < 2;
-        if (shortMinutes || unitless) {
+        boolean farOrdinal = rule.kind() == CallKind.ORDINAL && value > MOST_MOVES;
+        if (farOrdinal || shortMinutes || tempo || few || unitless) {
             return;
         }
         claim(m.start(), m.end());
@@ -122,16 +185,56 @@ public final class CallReader {
         }
     }
 
+    /** The number of a call: the first group that is there. */
+    private static String first(Matcher m) {
+        for (int g = 1; g <= m.groupCount(); g++) {
+            if (m.group(g) != null) {
+                return m.group(g);
+            }
+        }
+        return null;
+    }
+
     private void introductions(Collection<String> moves) {
         Map<String, String> names =
                 new TreeMap<>(Comparator.comparing((String s) -> -s.length()).thenComparing(s -> s));
         moves.forEach(m -> names.put(plain(m), m));
         names.remove("");
         String any = names.keySet().stream().map(Pattern::quote).collect(Collectors.joining("|"));
-        String name = any.isEmpty() ? "(?!)" : "(" + any + ")(?:e?s)?";
-        List<Pattern> named = List.of(
+        String planned = any.isEmpty() ? "(?!)" : "(" + any + ")(?:e?s)?";
+        introduced(names, planned);
+        afterOrdinals(names, planned);
+        named(names, planned);
+        String anyWord = "((?:[a-z]+ ){0,2}?" + MOVE_WORDS + ")";
+        afterOrdinals(names, anyWord);
+        named(names, anyWord);
+    }
+
+    /** "Exercise five, everyone, is the row": the name soon behind its number. */
+    private void afterOrdinals(Map<String, String> names, String name) {
+        Pattern after = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,6}?[ .,]+" + name + "(?= )");
+        List<Found> ordinals = found.stream()
+                .filter(f -> f.rule() != null && f.rule().kind() == CallKind.ORDINAL)
+                .filter(f -> OF_A_MOVE.matcher(text.substring(f.from(), f.to())).find())
+                .toList();
+        for (Found ordinal : ordinals) {
+            Matcher m = after.matcher(text.substring(ordinal.to(), Math.min(text.length(), ordinal.to() + 60)));
+            if (m.find()) {
+                int from = ordinal.to() + m.start(1);
+                int to = ordinal.to() + m.end();
+                if (isFree(ordinal.to(), to)) {
+                    claim(from, to);
+                    found.add(new Found(null, null, from, to, null, null, known(names, m.group(1))));
+                }
+            }
+        }
+    }
+
+    /** Moves brought up by their names alone. */
+    private void named(Map<String, String> names, String name) {
+        List<Pattern> ways = List.of(
                 Pattern.compile(
-                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try)|now (?:its |we have |for )?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back to|ready for|then|start(?:ing)? with|called)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
+                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try)|now (?:its |we have |for )?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back to|ready for|then|start(?:ing)? with|called|we got|you have|we (?:move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
                                         .replace("~", "(?:will|are going to)")
                                 + name + "(?= )"),
                 Pattern.compile(
@@ -139,7 +242,25 @@ public final class CallReader {
                                 + name + "(?= )"),
                 Pattern.compile(
                         "(?<=[.,] )(?:(?:and|okay|so|now|its|then|a|our|some|the|into|to|heavy|light|weighted|alternating|same|more|next) )*"
-                                + name + "(?= [.,])"));
+                                + name + "(?= [.,])"),
+                Pattern.compile("(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
+                        + " (?:(?:is|are|is coming|coming|come) (?:up )?next|coming (?:up|at you|in)|up next)(?= )"),
+                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then) )*" + name + " next(?= )"),
+                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*" + name
+                        + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in)\\b)"));
+        for (Pattern pattern : ways) {
+            Matcher m = pattern.matcher(text);
+            while (m.find()) {
+                if (isFree(m.start(), m.end())) {
+                    claim(m.start(), m.end());
+                    found.add(new Found(null, null, m.start(), m.end(), null, null, known(names, m.group(1))));
+                }
+            }
+        }
+    }
+
+    /** "Next up" and the like, with the move where it is one of {@code names}. */
+    private void introduced(Map<String, String> names, String name) {
         for (CallPatterns.Rule rule : CallPatterns.INTRODUCTIONS) {
             Matcher m = rule.pattern().matcher(text);
             Pattern after = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,5}?[ .,]+" + name + "(?= )");
@@ -150,19 +271,16 @@ public final class CallReader {
                     int to = hasMove ? m.end() + move.end() : m.end();
                     claim(m.start(), to);
                     found.add(new Found(
-                            rule, null, m.start(), to, null, null, hasMove ? names.get(move.group(1)) : null));
+                            rule, null, m.start(), to, null, null, hasMove ? known(names, move.group(1)) : null));
                 }
             }
         }
-        for (int i = 0; i < named.size(); i++) {
-            Matcher m = named.get(i).matcher(text);
-            while (m.find()) {
-                if (isFree(m.start(), m.end())) {
-                    claim(m.start(), m.end());
-                    found.add(new Found(null, null, m.start(), m.end(), null, null, names.get(m.group(1))));
-                }
-            }
-        }
+    }
+
+    /** The move of that name, also in the plural; null for one nobody planned. */
+    private static String known(Map<String, String> names, String said) {
+        return names.getOrDefault(
+                said, names.getOrDefault(said.replaceAll("e?s$", ""), names.get(said.replaceAll("s$", ""))));
     }
 
     /** A move's name as {@link Speech} writes it. */
@@ -179,6 +297,17 @@ public final class CallReader {
         return true;
     }
 
+    /** The text with what is understood already struck out. */
+    private String unclaimed() {
+        StringBuilder open = new StringBuilder(text);
+        for (int i = 0; i < claimed.length; i++) {
+            if (claimed[i]) {
+                open.setCharAt(i, '#');
+            }
+        }
+        return open.toString();
+    }
+
     private void claim(int from, int to) {
         for (int i = from; i < to; i++) {
             claimed[i] = true;
@@ -188,6 +317,8 @@ public final class CallReader {
     private final List<Call> calls = new ArrayList<>();
     private boolean working;
     private Time<Axis.Take> lastStart;
+    /** Whether something new was brought up since work was last heard to start: the rest between was perhaps not said. */
+    private boolean previewed;
 
     private List<Call> settle() {
         for (int i = 0; i < found.size(); i++) {
@@ -195,7 +326,10 @@ public final class CallReader {
             if (f.run() != null) {
                 count(f);
             } else if (f.rule() == null) {
-                if (!working && !saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)) {
+                boolean free = !isWorking(f)
+                        || saidWithin(CallKind.ORDINAL, AT_ONCE, f)
+                        || MOVES_ON.matcher(text.substring(f.from(), f.to())).find();
+                if (free && !saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)) {
                     say(CallKind.NEXT_UP, f);
                 }
             } else {
@@ -208,14 +342,39 @@ public final class CallReader {
     private void rule(Found f) {
         switch (f.rule().kind()) {
             case START -> start(f);
-            case REST -> rest(f);
+            case REST -> {
+                boolean left = f.value() != null && !isWorking(f);
+                if (left) {
+                    say(CallKind.SECONDS_LEFT, f);
+                } else {
+                    rest(f);
+                }
+            }
             case NEXT_UP -> {
                 if (!saidWithin(CallKind.NEXT_UP, 4, f)) {
                     say(CallKind.NEXT_UP, f);
                 }
             }
-            case REPS_LEFT -> repsLeft(f);
-            case SECONDS_LEFT, HALF_WAY, LAST_REP, ROUNDS_LEFT, ORDINAL, TOTAL -> {
+            case REPS_LEFT -> {
+                if (!isWorking(f) && OF_ROUNDS.matcher(saidBefore(f)).find()) {
+                    say(CallKind.ROUNDS_LEFT, f);
+                } else {
+                    repsLeft(f);
+                }
+            }
+            case ROUNDS_LEFT -> {
+                boolean unnamed = CallPatterns.TO_GO.equals(f.rule().of())
+                        && !OF_ROUNDS.matcher(saidBefore(f)).find()
+                        && !NAMES_ROUNDS
+                                .matcher(text.substring(f.from(), f.to()))
+                                .find();
+                if (!unnamed) {
+                    say(CallKind.ROUNDS_LEFT, f);
+                } else if (isWorking(f)) {
+                    say(CallKind.REPS_LEFT, f);
+                }
+            }
+            case SECONDS_LEFT, HALF_WAY, LAST_REP, ORDINAL, TOTAL -> {
                 Call last = last(f.rule().kind());
                 boolean again = last != null
                         && java.util.Objects.equals(last.value(), f.value())
@@ -229,11 +388,32 @@ public final class CallReader {
         }
     }
 
+    /** Whether the time left was called since work started, and no repetition. */
+    private boolean isBySeconds() {
+        return lastStart != null
+                && since(CallKind.SECONDS_LEFT, lastStart)
+                && !since(CallKind.REP_COUNT, lastStart)
+                && !since(CallKind.REPS_LEFT, lastStart);
+    }
+
+    private boolean since(CallKind kind, Time<Axis.Take> moment) {
+        Call last = last(kind);
+        return last != null && !last.time().isBefore(moment);
+    }
+
+    private String saidBefore(Found f) {
+        return text.substring(Math.max(0, f.from() - 40), f.from());
+    }
+
     /** Tens of "last ten" are seconds, and so is a "last five" that is then counted down. */
     private void repsLeft(Found f) {
         String words = text.substring(f.from(), f.to());
-        boolean reps =
-                words.contains("rep") || words.contains("side") || words.contains("each") || words.contains("leg");
+        boolean reps = NAMES_A_MOVE.matcher(words).find()
+                || OF_THESE.matcher(soonAfter(f.to())).find()
+                || words.contains("rep")
+                || words.contains("side")
+                || words.contains("each")
+                || words.contains("leg");
         boolean countedDown = found.stream()
                 .anyMatch(r -> r.run() != null
                         && r.run().isDown()
@@ -241,27 +421,45 @@ public final class CallReader {
                         && r.run().secondsEach() < A_SECOND_EACH
                         && r.from() >= f.to()
                         && speech.start(r.from()).since(speech.end(f.to() - 1)).seconds() < f.value() + 1);
-        boolean tens = f.value() >= 10 && f.value() % 5 == 0;
+        boolean tens = f.value() >= 10 && f.value() % 5 == 0 || f.value() == 5 && isBySeconds();
+        Call last = last(CallKind.REPS_LEFT);
+        boolean again = last != null
+                && f.value().equals(last.value())
+                && speech.start(f.from()).since(last.time()).seconds() < SAME_CALL;
+        if (again) {
+            return;
+        }
         say(!reps && (tens || f.value() == 5 && countedDown) ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT, f);
     }
 
     private void start(Found f) {
         boolean counted = saidWithin(CallKind.COUNT_IN, 2.5, f);
-        boolean startedAlready = working && lastStart != null;
+        boolean startedAlready = isWorking(f)
+                && lastStart != null
+                && !previewed
+                && !(sinceStart(f) > CHEERED_WITHIN
+                        && BEGINS.matcher(text.substring(f.from(), f.to())).find());
         if (!counted && !startedAlready && !saidWithin(CallKind.START, 5, f)) {
             say(CallKind.START, f);
         }
         if (!startedAlready) {
-            working = true;
-            lastStart = speech.start(f.from());
+            work(f);
         }
     }
 
     private void rest(Found f) {
         boolean weak = text.substring(f.from(), f.to())
-                .matches(".*(?:thats it|done|shake|catch|relax|release|pause|break|breather|down).*");
-        boolean afterCount = saidWithin(CallKind.COUNT_OUT, 4, f);
-        boolean resting = !working && lastStart != null && !afterCount;
+                .matches(
+                        ".*(?:thats it|done|shake|catch|relax|release|pause|break|breather|down|drop|grab|water|drink|sip|finish).*");
+        Call counted = last(CallKind.COUNT_OUT);
+        // A count down lasts at least its seconds, whatever the caption's times.
+        boolean afterCount =
+                counted != null && speech.start(f.from()).since(counted.time()).seconds() < counted.value() + 4.0;
+        boolean resting = !isWorking(f) && lastStart != null && !afterCount;
+        boolean tied = PUT_DOWN.matcher(text.substring(f.from(), f.to())).find();
+        if (tied && !afterCount && !isForetold(f.to())) {
+            return;
+        }
         if (saidWithin(CallKind.REST, SAME_REST, f) || weak && (resting || lastStart == null)) {
             return;
         }
@@ -286,8 +484,13 @@ public final class CallReader {
             }
             return;
         }
+        boolean working = isWorking(f);
+        boolean onlyIn = working
+                && !previewed
+                && IN_BEFORE.matcher(before).find()
+                && !READY_BEFORE.matcher(before).find();
         boolean starts = STARTS_AFTER.matcher(after).find()
-                || STARTS_BEFORE.matcher(before).find();
+                || STARTS_BEFORE.matcher(before).find() && !onlyIn;
         boolean stops = STOPS_AFTER.matcher(after).find();
         boolean bySecond = run.secondsEach() < A_SECOND_EACH && run.first() <= MOST_SECONDS_COUNTED;
         boolean toTheEnd = run.last() <= 1 || run.last() <= 3 && (starts || stops);
@@ -296,7 +499,8 @@ public final class CallReader {
             kind = CallKind.REP_COUNT;
         } else if (STARTS_AFTER.matcher(after).find()) {
             kind = CallKind.COUNT_IN;
-        } else if (HOLDS_BEFORE.matcher(before).find() && !stops) {
+        } else if (HOLDS_BEFORE.matcher(before).find()
+                && !(stops && ENDS_AFTER.matcher(after).find())) {
             kind = CallKind.REP_COUNT;
         } else if (stops && working) {
             kind = CallKind.COUNT_OUT;
@@ -305,15 +509,53 @@ public final class CallReader {
         } else if (!bySecond && working) {
             kind = run.length() > 3 ? CallKind.REP_COUNT : CallKind.COUNT_OUT;
         } else {
-            kind = working || stops ? CallKind.COUNT_OUT : CallKind.COUNT_IN;
+            boolean ends = working && (!previewed || isForetold(run.to()));
+            kind = ends || stops ? CallKind.COUNT_OUT : CallKind.COUNT_IN;
         }
         say(kind, f);
         if (kind == CallKind.COUNT_IN) {
-            working = true;
-            lastStart = speech.start(f.from());
+            work(f);
         } else if (kind == CallKind.COUNT_OUT) {
-            working = after.matches("^[ .,]*(?:and |now )*(?:switch|swap|change|other side).*");
+            this.working = after.matches("^[ .,]*(?:and |now )*(?:switch|swap|change|other side).*");
         }
+    }
+
+    /** Whether work goes on: it was heard to start, and that is not so long ago that its end must have been missed. */
+    private boolean isWorking(Found f) {
+        return working && !isStale(f);
+    }
+
+    private boolean isStale(Found f) {
+        return working && lastStart != null && sinceStart(f) > longestWork();
+    }
+
+    private double sinceStart(Found f) {
+        return speech.start(f.from()).since(lastStart).seconds();
+    }
+
+    /** What work lasts at the most, in seconds: by what was said of it, else by what is usual. */
+    private double longestWork() {
+        return calls.stream()
+                .filter(c -> c.kind() == CallKind.TOTAL && "work-seconds".equals(c.of()))
+                .mapToDouble(c -> 1.3 * Math.max(c.value(), c.to() == null ? 0 : c.to()) + 8)
+                .max()
+                .orElse(LONGEST_WORK);
+    }
+
+    private void work(Found f) {
+        working = true;
+        previewed = false;
+        lastStart = speech.start(f.from());
+    }
+
+    /** Whether "ten seconds left" was said, as long before the end of what is said up to {@code to}. */
+    private boolean isForetold(int to) {
+        Call left = last(CallKind.SECONDS_LEFT);
+        if (left == null || lastStart == null || left.time().isBefore(lastStart)) {
+            return false;
+        }
+        double end = speech.end(to - 1).since(left.time()).seconds();
+        return Math.abs(end - left.value()) < FORETOLD_WITHIN;
     }
 
     /** What is said in the moments after character {@code at}. */
@@ -329,16 +571,19 @@ public final class CallReader {
         boolean busy = kind == CallKind.REP_COUNT
                 || kind == CallKind.REPS_LEFT
                 || kind == CallKind.LAST_REP
-                || kind == CallKind.SWITCH_SIDE
+                || kind == CallKind.SWITCH_SIDE && lastStart == null
                 || kind == CallKind.HALF_WAY && "interval".equals(of(f));
         if (busy && !working) {
-            working = true;
-            lastStart = speech.start(f.from());
+            work(f);
         }
+        boolean brings = kind == CallKind.NEXT_UP
+                || kind == CallKind.ORDINAL
+                        && OF_A_MOVE.matcher(text.substring(f.from(), f.to())).find();
+        previewed |= working && brings;
         Integer to = kind == CallKind.REP_COUNT || kind == CallKind.TOTAL ? f.second() : null;
         calls.add(new Call(
                 kind,
-                kind == CallKind.LAST_REP || kind == CallKind.PROMISE ? null : f.value(),
+                kind == CallKind.LAST_REP || kind == CallKind.PROMISE || kind == CallKind.REST ? null : f.value(),
                 to,
                 of(f),
                 speech.start(f.from()),
@@ -349,7 +594,9 @@ public final class CallReader {
     private static String of(Found f) {
         return f.move() != null
                 ? f.move()
-                : f.rule() == null || "nth".equals(f.rule().of())
+                : f.rule() == null
+                                || "nth".equals(f.rule().of())
+                                || CallPatterns.TO_GO.equals(f.rule().of())
                         ? null
                         : f.rule().of();
     }

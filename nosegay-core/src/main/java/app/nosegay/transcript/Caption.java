@@ -6,6 +6,7 @@ import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /**
  * One line of a timed transcript.
@@ -24,6 +25,12 @@ public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, L
         this(start, end, text, List.of());
     }
 
+    /** What counts are made of. */
+    private static final Pattern NUMBER = Pattern.compile(
+            "(?i)\\W*(?:\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen)\\W*");
+    /** A count goes by the second or the repetition: each number takes as long as this many syllables. */
+    private static final int COUNTED_SYLLABLES = 3;
+
     /** A line of words that have their own times; at least one. */
     public static Caption of(List<Word> words) {
         String text = String.join(" ", words.stream().map(Word::text).toList());
@@ -40,19 +47,44 @@ public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, L
             return timed;
         }
         String[] parts = text.strip().split("\\s+");
+        int[] syllables = new int[parts.length];
+        int total = 0;
+        int plain = 0;
+        for (int i = 0; i < parts.length; i++) {
+            int own = SpeechRate.syllables(parts[i]);
+            plain += own;
+            syllables[i] = isCounted(parts, i) ? Math.max(own, COUNTED_SYLLABLES) : own;
+            total += syllables[i];
+        }
         Length room = end.since(start);
-        double spokenSeconds = SpeechRate.DEFAULT.toSay(text, false).seconds();
+        double spokenSeconds = SpeechRate.DEFAULT.toSay(text, false).seconds() * total / Math.max(1, plain);
         // Captions often stay up after the last word: a line is never stretched beyond a slow reading of it.
         double seconds = Math.min(room.seconds(), Math.max(spokenSeconds * 1.6, 0.2));
-        int total = Math.max(1, SpeechRate.syllables(text));
         List<Word> words = new ArrayList<>();
         int before = 0;
-        for (String part : parts) {
-            int syllables = SpeechRate.syllables(part);
-            Time<Axis.Take> from = start.plus(Length.ofSeconds(seconds * before / total));
-            before += syllables;
-            words.add(new Word(from, start.plus(Length.ofSeconds(seconds * before / total)), part));
+        for (int i = 0; i < parts.length; i++) {
+            Time<Axis.Take> from = start.plus(Length.ofSeconds(seconds * before / Math.max(1, total)));
+            before += syllables[i];
+            Time<Axis.Take> to = start.plus(Length.ofSeconds(seconds * before / Math.max(1, total)));
+            words.add(new Word(from, to, parts[i]));
         }
         return words;
+    }
+
+    /** Whether a word is one of at least three numbers in a row. */
+    private static boolean isCounted(String[] parts, int at) {
+        int from = at;
+        int to = at;
+        while (from >= 0 && isNumber(parts[from])) {
+            from--;
+        }
+        while (to < parts.length && isNumber(parts[to])) {
+            to++;
+        }
+        return to - from - 1 >= 3;
+    }
+
+    private static boolean isNumber(String word) {
+        return NUMBER.matcher(word).matches();
     }
 }

@@ -7,8 +7,8 @@ import java.util.regex.Pattern;
 
 /** Unbroken counts in {@link Speech}: numbers that go up or down by one, with little said between them. */
 final class CountRuns {
-    /** A count: where it is in the text, its first and last number, and how fast it goes. */
-    record Run(int from, int to, int first, int last, double secondsEach) {
+    /** A count: where it is in the text, its first and last number, how fast it goes, and where each number is. */
+    record Run(int from, int to, int first, int last, double secondsEach, List<int[]> numbers) {
         boolean isDown() {
             return last < first;
         }
@@ -19,7 +19,7 @@ final class CountRuns {
     }
 
     private static final Pattern NUMBER = Pattern.compile(
-            "(?<= )(?:(\\d{1,3}) to(?= 1 )|(\\d{1,3}))(?! (?:seconds?|minutes?|more|reps?|rounds?|sets?|left|to go|times?|exercises?|moves?|of|on each|each|per|inch|pounds?|kilos?|percent|degrees?)\\b)(?= |$)");
+            "(?<= )(?<!last |final )(?:(\\d{1,3}) to(?= 1 )|(\\d{1,3}))(?! (?:seconds?|minutes?|more|reps?|rounds?|sets?(?! (?:it|them|the|your|down))|left|to go|times|time (?:each|through|around|per)|exercises?|moves?|of|on each|each|per|inch|pounds?|kilos?|percent|degrees?)\\b)(?= |$)");
     /** Words between two numbers of one count, at most. */
     private static final int MOST_WORDS = 5;
 
@@ -27,6 +27,9 @@ final class CountRuns {
     private static final Pattern BETWEEN = Pattern.compile("[a-z]+");
     private static final Pattern BREAKS_A_COUNT =
             Pattern.compile("\\b(?:seconds?|minutes?|rounds?|sets?|more|left|number|exercise|move|last|final|next)\\b");
+
+    private static final Pattern COUNTED_ON =
+            Pattern.compile("^[ .,]*(?:and |ready )?(?:go|begin|start|rest|stop|lets go|done|switch|relax)\\b");
 
     private CountRuns() {}
 
@@ -82,14 +85,24 @@ final class CountRuns {
         return BETWEEN.matcher(between).results().count() <= 1;
     }
 
+    /** "Three, two, go": the last number is the word itself; or "in three, two" and a breath. */
+    private static boolean isCountedOn(int from, int to, Speech speech) {
+        String text = speech.text();
+        return COUNTED_ON
+                        .matcher(text.substring(to, Math.min(text.length(), to + 20)))
+                        .find()
+                || text.substring(0, from).endsWith(" in ");
+    }
+
     private static void close(List<int[]> run, List<Run> runs, Speech speech) {
         if (!run.isEmpty()) {
             int[] first = run.get(0);
             int[] last = run.get(run.size() - 1);
             double seconds = speech.start(last[0]).since(speech.start(first[0])).seconds();
-            boolean countdown = last[2] <= 1 && first[2] > last[2];
-            if (run.size() >= 3 || run.size() == 2 && countdown && isClose(first, last, speech)) {
-                runs.add(new Run(first[0], last[1], first[2], last[2], seconds / (run.size() - 1)));
+            boolean down = first[2] > last[2] && isClose(first, last, speech);
+            boolean countdown = down && (last[2] <= 1 || last[2] == 2 && isCountedOn(first[0], last[1], speech));
+            if (run.size() >= 3 || run.size() == 2 && countdown) {
+                runs.add(new Run(first[0], last[1], first[2], last[2], seconds / (run.size() - 1), List.copyOf(run)));
             }
         }
         run.clear();

@@ -20,8 +20,9 @@ import java.util.Locale;
  * words.
  */
 public final class CallSheet {
-    /** The sheets; the last was kept unseen while the reader was written. */
-    public static final List<String> NAMES = List.of("calls-a.txt", "calls-b.txt", "calls-c.txt", "calls-d.txt");
+    /** The sheets; what each was used for stands at its head. */
+    public static final List<String> NAMES =
+            List.of("calls-a.txt", "calls-b.txt", "calls-c.txt", "calls-d.txt", "calls-e.txt", "calls-f.txt");
 
     /** A call may be found this much before its caption begins … */
     private static final double BEFORE_SECONDS = 1.5;
