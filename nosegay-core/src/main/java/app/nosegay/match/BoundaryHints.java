@@ -35,6 +35,9 @@ final class BoundaryHints {
     private final float[] change;
     private final float[] ends;
     private final float[] fluffs;
+    /** Where the first word is said. */
+    private final float[] greeting;
+
     private final SeenHints seen;
     private final VoiceHints voice;
     private final Map<String, double[]> mentions = new HashMap<>();
@@ -93,6 +96,7 @@ final class BoundaryHints {
         change = new float[bins];
         ends = new float[bins];
         fluffs = new float[bins];
+        greeting = new float[bins];
         List<BeepPattern.Signal> signals = BeepPattern.of(take.beeps());
         timed = signals.stream().filter(s -> !s.pip()).count() >= MatchWeights.TIMER_SHARE * turns(timeline, take);
         for (BeepPattern.Signal signal : signals) {
@@ -107,6 +111,9 @@ final class BoundaryHints {
                 .filter(b -> timed && !b.pip())
                 .map(BeepPattern.Signal::seconds)
                 .toList();
+        take.words().stream()
+                .min(java.util.Comparator.comparing(Caption::start))
+                .ifPresent(c -> bump(greeting, c.start().seconds(), MatchWeights.GREETED_SIGMA, MatchWeights.GREETED));
         for (Caption c : take.words()) {
             if (Stretches.isFluff(c.text())) {
                 bump(fluffs, c.start().seconds(), MatchWeights.FLUFF_SIGMA, MatchWeights.FLUFF_SAID);
@@ -286,7 +293,9 @@ final class BoundaryHints {
     private float[] sum(int ending, int starting) {
         Segment before = segment(ending);
         Segment after = segment(starting);
-        float[] kinds = sum(before, after);
+        float[] kinds = starting == 0 && before == null && after.kind() == SegmentKind.TALK
+                ? sums.computeIfAbsent("greeting", x -> greeted(sum(null, after)))
+                : sum(before, after);
         if (!voice.isTelling()) {
             return kinds;
         }
@@ -300,6 +309,12 @@ final class BoundaryHints {
             }
             return sum;
         });
+    }
+
+    private float[] greeted(float[] kinds) {
+        float[] sum = kinds.clone();
+        addTo(sum, greeting, 1);
+        return sum;
     }
 
     private float[] sum(Segment before, Segment after) {
@@ -372,8 +387,13 @@ final class BoundaryHints {
             default ->
                 !s.kind().isMoving()
                         ? -1
-                        : s.move() != null && HELD.matcher(s.move()).matches() ? 0 : 1;
+                        : isHeld(s.move()) ? 0 : 1;
         };
+    }
+
+    /** Whether a move is held still, by its name. */
+    static boolean isHeld(String move) {
+        return move != null && HELD.matcher(move).matches();
     }
 
     /** A running sum: its value over a stretch is the difference of two entries. */

@@ -269,12 +269,14 @@ final class CallCheck {
         }
     }
 
-    /** Calls of time left and of half-way in the script, where most were made and one was not. */
+    /** Calls of time left and of half-way in the script, where most were made in intervals of that kind and one was not. */
     private void never(CuePlan cues) {
         Map<String, List<Due>> byCall = new LinkedHashMap<>();
         for (ScriptLine line : cues.lines()) {
             if (line.isCall()) {
-                due(line).ifPresent(d -> byCall.computeIfAbsent(d.words(), w -> new ArrayList<>())
+                // Who never calls in a warm-up has not forgotten it in one.
+                due(line).ifPresent(d -> byCall.computeIfAbsent(
+                                d.words() + intervals.get(d.segment()).kind(), w -> new ArrayList<>())
                         .add(d));
             }
         }

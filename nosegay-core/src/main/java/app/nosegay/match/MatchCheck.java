@@ -270,7 +270,9 @@ public final class MatchCheck {
         for (int i = 0; i < parts.size(); i++) {
             Segment part = interval.segments().get(i);
             double early = parts.get(i).end().since(parts.get(i).performedEnd()).seconds();
-            if (early > EARLY && part.kind().isMoving() && part.reps() == null) {
+            boolean moves = part.kind() == SegmentKind.WORK || part.kind() == SegmentKind.WARMUP;
+            boolean timed = moves && part.reps() == null && !BoundaryHints.isHeld(part.move());
+            if (timed && early > Math.max(EARLY, oneRep(part.id()))) {
                 add(
                         "match.short-set",
                         Severity.LOOK,
@@ -279,6 +281,14 @@ public final class MatchCheck {
                         "end it earlier, or film it again");
             }
         }
+    }
+
+    /** How long a repetition takes, in seconds: nobody begins one that cannot be finished. 0 where too few were found. */
+    private double oneRep(String segment) {
+        List<Time<Axis.Take>> reps = match.reps().getOrDefault(segment, List.of());
+        return reps.size() < 3
+                ? 0
+                : reps.get(reps.size() - 1).since(reps.get(0)).seconds() / (reps.size() - 1);
     }
 
     private List<Match.Placed> placed(Interval interval) {

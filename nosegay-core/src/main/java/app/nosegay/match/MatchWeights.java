@@ -71,6 +71,10 @@ final class MatchWeights {
     static final double WORD = 4;
     /** How closely people say it on the moment, in seconds. */
     static final double WORD_SIGMA = 0.5;
+    /** The workout begins with talk where the first word of a take is said … */
+    static final double GREETED = 5.5;
+    /** … within this, in seconds. */
+    static final double GREETED_SIGMA = 0.6;
     /** "Ten seconds" or "half-way" tells of a boundary further on. */
     static final double CALL = 1.5;
     /** How well such a call is timed, in seconds. */
