@@ -41,6 +41,9 @@ final class BoundaryHints {
     private final SeenHints seen;
     private final VoiceHints voice;
     private final Map<String, double[]> mentions = new HashMap<>();
+    /** When each move is named for the first time in a while, in seconds. */
+    private final Map<String, List<Double>> namedFirst = new HashMap<>();
+
     private final Map<String, double[]> expected = new HashMap<>();
     private final List<String> moves;
     private final Map<String, float[]> sums = new ConcurrentHashMap<>();
@@ -209,6 +212,14 @@ final class BoundaryHints {
     /** Cumulative weight of each move's name being said. */
     private void mention(List<SpokenNames.Mention> said) {
         moves.forEach(move -> mentions.put(move, new double[bins + 1]));
+        Map<String, Double> last = new HashMap<>();
+        for (SpokenNames.Mention m : said) {
+            double at = m.time().seconds();
+            Double before = last.put(m.move(), at);
+            if (m.weight() >= 1 && (before == null || at - before > MatchWeights.NAMED_BEFORE)) {
+                namedFirst.computeIfAbsent(m.move(), x -> new ArrayList<>()).add(at);
+            }
+        }
         for (SpokenNames.Mention m : said) {
             int b = bin(m.time().seconds());
             if (b >= 0 && b < bins) {
@@ -296,11 +307,18 @@ final class BoundaryHints {
         float[] kinds = starting == 0 && before == null && after.kind() == SegmentKind.TALK
                 ? sums.computeIfAbsent("greeting", x -> greeted(sum(null, after)))
                 : sum(before, after);
-        if (!voice.isTelling()) {
+        List<Double> names = isUnintroduced(before, after) ? namedFirst.getOrDefault(after.move(), List.of()) : List.of();
+        if (!voice.isTelling() && names.isEmpty()) {
             return kinds;
         }
         return sums.computeIfAbsent(ending + ">" + starting, x -> {
             float[] sum = kinds.clone();
+            float[] named = new float[bins];
+            names.forEach(t -> bump(named, t, MatchWeights.NAMED_SIGMA, MatchWeights.NAMED_AT_START));
+            addTo(sum, named, 1);
+            if (!voice.isTelling()) {
+                return sum;
+            }
             if (before != null) {
                 addTo(sum, voice.ending(ending), 1);
             }
@@ -309,6 +327,12 @@ final class BoundaryHints {
             }
             return sum;
         });
+    }
+
+    /** Whether there is no rest in which a move could be introduced: it is named as it begins. */
+    private static boolean isUnintroduced(Segment before, Segment after) {
+        boolean follows = before != null && before.kind() != SegmentKind.REST && before.kind() != SegmentKind.SWITCH;
+        return follows && isWork(after) && after.move() != null && !after.move().equals(before.move());
     }
 
     private float[] greeted(float[] kinds) {

@@ -113,6 +113,10 @@ final class MatchWeights {
     static final double NAMED_BEFORE = 25;
     /** … or this soon after. */
     static final double NAMED_AFTER = 6;
+    /** Where no rest goes before it, it is named as it begins … */
+    static final double NAMED_AT_START = 2;
+    /** … within this, in seconds. */
+    static final double NAMED_SIGMA = 1.5;
     /** However often it is named. */
     static final double NAMED_AT_MOST = 7;
     /** Two moves are taken for exchanged when their names tell it by three mentions more than the plan's order. */
