@@ -307,7 +307,8 @@ final class BoundaryHints {
         float[] kinds = starting == 0 && before == null && after.kind() == SegmentKind.TALK
                 ? sums.computeIfAbsent("greeting", x -> greeted(sum(null, after)))
                 : sum(before, after);
-        List<Double> names = isUnintroduced(before, after) ? namedFirst.getOrDefault(after.move(), List.of()) : List.of();
+        List<Double> names =
+                isUnintroduced(before, after) ? namedFirst.getOrDefault(after.move(), List.of()) : List.of();
         if (!voice.isTelling() && names.isEmpty()) {
             return kinds;
         }
@@ -408,10 +409,7 @@ final class BoundaryHints {
         return switch (s.kind()) {
             case SWITCH, COOLDOWN -> 0;
             case TALK, DEMO -> -MatchWeights.TALK_MOTION_SHARE;
-            default ->
-                !s.kind().isMoving()
-                        ? -1
-                        : isHeld(s.move()) ? 0 : 1;
+            default -> !s.kind().isMoving() ? -1 : isHeld(s.move()) ? 0 : 1;
         };
     }
 

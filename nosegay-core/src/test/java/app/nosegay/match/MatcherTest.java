@@ -118,6 +118,40 @@ class MatcherTest {
         assertThat(longer.segment("a/plank/r1").orElseThrow().drift().seconds()).isBetween(16.8, 17.2);
     }
 
+    /** Talk has no beep at its beginning and no length anybody keeps to. */
+    @Test
+    void theWorkoutBeginsWhereTheFirstWordIsSaid() {
+        List<Double> beeps = new ArrayList<>();
+        boundaries(14).stream().filter(b -> b > 20).forEach(beeps::add);
+        TakeEvidence silent = take(timeline.total().seconds() + 30, beeps);
+        // Four seconds of talk more than planned, after ten of silence.
+        TakeEvidence greeted = silent.withWords(
+                List.of(new Caption(Time.ofSeconds(10), Time.ofSeconds(12), "hello and welcome to my kitchen")));
+        assertThat(match(silent).segments().get(0).start().seconds()).isBetween(13.5, 14.5);
+        assertThat(match(greeted).segments().get(0).start().seconds()).isBetween(9.5, 10.5);
+        assertThat(match(greeted).segments().get(1).start().seconds()).isBetween(33.9, 34.1);
+    }
+
+    @Test
+    void aMoveThatNoRestIntroducesBeginsWhereItIsNamed() {
+        Timeline flowing = SampleSheets.timeline(
+                "title: T\ntalk Hi  0:20\nwarm-up  each 0:30\n  march in place\n  arm circle\n  hip hinge drill\ntalk Bye  0:20\n");
+        List<Caption> words = List.of(
+                words(1, "hello everybody good to see you"),
+                words(22.5, "start with march in place"),
+                words(55.5, "now arm circle big and slow"),
+                words(84, "and hip hinge drill hands on the hips"),
+                words(118, "and that was all for today"));
+        Match m = Matcher.match(
+                flowing, List.of(take(135, List.of()).withWords(words)), Arrays.asList((ShootLog) null), List.of());
+        assertThat(m.segments().get(2).start().seconds()).isBetween(53.5, 57.0);
+        assertThat(m.segments().get(3).start().seconds()).isBetween(82.5, 85.5);
+    }
+
+    private static Caption words(double at, String text) {
+        return new Caption(Time.ofSeconds(at), Time.ofSeconds(at + 2.5), text);
+    }
+
     @Test
     void aTakeGoesOnWhereTheOneBeforeItBrokeOff() {
         // Rounds are alike: the second file could be any of them but for the first one.
