@@ -116,7 +116,7 @@ final class BenchCommand implements Callable<Integer> {
 
     /** Something timed. */
     @FunctionalInterface
-    private interface Timed {
+    interface Timed {
         void run() throws Exception;
     }
 
@@ -153,8 +153,10 @@ final class BenchCommand implements Callable<Integer> {
                     RUNS);
             if (wanted("reading")) {
                 double decode = median(() -> decodeOnly(take));
-                double read = median(() -> TakeReader.read(take, "t", Progress.NONE));
+                Path proxy = folder.resolve("proxy.mp4");
+                double read = median(() -> TakeReader.read(take, "t", proxy, Progress.NONE));
                 row(out, "reading a take ÷ bare decode", read / decode, "≤ 1.3", read, decode);
+                LookBench.scrubbing(out, take, proxy, TAKE_SECONDS);
             }
             if (wanted("rendering")) {
                 render(out, take, folder);
@@ -169,7 +171,8 @@ final class BenchCommand implements Callable<Integer> {
                 ProofBench.rows(out);
             }
             if (wanted("starting")) {
-                startUp(out);
+                LookBench.startUp(out, RUNS);
+                LookBench.scrolling(out, folder);
             }
             out.flush();
         } finally {
@@ -191,7 +194,7 @@ final class BenchCommand implements Callable<Integer> {
         out.flush();
     }
 
-    private static double median(Timed timed) throws Exception {
+    static double median(Timed timed) throws Exception {
         timed.run(); // warms caches and compiler
         double[] seconds = new double[RUNS];
         for (int i = 0; i < RUNS; i++) {
@@ -356,36 +359,5 @@ final class BenchCommand implements Callable<Integer> {
                 e.motion(),
                 new TakeEvidence.Poses(POSE_HZ, POSE_CELLS, grey),
                 e.words());
-    }
-
-    /** Starts the window in a process of its own, which ends as soon as it is shown. */
-    private static void startUp(PrintWriter out) throws Exception {
-        boolean screen = System.getenv("DISPLAY") != null
-                || !System.getProperty("os.name").startsWith("Linux");
-        if (!screen) {
-            out.println("start to first usable window                 not measured: there is no screen");
-            return;
-        }
-        List<String> command = new ArrayList<>(
-                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
-        String archive = System.getProperty("nosegay.archive", "");
-        if (Files.exists(Path.of(archive)) && !archive.isEmpty()) {
-            command.add("-XX:SharedArchiveFile=" + archive);
-        }
-        command.addAll(List.of(
-                "-Dnosegay.exit-when-shown=true",
-                "-cp",
-                System.getProperty("java.class.path"),
-                "app.nosegay.cli.Main"));
-        double seconds = median(() -> {
-            Process window = new ProcessBuilder(command)
-                    .redirectErrorStream(true)
-                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                    .start();
-            if (window.waitFor() != 0) {
-                throw new IOException("the window did not open");
-            }
-        });
-        out.printf(Locale.ROOT, "%-42s %6.2f s bar ≤ 3 s%n", "start to first usable window", seconds);
     }
 }

@@ -59,7 +59,7 @@ final class PlanBench {
                 () -> Programme.of(WorkoutJson.read(file), List.of(), List.of(), LIBRARY));
     }
 
-    private static String sheet(int blocks, int moves) {
+    static String sheet(int blocks, int moves) {
         List<String> names =
                 List.of("squat", "push-up", "single-arm row  sides halves", "plank", "reverse lunge  sides alternate");
         StringBuilder sheet = new StringBuilder(

@@ -1,5 +1,6 @@
 package app.nosegay.desktop;
 
+import app.nosegay.desktop.match.ScoreScroll;
 import app.nosegay.jobs.Demo;
 import app.nosegay.paint.Typefaces;
 import java.nio.file.Files;
@@ -18,6 +19,11 @@ public final class NosegayApp extends Application {
 
     @Override
     public void start(Stage stage) throws Exception {
+        String scrolled = System.getProperty("nosegay.scroll-score");
+        if (scrolled != null) {
+            scroll(stage, Files.readString(Path.of(scrolled)));
+            return;
+        }
         List<String> given = getParameters().getRaw();
         String mode = given.isEmpty() ? "open" : given.get(0);
         String file = given.size() < 2 ? "" : given.get(1);
@@ -62,6 +68,19 @@ public final class NosegayApp extends Application {
         });
         stage.show();
         return shell;
+    }
+
+    /** For the bench: the Score of a sheet alone, scrolled to its end; prints the slow frames' time in milliseconds. */
+    private static void scroll(Stage stage, String sheet) {
+        ScoreScroll score = new ScoreScroll();
+        Scene scene = new Scene(score.view(), WIDTH, HEIGHT);
+        scene.getStylesheets().add(NosegayApp.class.getResource("nosegay.css").toExternalForm());
+        stage.setScene(scene);
+        stage.show();
+        score.start(sheet, seconds -> {
+            System.out.println(ScoreScroll.written(seconds));
+            Platform.exit();
+        });
     }
 
     private static void openDemo(Shell shell, Path folder) {

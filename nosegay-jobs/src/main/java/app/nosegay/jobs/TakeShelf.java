@@ -11,12 +11,8 @@ import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import java.awt.Graphics2D;
-import java.awt.image.BufferedImage;
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
@@ -25,7 +21,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
-import javax.imageio.ImageIO;
 
 /**
  * What was read from takes, kept beside the workout in {@code .nosegay/} by the recording's fingerprint, so that each is decoded once. The
@@ -33,7 +28,7 @@ import javax.imageio.ImageIO;
  */
 public final class TakeShelf {
     /** Raise when reading changes, so that old entries are read again. */
-    private static final int FORMAT = 7;
+    private static final int FORMAT = 8;
 
     private TakeShelf() {}
 
@@ -43,7 +38,7 @@ public final class TakeShelf {
         if (!Files.isRegularFile(movie)) {
             throw new MediaException(movie, "there is no such file; choose it again or bring it back");
         }
-        Path entry = workoutFolder.resolve(".nosegay").resolve(Media.fingerprint(movie) + ".reading");
+        Path entry = entry(movie, workoutFolder, ".reading");
         if (Files.exists(entry)) {
             try (DataInputStream in = new DataInputStream(new BufferedInputStream(Files.newInputStream(entry)))) {
                 if (in.readInt() == FORMAT) {
@@ -56,9 +51,18 @@ public final class TakeShelf {
                 Files.deleteIfExists(entry);
             }
         }
-        TakeReader.Reading reading = TakeReader.read(movie, id, progress);
+        TakeReader.Reading reading = TakeReader.read(movie, id, proxy(movie, workoutFolder), progress);
         keep(entry, reading);
         return reading;
+    }
+
+    private static Path entry(Path movie, Path workoutFolder, String kind) throws IOException {
+        return workoutFolder.resolve(".nosegay").resolve(Media.fingerprint(movie) + kind);
+    }
+
+    /** Where the small copy of {@code movie} for scrubbing is, once it was read. */
+    public static Path proxy(Path movie, Path workoutFolder) throws IOException {
+        return entry(movie, workoutFolder, ".proxy.mp4");
     }
 
     private static void keep(Path entry, TakeReader.Reading reading) {
@@ -105,7 +109,6 @@ public final class TakeShelf {
         out.writeInt(p == null ? 0 : p.cells());
         out.writeInt(p == null ? 0 : p.grey().length);
         out.write(p == null ? new byte[0] : p.grey());
-        thumbnails(out, reading.thumbnails());
     }
 
     private static void trace(DataOutputStream out, Trace trace) throws IOException {
@@ -114,22 +117,6 @@ public final class TakeShelf {
         for (float v : trace.values()) {
             out.writeFloat(v);
         }
-    }
-
-    private static void thumbnails(DataOutputStream out, List<BufferedImage> thumbs) throws IOException {
-        int n = thumbs.size();
-        BufferedImage strip = new BufferedImage(
-                TakeReader.THUMB_WIDTH, TakeReader.THUMB_HEIGHT * Math.max(1, n), BufferedImage.TYPE_INT_RGB);
-        Graphics2D g = strip.createGraphics();
-        for (int i = 0; i < n; i++) {
-            g.drawImage(thumbs.get(i), 0, i * TakeReader.THUMB_HEIGHT, null);
-        }
-        g.dispose();
-        ByteArrayOutputStream png = new ByteArrayOutputStream();
-        ImageIO.write(strip, "png", png);
-        out.writeInt(n);
-        out.writeInt(png.size());
-        png.writeTo(out);
     }
 
     private static TakeReader.Reading load(DataInputStream in, Path movie, String id) throws IOException {
@@ -151,17 +138,10 @@ public final class TakeShelf {
         double hz = in.readDouble();
         int cells = in.readInt();
         byte[] grey = in.readNBytes(in.readInt());
-        int n = in.readInt();
-        BufferedImage strip = ImageIO.read(new ByteArrayInputStream(in.readNBytes(in.readInt())));
-        List<BufferedImage> thumbs = new ArrayList<>();
-        for (int i = 0; i < n; i++) {
-            thumbs.add(
-                    strip.getSubimage(0, i * TakeReader.THUMB_HEIGHT, TakeReader.THUMB_WIDTH, TakeReader.THUMB_HEIGHT));
-        }
         TakeEvidence.Poses poses = cells == 0 ? null : new TakeEvidence.Poses(hz, cells, grey);
         TakeEvidence evidence = new TakeEvidence(
                 id, movie.toString(), length, tones, beeps, loudness, motion, poses, List.of(), levels);
-        return new TakeReader.Reading(MediaInput.probe(movie), evidence, thumbs);
+        return new TakeReader.Reading(MediaInput.probe(movie), evidence);
     }
 
     private static Trace trace(DataInputStream in) throws IOException {

@@ -137,6 +137,15 @@ public record WorkoutMedia(
         return Programme.of(workout, evidence, logs, Libraries.current());
     }
 
+    /** Where the small copy of a take for scrubbing is, if there is one; null when the take itself is gone. */
+    public Path proxy(Path take) {
+        try {
+            return TakeShelf.proxy(take, folder);
+        } catch (IOException e) {
+            return null;
+        }
+    }
+
     /** The takes' files by id. */
     public Map<String, Path> files(Workout workout) {
         Map<String, Path> files = new LinkedHashMap<>();

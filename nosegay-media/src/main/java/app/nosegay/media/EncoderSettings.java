@@ -24,6 +24,8 @@ public record EncoderSettings(String preset, int quality, double keyFrameSeconds
     public static final EncoderSettings FINISHED = new EncoderSettings("veryfast", 20, 2, false);
     /** Takes are scrubbed: key frames every second, and the fastest preset, since they are only material. */
     public static final EncoderSettings TAKE = new EncoderSettings("ultrafast", 20, 1, false);
+    /** For scrubbing: every picture stands alone. */
+    static final EncoderSettings PROXY = new EncoderSettings("ultrafast", 28, 0.01, false);
     /** For a camera that is being recorded: readable up to the last second whenever it ends. */
     public static final EncoderSettings LIVE = new EncoderSettings("ultrafast", 20, 1, true);
 }

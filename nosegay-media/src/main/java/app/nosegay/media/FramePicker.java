@@ -7,6 +7,7 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
+import java.util.function.BooleanSupplier;
 
 /** Shows exact frames of one take, anywhere; going on a little is quicker than going back. Not thread-safe. */
 public final class FramePicker implements AutoCloseable {
@@ -32,6 +33,11 @@ public final class FramePicker implements AutoCloseable {
 
     /** The frame on screen at {@code time}, fitted into {@code width} × {@code height}; the last one after the end; null when none can be decoded. */
     public BufferedImage frameAt(Time<Axis.Take> time, int width, int height) {
+        return frameAt(time, width, height, () -> true);
+    }
+
+    /** The same while it is {@code wanted}; null as soon as it no longer is. */
+    BufferedImage frameAt(Time<Axis.Take> time, int width, int height, BooleanSupplier wanted) {
         boolean onward = at != null && !time.isBefore(at) && time.since(at).compareTo(DECODE_ON) <= 0;
         if (!onward) {
             input.seek(time);
@@ -41,6 +47,9 @@ public final class FramePicker implements AutoCloseable {
         double half = video.framesPerSecond() > 0 ? 0.5 / video.framesPerSecond() : 0.017;
         boolean any = at != null;
         while (at == null || time.since(at).seconds() > half) {
+            if (!wanted.getAsBoolean()) {
+                return null;
+            }
             if (input.next() != MediaInput.Kind.VIDEO) {
                 break;
             }

@@ -11,15 +11,14 @@ import app.nosegay.match.TakeEvidence;
 import app.nosegay.match.Trace;
 import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Length;
-import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
-/** Reads all evidence from one take in one streaming pass: sync tones, beeps, loudness, motion, small poses and thumbnails. */
+/** Reads all evidence from one take in one streaming pass: sync tones, beeps, loudness, motion and small poses; and writes its proxy. */
 public final class TakeReader {
     private static final int SOUND_HZ = 16_000;
     private static final int LOUDNESS_HZ = 20;
@@ -30,17 +29,12 @@ public final class TakeReader {
     private static final int LOOK_HEIGHT = 72;
     private static final int POSE_WIDTH = TakeEvidence.Poses.WIDTH;
     private static final int POSE_HEIGHT = 18;
-    public static final int THUMB_WIDTH = 128;
-    public static final int THUMB_HEIGHT = 72;
-    /** A thumbnail every so many seconds. */
-    public static final double THUMB_SECONDS = 5;
     /** A cell counts as changed when its brightness moves by more than camera noise. */
     private static final int NOISE = 6;
 
     private final SyncListener sync = new SyncListener(SOUND_HZ);
     private final BeepListener beeps = new BeepListener(SOUND_HZ);
     private final ByteArrayOutputStream poses = new ByteArrayOutputStream();
-    private final List<BufferedImage> thumbs = new ArrayList<>();
     private float[] loudness = new float[1024];
     private int loudnessCount;
     private double blockEnergy;
@@ -50,6 +44,7 @@ public final class TakeReader {
     private byte[] lastLook;
     private LoudnessMeter meter;
     private boolean unmetered;
+    private ProxyWriter proxy;
     private long soundSamples;
     private long lastMicros;
     private int rotation;
@@ -57,20 +52,25 @@ public final class TakeReader {
     private TakeReader() {}
 
     /** What one pass over a take gives. */
-    public record Reading(MediaInfo info, TakeEvidence evidence, List<BufferedImage> thumbnails) {}
+    public record Reading(MediaInfo info, TakeEvidence evidence) {}
 
     /** Reads {@code file} whole; may take as long as decoding it does. */
     public static Reading read(Path file, String id, Progress progress) throws MediaException {
-        return new TakeReader().pass(file, id, progress);
+        return read(file, id, null, progress);
     }
 
-    private Reading pass(Path file, String id, Progress progress) throws MediaException {
+    /** The same; a small copy for scrubbing is written to {@code proxy}, where there is a picture and it can be. */
+    public static Reading read(Path file, String id, Path proxy, Progress progress) throws MediaException {
+        return new TakeReader().pass(file, id, proxy, progress);
+    }
+
+    private Reading pass(Path file, String id, Path small, Progress progress) throws MediaException {
         try (MediaInput input = new MediaInput(file, true, true);
                 PictureScaler look = new PictureScaler(LOOK_WIDTH, LOOK_HEIGHT, AV_PIX_FMT_GRAY8, SWS_FAST_BILINEAR);
                 PictureScaler pose = pose(input.info().video());
-                UprightPicture thumb = thumb(input.info().video());
                 SoundConverter sound = new SoundConverter(SOUND_HZ, 1)) {
             MediaInfo info = input.info();
+            proxy = small == null || info.video() == null ? null : proxy(small, info.video());
             rotation = info.video() == null ? 0 : info.video().rotation();
             double length = Math.max(0.001, info.length().seconds());
             MediaInput.Kind kind = input.next();
@@ -80,7 +80,7 @@ public final class TakeReader {
                 if (kind == MediaInput.Kind.AUDIO) {
                     hear(input, sound);
                 } else {
-                    see(input, look, pose, thumb);
+                    see(input, look, pose);
                 }
                 if (frames++ % 25 == 0) {
                     progress.at(Math.min(1, input.time().seconds() / length));
@@ -94,9 +94,11 @@ public final class TakeReader {
             boolean cutOff =
                     info.length().micros() > 0 && seen.seconds() < info.length().seconds() - 2;
             Length used = cutOff || info.length().micros() == 0 ? seen : info.length();
+            finishProxy();
             SoundLevels levels = meter == null ? SoundLevels.NONE : meter.levels();
-            return new Reading(info, evidence(file, id, used).withLevels(levels), thumbs);
+            return new Reading(info, evidence(file, id, used).withLevels(levels));
         } finally {
+            closeProxy();
             if (meter != null) {
                 meter.close();
             }
@@ -110,8 +112,34 @@ public final class TakeReader {
                 : new PictureScaler(POSE_WIDTH, POSE_HEIGHT, AV_PIX_FMT_GRAY8, SWS_AREA);
     }
 
-    private static UprightPicture thumb(MediaInfo.Video video) {
-        return video == null ? null : new UprightPicture(video, THUMB_WIDTH, THUMB_HEIGHT, SWS_FAST_BILINEAR);
+    /** Without a proxy scrubbing is slower, no more: where it cannot be written the take is read all the same. */
+    private static ProxyWriter proxy(Path file, MediaInfo.Video video) {
+        try {
+            return new ProxyWriter(file, video);
+        } catch (IOException e) {
+            return null;
+        }
+    }
+
+    private void finishProxy() {
+        if (proxy != null) {
+            try {
+                proxy.finish();
+            } catch (IOException e) {
+                closeProxy();
+            }
+        }
+    }
+
+    private void closeProxy() {
+        if (proxy != null) {
+            try {
+                proxy.close();
+            } catch (IOException e) {
+                // A half of it is left at the most, under another name.
+            }
+            proxy = null;
+        }
     }
 
     private void hear(MediaInput input, SoundConverter sound) {
@@ -161,12 +189,13 @@ public final class TakeReader {
         return count < values.length ? values : Arrays.copyOf(values, values.length * 2);
     }
 
-    private void see(MediaInput input, PictureScaler look, PictureScaler pose, UprightPicture thumb) {
+    private void see(MediaInput input, PictureScaler look, PictureScaler pose) {
         double seconds = input.time().seconds();
-        if (seconds >= thumbs.size() * THUMB_SECONDS) {
-            BufferedImage image = thumb.of(input.frame());
-            while (thumbs.size() * THUMB_SECONDS <= seconds) {
-                thumbs.add(image);
+        if (proxy != null) {
+            try {
+                proxy.see(input.frame(), seconds);
+            } catch (IOException e) {
+                closeProxy();
             }
         }
         if (seconds * MOTION_HZ < motionCount - 0.25) {

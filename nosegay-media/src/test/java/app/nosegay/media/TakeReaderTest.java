@@ -2,6 +2,7 @@ package app.nosegay.media;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.match.TakeEvidence;
 import app.nosegay.shoot.SyncTone;
@@ -64,8 +65,41 @@ class TakeReaderTest {
     }
 
     @Test
-    void thumbnailsComeEveryFiveSeconds() throws IOException {
-        assertThat(TakeReader.read(film, "t", Progress.NONE).thumbnails()).hasSize(3);
+    void theProxyShowsWhatTheTakeShowsAndIsSmall() throws IOException {
+        Path proxy = folder.resolve("proxy.mp4");
+        TakeReader.read(film, "t", proxy, Progress.NONE);
+        assertThat(Files.size(proxy)).isLessThan(Files.size(film));
+        MediaInfo info = MediaInput.probe(proxy);
+        assertThat(info.length().seconds())
+                .isCloseTo(MediaInput.probe(film).length().seconds(), within(0.3));
+        try (FramePicker take = new FramePicker(film);
+                FramePicker small = new FramePicker(proxy)) {
+            for (double t : List.of(0.5, 7.25, 3.5, 10.0)) {
+                BufferedImage there = take.frameAt(Time.ofSeconds(t), 160, 90);
+                BufferedImage near = small.frameAt(Time.ofSeconds(t), 160, 90);
+                assertThat(difference(there, near)).as("at %s s", t).isLessThan(12);
+            }
+        }
+    }
+
+    /** A folder nobody may write to. */
+    @Test
+    void withoutRoomForAProxyTheTakeIsReadAllTheSame() throws IOException {
+        Path blocked = Files.writeString(folder.resolve("a-file"), "no folder");
+        TakeReader.Reading reading = TakeReader.read(film, "t", blocked.resolve("proxy.mp4"), Progress.NONE);
+        assertThat(reading.evidence().motion().isEmpty()).isFalse();
+        assertThat(blocked).hasContent("no folder");
+    }
+
+    /** Mean difference of two pictures of a size, in grey levels, below the strip that is another in every frame. */
+    private static double difference(BufferedImage a, BufferedImage b) {
+        long sum = 0;
+        for (int y = a.getHeight() / 4; y < a.getHeight(); y++) {
+            for (int x = 0; x < a.getWidth(); x++) {
+                sum += Math.abs((a.getRGB(x, y) >> 8 & 255) - (b.getRGB(x, y) >> 8 & 255));
+            }
+        }
+        return sum / (double) (a.getWidth() * a.getHeight());
     }
 
     @Test

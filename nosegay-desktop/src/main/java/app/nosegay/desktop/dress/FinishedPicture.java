@@ -8,8 +8,7 @@ import app.nosegay.dress.SoundPlan;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.match.Cut;
 import app.nosegay.media.CutPlayback;
-import app.nosegay.media.FramePicker;
-import app.nosegay.media.MediaException;
+import app.nosegay.media.Scrubber;
 import app.nosegay.paint.PiecePainter;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
@@ -18,9 +17,6 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.application.Platform;
@@ -35,21 +31,18 @@ final class FinishedPicture {
 
     private final Session session;
     private final ImageView view = new ImageView();
-    private final ExecutorService frames = Executors.newSingleThreadExecutor(r -> {
-        Thread t = new Thread(r, "dress-frames");
-        t.setDaemon(true);
-        return t;
-    });
-    private final AtomicLong wanted = new AtomicLong();
+    private final Scrubber frames;
     private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
-    private FramePicker picker;
-    private Path picked;
     private CutPlayback playing;
     private Programme shapedFor;
     private Dressing shaped;
 
     FinishedPicture(Session session) {
         this.session = session;
+        this.frames = new Scrubber(
+                "dress-frames",
+                f -> session.media().proxy(f),
+                why -> Platform.runLater(() -> session.jobs().say(why)));
         view.setPreserveRatio(true);
     }
 
@@ -68,32 +61,14 @@ final class FinishedPicture {
 
     /** Shows the programme at {@code time}; of several wishes in a row only the last is granted. */
     void stand(Programme of, Time<Axis.Cut> time) {
-        long mine = wanted.incrementAndGet();
         Cut.Clip clip = of.cut().clipAt(time).orElseThrow();
         Path file = session.media().files(of.workout()).get(clip.take());
-        frames.execute(() -> {
-            if (mine != wanted.get() || file == null) {
-                return; // a newer position is already asked for
-            }
-            try {
-                if (!file.equals(picked)) {
-                    if (picker != null) {
-                        picker.close();
-                    }
-                    picker = null;
-                    picked = null;
-                    picker = new FramePicker(file);
-                    picked = file;
-                }
-                BufferedImage image = picker.frameAt(clip.sourceAt(time), STILL_WIDTH, STILL_HEIGHT);
-                if (image != null) {
-                    dress(image, of, time);
-                    Platform.runLater(() -> view.setImage(Pictures.toFx(image)));
-                }
-            } catch (MediaException e) {
-                Platform.runLater(() -> session.jobs().say(e.getMessage()));
-            }
-        });
+        if (file != null) {
+            frames.show(file, clip.sourceAt(time), STILL_WIDTH, STILL_HEIGHT, image -> {
+                dress(image, of, time);
+                Platform.runLater(() -> view.setImage(Pictures.toFx(image)));
+            });
+        }
     }
 
     /** Plays from {@code from} to the end; {@code follow} hears the moment that is seen. */

@@ -60,7 +60,7 @@ public final class MatchStage implements StageView {
     public MatchStage(Session session, Stage window) {
         this.session = session;
         this.window = window;
-        this.screen = new TakeScreen(session.jobs()::say, 416, 234);
+        this.screen = new TakeScreen(session.jobs()::say, f -> session.media().proxy(f), 416, 234);
         score = new ScoreView(
                 this::standAt, (p, end, time) -> pin(p, end, time, "move"), this::playFrom, nowAt::setText);
         score.list().addEventFilter(KeyEvent.KEY_PRESSED, this::key);

@@ -18,6 +18,11 @@ record ScoreFold(String block, List<ScoreLine> lines, boolean open) implements S
         lines = List.copyOf(lines);
     }
 
+    @Override
+    public String key() {
+        return "block " + block;
+    }
+
     /** The rows of {@code lines} by block: each block's fold, its lines under it where it is open. */
     static List<ScoreRow> fold(List<ScoreLine> lines, Set<String> open) {
         List<ScoreRow> rows = new ArrayList<>();

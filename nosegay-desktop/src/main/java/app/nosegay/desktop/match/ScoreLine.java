@@ -64,6 +64,13 @@ record ScoreLine(
         return lines;
     }
 
+    @Override
+    public String key() {
+        return isUnplanned()
+                ? take.id() + " " + recorded.start()
+                : interval.first().id();
+    }
+
     private boolean isWork() {
         return !isUnplanned() && interval.kind() == SegmentKind.WORK;
     }

@@ -22,8 +22,10 @@ import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.util.Arrays;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /** Paints a line of the Score to an image, once; the window only moves images while scrolling. */
 final class ScorePainter {
@@ -50,6 +52,7 @@ final class ScorePainter {
     private final int width;
     private final double span;
     private final double scale;
+    private final Map<Trace, Double> quiet = new IdentityHashMap<>();
 
     /**
      * @param width of the image in pixels
@@ -285,18 +288,23 @@ final class ScorePainter {
             return;
         }
         g.setColor(Palette.faded(Palette.VOICE, 120));
-        float[] sorted = loudness.values().clone();
-        Arrays.sort(sorted);
-        double quiet = sorted[sorted.length / 5] + 4;
+        double silence = quiet.computeIfAbsent(loudness, ScorePainter::quietOf);
         double middle = TRACE_TOP + TRACE / 2;
         for (double x = at(from, from); x < at(to, from); x += 1.5) {
             double seconds = (x - LEFT) / scale + from;
             // From just above this room's quiet to full height at −12 dB.
-            double level =
-                    Math.max(0, Math.min(1, (loudness.at(take(line, seconds)) - quiet) / (-12 - Math.min(-20, quiet))));
+            double level = Math.max(
+                    0, Math.min(1, (loudness.at(take(line, seconds)) - silence) / (-12 - Math.min(-20, silence))));
             double h = Math.max(0.6, level * TRACE);
             g.fill(new Rectangle2D.Double(x, middle - h / 2, 1.1, h));
         }
+    }
+
+    /** The level of this room when nobody speaks, in decibels. */
+    private static double quietOf(Trace loudness) {
+        float[] sorted = loudness.values().clone();
+        Arrays.sort(sorted);
+        return sorted[sorted.length / 5] + 4;
     }
 
     private void motion(Graphics2D g, ScoreLine line, double from, double to) {

@@ -4,4 +4,7 @@ package app.nosegay.desktop.match;
 sealed interface ScoreRow permits ScoreLine, ScoreFold {
     /** What a screen reader says of it. */
     String spoken();
+
+    /** What tells it from the other rows, and stays the same when the programme changes. */
+    String key();
 }

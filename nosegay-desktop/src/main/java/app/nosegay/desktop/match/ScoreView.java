@@ -1,17 +1,14 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.desktop.Pictures;
 import app.nosegay.match.Match;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
@@ -30,6 +27,8 @@ import javafx.scene.shape.Line;
 final class ScoreView {
     /** How near to a boundary a drag takes hold of it, in pixels. */
     private static final double GRIP = 6;
+    /** So many rows before one comes into view it is painted. */
+    private static final int AHEAD = 12;
 
     /** A boundary the user put somewhere. */
     interface Moved {
@@ -38,7 +37,8 @@ final class ScoreView {
 
     private final ListView<ScoreRow> list = new ListView<>();
     private final ComboBox<String> order = new ComboBox<>();
-    private final Map<ScoreRow, Image> images = new HashMap<>();
+    private final Set<Cell> cells = new HashSet<>();
+    private final ScoreImages images = new ScoreImages(this::painted);
     private final Set<String> open = new HashSet<>();
     private final Moved moved;
     private final BiConsumer<ScoreLine, Time<Axis.Take>> play;
@@ -92,7 +92,6 @@ final class ScoreView {
         programme = now;
         int selected = list.getSelectionModel().getSelectedIndex();
         lines = ScoreLine.of(now, order.getValue());
-        images.clear();
         measure();
         list.getItems()
                 .setAll(order.getValue().equals(ScoreLine.BY_BLOCK) ? ScoreFold.fold(lines, open) : List.copyOf(lines));
@@ -176,10 +175,14 @@ final class ScoreView {
                 .orElse(40);
         double width = list.getWidth() > 100 ? list.getWidth() : 620;
         painter = new ScorePainter((int) width - 30, longest);
+        images.paintedBy(painter);
+    }
+
+    private void painted(ScoreRow row, Image image) {
+        cells.stream().filter(c -> c.getItem() == row).forEach(c -> c.picture.setImage(image));
     }
 
     private void repaint() {
-        images.clear();
         measure();
         list.refresh();
     }
@@ -195,6 +198,7 @@ final class ScoreView {
         private Boundary held;
 
         Cell() {
+            cells.add(this);
             drag.setVisible(false);
             drag.setStrokeWidth(2);
             pane.setOnMouseMoved(e -> pane.setCursor(boundaryAt(e) == null ? Cursor.DEFAULT : Cursor.H_RESIZE));
@@ -211,7 +215,12 @@ final class ScoreView {
                 setGraphic(null);
                 return;
             }
-            picture.setImage(images.computeIfAbsent(row, r -> Pictures.toFx(painter.paint(r))));
+            picture.setImage(images.of(row));
+            for (int next : new int[] {getIndex() + AHEAD, getIndex() - AHEAD}) {
+                if (next >= 0 && next < list.getItems().size()) {
+                    images.ahead(list.getItems().get(next));
+                }
+            }
             pane.setPrefHeight(painter.height(row));
             pane.setMinHeight(painter.height(row));
             setAccessibleText(row.spoken());

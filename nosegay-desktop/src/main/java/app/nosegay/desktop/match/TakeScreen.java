@@ -1,18 +1,16 @@
 package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.Pictures;
-import app.nosegay.media.FramePicker;
-import app.nosegay.media.MediaException;
 import app.nosegay.media.Playback;
+import app.nosegay.media.Scrubber;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
@@ -25,23 +23,19 @@ final class TakeScreen {
     private final int height;
     private final ImageView picture = new ImageView();
     private final StackPane pane = new StackPane(picture);
-    private final ExecutorService frames = Executors.newSingleThreadExecutor(r -> {
-        Thread t = new Thread(r, "take-frames");
-        t.setDaemon(true);
-        return t;
-    });
+    private final Scrubber frames;
     private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
     private final Consumer<String> failed;
     private Playback playing;
-    private FramePicker picker;
-    private Path picked;
 
     /**
      * @param failed hears why something could not be shown
+     * @param proxies where the small copy of a take is
      * @param width of the picture, in pixels
      */
-    TakeScreen(Consumer<String> failed, int width, int height) {
+    TakeScreen(Consumer<String> failed, UnaryOperator<Path> proxies, int width, int height) {
         this.failed = failed;
+        this.frames = new Scrubber("take-frames", proxies, why -> Platform.runLater(() -> failed.accept(why)));
         this.width = width;
         this.height = height;
         pane.getStyleClass().add("picture");
@@ -108,41 +102,21 @@ final class TakeScreen {
     /** Lets go of the file; nothing is shown any more. */
     void close() {
         stop();
-        frames.execute(() -> {
-            if (picker != null) {
-                picker.close();
-                picker = null;
-                picked = null;
-            }
-        });
-        frames.shutdown();
+        frames.close();
     }
 
     /** Shows the frame at {@code time}. */
     void stand(Path file, Time<Axis.Take> time) {
         stop();
-        frames.execute(() -> {
-            try {
-                if (!file.equals(picked)) {
-                    if (picker != null) {
-                        picker.close();
+        frames.show(
+                file,
+                time,
+                width,
+                height,
+                image -> Platform.runLater(() -> {
+                    if (playing == null) {
+                        picture.setImage(Pictures.toFx(image));
                     }
-                    picker = null;
-                    picked = null;
-                    picker = new FramePicker(file);
-                    picked = file;
-                }
-                BufferedImage image = picker.frameAt(time, width, height);
-                if (image != null) {
-                    Platform.runLater(() -> {
-                        if (playing == null) {
-                            picture.setImage(Pictures.toFx(image));
-                        }
-                    });
-                }
-            } catch (MediaException e) {
-                Platform.runLater(() -> failed.accept(e.getMessage()));
-            }
-        });
+                }));
     }
 }

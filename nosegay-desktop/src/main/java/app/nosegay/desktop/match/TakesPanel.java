@@ -76,7 +76,8 @@ final class TakesPanel {
     }
 
     private VBox attempt(Match.Placed p, String take, Time<Axis.Take> start, Time<Axis.Take> end, String kind) {
-        TakeScreen screen = new TakeScreen(session.jobs()::say, WIDTH, HEIGHT);
+        TakeScreen screen =
+                new TakeScreen(session.jobs()::say, f -> session.media().proxy(f), WIDTH, HEIGHT);
         screens.add(screen);
         Path file = session.media().files(session.workout()).get(take);
         Length length = end.since(start);

@@ -1,0 +1,86 @@
+package app.nosegay.desktop.match;
+
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.RunSheetParser;
+import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.CuePlanner;
+import app.nosegay.standins.Performance;
+import app.nosegay.time.SpeechRate;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.DoubleConsumer;
+import javafx.animation.AnimationTimer;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ScrollBar;
+import javafx.scene.layout.BorderPane;
+
+/** Scrolls through a long Score and measures the time from frame to frame: for the bench. */
+public final class ScoreScroll {
+    private static final double SECONDS = 10;
+    /** As wide as in the window at its usual size, in pixels. */
+    private static final double WIDTH = 800;
+
+    /** The first frames belong to showing the window. */
+    private static final double WARM_UP_SECONDS = 1;
+
+    private final ScoreView score =
+            new ScoreView(line -> {}, (placed, end, time) -> {}, (line, time) -> {}, words -> {});
+
+    /** What is scrolled. */
+    public Parent view() {
+        score.list().setMaxWidth(WIDTH);
+        return new BorderPane(score.list());
+    }
+
+    /** Shows a simulated run of {@code sheet} and scrolls it to its end; {@code ended} hears the 99th percentile of the time between two frames, in seconds. */
+    public void start(String sheet, DoubleConsumer ended) {
+        MoveLibrary library = MoveLibrary.shipped();
+        Timeline timeline = Expansion.expand(RunSheetParser.parse(sheet, library), library);
+        CuePlan cues = CuePlanner.plan(timeline, library, SpeechRate.DEFAULT);
+        Performance run = Performance.of(timeline, cues, 1, Set.of());
+        score.show(Programme.of(
+                Workout.EMPTY.withSheet(sheet), List.of(run.evidence("t")), Arrays.asList(run.log()), library));
+        List<Double> frames = new ArrayList<>();
+        new AnimationTimer() {
+            private long began;
+            private long last;
+
+            @Override
+            public void handle(long now) {
+                began = began == 0 ? now : began;
+                double seconds = (now - began) / 1e9 - WARM_UP_SECONDS;
+                if (seconds > 0) {
+                    frames.add((now - last) / 1e9);
+                    scrollTo(seconds / SECONDS);
+                }
+                last = now;
+                if (seconds >= SECONDS) {
+                    stop();
+                    frames.sort(null);
+                    ended.accept(frames.get((int) (frames.size() * 0.99)));
+                }
+            }
+        }.start();
+    }
+
+    private void scrollTo(double share) {
+        for (Node node : score.list().lookupAll(".scroll-bar")) {
+            if (node instanceof ScrollBar bar && bar.getOrientation() == javafx.geometry.Orientation.VERTICAL) {
+                bar.setValue(bar.getMin() + Math.min(1, share) * (bar.getMax() - bar.getMin()));
+            }
+        }
+    }
+
+    /** A frame time as the bench prints it. */
+    public static String written(double seconds) {
+        return String.format(Locale.ROOT, "%.1f", 1000 * seconds);
+    }
+}
