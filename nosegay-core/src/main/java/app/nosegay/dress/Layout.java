@@ -22,10 +22,10 @@ public record Layout(Frame frame, List<Area> areas) {
     private static final double COVER = 40;
     /** What it costs to lie over heads. */
     private static final double HEADS = 12;
-    /** Below this share of the height there are mostly feet and floor, which matter less than faces. */
+    /** Below this share of the height there are legs and floor, which matter a little less than faces. */
     private static final double FEET = 0.62;
 
-    private static final double FEET_WEIGHT = 0.5;
+    private static final double FEET_WEIGHT = 0.8;
     /** What a change of place costs from one interval to the next … */
     private static final double HOP = 5;
     /** … and where a new block begins anyway. */
@@ -160,14 +160,21 @@ public record Layout(Frame frame, List<Area> areas) {
     public static Layout of(List<Stretch> stretches, Frame frame, DressNotes notes) {
         List<Map<Group, Box>> boxes = new ArrayList<>();
         List<Map<Group, Anchor>> anchors = new ArrayList<>();
+        List<Integer> all = new ArrayList<>();
+        List<Integer> working = new ArrayList<>();
+        List<Integer> resting = new ArrayList<>();
         for (int i = 0; i < stretches.size(); i++) {
             boxes.add(new EnumMap<>(Group.class));
             anchors.add(new EnumMap<>(Group.class));
+            all.add(i);
+            (stretches.get(i).used().contains(Group.HEAD) ? working : resting).add(i);
         }
         Box room = room(frame, notes.shows(DressNotes.Extra.PROGRESS));
         for (Group group : Group.values()) {
-            place(group, stretches, frame, room, notes, boxes, anchors);
+            place(group, group == Group.CARD ? working : all, stretches, frame, room, notes, boxes, anchors);
         }
+        // What comes next is steady from rest to rest; it need not lie where an option lay while working.
+        place(Group.CARD, resting, stretches, frame, room, notes, boxes, anchors);
         List<Area> areas = new ArrayList<>();
         for (int i = 0; i < stretches.size(); i++) {
             areas.add(new Area(stretches.get(i), boxes.get(i), anchors.get(i)));
@@ -177,18 +184,16 @@ public record Layout(Frame frame, List<Area> areas) {
 
     private static void place(
             Group group,
+            List<Integer> among,
             List<Stretch> stretches,
             Frame frame,
             Box room,
             DressNotes notes,
             List<Map<Group, Box>> boxes,
             List<Map<Group, Anchor>> anchors) {
-        List<Integer> used = new ArrayList<>();
-        for (int i = 0; i < stretches.size(); i++) {
-            if (stretches.get(i).used().contains(group)) {
-                used.add(i);
-            }
-        }
+        List<Integer> used = among.stream()
+                .filter(i -> stretches.get(i).used().contains(group))
+                .toList();
         Anchor[] all = Anchor.values();
         double[][] best = new double[used.size()][all.length];
         int[][] from = new int[used.size()][all.length];

@@ -50,6 +50,9 @@ public final class PublishPictures {
     /** A title that hides somebody is worse than one half as large. */
     private static final double HIDING = 4;
 
+    /** The title's lines are no wider than these shares of a wide cover. */
+    private static final double[] WIDEST = {0.62, 0.34};
+
     private static final List<Layout.Anchor> CORNERS = List.of(
             Layout.Anchor.BOTTOM_LEFT, Layout.Anchor.TOP_LEFT, Layout.Anchor.BOTTOM_RIGHT, Layout.Anchor.TOP_RIGHT);
 
@@ -182,9 +185,7 @@ public final class PublishPictures {
         CoverPainter.Lettering best = null;
         double least = Double.MAX_VALUE;
         for (double px = LARGEST_TITLE; px >= SMALLEST_TITLE; px -= 6) {
-            for (Layout.Anchor corner : chosen.corner() != null ? List.of(chosen.corner()) : CORNERS) {
-                CoverPainter.Lettering words =
-                        new CoverPainter.Lettering(title, line, px, corner.isRight(), !corner.isBottom());
+            for (CoverPainter.Lettering words : ways(title, line, px, chosen.corner())) {
                 Box box = CoverPainter.box(words, programme.workout().dressing().style(), whole);
                 double hides = heat.behind(box, frame) + heat.heads(box, frame);
                 double tooLarge = Math.max(0, box.width() - whole.safe().width())
@@ -197,6 +198,17 @@ public final class PublishPictures {
             }
         }
         return best;
+    }
+
+    /** The words of a size in every corner, or the one that was chosen, long and low or short and high. */
+    private static List<CoverPainter.Lettering> ways(String title, String line, double px, Layout.Anchor chosen) {
+        List<CoverPainter.Lettering> ways = new ArrayList<>();
+        for (Layout.Anchor corner : chosen != null ? List.of(chosen) : CORNERS) {
+            for (double widest : WIDEST) {
+                ways.add(new CoverPainter.Lettering(title, line, px, widest, corner.isRight(), !corner.isBottom()));
+            }
+        }
+        return ways;
     }
 
     static void card(Programme programme, Path target) throws IOException {

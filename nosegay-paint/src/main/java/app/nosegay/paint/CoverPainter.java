@@ -27,10 +27,11 @@ public final class CoverPainter {
      *
      * @param line one short line under the title
      * @param px size of the title, in units of the frame
+     * @param widest the title is broken into lines no wider than this share of a wide frame
      * @param right whether they stand at the right
      * @param top whether they stand at the top
      */
-    public record Lettering(String title, String line, double px, boolean right, boolean top) {}
+    public record Lettering(String title, String line, double px, double widest, boolean right, boolean top) {}
 
     /** A cover of {@code width} × {@code height} pixels from a frame, cropped around {@code focus}, a share of its width, to fill it. */
     public static BufferedImage paint(
@@ -80,7 +81,7 @@ public final class CoverPainter {
 
     /** Broken into lines of about equal width, no more of them than its size needs. */
     private static List<String> lines(Graphics2D g, Lettering words, Style style, Frame frame) {
-        double most = frame.width() > frame.height() ? room(frame) * 0.62 : room(frame);
+        double most = frame.width() > frame.height() ? room(frame) * words.widest() : room(frame);
         return Words.wrapped(g, words.title(), face(style, words.px()), most);
     }
 
