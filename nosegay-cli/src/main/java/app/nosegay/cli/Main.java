@@ -27,6 +27,7 @@ import picocli.CommandLine.Parameters;
             ProofCommand.class,
             TranscriptCommand.class,
             PublishCommand.class,
+            PackCommand.class,
             DemoCommand.class,
             BenchCommand.class,
             Main.Screenshots.class

@@ -1,5 +1,6 @@
 package app.nosegay.cli;
 
+import app.nosegay.jobs.Moved;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.plan.Finding;
@@ -52,7 +53,7 @@ final class ProofCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         boolean stored = file.toString().endsWith(WorkoutFile.ENDING);
-        Workout workout = Sheets.workout(file);
+        Workout workout = Moved.foundAgain(Sheets.workout(file), Sheets.folderOf(file));
         Programme programme;
         if (stored && !workout.takes().isEmpty()) {
             WorkoutMedia media = WorkoutMedia.read(

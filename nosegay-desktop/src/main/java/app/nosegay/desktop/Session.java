@@ -4,11 +4,14 @@ import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.Media;
+import app.nosegay.jobs.Moved;
+import app.nosegay.jobs.PackJob;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.media.MediaInput;
+import app.nosegay.media.Progress;
 import app.nosegay.plan.SheetEdit;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.Trouble;
@@ -220,12 +223,36 @@ public final class Session {
             reckon();
             return;
         }
-        jobs.run("Reading the recordings", progress -> WorkoutMedia.read(workout, folder, progress), read -> {
-            media = read;
+        jobs.run("Reading the recordings", progress -> found(workout, folder, progress), read -> {
+            media = read.media();
+            if (!read.workout().equals(workout)) {
+                apply(
+                        "recordings found again",
+                        workout().withTakes(read.workout().takes(), workout().pins()));
+            }
             recogniseLogs();
-            jobs.say(String.join(". ", read.notices(workout)));
+            jobs.say(String.join(". ", media.notices(read.workout())));
             reckon();
         });
+    }
+
+    /** A workout whose recordings were looked for where they may have been moved to, and what was read from them. */
+    private record Found(Workout workout, WorkoutMedia media) {}
+
+    private static Found found(Workout workout, Path folder, Progress progress) throws IOException {
+        Workout now = Moved.foundAgain(workout, folder);
+        return new Found(now, WorkoutMedia.read(now, folder, progress));
+    }
+
+    /** Copies the workout and all it refers to into {@code target}. */
+    public void pack(Path target) {
+        Workout of = workout();
+        Path from = folder();
+        String name = file == null ? "workout.nosegay.json" : file.getFileName().toString();
+        jobs.run(
+                "Packing",
+                progress -> PackJob.into(of, from, target, name, progress),
+                packed -> jobs.tell("Packed into " + target + ": open " + packed.getFileName() + " there."));
     }
 
     /** A recording made by a camera of its own gets the shoot log whose run number its tones carry. */
@@ -246,7 +273,7 @@ public final class Session {
     /** Saves to the workout's file, or to {@code target} where that is given. */
     public void save(Path target) {
         Path to = target == null ? file : target.toAbsolutePath().normalize();
-        Workout moved = rebased(workout(), folder(), to.getParent());
+        Workout moved = Moved.toFolder(workout(), folder(), to.getParent());
         try {
             WorkoutFile.save(to, moved);
             boolean elsewhere = !to.equals(file);
@@ -261,18 +288,6 @@ public final class Session {
             state.set(e.getMessage());
             jobs.say(e.getMessage());
         }
-    }
-
-    /** The same workout with its media paths seen from another folder. */
-    private static Workout rebased(Workout workout, Path from, Path to) {
-        return workout.withTakes(
-                workout.takes().stream()
-                        .map(t -> t.at(
-                                Media.stored(to, Media.resolved(from, t.file())),
-                                t.transcript() == null ? null : Media.stored(to, Media.resolved(from, t.transcript())),
-                                t.log() == null ? null : Media.stored(to, Media.resolved(from, t.log()))))
-                        .toList(),
-                workout.pins());
     }
 
     /** The move library changed: everything is reckoned again. */

@@ -155,7 +155,9 @@ public final class PublishVideo {
     static void video(
             Programme programme, WorkoutMedia media, Path target, PublishJob.Choices choices, Progress progress)
             throws IOException {
-        Renderer.render(job(programme, media, true, choices), target, memory(media, target), progress);
+        Renderer.Job job = job(programme, media, true, choices);
+        DiskSpace.check(target.toAbsolutePath().getParent(), DiskSpace.of(job), "the video");
+        Renderer.render(job, target, memory(media, target), progress);
         readBack(target, programme.cut().total().seconds());
     }
 

@@ -84,6 +84,9 @@ public final class ShootRun implements AutoCloseable {
         moment = clock.moment();
         Files.createDirectories(folder);
         writeLog();
+        if (settings.camera() != null) {
+            tellRoom(DiskSpace.free(folder), timeline.total().seconds());
+        }
         recording = settings.camera() == null
                 ? null
                 : new Recording(settings.camera(), settings.microphone(), folder.resolve("shoot-" + run + ".mp4"));
@@ -94,6 +97,14 @@ public final class ShootRun implements AutoCloseable {
             Thread ear = new Thread(this::listen, "shoot-claps");
             ear.setDaemon(true);
             ear.start();
+        }
+    }
+
+    /** Says in time when the disk will not hold the whole run. */
+    private void tellRoom(long free, double seconds) {
+        if (free < DiskSpace.recorded(seconds)) {
+            notice.accept("There is only " + DiskSpace.words(free) + " left on this disk, enough for about "
+                    + free / DiskSpace.recorded(60) + " min of recording: make room before you go on.");
         }
     }
 

@@ -14,9 +14,11 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * The takes of a workout, read: what the programme is reckoned from besides the workout itself.
@@ -25,14 +27,19 @@ import java.util.Map;
  * @param readings by take id, in order
  * @param evidence the readings' evidence with their transcripts
  * @param logs one per take in the same order; entries may be null
+ * @param replaced the ids of takes whose file holds something else than what was matched
  */
 public record WorkoutMedia(
-        Path folder, Map<String, TakeReader.Reading> readings, List<TakeEvidence> evidence, List<ShootLog> logs) {
+        Path folder,
+        Map<String, TakeReader.Reading> readings,
+        List<TakeEvidence> evidence,
+        List<ShootLog> logs,
+        Set<String> replaced) {
     /** Less than this may be the rounding of the container. */
     private static final Length CUT_OFF = Length.ofSeconds(1);
 
     public static WorkoutMedia none(Path folder) {
-        return new WorkoutMedia(folder, Map.of(), List.of(), List.of());
+        return new WorkoutMedia(folder, Map.of(), List.of(), List.of(), Set.of());
     }
 
     /** Reads all takes of {@code workout}, from the shelf where they are there. */
@@ -40,6 +47,7 @@ public record WorkoutMedia(
         Map<String, TakeReader.Reading> readings = new LinkedHashMap<>();
         List<TakeEvidence> evidence = new ArrayList<>();
         List<ShootLog> logs = new ArrayList<>();
+        Set<String> replaced = new HashSet<>();
         int n = workout.takes().size();
         for (int i = 0; i < n; i++) {
             Workout.TakeRef take = workout.takes().get(i);
@@ -47,10 +55,14 @@ public record WorkoutMedia(
             Path movie = Media.present(folder, take);
             TakeReader.Reading reading = TakeShelf.read(movie, take.id(), folder, s -> progress.at((before + s) / n));
             readings.put(take.id(), reading);
+            boolean known = !take.fingerprint().isEmpty();
+            if (known && !Media.fingerprint(movie).equals(take.fingerprint())) {
+                replaced.add(take.id());
+            }
             evidence.add(reading.evidence().withWords(transcript(folder, take)));
             logs.add(take.log() == null ? null : log(Media.resolved(folder, take.log())));
         }
-        return new WorkoutMedia(folder, readings, evidence, logs);
+        return new WorkoutMedia(folder, readings, evidence, logs, replaced);
     }
 
     private static List<Caption> transcript(Path folder, Workout.TakeRef take) throws IOException {
@@ -86,6 +98,11 @@ public record WorkoutMedia(
             TakeReader.Reading reading = readings.get(take.id());
             if (reading == null) {
                 continue;
+            }
+            if (replaced.contains(take.id())) {
+                notices.add(
+                        take.file() + ": holds another recording than when it was matched, or went on growing. It was "
+                                + "read anew; what was decided by hand was kept and may lie elsewhere now");
             }
             Length said = reading.info().length();
             Length read = reading.evidence().length();
@@ -130,7 +147,7 @@ public record WorkoutMedia(
                 read.add(null);
             }
         }
-        return new WorkoutMedia(folder, readings, evidence, read);
+        return new WorkoutMedia(folder, readings, evidence, read, replaced);
     }
 
     public Programme programme(Workout workout) {

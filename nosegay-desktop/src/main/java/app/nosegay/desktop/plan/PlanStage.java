@@ -16,6 +16,7 @@ import app.nosegay.plan.edit.LengthEdit;
 import app.nosegay.plan.edit.SheetOrder;
 import app.nosegay.plan.fit.Offer;
 import app.nosegay.workout.Programme;
+import java.io.File;
 import java.util.List;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
@@ -24,6 +25,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -32,6 +34,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 
 /** What, how long, with what, and does it keep its promise. */
@@ -146,7 +149,20 @@ public final class PlanStage implements StageView {
             item.setOnAction(e -> session.print(form, view.getScene().getWindow()));
             menu.getItems().add(item);
         }
+        MenuItem pack = new MenuItem("The workout and its recordings, into a folder …");
+        pack.setId("pack");
+        pack.setOnAction(e -> pack(session));
+        menu.getItems().addAll(new SeparatorMenuItem(), pack);
         return menu;
+    }
+
+    private void pack(Session session) {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle("An empty folder for the workout and its recordings");
+        File chosen = chooser.showDialog(view.getScene().getWindow());
+        if (chosen != null) {
+            session.pack(chosen.toPath());
+        }
     }
 
     @Override

@@ -2,6 +2,7 @@ package app.nosegay.desktop.publish;
 
 import app.nosegay.desktop.Buttons;
 import app.nosegay.desktop.Session;
+import app.nosegay.jobs.DiskSpace;
 import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishVideo;
@@ -18,6 +19,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -105,6 +107,7 @@ final class OutputsPanel {
         chosen.put(output, box);
         states.put(output, state);
         HBox row = new HBox(6, box, space, state);
+        row.setPadding(new Insets(0, 10, 0, 0));
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
@@ -142,10 +145,36 @@ final class OutputsPanel {
         Path to = target().toAbsolutePath();
         int names = to.getNameCount();
         where.setText("into the folder " + (names > 2 ? "… " + File.separator + " " : "")
-                + to.subpath(Math.max(0, names - 2), names));
+                + to.subpath(Math.max(0, names - 2), names) + room(to));
         where.setTooltip(new Tooltip(to.toString()));
         states.forEach((output, label) ->
                 label.setText(chosen.get(output).isDisabled() ? why(output) : state(output.in(target()))));
+    }
+
+    /** What the video takes of the room there is, as far as that can be told. */
+    private String room(Path to) {
+        try {
+            long free = DiskSpace.free(to);
+            boolean video = chosen.get(Output.VIDEO).isSelected()
+                    && !programme.cut().clips().isEmpty();
+            return " · "
+                    + (video
+                            ? "video about "
+                                    + DiskSpace.words(DiskSpace.of(
+                                            PublishVideo.job(programme, session.media(), false, choices())))
+                                    + " of "
+                            : "")
+                    + DiskSpace.words(free) + " free";
+        } catch (IOException e) {
+            return "";
+        }
+    }
+
+    private PublishJob.Choices choices() {
+        return new PublishJob.Choices(
+                PublishVideo.Shape.values()[shape.getSelectionModel().getSelectedIndex()],
+                PublishVideo.Quality.values()[quality.getSelectionModel().getSelectedIndex()],
+                template.get());
     }
 
     /** Why an output cannot be made. */
@@ -186,10 +215,7 @@ final class OutputsPanel {
                 .filter(e -> e.getValue().isSelected() && !e.getValue().isDisabled())
                 .map(Map.Entry::getKey)
                 .toList();
-        PublishJob.Choices choices = new PublishJob.Choices(
-                PublishVideo.Shape.values()[shape.getSelectionModel().getSelectedIndex()],
-                PublishVideo.Quality.values()[quality.getSelectionModel().getSelectedIndex()],
-                template.get());
+        PublishJob.Choices choices = choices();
         long slow = Math.max(1, wanted.stream().filter(Output::isRendered).count());
         String what = wanted.contains(Output.VIDEO) ? "Rendering the video" : "Writing the files";
         session.jobs()

@@ -1,0 +1,41 @@
+package app.nosegay.cli;
+
+import app.nosegay.jobs.Moved;
+import app.nosegay.jobs.PackJob;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.workout.Workout;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code nosegay pack}: a workout with all it refers to in one folder. */
+@Command(
+        name = "pack",
+        mixinStandardHelpOptions = true,
+        description = "Copy a workout with its recordings, transcripts, logs and music into one folder.")
+final class PackCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "WORKOUT", description = "a workout file")
+    private Path file;
+
+    @Option(names = "--out", required = true, paramLabel = "DIR", description = "the folder; nothing in it is replaced")
+    private Path out;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws Exception {
+        Path folder = Sheets.folderOf(file);
+        Workout workout = Moved.foundAgain(WorkoutFile.open(file), folder);
+        ConsoleProgress progress =
+                new ConsoleProgress("packing", spec.commandLine().getErr());
+        Path packed = PackJob.into(workout, folder, out, file.getFileName().toString(), progress);
+        spec.commandLine().getOut().println(packed);
+        spec.commandLine().getOut().flush();
+        return Main.DONE;
+    }
+}

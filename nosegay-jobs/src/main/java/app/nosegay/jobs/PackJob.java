@@ -1,0 +1,99 @@
+package app.nosegay.jobs;
+
+import app.nosegay.dress.DressNotes;
+import app.nosegay.media.Progress;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+
+/** Packs a workout with everything it refers to into one folder, to take elsewhere or to put away. */
+public final class PackJob {
+    private static final int BLOCK = 1 << 20;
+
+    private PackJob() {}
+
+    /**
+     * Copies the recordings, transcripts, logs and music of {@code workout}, whose paths are seen from {@code folder}, into {@code target} and
+     * writes the workout there as {@code name}; gives that file. Nothing that is there already is replaced; the workout's file comes last, so a
+     * half-packed folder has none.
+     */
+    public static Path into(Workout workout, Path folder, Path target, String name, Progress progress)
+            throws IOException {
+        Path file = target.resolve(name);
+        if (Files.exists(file)) {
+            throw new FileAlreadyExistsException(file + " is there already; choose an empty folder");
+        }
+        Map<String, String> names = names(workout, target);
+        long all = 0;
+        for (String stored : names.keySet()) {
+            Path from = Media.resolved(folder, stored);
+            if (!Files.isRegularFile(from)) {
+                throw new IOException(
+                        from + " is missing; bring it back, or take it out of the workout, and pack again");
+            }
+            all += Files.size(from);
+        }
+        DiskSpace.check(target, all * 5, "what is packed"); // copies come out no smaller
+        Files.createDirectories(target);
+        long done = 0;
+        for (Map.Entry<String, String> copy : names.entrySet()) {
+            Path from = Media.resolved(folder, copy.getKey());
+            copy(from, target.resolve(copy.getValue()), done, all, progress);
+            done += Files.size(from);
+        }
+        WorkoutFile.save(file, Moved.withPaths(workout, names::get));
+        return file;
+    }
+
+    /** By the path as stored, the name each file gets: its own, with a number where another has it. */
+    private static Map<String, String> names(Workout workout, Path target) {
+        Set<String> stored = new LinkedHashSet<>();
+        for (Workout.TakeRef take : workout.takes()) {
+            stored.add(take.file());
+            stored.add(take.transcript());
+            stored.add(take.log());
+        }
+        DressNotes.Sound sound = workout.dressing().sound();
+        stored.add(sound.hasMusic() ? sound.music() : null);
+        stored.remove(null);
+        Map<String, String> names = new LinkedHashMap<>();
+        for (String path : stored) {
+            String own = Path.of(path).getFileName().toString();
+            String name = own;
+            for (int n = 2; names.containsValue(name) || Files.exists(target.resolve(name)); n++) {
+                name = own.replaceFirst("(?=\\.[^.]*$|$)", "-" + n);
+            }
+            names.put(path, name);
+        }
+        return names;
+    }
+
+    /** Under its name only when it is whole. */
+    private static void copy(Path from, Path to, long before, long all, Progress progress) throws IOException {
+        Path part = to.resolveSibling(to.getFileName() + ".part");
+        try {
+            try (InputStream in = Files.newInputStream(from);
+                    OutputStream out = Files.newOutputStream(part)) {
+                byte[] block = new byte[BLOCK];
+                long done = before;
+                for (int n = in.read(block); n >= 0; n = in.read(block)) {
+                    out.write(block, 0, n);
+                    done += n;
+                    progress.at(done / (double) Math.max(1, all));
+                }
+            }
+            Files.move(part, to, StandardCopyOption.ATOMIC_MOVE);
+        } finally {
+            Files.deleteIfExists(part);
+        }
+    }
+}
