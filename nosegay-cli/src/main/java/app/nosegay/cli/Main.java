@@ -28,6 +28,7 @@ import picocli.CommandLine.Parameters;
             TranscriptCommand.class,
             PublishCommand.class,
             PackCommand.class,
+            ChannelCommand.class,
             DemoCommand.class,
             BenchCommand.class,
             Main.Screenshots.class

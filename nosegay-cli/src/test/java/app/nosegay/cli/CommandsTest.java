@@ -7,13 +7,9 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -23,24 +19,6 @@ class CommandsTest {
 
     @TempDir
     private Path folder;
-
-    private record Run(int code, String out, String err) {}
-
-    private static synchronized Run run(Object... words) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ByteArrayOutputStream err = new ByteArrayOutputStream();
-        PrintStream oldOut = System.out;
-        PrintStream oldErr = System.err;
-        try {
-            System.setOut(new PrintStream(out, true, StandardCharsets.UTF_8));
-            System.setErr(new PrintStream(err, true, StandardCharsets.UTF_8));
-            int code = Main.run(Arrays.stream(words).map(Object::toString).toArray(String[]::new));
-            return new Run(code, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
-        } finally {
-            System.setOut(oldOut);
-            System.setErr(oldErr);
-        }
-    }
 
     private Path sheet(String text) throws IOException {
         return Files.writeString(folder.resolve("plan.runsheet"), text);
@@ -56,7 +34,7 @@ class CommandsTest {
     @Test
     void planPrintsATableAndJsonThatHoldsToItsSchema() throws IOException {
         Path json = folder.resolve("plan.json");
-        Run run = run("plan", sheet(Demo.sheet()), "--json", json);
+        Ran run = Ran.of("plan", sheet(Demo.sheet()), "--json", json);
         assertThat(run.code()).isZero();
         assertThat(run.out()).contains("raised-beds/single-arm-row/r1/switch", "holds: the workout lasts 4:00");
         holdsTo("plan.schema.json", json);
@@ -64,7 +42,7 @@ class CommandsTest {
 
     @Test
     void jsonOnStandardOutputIsNothingButJson() throws IOException {
-        Run run = run("plan", sheet(Demo.sheet()), "--json", "-");
+        Ran run = Ran.of("plan", sheet(Demo.sheet()), "--json", "-");
         assertThat(JsonMapper.builder()
                         .build()
                         .readTree(run.out())
@@ -75,31 +53,31 @@ class CommandsTest {
 
     @Test
     void findingsOfSeverityStopGiveOneAndBadInputTwo() throws IOException {
-        assertThat(run("plan", sheet("promise: 20 min\ntalk Hi  1:00\n")).code())
+        assertThat(Ran.of("plan", sheet("promise: 20 min\ntalk Hi  1:00\n")).code())
                 .isEqualTo(1);
-        Run mistakes = run("plan", sheet("circut A  work 0:40\n  squat  tempo 3-1\n"));
+        Ran mistakes = Ran.of("plan", sheet("circut A  work 0:40\n  squat  tempo 3-1\n"));
         assertThat(mistakes.code()).isEqualTo(1);
         assertThat(mistakes.out()).contains("line 1, column 1: \"circut\"", "Did you mean \"circuit\"?", "a/squat");
-        Run missing = run("plan", folder.resolve("nowhere.txt"));
+        Ran missing = Ran.of("plan", folder.resolve("nowhere.txt"));
         assertThat(missing.code()).isEqualTo(2);
         assertThat(missing.err()).contains("nowhere.txt: there is no such file").hasLineCount(1);
-        assertThat(run("plan").code()).isEqualTo(2);
-        assertThat(run("plan", "--help").code()).isZero();
-        assertThat(run("dance").err()).contains("dance: is neither a command");
+        assertThat(Ran.of("plan").code()).isEqualTo(2);
+        assertThat(Ran.of("plan", "--help").code()).isZero();
+        assertThat(Ran.of("dance").err()).contains("dance: is neither a command");
     }
 
     @Test
     void aBinaryFileIsNotTakenForARunSheet() throws IOException {
         Path binary =
                 Files.write(folder.resolve("picture.runsheet"), new byte[] {(byte) 0x89, 'P', 'N', 'G', 0, 0, 1, 2});
-        Run run = run("plan", binary);
+        Ran run = Ran.of("plan", binary);
         assertThat(run.code()).isEqualTo(2);
         assertThat(run.err()).contains("picture.runsheet: this is not a run sheet");
     }
 
     @Test
     void scriptListsWhatIsSaidWhen() throws IOException {
-        Run run = run("script", sheet(Demo.sheet()));
+        Ran run = Ran.of("script", sheet(Demo.sheet()));
         assertThat(run.code()).isZero();
         assertThat(run.out())
                 .contains("Welcome to Potting Shed Strength.", "Ask your doctor first", "Switch to the left.");
@@ -110,18 +88,18 @@ class CommandsTest {
         Path sheet = sheet(Demo.sheet());
         Path a = folder.resolve("a");
         Path b = folder.resolve("b");
-        assertThat(run("simulate", sheet, "--out", a, "--seed", 5, "--trouble", "late-start,hold", "--evidence-only")
+        assertThat(Ran.of("simulate", sheet, "--out", a, "--seed", 5, "--trouble", "late-start,hold", "--evidence-only")
                         .code())
                 .isZero();
-        run("simulate", sheet, "--out", b, "--seed", 5, "--trouble", "late-start,hold", "--evidence-only");
+        Ran.of("simulate", sheet, "--out", b, "--seed", 5, "--trouble", "late-start,hold", "--evidence-only");
         assertThat(a.resolve("take-1.truth.json")).hasSameTextualContentAs(b.resolve("take-1.truth.json"));
         holdsTo("match.schema.json", a.resolve("take-1.truth.json"));
         holdsTo("log.schema.json", a.resolve("take-1.log.json"));
         holdsTo("words.schema.json", a.resolve("take-1.words.json"));
-        Run again = run("simulate", sheet, "--out", a, "--evidence-only");
+        Ran again = Ran.of("simulate", sheet, "--out", a, "--evidence-only");
         assertThat(again.code()).isEqualTo(2);
         assertThat(again.err()).contains("--overwrite");
-        assertThat(run("simulate", sheet, "--out", folder.resolve("c"), "--trouble", "rain")
+        assertThat(Ran.of("simulate", sheet, "--out", folder.resolve("c"), "--trouble", "rain")
                         .err())
                 .contains("\"rain\" is not a trouble");
     }
@@ -130,11 +108,11 @@ class CommandsTest {
     void footageThatIsNoneIsSaidByName() throws IOException {
         Path sheet = sheet(Demo.sheet());
         Path text = Files.writeString(folder.resolve("talk.mp4"), "only words");
-        Run run = run("match", sheet, "--footage", text);
+        Ran run = Ran.of("match", sheet, "--footage", text);
         assertThat(run.code()).isEqualTo(2);
         assertThat(run.err()).startsWith("nosegay: talk.mp4: this is not a video");
         Path broken = Files.writeString(folder.resolve("x" + ".nosegay.json"), "{\"format\":1");
-        assertThat(run("publish", broken, "--out", folder.resolve("out")).err())
+        assertThat(Ran.of("publish", broken, "--out", folder.resolve("out")).err())
                 .contains("x.nosegay.json: this is not a workout file");
     }
 
@@ -145,12 +123,12 @@ class CommandsTest {
                 "title: Short\ncalls: in 3, out 3\ntalk Hello  0:12\ncircuit Beds  rounds 1  work 0:10  rest 0:06\n  goblet squat\n"
                         + "  single-arm row  sides halves  switch 0:02\ntalk Bye  0:10\n");
         Path takes = folder.resolve("takes");
-        assertThat(run("simulate", sheet, "--out", takes, "--seed", 21, "--trouble", "clock-rate")
+        assertThat(Ran.of("simulate", sheet, "--out", takes, "--seed", 21, "--trouble", "clock-rate")
                         .code())
                 .isZero();
         Path workout = folder.resolve("w.nosegay.json");
         Path json = folder.resolve("match.json");
-        Run match = run(
+        Ran match = Ran.of(
                 "match",
                 sheet,
                 "--footage",
@@ -180,7 +158,7 @@ class CommandsTest {
         }
         Path out = folder.resolve("out");
         Path proof = folder.resolve("proof.json");
-        Run proven = run("proof", workout, "--json", proof);
+        Ran proven = Ran.of("proof", workout, "--json", proof);
         assertThat(proven.code()).isZero();
         assertThat(proven.out().strip())
                 .endsWith(JsonMapper.builder()
@@ -190,20 +168,21 @@ class CommandsTest {
                         .asText());
         holdsTo("proof.schema.json", proof);
         Path again = folder.resolve("pick-ups.txt");
-        run("proof", workout, "--pick-ups", again);
+        Ran.of("proof", workout, "--pick-ups", again);
         assertThat(Files.readString(again)).startsWith("title: ").contains(", pick-ups");
-        assertThat(run("proof", workout, "--pick-ups", again).err()).contains("is there already");
-        assertThat(run("proof", workout, "--apart").out()).doesNotContain("not in the picture");
-        assertThat(run("publish", workout, "--out", out, "--only", "hologram").err())
+        assertThat(Ran.of("proof", workout, "--pick-ups", again).err()).contains("is there already");
+        assertThat(Ran.of("proof", workout, "--apart").out()).doesNotContain("not in the picture");
+        assertThat(Ran.of("publish", workout, "--out", out, "--only", "hologram")
+                        .err())
                 .contains("there is no output \"hologram\"");
-        Run publish = run("publish", workout, "--out", out, "--only", "video,captions-vtt,chapter-lines");
+        Ran publish = Ran.of("publish", workout, "--out", out, "--only", "video,captions-vtt,chapter-lines");
         assertThat(publish.code()).isZero();
         assertThat(out.resolve("video.mp4")).exists();
         assertThat(Files.readString(out.resolve("captions.vtt")))
                 .startsWith("WEBVTT")
                 .contains("Go!");
         assertThat(Files.readString(out.resolve("chapters.txt"))).startsWith("0:00 Hello\n");
-        assertThat(run("publish", workout, "--out", out).code()).isEqualTo(2);
+        assertThat(Ran.of("publish", workout, "--out", out).code()).isEqualTo(2);
     }
 
     private static final String LONG =
@@ -212,16 +191,16 @@ class CommandsTest {
     @Test
     void fitOffersWaysAndWritesTheOneTaken() throws IOException {
         Path json = folder.resolve("fit.json");
-        Run run = run("fit", sheet(LONG), "--json", json);
+        Ran run = Ran.of("fit", sheet(LONG), "--json", json);
         assertThat(run.code()).isZero();
         JsonNode fit = JsonMapper.builder().build().readTree(json.toFile());
         assertThat(fit.path("offers").size()).isGreaterThanOrEqualTo(3);
         Path out = folder.resolve("shorter.runsheet");
-        assertThat(run("fit", sheet(LONG), "--take", 1, "--out", out).code()).isZero();
-        assertThat(run("plan", out).out()).contains("holds");
-        assertThat(run("fit", sheet(LONG), "--take", 1, "--out", out).err()).contains("is there already");
-        assertThat(run("fit", sheet(LONG), "--rest", "x").code()).isEqualTo(2);
-        Run impossible = run("fit", sheet(LONG.replace("6 min", "60 min")));
+        assertThat(Ran.of("fit", sheet(LONG), "--take", 1, "--out", out).code()).isZero();
+        assertThat(Ran.of("plan", out).out()).contains("holds");
+        assertThat(Ran.of("fit", sheet(LONG), "--take", 1, "--out", out).err()).contains("is there already");
+        assertThat(Ran.of("fit", sheet(LONG), "--rest", "x").code()).isEqualTo(2);
+        Ran impossible = Ran.of("fit", sheet(LONG.replace("6 min", "60 min")));
         assertThat(impossible.code()).isEqualTo(1);
         assertThat(impossible.out()).contains("Within these ranges");
     }
@@ -230,11 +209,11 @@ class CommandsTest {
     void scriptGivesLinesWindowsAndFindingsAndPrintsThePrompter() throws IOException {
         Path json = folder.resolve("script.json");
         Path pdf = folder.resolve("prompter.pdf");
-        Run run = run("script", sheet(LONG), "--json", json, "--prompter", pdf);
+        Ran run = Ran.of("script", sheet(LONG), "--json", json, "--prompter", pdf);
         assertThat(run.code()).isZero();
         holdsTo("script.schema.json", json);
         assertThat(pdf).exists();
-        Run stops = run("script", sheet(LONG.replace("  squat\n", "  squat\n    why: This cures arthritis.\n")));
+        Ran stops = Ran.of("script", sheet(LONG.replace("  squat\n", "  squat\n    why: This cures arthritis.\n")));
         assertThat(stops.code()).isEqualTo(1);
         assertThat(stops.out()).contains("script.claim-cure");
     }
@@ -244,13 +223,13 @@ class CommandsTest {
         Path csv = folder.resolve("r.csv");
         Path md = folder.resolve("r.md");
         Path pdf = folder.resolve("r.pdf");
-        assertThat(run("plan", sheet(Demo.sheet()), "--csv", csv, "--markdown", md, "--pdf", pdf)
+        assertThat(Ran.of("plan", sheet(Demo.sheet()), "--csv", csv, "--markdown", md, "--pdf", pdf)
                         .code())
                 .isZero();
         assertThat(csv).exists();
         assertThat(md).exists();
         assertThat(pdf).exists();
-        assertThat(run("plan", sheet(Demo.sheet()), "--csv", csv).code()).isEqualTo(2);
+        assertThat(Ran.of("plan", sheet(Demo.sheet()), "--csv", csv).code()).isEqualTo(2);
     }
 
     @Test
@@ -261,13 +240,13 @@ class CommandsTest {
                         + "01:03.000 --> 01:05.000\nTen seconds left.\n\n01:13.000 --> 01:15.000\nAnd rest.\n");
         Path json = folder.resolve("calls.json");
         Path draft = folder.resolve("draft.runsheet");
-        Run run = run("transcript", vtt, "--json", json, "--sheet", draft);
+        Ran run = Ran.of("transcript", vtt, "--json", json, "--sheet", draft);
         assertThat(run.code()).isZero();
         assertThat(run.out()).contains("count-in", "seconds-left", "work");
         holdsTo("transcript.schema.json", json);
-        assertThat(run("plan", draft).out()).contains("squat");
-        assertThat(run("transcript", vtt, "--sheet", draft).err()).contains("is there already");
+        assertThat(Ran.of("plan", draft).out()).contains("squat");
+        assertThat(Ran.of("transcript", vtt, "--sheet", draft).err()).contains("is there already");
         Path empty = Files.writeString(folder.resolve("empty.vtt"), "");
-        assertThat(run("transcript", empty).code()).isEqualTo(2);
+        assertThat(Ran.of("transcript", empty).code()).isEqualTo(2);
     }
 }

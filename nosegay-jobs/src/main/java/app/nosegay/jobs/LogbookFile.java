@@ -54,11 +54,16 @@ public final class LogbookFile {
             throws IOException {
         String title = programme.timeline().sheet().header().title();
         Channel.Answer answer = Channel.submit(folder, profile, title, date);
-        String text = answer.accepted()
-                ? profile.label() + " was accepted"
-                : profile.label() + " was refused: " + String.join("; ", answer.reasons());
+        String text = told(profile, answer);
         return logbook.with(
                 new Logbook.Entry(date, answer.accepted() ? Logbook.Kind.PUBLISHED : Logbook.Kind.NEWS, title, text));
+    }
+
+    /** The channel's answer in a sentence. */
+    public static String told(Channel.Profile profile, Channel.Answer answer) {
+        return answer.accepted()
+                ? profile.label() + " was accepted"
+                : profile.label() + " was refused: " + String.join("; ", answer.reasons());
     }
 
     /** Asks the stand-in channel for news: comments become requests, the curve becomes where people leave. */

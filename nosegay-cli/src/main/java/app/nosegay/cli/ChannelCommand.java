@@ -1,0 +1,82 @@
+package app.nosegay.cli;
+
+import app.nosegay.jobs.LogbookFile;
+import app.nosegay.standins.Channel;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code nosegay channel}: a published package before the generic rules of a host. */
+@Command(
+        name = "channel",
+        mixinStandardHelpOptions = true,
+        description =
+                "Hand a published folder to the stand-in channel: acceptance, or refusal with the reasons. Nothing leaves this machine. Exits 1 when it is refused.")
+final class ChannelCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "DIR", description = "a folder written by publish --render")
+    private Path folder;
+
+    @Option(
+            names = "--profile",
+            defaultValue = "long-video",
+            paramLabel = "NAME",
+            description = "what the host takes: long-video, audio-episode, short-clip")
+    private String profile;
+
+    @Option(names = "--title", paramLabel = "TEXT", description = "the title; else the first line of the description")
+    private String title;
+
+    @Option(names = "--json", paramLabel = "FILE", description = "write JSON; - for standard output")
+    private String json;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws Exception {
+        if (!Files.isDirectory(folder)) {
+            throw new IOException(folder + ": there is no such folder; publish first");
+        }
+        List<Channel.Profile> known = Channel.profiles();
+        Channel.Profile wanted = known.stream()
+                .filter(p -> p.name().equals(profile))
+                .findFirst()
+                .orElseThrow(() -> new IOException("\"" + profile + "\" is no profile; known are "
+                        + known.stream().map(Channel.Profile::name).collect(Collectors.joining(", "))));
+        Channel.Answer answer = Channel.submit(
+                folder,
+                wanted,
+                title == null ? titleOf(folder) : title,
+                LocalDate.now().toString());
+        ObjectNode node = JsonMapper.builder().build().createObjectNode();
+        node.put("date", answer.date()).put("profile", answer.profile()).put("title", answer.title());
+        node.put("accepted", answer.accepted());
+        answer.reasons().forEach(node.putArray("reasons")::add);
+        if (!Sheets.json(spec, json, node)) {
+            PrintWriter out = spec.commandLine().getOut();
+            out.println(LogbookFile.told(wanted, answer));
+            out.flush();
+        }
+        return answer.accepted() ? Main.DONE : Main.STOPPED_BY_FINDINGS;
+    }
+
+    /** The first line of the description is the title. */
+    private static String titleOf(Path folder) throws IOException {
+        Path description = folder.resolve("description.txt");
+        return Files.isRegularFile(description)
+                ? Files.readString(description).strip().lines().findFirst().orElse("")
+                : "";
+    }
+}
