@@ -55,6 +55,43 @@ public record Timeline(RunSheet sheet, List<Segment> segments) {
         return rounds;
     }
 
+    /** A segment as people speak of it: "goblet squat, round 2, left", "rest after push-up, round 1", "Welcome"; the id itself where none has it. */
+    public String spoken(String id) {
+        String move = null;
+        for (Segment s : segments) {
+            boolean moving = s.kind().isMoving() && s.move() != null;
+            if (s.id().equals(id)) {
+                return spoken(
+                        s,
+                        moving
+                                ? s.move()
+                                : s.kind() == SegmentKind.TALK ? s.block().name() : null,
+                        move);
+            }
+            move = moving ? s.move() : move;
+        }
+        return id;
+    }
+
+    private static String spoken(Segment s, String what, String before) {
+        StringBuilder spoken = new StringBuilder();
+        if (what != null) {
+            spoken.append(what);
+        } else {
+            spoken.append(s.kind().word()).append(before == null ? "" : " after " + before);
+        }
+        if (s.round() != null) {
+            spoken.append(", round ").append(s.round());
+        }
+        if (s.set() != null) {
+            spoken.append(", set ").append(s.set());
+        }
+        if (what != null && (s.side() == Side.LEFT || s.side() == Side.RIGHT)) {
+            spoken.append(", ").append(s.side().word());
+        }
+        return spoken.toString();
+    }
+
     public Optional<Segment> segment(String id) {
         return segments.stream().filter(s -> s.id().equals(id)).findFirst();
     }

@@ -189,4 +189,22 @@ class ExpansionTest {
                 .toList();
         assertThat(after).isEqualTo(before);
     }
+
+    @Test
+    void segmentsAreSpokenOfByTheirMoveRoundAndSide() {
+        Timeline t = SampleSheets.timeline(
+                "title: T\ntalk Hello There  0:20\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  single-arm row  sides separate\nsuperset B  sets 2  reps 8  rest 0:30\n  push-up\ntalk Bye  0:10\n");
+        assertThat(t.segments().stream().map(s -> t.spoken(s.id())))
+                .startsWith(
+                        "Hello There",
+                        "squat, round 1",
+                        "rest after squat, round 1",
+                        "single-arm row, round 1, right",
+                        "single-arm row, round 1, left",
+                        "rest after single-arm row, round 1",
+                        "squat, round 2")
+                .contains("push-up, set 2", "rest after push-up, set 1");
+        assertThat(t.segments().stream().map(s -> t.spoken(s.id()))).doesNotHaveDuplicates();
+        assertThat(t.spoken("gone/away")).isEqualTo("gone/away");
+    }
 }

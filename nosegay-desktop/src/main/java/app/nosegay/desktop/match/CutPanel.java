@@ -98,12 +98,16 @@ final class CutPanel {
         ownOf.setText(
                 line.isEmpty()
                         ? "Select a line of the Score to give it a rule of its own."
-                        : "Only " + line.get(0).id() + ":");
+                        : "Only " + spoken(line.get(0)) + ":");
         LengthRule rules = line.isEmpty()
                 ? null
                 : session.workout().matching().rules().get(line.get(0).id());
         own.getSelectionModel().select(rules == null ? 0 : rules.ordinal() + 1);
         showing = false;
+    }
+
+    private String spoken(Match.Placed placed) {
+        return session.programme().get().timeline().spoken(placed.id());
     }
 
     private void chooseOwnRule() {
@@ -115,7 +119,7 @@ final class CutPanel {
         for (Match.Placed p : selected) {
             notes = index == 0 ? notes.withoutRule(p.id()) : notes.withRule(p.id(), LengthRule.values()[index - 1]);
         }
-        session.apply("length of " + selected.get(0).id(), session.workout().withMatching(notes));
+        session.apply("length of " + spoken(selected.get(0)), session.workout().withMatching(notes));
     }
 
     Region view() {

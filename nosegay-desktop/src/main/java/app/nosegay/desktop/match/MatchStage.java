@@ -393,9 +393,13 @@ public final class MatchStage implements StageView {
         }
     }
 
+    private String spoken(String segment) {
+        return session.programme().get().timeline().spoken(segment);
+    }
+
     private void pin(Match.Placed p, boolean end, Time<Axis.Take> time, String verb) {
         Workout next = session.workout().withPin(new Pin(p.id(), end, p.take(), time));
-        session.apply(verb + " " + (end ? "end" : "start") + " of " + p.id() + " at " + time, next);
+        session.apply(verb + " " + (end ? "end" : "start") + " of " + spoken(p.id()) + " at " + time, next);
     }
 
     /** Moves a boundary of the selected line by whole frames and pins it there. */

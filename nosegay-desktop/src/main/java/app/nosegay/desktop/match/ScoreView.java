@@ -260,7 +260,7 @@ final class ScoreView {
                         Locale.ROOT,
                         "%s of %s at second %+.2f of the line",
                         held.end() ? "end" : "start",
-                        held.placed().id(),
+                        programme.timeline().spoken(held.placed().id()),
                         painter.seconds(e.getX(), e.getY())));
             }
         }

@@ -275,7 +275,7 @@ final class WordsPanel {
                         Locale.ROOT,
                         "Not said: \"%s\" (%s)",
                         s.line().text(),
-                        s.line().segment()));
+                        session.programme().get().timeline().spoken(s.line().segment())));
             } else if (item instanceof AdLib a) {
                 words.setText(a.time() + "  Off the script: \"" + a.text() + "\" ("
                         + a.kind().word() + " cue, " + a.move() + ")");

@@ -73,6 +73,7 @@ final class OutputsPanel {
         proof.setMinHeight(Region.USE_PREF_SIZE);
         proof.setId("publish-proof");
         where.setWrapText(true);
+        where.setMinHeight(Region.USE_PREF_SIZE);
         where.getStyleClass().add("small");
         VBox list = new VBox(3);
         list.setId("outputs");

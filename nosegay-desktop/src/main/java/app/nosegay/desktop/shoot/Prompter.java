@@ -120,7 +120,7 @@ final class Prompter {
 
     private void tell(java.util.function.Consumer<ShootClock> what, String word) {
         run.tell(what);
-        told.setText(word + " at " + run.moment().segment().id());
+        told.setText(word + " at " + timeline.spoken(run.moment().segment().id()));
     }
 
     private void hold() {
