@@ -90,6 +90,7 @@ final class CallMeaning {
             } else if (f.rule() == null) {
                 boolean free = !isWorking(f)
                         || saidWithin(CallKind.ORDINAL, AT_ONCE, f)
+                        || saidWithin(CallKind.COUNT_IN, AT_ONCE, f)
                         || MOVES_ON.matcher(text.substring(f.from(), f.to())).find();
                 if (free && !saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)) {
                     say(CallKind.NEXT_UP, f);
@@ -212,7 +213,7 @@ final class CallMeaning {
     private void rest(CallReader.Found f) {
         boolean weak = text.substring(f.from(), f.to())
                 .matches(
-                        ".*(?:thats it|done|shake|catch|relax|release|pause|break|breather|down|drop|grab|water|drink|sip|finish).*");
+                        ".*(?:thats it|done|shake|catch|relax|release|pause|break|breather|down|drop|grab|water|drink|sip|finish|park).*");
         Call counted = last(CallKind.COUNT_OUT);
         // A count down lasts at least its seconds, whatever the caption's times.
         boolean afterCount =
@@ -262,6 +263,7 @@ final class CallMeaning {
         } else if (STARTS_AFTER.matcher(after).find()) {
             kind = CallKind.COUNT_IN;
         } else if (HOLDS_BEFORE.matcher(before).find()
+                && !isForetold(run.to())
                 && !(stops && ENDS_AFTER.matcher(after).find())) {
             kind = CallKind.REP_COUNT;
         } else if (stops && working) {

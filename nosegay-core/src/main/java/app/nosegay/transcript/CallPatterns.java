@@ -142,6 +142,11 @@ final class CallPatterns {
                     null,
                     null,
                     "(?:(?:and|now|okay|lets) )*(?:go|come|move|head|over) (?:over )?(?:to|onto|on to) (?:the|your) (?:other|opposite|second) ~side(?: now)?|(?:lets )?even (?:it|things|that|them) (?:out|up)|(?:(?:and|now|lets) )+(?:go|going|we go) the other (?:way|direction)|(?<=[.,] )(?:go|going) the other (?:way|direction)|(?:lets )?(?:take|bring) (?:it|that|this) (?:over |across )?(?:to|onto) (?:the|your) (?:other|opposite|left|right)(?: ~side)?|(?:(?:and|now|okay|lets go) )+over (?:to|onto) (?:the|your) (?:right|left)(?: ~side)?"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:you|we) have (?:got )?(?:about |just |only )?)(10|15|20|30|45)(?= [.,])"),
             // Counts of rounds before those of reps: they are longer.
             rule(
                     CallKind.ROUNDS_LEFT,
@@ -197,6 +202,13 @@ final class CallPatterns {
                     "work-seconds",
                     60,
                     "(?:(?:for|of|doing|do|at|with) )*(?:1|a) (?:full )?minute (?:each|per (?:exercise|move)|on(?= [.,])|of work|on each|for each)"),
+            rule(
+                    CallKind.TOTAL,
+                    "rounds",
+                    null,
+                    "(?:each|every|the|this|that) (?:circuit|block|1|series|superset) (\\d+)(?: (?:to|or) (\\d+))? times"),
+            rule(CallKind.TOTAL, "rest-seconds", null, "(\\d{2}) rest(?= [.,])"),
+            rule(CallKind.TOTAL, "work-seconds", null, "(\\d{2}) work(?= (?:[.,]|\\d{1,2}\\b|and))"),
             rule(
                     CallKind.TOTAL,
                     "rounds",
@@ -267,6 +279,7 @@ final class CallPatterns {
             // What only sounds like a call.
             never(
                     "(?:down|up|out|top|bottom|there|in|hold|pause|squeeze|breathe(?: \\w+)?) for (?:a |about )?[1-4] seconds?"),
+            never("(?:1|\\d+) more (?:(?:deep|big|slow|nice|full|long) )*(?:breaths?|inhales?|exhales?|things?|sips?)"),
             never("(?:make|like|as|than|if) (?:the|your|that|its the|its your) (?:last|final) (?:1|rep)"),
             never(
                     "(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|rest (?:your|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|no rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
@@ -305,7 +318,7 @@ final class CallPatterns {
                     CallKind.SECONDS_LEFT,
                     null,
                     60,
-                    "(?:(?:you|we|get|have|got|take) )+(?:a|1) full minute(?! (?:of|each|per|on))|(?:(?:last|final|1 more|just 1|only 1|1) minutes?|(?:a|1|1 more|1 full|another) minute)(?: (?:~more|here))(?! (?:of|each))|(?:last|final|1 more) minute(?! (?:of|change))|(?<!for |of |a |in |full |hold )1 minute(?= [.,])"),
+                    "(?:(?:you|we|get|have|got|take) )+(?:a|1) (?:full minute(?! (?:of|each|per|on))|minute (?:off|rest|break|to (?:rest|recover|breathe)|here|now)\\b)|(?:(?:last|final|1 more|just 1|only 1|1) minutes?|(?:a|1|1 more|1 full|another) minute)(?: (?:~more|here))(?! (?:of|each))|(?:last|final|1 more) minute(?! (?:of|change))|(?<!for |of |a |in |full |hold )1 minute(?= [.,])"),
             // Half of an interval.
             rule(
                     CallKind.HALF_WAY,
@@ -361,7 +374,7 @@ final class CallPatterns {
                     CallKind.REST,
                     null,
                     null,
-                    "(?:(?:and|now|lets|okay|you can|go ahead and) )*take (?:a|your|another|that|some) (?:quick |little |short |well earned |deserved |well deserved |\\d+ seconds? |nice )*(?:rest|break|breather|pause)|(?:and )?(?:time is up|times up|thats (?:the )?(?:clock|bell|buzzer)|take a (?:moment|minute)(?= (?:[.,]|get|grab|catch|sip|drink|breathe|here|to breathe))|(?<=2 1 |2 1 and |2 , 1 |2 , 1 , |2 , 1 and |2 , 1 , and |2 and 1 |2 and 1 and |2 \\. 1 \\. |2 \\. 1 \\. and )(?:rest|time|done|stop|relax|release)(?! (?:your|the|on|it|if|when|at|for))|thats it(?= (?:[.,]|grab|take|rest|shake|drop|for (?:that|this)))|stop there|all done|thats a wrap|bring it to rest|set it down|put it down|down you come)|(?:and )?(?:you are|we are|thats us|its) (?:all )?done(?= (?:[.,]|great job|good job|nice|well done|amazing|awesome|guys|everyone|everybody|team))|(?:and |< ?)(?:done|time|break)(?= [.,])|(?<=[.,] )(?:done|time)(?= (?:nice|good|great|well|amazing|excellent|everyone|everybody|guys|team|take|shake|drop|awesome|beautiful|lovely|okay|rest)\\b)|(?:weights?|dumbbells?|bells?|arms|knees) down(?= [.,])|shake (?:it|that|them|those (?:legs|arms)|your (?:legs|arms)) (?:out|off|all out)|shake out (?:your|those|the|that|it|them)(?: \\w+)?|(?<!to )catch (?:your|a|that) breath|have (?:a|your) (?:quick |little |short |nice |well earned )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:its |and )?rest time|(?:and )?(?:we are|you are) resting|(?:and )?(?:stop|finish) (?:right )?there|and pause there|(?:and |okay )finish(?= [.,])|(?:lets )?take (?:our|your) rest|(?:put|set|pop|place|lay) (?:the|your|those|that) (?:weights?|dumbbells?|kettlebells?|bells?) down(?! (?:\\w+ )?(?:if|when|whenever))|drop (?:the|your|those) (?:weights?|dumbbells?|kettlebells?)(?! (?:if|when|whenever|down to))|(?:grab|get|take|have) (?:a|some|your) (?:quick |little |sip of |drink of )*(?:drink|sip|water)(?: of water)?(?! (?:if|when|whenever|as|any|bottle))|(?:quick|little|short) (?:rest|breather|break)(?= [.,])"),
+                    "(?:(?:and|now|lets|okay|you can|go ahead and) )*take (?:a|your|another|that|some) (?:quick |little |short |well earned |deserved |well deserved |\\d+ seconds? |nice )*(?:rest|break|breather|pause)|(?:and )?(?:time is up|times up|thats (?:the )?(?:clock|bell|buzzer)|take a (?:moment|minute)(?= (?:[.,]|get|grab|catch|sip|drink|breathe|here|to breathe))|(?<=2 1 |2 1 and |2 , 1 |2 , 1 , |2 , 1 and |2 , 1 , and |2 and 1 |2 and 1 and |2 \\. 1 \\. |2 \\. 1 \\. and )(?:rest|time|done|stop|relax|release)(?! (?:your|the|on|it|if|when|at|for))|thats it(?= (?:[.,]|grab|take|rest|shake|drop|for (?:that|this)))|stop there|all done|thats a wrap|bring it to rest|set it down|put it down|park (?:it|that|the (?:bell|kettlebell|weights?))|down you come)|(?:and )?(?:you are|we are|thats us|its) (?:all )?done(?= (?:[.,]|great job|good job|nice|well done|amazing|awesome|guys|everyone|everybody|team))|(?:and |< ?)(?:done|time|break)(?= [.,])|(?<=[.,] )(?:done|time)(?= (?:nice|good|great|well|amazing|excellent|everyone|everybody|guys|team|take|shake|drop|awesome|beautiful|lovely|okay|rest)\\b)|(?:weights?|dumbbells?|bells?|arms|knees) down(?= [.,])|shake (?:it|that|them|those (?:legs|arms)|your (?:legs|arms)) (?:out|off|all out)|shake out (?:your|those|the|that|it|them)(?: \\w+)?|(?<!to )catch (?:your|a|that) breath|have (?:a|your) (?:quick |little |short |nice |well earned )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:its |and )?rest time|(?:and )?(?:we are|you are) resting|(?:and )?(?:stop|finish) (?:right )?there|and pause there|(?:and |okay )finish(?= [.,])|(?:lets )?take (?:our|your) rest|(?:put|set|pop|place|lay) (?:the|your|those|that) (?:weights?|dumbbells?|kettlebells?|bells?) down(?! (?:\\w+ )?(?:if|when|whenever))|drop (?:the|your|those) (?:weights?|dumbbells?|kettlebells?)(?! (?:if|when|whenever|down to))|(?:grab|get|take|have) (?:a|some|your) (?:quick |little |sip of |drink of )*(?:drink|sip|water)(?: of water)?(?! (?:if|when|whenever|as|any|bottle))|(?:quick|little|short) (?:rest|breather|break)(?= [.,])"),
             // Work starts.
             rule(
                     CallKind.START,

@@ -33,7 +33,7 @@ public final class CallReader {
             "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1");
     /** What moves are called that no library knows: the last word, with one or two before it. */
     static final String MOVE_WORDS =
-            "(?:squats?|lunges?|press(?:es)?|rows?|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|bugs?|dogs?|skaters?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|clamshells?|leg lifts?|knee drives?|high knees|butt kicks?|good mornings?)";
+            "(?:squats?|lunges?|press(?:es)?|rows?|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|bugs?|dogs?|skaters?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups?|v ups?|v sits?|circles?|clamshells?|leg lifts?|knee drives?|high knees|butt kicks?|good mornings?)";
     /** Fewer seconds than this are of a hold or a tempo, not of the plan. */
     private static final int SHORTEST_INTERVAL = 5;
     /** No workout has more moves or rounds than this. */

@@ -21,8 +21,8 @@ import java.util.Locale;
  */
 public final class CallSheet {
     /** The sheets; what each was used for stands at its head. */
-    public static final List<String> NAMES =
-            List.of("calls-a.txt", "calls-b.txt", "calls-c.txt", "calls-d.txt", "calls-e.txt", "calls-f.txt");
+    public static final List<String> NAMES = List.of(
+            "calls-a.txt", "calls-b.txt", "calls-c.txt", "calls-d.txt", "calls-e.txt", "calls-f.txt", "calls-g.txt");
 
     /** A call may be found this much before its caption begins … */
     private static final double BEFORE_SECONDS = 1.5;
