@@ -13,6 +13,8 @@ import java.util.List;
  */
 final class VoiceHints {
     static final VoiceHints NONE = new VoiceHints();
+    /** The voice of seconds changes little from bin to bin: so many share a value. */
+    private static final int STEP = 4;
 
     private final Timeline timeline;
     private final int bins;
@@ -107,20 +109,21 @@ final class VoiceHints {
                 .filter(l -> l[1] > from && l[0] < to)
                 .map(l -> new double[] {Math.max(from, l[0]) - at, Math.min(to, l[1]) - at})
                 .toList();
-        double[] score = new double[bins];
+        int steps = (bins + STEP - 1) / STEP;
+        double[] score = new double[steps];
         double mean = 0;
-        for (int b = 0; b < bins; b++) {
+        for (int i = 0; i < steps; i++) {
             double spoken = 0;
             for (double[] l : lines) {
-                spoken += sum(b, l[0], l[1]);
+                spoken += sum(i * STEP, l[0], l[1]);
             }
             // Where nothing is to be said people cheer: silence is expected by half.
-            score[b] = spoken - MatchWeights.VOICE_SILENCE_SHARE * (sum(b, from - at, to - at) - spoken);
-            mean += score[b] / bins;
+            score[i] = spoken - MatchWeights.VOICE_SILENCE_SHARE * (sum(i * STEP, from - at, to - at) - spoken);
+            mean += score[i] / steps;
         }
         float[] hint = new float[bins];
         for (int b = 0; b < bins; b++) {
-            double nats = (score[b] - mean) * MatchWeights.VOICE_PER_SECOND;
+            double nats = (score[b / STEP] - mean) * MatchWeights.VOICE_PER_SECOND;
             hint[b] = (float) Math.max(-MatchWeights.VOICE_AT_MOST, Math.min(MatchWeights.VOICE_AT_MOST, nats));
         }
         return hint;
