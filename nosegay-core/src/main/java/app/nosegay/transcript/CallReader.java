@@ -3,9 +3,11 @@ package app.nosegay.transcript;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -41,6 +43,9 @@ public final class CallReader {
     /** Of fewer repetitions nobody makes a figure of the plan: "two dumbbell rows" are rows with two of them. */
     private static final int FEWEST_REPS = 4;
 
+    /** Transcripts shorter than this are read anew, in captions. */
+    private static final int WORTH_KEEPING = 20;
+
     private final Speech speech;
     private final String text;
     private final boolean[] claimed;
@@ -56,8 +61,46 @@ public final class CallReader {
         claimed = new boolean[text.length()];
     }
 
+    /** What was read last, by the transcript itself: a plan changes with every keystroke, what was said in a take does not. */
+    private static final Map<Asked, List<Call>> KEPT = new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, List<Call>> eldest) {
+            return size() > 12;
+        }
+    };
+
+    private record Asked(List<Caption> captions, Set<String> moves) {
+        @Override
+        public boolean equals(Object o) {
+            return o instanceof Asked other && other.captions == captions && other.moves.equals(moves);
+        }
+
+        @Override
+        public int hashCode() {
+            return System.identityHashCode(captions);
+        }
+    }
+
     /** The calls in {@code captions}, in order of time; {@code moves} are the names of moves to know. */
     public static List<Call> read(List<Caption> captions, Collection<String> moves) {
+        if (captions.size() < WORTH_KEEPING) {
+            return heard(captions, moves);
+        }
+        Asked asked = new Asked(List.copyOf(captions), Set.copyOf(moves));
+        synchronized (KEPT) {
+            List<Call> kept = KEPT.get(asked);
+            if (kept != null) {
+                return kept;
+            }
+        }
+        List<Call> calls = List.copyOf(heard(captions, moves));
+        synchronized (KEPT) {
+            KEPT.put(asked, calls);
+        }
+        return calls;
+    }
+
+    private static List<Call> heard(List<Caption> captions, Collection<String> moves) {
         CallReader reader = new CallReader(captions);
         if (reader.speech.isEmpty()) {
             return List.of();
