@@ -74,6 +74,46 @@ class LayoutTest {
         area.anchors().values().forEach(a -> assertThat(a.isRight()).isFalse());
     }
 
+    /** Somebody's legs at the lower left, now and then: as good a place for a card as any while the name is at the top. */
+    private static Heat legsAtTheLeft() {
+        float[] presence = new float[COLUMNS * ROWS];
+        for (int y = 10; y < ROWS; y++) {
+            for (int x = 3; x < 9; x++) {
+                presence[y * COLUMNS + x] = 0.5f;
+            }
+        }
+        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS]);
+    }
+
+    @Test
+    void whatComesNextIsSteadyFromRestToRestAndClearOfLegs() {
+        List<Layout.Stretch> stretches = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            boolean rest = i % 2 == 1;
+            stretches.add(new Layout.Stretch(
+                    "b/m" + i,
+                    "b",
+                    new Span<>(Time.ofSeconds(10 * i), Time.ofSeconds(10 * i + 10)),
+                    rest ? EnumSet.of(Group.CLOCK, Group.CARD) : EnumSet.allOf(Group.class),
+                    false,
+                    List.of(),
+                    legsAtTheLeft()));
+        }
+        List<Layout.Area> areas =
+                Layout.of(stretches, Frame.LANDSCAPE, DressNotes.NONE).areas();
+        Anchor first = areas.get(1).anchors().get(Group.CARD);
+        for (int i = 1; i < 8; i += 2) {
+            Layout.Area area = areas.get(i);
+            assertThat(area.anchors().get(Group.CARD)).isEqualTo(first);
+            assertThat(legsAtTheLeft().behind(area.boxes().get(Group.CARD), Frame.LANDSCAPE))
+                    .isLessThan(0.05);
+        }
+        for (int i = 2; i < 8; i += 2) {
+            assertThat(areas.get(i).anchors().get(Group.CARD))
+                    .isEqualTo(areas.get(0).anchors().get(Group.CARD));
+        }
+    }
+
     @Test
     void aMomentOfSomebodyElsewhereDoesNotMakePiecesHop() {
         List<Heat> heats = new ArrayList<>();
