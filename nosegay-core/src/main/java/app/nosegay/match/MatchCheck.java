@@ -36,6 +36,8 @@ public final class MatchCheck {
     private static final double LATE = 1.0;
     /** The last movement may be this early, in a set that is not counted. */
     private static final double EARLY = 2.0;
+    /** Somebody who apologises does so more than once: within this many seconds it is the same slip. */
+    private static final double ONE_FLUFF = 15;
     /** A segment that ends this near to the end of its take, or begins this near to its start, is cut off there; in seconds. */
     private static final double AT_THE_EDGE = 1.5;
     /** Motion alone is off by one rep now and then. */
@@ -436,8 +438,14 @@ public final class MatchCheck {
     }
 
     private void fluffsLeftIn(TakeEvidence take) {
+        Time<Axis.Take> told = null;
         for (Caption c : take.words()) {
+            boolean again = told != null && c.start().since(told).seconds() < ONE_FLUFF;
             if (!Stretches.isFluff(c.text())) {
+                continue;
+            }
+            told = c.start();
+            if (again) {
                 continue;
             }
             match.segments().stream()

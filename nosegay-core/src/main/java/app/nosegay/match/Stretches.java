@@ -7,8 +7,24 @@ import java.util.regex.Pattern;
 
 /** What an unplanned stretch of a take is, by what is said, seen and heard in it. */
 final class Stretches {
-    private static final Pattern FLUFF = Pattern.compile(
-            "(?i)\\bsorry\\b|\\b(?:start|do|try|take|say|film|shoot) (?:that|this|it)(?: one| bit)? (?:over|again)\\b|\\bagain from\\b|\\blet me (?:redo|try that|start (?:that|this|over)|do (?:that|this))|\\bone more take\\b|\\b(?:oops|whoops)\\b|\\bmessed (?:that|it) up\\b|\\bhang on\\b|(?:^|[,.!?] *)hold on(?:[,.!?]| a (?:second|minute|moment)|$)|\\bwhat am i (?:doing|saying)|\\bignore that\\b|\\bcut that\\b|\\bwrong (?:side|leg|arm|one), (?:sorry|let)");
+    /** Cheers are not meant: "hang on, ten seconds", "and do it again", "sorry, I know it burns". */
+    private static final Pattern FLUFF = Pattern.compile(String.join(
+            "|",
+            "(?i)(?<!not )\\bsorry\\b(?!,? (?:not sorry|i know|if|but|to (?:say|tell)|in advance|legs|arms|abs|for (?:that|this) (?:one|burn)))",
+            "\\b(?:start|try|take|say|film|shoot) (?:that|this|it)(?: one| bit)? (?:over|again)\\b",
+            "\\b(?:let me|i'?ll|i will|i need to|i have to|can i)(?: just)? (?:redo|do|start|try|say|take|film) (?:that|this|it|over)\\b",
+            "\\bagain from\\b",
+            "\\bone more take\\b",
+            "\\b(?:oops|whoops)\\b",
+            "\\bmessed (?:that|it|this) up\\b",
+            "\\bhang on,? (?:a (?:second|sec|minute|moment)|one (?:second|sec)|sorry|there(?:'s| is| was)|i(?:'m|'ve| am| have| think| need| forgot)|let me|wait|what|my|someone|somebody|the (?:dog|phone|door|timer))",
+            "\\b(?:oh|wait|whoa),? hang on\\b",
+            "(?:^|[,.!?] *)hold on(?:[,.!?]| a (?:second|minute|moment)|$)",
+            "\\bwhat am i (?:doing|saying)",
+            "\\bignore that\\b",
+            "\\bcut that\\b",
+            "\\bwrong (?:side|leg|arm|one), (?:sorry|let)"));
+
     private static final double LEAST_MOVEMENT = 0.25;
     private static final double LEAST_DEAD_AIR = 5;
 
