@@ -26,8 +26,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Spoken calls against the truth, promised calls that were never made, names of other moves. */
 final class CallCheck {
@@ -269,23 +271,29 @@ final class CallCheck {
         }
     }
 
-    /** Calls of time left and of half-way in the script, where most were made in intervals of that kind and one was not. */
+    /** Calls of time left and of half-way in the script, where most were made, and one was not in an interval of a kind in which they are. */
     private void never(CuePlan cues) {
         Map<String, List<Due>> byCall = new LinkedHashMap<>();
         for (ScriptLine line : cues.lines()) {
             if (line.isCall()) {
-                // Who never calls in a warm-up has not forgotten it in one.
-                due(line).ifPresent(d -> byCall.computeIfAbsent(
-                                d.words() + intervals.get(d.segment()).kind(), w -> new ArrayList<>())
+                due(line).ifPresent(d -> byCall.computeIfAbsent(d.words(), w -> new ArrayList<>())
                         .add(d));
             }
         }
         byCall.forEach((words, dues) -> {
-            long made = dues.stream().filter(this::made).count();
-            if (made > 1 && made * 2 >= dues.size()) {
-                dues.stream().filter(d -> !made(d)).forEach(this::missing);
+            List<Due> made = dues.stream().filter(this::made).toList();
+            if (made.size() > 1 && made.size() * 2 >= dues.size()) {
+                // Who never calls in a warm-up has not forgotten it in one.
+                Set<SegmentKind> usual = made.stream().map(this::kind).collect(Collectors.toSet());
+                dues.stream()
+                        .filter(d -> !made.contains(d) && usual.contains(kind(d)))
+                        .forEach(this::missing);
             }
         });
+    }
+
+    private SegmentKind kind(Due due) {
+        return intervals.get(due.segment()).kind();
     }
 
     /**

@@ -142,6 +142,7 @@ final class CallMeaning {
                 boolean again = last != null
                         && java.util.Objects.equals(last.value(), f.value())
                         && java.util.Objects.equals(last.of(), of(f))
+                        && isOfAMove(last.text()) == isOfAMove(text.substring(f.from(), f.to()))
                         && speech.start(f.from()).since(last.time()).seconds() < SAME_CALL;
                 if (!again) {
                     say(f.rule().kind(), f);
@@ -162,6 +163,13 @@ final class CallMeaning {
     private boolean since(CallKind kind, Time<Axis.Take> moment) {
         Call last = last(kind);
         return last != null && !last.time().isBefore(moment);
+    }
+
+    /** Whether "the second" is a move's place and not a round's. */
+    private static boolean isOfAMove(String words) {
+        return CallReader.OF_A_MOVE
+                .matcher(words.toLowerCase(java.util.Locale.ROOT))
+                .find();
     }
 
     private String saidBefore(CallReader.Found f) {
