@@ -193,14 +193,15 @@ final class CallMeaning {
                         && r.from() >= f.to()
                         && speech.start(r.from()).since(speech.end(f.to() - 1)).seconds() < f.value() + 1);
         boolean tens = f.value() >= 10 && f.value() % 5 == 0 || f.value() == 5 && isBySeconds();
-        Call last = last(CallKind.REPS_LEFT);
+        boolean seconds = !reps && (tens || f.value() == 5 && countedDown);
+        CallKind kind = seconds ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT;
+        Call last = last(kind);
         boolean again = last != null
                 && f.value().equals(last.value())
                 && speech.start(f.from()).since(last.time()).seconds() < SAME_CALL;
-        if (again) {
-            return;
+        if (!again) {
+            say(kind, f);
         }
-        say(!reps && (tens || f.value() == 5 && countedDown) ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT, f);
     }
 
     private void start(CallReader.Found f) {

@@ -7,7 +7,7 @@ public enum Output {
     VIDEO("video.mp4", "Finished video", Group.VIDEO, true),
     CAPTIONS_VTT("captions.vtt", "Captions (WebVTT)", Group.TEXT, false),
     CAPTIONS_SRT("captions.srt", "Captions (SRT)", Group.TEXT, false),
-    CAPTIONS_PLAIN("captions-as-heard.vtt", "Captions as heard, uncorrected", Group.TEXT, false),
+    CAPTIONS_PLAIN("captions-as-heard.vtt", "Captions as heard", Group.TEXT, false),
     CHAPTERS_VTT("chapters.vtt", "Chapters (WebVTT)", Group.TEXT, false),
     CHAPTERS_FFMETADATA("chapters.ffmetadata", "Chapters (FFMETADATA)", Group.TEXT, false),
     CHAPTERS_JSON("chapters.json", "Chapters (JSON)", Group.TEXT, false),

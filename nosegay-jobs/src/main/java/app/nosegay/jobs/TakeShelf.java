@@ -21,6 +21,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * What was read from takes, kept beside the workout in {@code .nosegay/} by the recording's fingerprint, so that each is decoded once. The
@@ -63,6 +64,19 @@ public final class TakeShelf {
     /** Where the small copy of {@code movie} for scrubbing is, once it was read. */
     public static Path proxy(Path movie, Path workoutFolder) throws IOException {
         return entry(movie, workoutFolder, ".proxy.mp4");
+    }
+
+    /** What is kept beside the workouts of a folder, in bytes. */
+    public static long size(Path workoutFolder) {
+        try (Stream<Path> kept = Files.list(workoutFolder.resolve(".nosegay"))) {
+            long sum = 0;
+            for (Path file : kept.filter(Files::isRegularFile).toList()) {
+                sum += Files.size(file);
+            }
+            return sum;
+        } catch (IOException e) {
+            return 0; // there is none
+        }
     }
 
     private static void keep(Path entry, TakeReader.Reading reading) {

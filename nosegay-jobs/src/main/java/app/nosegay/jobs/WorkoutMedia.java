@@ -38,6 +38,9 @@ public record WorkoutMedia(
     /** Less than this may be the rounding of the container. */
     private static final Length CUT_OFF = Length.ofSeconds(1);
 
+    /** Some twenty hours of takes: worth a word. */
+    private static final long MUCH_KEPT = 3_000_000_000L;
+
     public static WorkoutMedia none(Path folder) {
         return new WorkoutMedia(folder, Map.of(), List.of(), List.of(), Set.of());
     }
@@ -115,6 +118,11 @@ public record WorkoutMedia(
             } else if (reading.info().video() == null) {
                 notices.add(take.file() + ": has no picture; it is matched by what is heard alone");
             }
+        }
+        long kept = TakeShelf.size(folder);
+        if (kept > MUCH_KEPT) {
+            notices.add("The folder .nosegay beside this workout has grown to " + DiskSpace.words(kept)
+                    + "; what is in it can be deleted at any time and is made again when it is needed");
         }
         return notices;
     }

@@ -156,4 +156,19 @@ class MovedTest {
                 .hasMessageContaining(folder.toString())
                 .hasMessageContaining("the video takes about");
     }
+
+    @Test
+    void aCacheThatHasGrownLargeIsSaid() throws IOException {
+        Workout noLog = workout.withTakes(
+                List.of(take(workout).at("takes/take-1.mp4", "takes/take-1.vtt", null)), workout.pins());
+        WorkoutMedia media = WorkoutMedia.read(noLog, folder, Progress.NONE);
+        assertThat(TakeShelf.size(folder)).isPositive().isLessThan(10_000_000);
+        assertThat(media.notices(noLog)).noneMatch(n -> n.contains(".nosegay"));
+        // A file with a hole in it: large to look at, small on the disk.
+        try (var large = new java.io.RandomAccessFile(
+                folder.resolve(".nosegay/old.proxy.mp4").toFile(), "rw")) {
+            large.setLength(4_000_000_000L);
+        }
+        assertThat(media.notices(noLog)).anyMatch(n -> n.contains(".nosegay") && n.contains("4.0 GB"));
+    }
 }

@@ -17,6 +17,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -45,6 +46,9 @@ public final class LogbookScreen implements StageView {
     private final VBox page = new VBox(6);
     private final VBox leaving = new VBox(4);
     private final Label spent = new Label();
+    /** In the order of the work. */
+    private static final List<String> STAGES = List.of("plan", "script", "shoot", "match", "dress", "proof", "publish");
+
     private final ComboBox<String> profile = new ComboBox<>();
     private final HBox view;
     private Logbook logbook = Logbook.EMPTY;
@@ -199,9 +203,10 @@ public final class LogbookScreen implements StageView {
                 own.isEmpty()
                         ? "Nothing is known of this workout yet."
                         : own.entrySet().stream()
+                                .sorted(Comparator.comparing(
+                                        e -> STAGES.indexOf(e.getKey().toLowerCase(Locale.ROOT))))
                                 .map(e -> Wordings.capital(e.getKey()) + " "
                                         + Math.max(1, Math.round(e.getValue() / 60.0)) + " min")
-                                .sorted()
                                 .collect(Collectors.joining(", ")));
         leaving();
     }
