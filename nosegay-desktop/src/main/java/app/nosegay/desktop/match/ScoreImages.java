@@ -86,7 +86,7 @@ final class ScoreImages {
             return;
         }
         ScorePainter by = painter;
-        Image image = Pictures.toFx(by.paint(row));
+        Image image = Pictures.shared(by.paint(row));
         Platform.runLater(() -> {
             if (by == painter) {
                 images.put(row.key(), new Painted(row, by, image));

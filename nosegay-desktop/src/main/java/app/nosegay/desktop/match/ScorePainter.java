@@ -95,7 +95,7 @@ final class ScorePainter {
     }
 
     BufferedImage paint(ScoreRow row) {
-        BufferedImage image = new BufferedImage(width, height(row), BufferedImage.TYPE_INT_ARGB);
+        BufferedImage image = new BufferedImage(width, height(row), BufferedImage.TYPE_INT_ARGB_PRE);
         Graphics2D g = image.createGraphics();
         g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         g.setRenderingHint(RenderingHints.KEY_TEXT_ANTIALIASING, RenderingHints.VALUE_TEXT_ANTIALIAS_ON);
