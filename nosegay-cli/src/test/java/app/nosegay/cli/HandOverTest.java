@@ -89,14 +89,20 @@ class HandOverTest {
         assertThat(unknown.err()).contains("cinema").contains("long-video");
     }
 
-    @Test
-    void aWorkoutIsPackedWithItsRecordingAndNothingIsReplaced() throws IOException {
-        Path movie = folder.resolve("kitchen.mp4");
+    /** A small workout matched with a recording made for it. */
+    private Path matched(Path movie) throws IOException {
         film(movie, 160, 90, 6, true);
         Path sheet = Files.writeString(folder.resolve("plan.txt"), "title: Small\ntalk Hi  0:03\ntalk Bye  0:03\n");
         Path workout = folder.resolve("small" + WorkoutFile.ENDING);
         assertThat(Ran.of("match", sheet, "--footage", movie, "--save", workout).code())
                 .isZero();
+        return workout;
+    }
+
+    @Test
+    void aWorkoutIsPackedWithItsRecordingAndNothingIsReplaced() throws IOException {
+        Path movie = folder.resolve("kitchen.mp4");
+        Path workout = matched(movie);
         Path target = folder.resolve("usb");
         Ran packed = Ran.of("pack", workout, "--out", target);
         assertThat(packed.code()).isZero();
@@ -111,10 +117,7 @@ class HandOverTest {
     @Test
     void proofAndPublishFindARecordingThatWasMoved() throws IOException {
         Path movie = folder.resolve("kitchen.mp4");
-        film(movie, 160, 90, 6, true);
-        Path sheet = Files.writeString(folder.resolve("plan.txt"), "title: Small\ntalk Hi  0:03\ntalk Bye  0:03\n");
-        Path workout = folder.resolve("small" + WorkoutFile.ENDING);
-        Ran.of("match", sheet, "--footage", movie, "--save", workout);
+        Path workout = matched(movie);
         Files.createDirectories(folder.resolve("camera"));
         Files.move(movie, folder.resolve("camera/moved.mp4"));
         Ran proof = Ran.of("proof", workout);

@@ -12,7 +12,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -41,47 +40,11 @@ public final class CallTruth {
         List<HeardCall> heard = new ArrayList<>();
         for (TakeEvidence take : takes) {
             CallTruth truth = new CallTruth(timeline, match, take.id());
-            for (Call call : calls(take, moves)) {
+            for (Call call : CallReader.read(take.words(), moves)) {
                 heard.add(truth.heard(take.id(), call));
             }
         }
         return heard;
-    }
-
-    /** What a take says does not change while the plan is typed: the last few are kept. */
-    private static final Map<Asked, List<Call>> KEPT = new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, List<Call>> eldest) {
-            return size() > 8;
-        }
-    };
-
-    /** A transcript is compared by identity: it is long. */
-    private record Asked(TakeEvidence take, Collection<String> moves) {
-        @Override
-        public boolean equals(Object o) {
-            return o instanceof Asked a && a.take == take && a.moves.equals(moves);
-        }
-
-        @Override
-        public int hashCode() {
-            return System.identityHashCode(take);
-        }
-    }
-
-    private static List<Call> calls(TakeEvidence take, Collection<String> moves) {
-        Asked asked = new Asked(take, moves);
-        synchronized (KEPT) {
-            List<Call> kept = KEPT.get(asked);
-            if (kept != null) {
-                return kept;
-            }
-        }
-        List<Call> calls = CallReader.read(take.words(), moves);
-        synchronized (KEPT) {
-            KEPT.put(asked, calls);
-        }
-        return calls;
     }
 
     private HeardCall heard(String take, Call said) {
