@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
  */
 final class CallMeaning {
     private static final Pattern STARTS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|off (?:we|you) go|lets start|lets begin|lets do)\\b");
+            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do)\\b");
     private static final Pattern STOPS_AFTER = Pattern.compile(
             "^[ .,0]*(?:and |okay |now |good |nice |great )*(?:rest|stop|relax|done|release|time|switch|swap|change|other side|take a|shake|catch|well done|good job|good work|nice work|great job|nice job|great work|breathe|lower|drop|down|pause|we are done|you are done|thats it|excellent|beautiful|awesome|perfect|and down|come down|let go|good|nice)\\b");
     private static final Pattern STARTS_BEFORE = Pattern.compile(
@@ -31,8 +31,12 @@ final class CallMeaning {
     private static final Pattern PUT_DOWN = Pattern.compile(" down$|^(?:and )?(?:put|set|pop|place|lay|drop)\\b");
 
     private static final Pattern NAMES_ROUNDS = Pattern.compile("round|circuit|set|lap");
+    /** Names of moves that tell to begin with them. */
+    private static final Pattern IMPERATIVE = Pattern.compile(
+            "(?:(?:and|ready|okay|now) )*(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch|plank|bridge|carry)");
+
     private static final Pattern OF_ROUNDS = Pattern.compile(
-            "(?:round|circuit|set|lap)s?(?: \\d+)?(?: (?:done|complete|completed|finished|down|over|in the books))?[ .,]*(?:and )?$");
+            "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
     /** What ends a set, and not only a hold within it. */
     private static final Pattern ENDS_AFTER = Pattern.compile(
             "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|time|switch|swap|change|other side|relax|take a)\\b");
@@ -45,8 +49,6 @@ final class CallMeaning {
     private static final double A_SECOND_EACH = 1.7;
     /** Two calls that say the same within this many seconds are one. */
     private static final double SAME_CALL = 3;
-    /** Work of unknown length is taken to be over after this, in seconds, though nobody said so. */
-    private static final double LONGEST_WORK = 100;
     /** Words of starting said sooner after the start, in seconds, are still of it. */
     private static final double CHEERED_WITHIN = 12;
     /** Words of starting that nobody cheers with. */
@@ -55,10 +57,16 @@ final class CallMeaning {
     /** Words that lead on to something new, whatever goes on. */
     private static final Pattern MOVES_ON = Pattern.compile(
             "^(?:on to|onto|now (?:we have|its)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time)");
-    /** A count ends this near to where a call of the seconds left put the end, in seconds. */
-    private static final double FORETOLD_WITHIN = 4;
     /** A move's name this soon behind its number, in seconds, belongs to it. */
     private static final double AT_ONCE = 4;
+
+    /** No interval of a plan is shorter, in seconds. */
+    private static final int SHORTEST_PLANNED = 20;
+
+    private static final Pattern TO_RECOVER = Pattern.compile("\\b(?:to recover|to rest|to breathe|rest here)\\b");
+    private static final Pattern OF_REST = Pattern.compile("\\b(?:rest|break|between|recover|off|no rest)\\b");
+    /** Work begins within this of the first move's being brought up, in seconds. */
+    private static final double LONGEST_TALK = 40;
 
     private static final double SAME_REST = 8;
     private static final double SAME_NEXT = 12;
@@ -69,44 +77,93 @@ final class CallMeaning {
     private final Speech speech;
     private final String text;
     private final List<CallReader.Found> found;
-    private final List<Call> calls = new ArrayList<>();
-    private boolean working;
-    private Time<Axis.Take> lastStart;
-    /** Whether something new was brought up since work was last heard to start: the rest between was perhaps not said. */
-    private boolean previewed;
+    private final HeardSoFar heard;
+    private final ExpectedCalls expected;
 
     /** The meanings of {@code found}, in the order of the text. */
     CallMeaning(Speech speech, List<CallReader.Found> found) {
         this.speech = speech;
         this.text = speech.text();
         this.found = found;
+        this.heard = new HeardSoFar(speech);
+        this.expected = new ExpectedCalls(speech, heard);
     }
 
     List<Call> settle() {
+        int understood = 0;
         for (int i = 0; i < found.size(); i++) {
             CallReader.Found f = found.get(i);
             if (f.run() != null) {
                 count(f);
             } else if (f.rule() == null) {
-                boolean free = !isWorking(f)
-                        || saidWithin(CallKind.ORDINAL, AT_ONCE, f)
-                        || saidWithin(CallKind.COUNT_IN, AT_ONCE, f)
-                        || MOVES_ON.matcher(text.substring(f.from(), f.to())).find();
-                if (free && !saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)) {
-                    say(CallKind.NEXT_UP, f);
+                if (IMPERATIVE.matcher(text.substring(f.from(), f.to())).matches()
+                        && !heard.isWorking(f)
+                        && heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)) {
+                    start(new CallReader.Found(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
+                    continue;
                 }
-            } else {
+                boolean free = !heard.isWorking(f)
+                        || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
+                        || heard.saidWithin(CallKind.COUNT_IN, AT_ONCE, f)
+                                && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
+                        || MOVES_ON.matcher(text.substring(f.from(), f.to())).find();
+                boolean ends = heard.isWorking(f) && heard.isForetold(f.from() + 1);
+                boolean again = heard.saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)
+                        && !heard.isSaidSince(CallKind.ORDINAL, CallKind.NEXT_UP);
+                if ((free || ends) && !again) {
+                    next(f);
+                }
+            } else if (!f.rule().onlyExpected()) {
                 rule(f);
+            } else if (f.from() >= understood && expected.isCall(f, soonAfterwards(f))) {
+                understood = f.to();
+                expected(f);
             }
         }
         return withoutBeats();
     }
 
+    /** What is found soon after, beside what overlaps it. */
+    private List<CallReader.Found> soonAfterwards(CallReader.Found f) {
+        Time<Axis.Take> end = speech.end(f.to() - 1);
+        return found.subList(found.indexOf(f), found.size()).stream()
+                .filter(n -> n.from() >= f.to())
+                .takeWhile(n -> speech.start(n.from()).since(end).seconds() < SAME_CALL)
+                .toList();
+    }
+
+    /** A move brought up; while working, where the end was foretold, it takes the place of a "rest". */
+    private void next(CallReader.Found f) {
+        boolean working = heard.isWorking(f);
+        say(CallKind.NEXT_UP, f);
+        if (working && heard.isForetold(f.from() + 1)) {
+            heard.rest(f);
+        }
+    }
+
+    private void expected(CallReader.Found f) {
+        if (f.rule().kind() == CallKind.REST) {
+            say(CallKind.REST, f);
+            heard.rest(f);
+        } else if (f.rule().kind() == CallKind.START) {
+            start(f);
+        } else if (f.rule().kind() == CallKind.NEXT_UP && heard.isWorking(f)) {
+            next(f);
+        } else {
+            rule(f);
+        }
+    }
+
     private void rule(CallReader.Found f) {
         switch (f.rule().kind()) {
-            case START -> start(f);
+            case START -> {
+                if (soonAfterwards(f).stream()
+                        .noneMatch(n -> n.run() != null && n.run().isDown())) {
+                    start(f);
+                }
+            }
             case REST -> {
-                boolean left = f.value() != null && !isWorking(f);
+                boolean left = f.value() != null && !heard.isWorking(f);
                 if (left) {
                     say(CallKind.SECONDS_LEFT, f);
                 } else {
@@ -114,18 +171,24 @@ final class CallMeaning {
                 }
             }
             case NEXT_UP -> {
-                if (!saidWithin(CallKind.NEXT_UP, 4, f)) {
-                    say(CallKind.NEXT_UP, f);
+                if (!heard.saidWithin(CallKind.NEXT_UP, 4, f)) {
+                    next(f);
                 }
             }
             case REPS_LEFT -> {
-                if (!isWorking(f) && OF_ROUNDS.matcher(saidBefore(f)).find()) {
+                if (!heard.isWorking(f) && OF_ROUNDS.matcher(saidBefore(f)).find()) {
                     say(CallKind.ROUNDS_LEFT, f);
                 } else {
                     repsLeft(f);
                 }
             }
             case ROUNDS_LEFT -> {
+                Call last = heard.last(CallKind.ROUNDS_LEFT);
+                if (last != null
+                        && f.value().equals(last.value())
+                        && speech.start(f.from()).since(last.end()).seconds() < SAME_CALL) {
+                    return;
+                }
                 boolean unnamed = CallPatterns.TO_GO.equals(f.rule().of())
                         && !OF_ROUNDS.matcher(saidBefore(f)).find()
                         && !NAMES_ROUNDS
@@ -133,36 +196,61 @@ final class CallMeaning {
                                 .find();
                 if (!unnamed) {
                     say(CallKind.ROUNDS_LEFT, f);
-                } else if (isWorking(f)) {
+                } else if (heard.isWorking(f)) {
                     say(CallKind.REPS_LEFT, f);
                 }
             }
-            case SECONDS_LEFT, HALF_WAY, LAST_REP, ORDINAL, TOTAL -> {
-                Call last = last(f.rule().kind());
-                boolean again = last != null
-                        && java.util.Objects.equals(last.value(), f.value())
-                        && java.util.Objects.equals(last.of(), of(f))
-                        && isOfAMove(last.text()) == isOfAMove(text.substring(f.from(), f.to()))
-                        && speech.start(f.from()).since(last.time()).seconds() < SAME_CALL;
-                if (!again) {
-                    say(f.rule().kind(), f);
+            case SECONDS_LEFT -> {
+                if (isOfThePlan(f)) {
+                    boolean work = !heard.isTotalSaid("work-seconds");
+                    heard.add(call(CallKind.TOTAL, f, work ? "work-seconds" : "rest-seconds"));
+                } else {
+                    once(f);
                 }
             }
+            case HALF_WAY -> {
+                if (!CallPatterns.BY_TIME.equals(f.rule().of()) || heard.isHalf(f)) {
+                    once(f);
+                }
+            }
+            case TOTAL -> {
+                if ("rest-seconds".equals(f.rule().of())
+                        && heard.isAtRestSince(f)
+                        && TO_RECOVER.matcher(text.substring(f.from(), f.to())).find()) {
+                    heard.add(call(CallKind.SECONDS_LEFT, f, null));
+                } else {
+                    once(f);
+                }
+            }
+            case LAST_REP, ORDINAL -> once(f);
             default -> say(f.rule().kind(), f);
         }
     }
 
-    /** Whether the time left was called since work started, and no repetition. */
-    private boolean isBySeconds() {
-        return lastStart != null
-                && since(CallKind.SECONDS_LEFT, lastStart)
-                && !since(CallKind.REP_COUNT, lastStart)
-                && !since(CallKind.REPS_LEFT, lastStart);
+    /** "Forty seconds, with twenty to recover": before anything began such figures are of the plan. */
+    private boolean isOfThePlan(CallReader.Found f) {
+        boolean rest = OF_REST.matcher(around(f)).find() && heard.isTotalSaid("work-seconds");
+        return !heard.hasStarted()
+                && (f.value() >= SHORTEST_PLANNED || rest)
+                && !heard.saidWithin(CallKind.NEXT_UP, LONGEST_TALK, f);
     }
 
-    private boolean since(CallKind kind, Time<Axis.Take> moment) {
-        Call last = last(kind);
-        return last != null && !last.time().isBefore(moment);
+    private String around(CallReader.Found f) {
+        return text.substring(Math.max(0, f.from() - 25), Math.min(text.length(), f.to() + 20));
+    }
+
+    /** Says it unless it was just said. */
+    private void once(CallReader.Found f) {
+        Call last = heard.last(f.rule().kind());
+        boolean again = last != null
+                && java.util.Objects.equals(last.value(), f.value())
+                && java.util.Objects.equals(last.of(), of(f))
+                && isOfAMove(last.text()) == isOfAMove(text.substring(f.from(), f.to()))
+                && speech.start(f.from()).since(last.time()).seconds() < SAME_CALL;
+        boolean late = f.rule().kind() == CallKind.LAST_REP && heard.isResting(f);
+        if (!again && !late) {
+            say(f.rule().kind(), f);
+        }
     }
 
     /** Whether "the second" is a move's place and not a round's. */
@@ -178,6 +266,9 @@ final class CallMeaning {
 
     /** Tens of "last ten" are seconds, and so is a "last five" that is then counted down. */
     private void repsLeft(CallReader.Found f) {
+        if (heard.hasStarted() && heard.isTotalSaid("work-seconds") && heard.isResting(f)) {
+            return;
+        }
         String words = text.substring(f.from(), f.to());
         boolean reps = NAMES_A_MOVE.matcher(words).find()
                 || OF_THESE.matcher(soonAfter(f.to())).find()
@@ -192,10 +283,10 @@ final class CallMeaning {
                         && r.run().secondsEach() < A_SECOND_EACH
                         && r.from() >= f.to()
                         && speech.start(r.from()).since(speech.end(f.to() - 1)).seconds() < f.value() + 1);
-        boolean tens = f.value() >= 10 && f.value() % 5 == 0 || f.value() == 5 && isBySeconds();
+        boolean tens = f.value() >= 10 && f.value() % 5 == 0 || f.value() == 5 && heard.isBySeconds();
         boolean seconds = !reps && (tens || f.value() == 5 && countedDown);
         CallKind kind = seconds ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT;
-        Call last = last(kind);
+        Call last = heard.last(kind);
         boolean again = last != null
                 && f.value().equals(last.value())
                 && speech.start(f.from()).since(last.time()).seconds() < SAME_CALL;
@@ -205,17 +296,24 @@ final class CallMeaning {
     }
 
     private void start(CallReader.Found f) {
-        boolean counted = saidWithin(CallKind.COUNT_IN, 2.5, f);
-        boolean startedAlready = isWorking(f)
-                && lastStart != null
-                && !previewed
-                && !(sinceStart(f) > CHEERED_WITHIN
+        boolean opening = !heard.hasStarted()
+                && soonAfterwards(f).stream()
+                        .filter(n -> n.kind() == CallKind.ORDINAL || n.kind() == CallKind.NEXT_UP)
+                        .anyMatch(n -> !n.rule().onlyExpected());
+        if (opening) {
+            return;
+        }
+        boolean counted = heard.saidWithin(CallKind.COUNT_IN, 2.5, f);
+        boolean startedAlready = heard.isWorking(f)
+                && heard.hasStarted()
+                && !heard.isPreviewed()
+                && !(heard.sinceStart(f) > CHEERED_WITHIN
                         && BEGINS.matcher(text.substring(f.from(), f.to())).find());
-        if (!counted && !startedAlready && !saidWithin(CallKind.START, 5, f)) {
+        if (!counted && !startedAlready && !heard.saidWithin(CallKind.START, 5, f)) {
             say(CallKind.START, f);
         }
         if (!startedAlready) {
-            work(f);
+            heard.work(f);
         }
     }
 
@@ -223,21 +321,20 @@ final class CallMeaning {
         boolean weak = text.substring(f.from(), f.to())
                 .matches(
                         ".*(?:thats it|done|shake|catch|relax|release|pause|break|breather|down|drop|grab|water|drink|sip|finish|park).*");
-        Call counted = last(CallKind.COUNT_OUT);
-        // A count down lasts at least its seconds, whatever the caption's times.
-        boolean afterCount =
-                counted != null && speech.start(f.from()).since(counted.time()).seconds() < counted.value() + 4.0;
-        boolean resting = !isWorking(f) && lastStart != null && !afterCount;
+        Call counted = heard.last(CallKind.COUNT_OUT);
+        boolean afterCount = counted != null && heard.isJustAfter(counted, f);
+        boolean told = expected.isAfterLast(f) || heard.isForetold(f.to());
+        boolean resting =
+                !heard.isWorking(f) && !(told && heard.isPerhapsWorking(f)) && heard.hasStarted() && !afterCount;
         boolean tied = PUT_DOWN.matcher(text.substring(f.from(), f.to())).find();
-        if (tied && !afterCount && !isForetold(f.to())) {
+        if (tied && !afterCount && !told) {
             return;
         }
-        if (saidWithin(CallKind.REST, SAME_REST, f) || weak && (resting || lastStart == null)) {
+        if (heard.saidWithin(CallKind.REST, SAME_REST, f) || weak && (resting || !heard.hasStarted())) {
             return;
         }
         say(CallKind.REST, f);
-        working = false;
-        lastStart = lastStart == null ? speech.start(f.from()) : lastStart;
+        heard.rest(f);
     }
 
     private void count(CallReader.Found f) {
@@ -249,16 +346,16 @@ final class CallMeaning {
                     && run.length() <= 4
                     && TEMPO_BEFORE.matcher(before).find();
             boolean repeated = run.length() <= 4
-                    && saidWithin(CallKind.REP_COUNT, 5, f)
-                    && last(CallKind.REP_COUNT).value() == run.first();
+                    && heard.saidWithin(CallKind.REP_COUNT, 5, f)
+                    && heard.last(CallKind.REP_COUNT).value() == run.first();
             if (!tempo && !repeated) {
                 say(CallKind.REP_COUNT, f);
             }
             return;
         }
-        boolean working = isWorking(f);
+        boolean working = heard.isWorking(f);
         boolean onlyIn = working
-                && !previewed
+                && !heard.isPreviewed()
                 && IN_BEFORE.matcher(before).find()
                 && !READY_BEFORE.matcher(before).find();
         boolean starts = STARTS_AFTER.matcher(after).find()
@@ -272,63 +369,27 @@ final class CallMeaning {
         } else if (STARTS_AFTER.matcher(after).find()) {
             kind = CallKind.COUNT_IN;
         } else if (HOLDS_BEFORE.matcher(before).find()
-                && !isForetold(run.to())
+                && (working || !expected.isBroughtUp())
+                && !heard.isForetold(run.to())
+                && !expected.isAfterLast(f)
                 && !(stops && ENDS_AFTER.matcher(after).find())) {
             kind = CallKind.REP_COUNT;
-        } else if (stops && working) {
+        } else if (stops && working || expected.isAfterLast(f)) {
             kind = CallKind.COUNT_OUT;
         } else if (starts) {
             kind = CallKind.COUNT_IN;
         } else if (!bySecond && working) {
             kind = run.length() > 3 ? CallKind.REP_COUNT : CallKind.COUNT_OUT;
         } else {
-            boolean ends = working && (!previewed || isForetold(run.to()));
+            boolean ends = working && (!heard.isPreviewed() || heard.isForetold(run.to()));
             kind = ends || stops ? CallKind.COUNT_OUT : CallKind.COUNT_IN;
         }
         say(kind, f);
         if (kind == CallKind.COUNT_IN) {
-            work(f);
+            heard.work(f);
         } else if (kind == CallKind.COUNT_OUT) {
-            this.working = after.matches("^[ .,]*(?:and |now )*(?:switch|swap|change|other side).*");
+            heard.counted(after.matches("^[ .,]*(?:and |now )*(?:switch|swap|change|other side).*"));
         }
-    }
-
-    /** Whether work goes on: it was heard to start, and that is not so long ago that its end must have been missed. */
-    private boolean isWorking(CallReader.Found f) {
-        return working && !isStale(f);
-    }
-
-    private boolean isStale(CallReader.Found f) {
-        return working && lastStart != null && sinceStart(f) > longestWork();
-    }
-
-    private double sinceStart(CallReader.Found f) {
-        return speech.start(f.from()).since(lastStart).seconds();
-    }
-
-    /** What work lasts at the most, in seconds: by what was said of it, else by what is usual. */
-    private double longestWork() {
-        return calls.stream()
-                .filter(c -> c.kind() == CallKind.TOTAL && "work-seconds".equals(c.of()))
-                .mapToDouble(c -> 1.3 * Math.max(c.value(), c.to() == null ? 0 : c.to()) + 8)
-                .max()
-                .orElse(LONGEST_WORK);
-    }
-
-    private void work(CallReader.Found f) {
-        working = true;
-        previewed = false;
-        lastStart = speech.start(f.from());
-    }
-
-    /** Whether "ten seconds left" was said, as long before the end of what is said up to {@code to}. */
-    private boolean isForetold(int to) {
-        Call left = last(CallKind.SECONDS_LEFT);
-        if (left == null || lastStart == null || left.time().isBefore(lastStart)) {
-            return false;
-        }
-        double end = speech.end(to - 1).since(left.time()).seconds();
-        return Math.abs(end - left.value()) < FORETOLD_WITHIN;
     }
 
     /** What is said in the moments after character {@code at}. */
@@ -344,29 +405,44 @@ final class CallMeaning {
         boolean busy = kind == CallKind.REP_COUNT
                 || kind == CallKind.REPS_LEFT
                 || kind == CallKind.LAST_REP
-                || kind == CallKind.SWITCH_SIDE && lastStart == null
+                || kind == CallKind.SWITCH_SIDE && !heard.hasStarted()
                 || kind == CallKind.HALF_WAY && "interval".equals(of(f));
-        if (busy && !working) {
-            work(f);
+        if (busy && !heard.isThoughtWorking()) {
+            heard.work(f);
         }
         boolean brings = kind == CallKind.NEXT_UP
                 || kind == CallKind.ORDINAL
                         && CallReader.OF_A_MOVE
                                 .matcher(text.substring(f.from(), f.to()))
                                 .find();
-        previewed |= working && brings;
-        Integer to = kind == CallKind.REP_COUNT || kind == CallKind.TOTAL ? f.second() : null;
-        calls.add(new Call(
+        if (brings) {
+            heard.preview();
+        }
+        heard.add(call(kind, f, of(f)));
+    }
+
+    private Call call(CallKind kind, CallReader.Found f, String of) {
+        boolean plain = kind == CallKind.LAST_REP
+                || kind == CallKind.PROMISE
+                || kind == CallKind.REST
+                || kind == CallKind.HALF_WAY;
+        return new Call(
                 kind,
-                kind == CallKind.LAST_REP || kind == CallKind.PROMISE || kind == CallKind.REST ? null : f.value(),
-                to,
-                of(f),
+                plain ? null : f.value(),
+                kind == CallKind.REP_COUNT || kind == CallKind.TOTAL ? f.second() : null,
+                of,
                 speech.start(f.from()),
                 speech.end(f.to() - 1),
-                speech.asSaid(f.from(), f.to())));
+                speech.asSaid(f.from(), f.to()));
     }
 
     private static String of(CallReader.Found f) {
+        if (f.kind() == CallKind.START) {
+            return null;
+        }
+        if (f.rule() != null && CallPatterns.BY_TIME.equals(f.rule().of())) {
+            return "interval";
+        }
         return f.move() != null
                 ? f.move()
                 : f.rule() == null
@@ -376,23 +452,9 @@ final class CallMeaning {
                         : f.rule().of();
     }
 
-    private Call last(CallKind kind) {
-        for (int i = calls.size() - 1; i >= 0; i--) {
-            if (calls.get(i).kind() == kind) {
-                return calls.get(i);
-            }
-        }
-        return null;
-    }
-
-    private boolean saidWithin(CallKind kind, double seconds, CallReader.Found f) {
-        Call last = last(kind);
-        return last != null && speech.start(f.from()).since(last.end()).seconds() < seconds;
-    }
-
     /** Without the "switch" of every rep of an alternating move. */
     private List<Call> withoutBeats() {
-        List<Call> switches = calls.stream()
+        List<Call> switches = heard.calls().stream()
                 .filter(c -> c.kind() == CallKind.SWITCH_SIDE
                         && !SIDE_NAMED.matcher(c.text()).find())
                 .toList();
@@ -409,6 +471,8 @@ final class CallMeaning {
                 beats.addAll(switches.subList(i, i + 3));
             }
         }
-        return calls.stream().filter(c -> beats.stream().noneMatch(b -> b == c)).toList();
+        return heard.calls().stream()
+                .filter(c -> beats.stream().noneMatch(b -> b == c))
+                .toList();
     }
 }

@@ -10,8 +10,8 @@ import java.util.regex.Pattern;
  * and ends, {@code ~name} is a list of words below.
  */
 final class CallPatterns {
-    /** One way of saying a call; group 1 is its number, group 2 its second one. */
-    record Rule(CallKind kind, String of, Integer value, Pattern pattern) {}
+    /** One way of saying a call; group 1 is its number, group 2 its second one. {@code onlyExpected}: see {@link ExpectedCalls}. */
+    record Rule(CallKind kind, String of, Integer value, Pattern pattern, boolean onlyExpected) {}
 
     private static final Map<String, String> LISTS = Map.of(
             "~nth",
@@ -30,18 +30,21 @@ final class CallPatterns {
     /** "One down, two to go": of rounds where one was spoken of, of repetitions while working, else of moves. */
     static final String TO_GO = "to go";
 
+    /** "Fifteen down": half of an interval if it lasts thirty seconds. */
+    static final String BY_TIME = "by time";
+
     static final List<Rule> RULES = List.of(
             // Promises first: they hold words of other calls.
             rule(
                     CallKind.PROMISE,
                     null,
                     null,
-                    "i (?:~will )?(?:be )?(?:count(?:ing)?|call(?:ing)?(?: out)?|shout(?:ing)?|cue|remind(?:ing)?|let you know|letting you know|tell(?:ing)? you|give you (?:a|the|some|your|that|\\d+)|warn(?:ing)?|say)\\b(?: [a-z0-9]+){0,9}"),
+                    "i (?:~will )?(?:be )?(?:count(?:ing)?|call(?:ing)?(?: out)?|shout(?:ing)?|cue|remind(?:ing)?|let you know|letting you know|tell(?:ing)? you|keep (?:an eye|track|time|watch)|have you|ask you|give you (?:a|the|some|your|that|\\d+)|warn(?:ing)?|say)\\b(?: [a-z0-9]+){0,9}"),
             rule(
                     CallKind.PROMISE,
                     null,
                     null,
-                    "(?:theres|there is|there ~will be|you ~will (?:see|have|find|hear)|we have|i have) (?:a|the|your|an) (?:\\w+ )?(?:timer|clock|countdown|beep|bell|buzzer)\\b(?: [a-z0-9]+){0,6}"),
+                    "(?:theres|there is|there ~will be|(?:you|we) ~will (?:see|have|find|hear)|we have|i have|i got|i have got) (?:a|the|your|an|my) (?:\\w+ )?(?:timer|clock|countdown|beep|bell|buzzer)\\b(?: [a-z0-9]+){0,6}"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -92,8 +95,14 @@ final class CallPatterns {
                     CallKind.HALF_WAY,
                     "interval",
                     null,
-                    "(?:(?:and|okay|now) )*(?:we have|you have|we|you|thats us|just) (?:just |now )?(?:hit|hitting|made it to|reached|got to|passed) (?:the |our |your )?halfway(?: (?:point|mark|line))?|(?:(?:and|okay|now) )*(?:we are|you are|thats) half(?:way)? done|half done(?= [.,])|(?:and )?thats half(?= [.,])|(?:and )?thats half (?:of )?(?:your|the|our) (?:time|set|reps|interval)|(?<=[.,] )half(?= [.,])"),
+                    "(?:(?:and|okay|now) )*(?:we have|you have|we|you|thats us|just) (?:just |now )?(?:hit|hitting|made it to|reached|got to|passed) (?:the |our |your )?halfway(?: (?:point|mark|line))?|(?:(?:and|okay|now) )*(?:we are|you are|thats) half(?:way)? done|(?<!almost |nearly |not )half done(?= [.,])|(?:and )?thats half(?= [.,])|(?:and )?thats half (?:of )?(?:your|the|our) (?:time|set|reps|interval)|(?<=[.,] )half(?= [.,])|(?:(?:and|thats|we are|you are) )*half (?:of )?(?:the|your|our) (?:time|set|reps|interval) (?:is |are )?(?:gone|done|down|left|over|behind (?:us|you))"),
+            rule(
+                    CallKind.HALF_WAY,
+                    BY_TIME,
+                    null,
+                    "(?:(?:and|thats|that is|we are|you are) )*(\\d{2}) (?:seconds? )?(?:down|gone|in|done|behind (?:us|you))(?![ ,.]+(?:and )?(?:another )?\\d+ (?:seconds? )?(?:more )?(?:to go|left|more|go))|(?:thats|that is) (\\d{2})(?: seconds)?(?= [.,])"),
             // Said at once with what would make it something else.
+            never("(?:episode|day|week|video|part|season|level|phase|volume|chapter) (?:number )?\\d+"),
             never(
                     "\\d+ minutes? (?:done|down|in|gone)[ ,.]+(?:and )?\\d+ (?:minutes? )?(?:to go|left)|\\d+ (?:seconds?|minutes?) (?:done|down|in|gone|behind (?:us|you))"),
             rule(
@@ -105,7 +114,7 @@ final class CallPatterns {
                     CallKind.SECONDS_LEFT,
                     null,
                     null,
-                    "(?:(?:and|about|just|only|for|another|hold for|hold it for|hold|give me|for about) )*(\\d+) more seconds?(?: (?:of|on) (?:this|these|that|it))?|(?:(?:and|you|we|have|got|with|only|just|still) )+(\\d+) seconds? (?:left )?on the (?:clock|timer)|(?:(?:and|you|we|have|got) )*(?:have|got) (?:just |about |only )?(\\d+) seconds? (?:to |of )(?:rest|recover|recovery|catch your breath|get ready|breathe|shake it (?:out|off)|set up)|(\\d+) seconds? rest (?:here|now|coming)"),
+                    "(?:(?:and|about|just|only|for|another|hold for|hold it for|hold|give me|for about) )*(\\d+) more seconds?(?: (?:of|on) (?:this|these|that|it))?|(?:(?:and|you|we|have|got|with|only|just|still) )*(\\d+) seconds? (?:left )?on the (?:clock|timer)|(?:(?:and|you|we|have|got) )*(?:have|got) (?:just |about |only )?(\\d+) seconds? (?:to |of )(?:rest|recover|recovery|catch your breath|get ready|breathe|shake it (?:out|off)|set up)|(\\d+) seconds? rest (?:here|now|coming)"),
             rule(
                     CallKind.REPS_LEFT,
                     null,
@@ -136,7 +145,7 @@ final class CallPatterns {
                     CallKind.START,
                     null,
                     null,
-                    "(?:(?:and|okay|right|ready|so|now) )*(?:here we go|(?:off|away) (?:we|you) go)(?! (?:again )?in\\b)|(?:its )?go time|(?<=[.,] )go ahead(?= (?:[.,]|and (?:start|begin)))"),
+                    "(?:(?:and|okay|right|ready|so|now) )*(?:here we go|(?:off|away) (?:we|you) go)(?! (?:again )?(?:in|into|to|with)\\b)|(?:its )?go time|(?<=[.,] )go ahead(?= (?:[.,]|and (?:start|begin)))"),
             rule(
                     CallKind.SWITCH_SIDE,
                     null,
@@ -177,7 +186,7 @@ final class CallPatterns {
                     CallKind.ORDINAL,
                     null,
                     -1,
-                    "(?:(?:this is|its|and|our|the|your|onto|on to|into|to) )*(?:very )?(?:last|final) (?:~move|block|section|superset|one (?:of|here|in)|(?:1|~move) (?:for|in|of|on) (?:the |this |our )?(?:round|circuit|block|set|series|today)(?: (?:number )?\\d+)?|1 (?:of (?:the|this|our)|in (?:the|this|our)|for today|today|on the list|before))"),
+                    "(?:(?:this is|its|and|our|the|your|onto|on to|into|to) )*(?:very )?(?:last|final) (?:~move|block|section|superset|thing (?:we ~will do|we are doing|for today|today)?(?: is)?|1 (?:is|will be|we have|its)|one (?:of|here|in)|(?:1|~move) (?:for|in|of|on) (?:the |this |our )?(?:round|circuit|block|set|series|today)(?: (?:number )?\\d+)?|1 (?:of (?:the|this|our)|in (?:the|this|our)|for today|today|on the list|before))"),
             rule(
                     CallKind.ORDINAL,
                     null,
@@ -196,6 +205,8 @@ final class CallPatterns {
                     "minutes",
                     null,
                     "(?:a |about |around |just |only |in |for |under |in just )*(\\d+)(?: (?:to|or) (\\d+))? minutes?(?: (?:long )?(?:full body |total body |upper body |lower body |home |strength |dumbbell |core |beginner |bodyweight |kettlebell |band )*(?:workout|session|video|class|routine|circuit|long|strength|of))?(?! (?:left|to go|remaining|rest|break|more|plank|hold|in|on|off|each|per))"),
+            never(
+                    "(?:the|these|those|both) 2 ~move|show(?:ing)? you (?:the|your|our|what is|whats) next(?: (?:1|~move))?|couple (?:more )?times"),
             never("\\d+ (?:sets?|pairs?) of (?:\\w+ )?(?:dumbbells?|weights?|bands?|kettlebells?|hand weights?)"),
             rule(
                     CallKind.TOTAL,
@@ -206,14 +217,24 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "rounds",
                     null,
-                    "(?:each|every|the|this|that) (?:circuit|block|1|series|superset) (\\d+)(?: (?:to|or) (\\d+))? times"),
+                    "(?:each|every|the|this|that) (?:circuit|block|1|series|superset) ([2-6])(?: (?:to|or) (\\d+))? times|(?:go|going|work|run) (?:round|around|through) ([2-6]) times|(?:do|doing|repeat|repeating|run|running|through) (?:[a-z]+ ){1,4}([2-6]) times(?! (?:a|per|on|each))"),
             rule(CallKind.TOTAL, "rest-seconds", null, "(\\d{2}) rest(?= [.,])"),
+            rule(
+                    CallKind.TOTAL,
+                    "rest-seconds",
+                    null,
+                    "(?:your |the |each |and )*(?:rests?|breaks?|recovery) (?:is|are|lasts?|of|will be) (?:just |only |about )*(\\d+)(?: to (\\d+))? seconds?"),
+            rule(
+                    CallKind.TOTAL,
+                    "work-seconds",
+                    null,
+                    "(?:works|(?:work|intervals?|rounds?|sets?|each (?:1|~move)|they|every (?:1|~move))(?: (?:is|are|lasts?|for|will be))+) (?:just |only |about )*(\\d{2})(?: to (\\d{2}))? seconds?(?: (?:each|long))?"),
             rule(CallKind.TOTAL, "work-seconds", null, "(\\d{2}) work(?= (?:[.,]|\\d{1,2}\\b|and))"),
             rule(
                     CallKind.TOTAL,
                     "rounds",
                     2,
-                    "(?:through|do|doing|repeat|repeating) (?:it|this|that|everything|the circuit|the whole thing|them|all of (?:it|them|this|that))(?: all)? twice"),
+                    "(?:through|do|doing|repeat|repeating) (?:it|this|that|everything|the circuit|the whole thing|them|the (?:whole )?lot|the (?:whole )?series|all of (?:it|them|this|that))(?: all)? twice"),
             rule(
                     CallKind.TOTAL,
                     "minutes",
@@ -234,7 +255,7 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "work-seconds",
                     null,
-                    "(?:(?:for|do|doing|working|work for|of|at|have|its|got|with) )*(\\d+)(?: to (\\d+))? seconds? (?:of |per |for |on |on each |for each |each |worth of )*(?:work|on\\b|working|effort|each|per (?:move|exercise|side)|of \\w+)(?! (?:left|to go))"),
+                    "(?:(?:for|do|doing|working|work for|of|at|have|its|got|with) )*(\\d+)(?: to (\\d+))? seconds? (?:of |per |for |on |on each |for each |each |worth of )*(?:work|on\\b(?! the (?:clock|timer))|working|effort|each|(?:per|a|an) (?:move|exercise|side|piece|pop)|of (?!these|this|it\\b)\\w+)(?! (?:left|to go))"),
             rule(
                     CallKind.TOTAL,
                     "work-seconds",
@@ -260,29 +281,33 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "moves",
                     null,
-                    "(?:(?:of|have|do|doing|through|with|got|just|only|total of) )*(\\d+)(?: (?:to|or) (\\d+))? (?:different |simple |total |basic |full body |strength |new )*~move(?! (?:left|to go|remaining|more))"),
+                    "(?:(?:of|have|do|doing|through|with|got|just|only|total of) )*(\\d+)(?: (?:to|or) (\\d+))? (?:(?!seconds?|minutes?|more|rounds?|sets?|reps?|of|the|this|that|for|and|times?|to|at|per|each)[a-z]+ ){0,2}?~move(?! (?:left|to go|remaining|more))"),
             rule(
                     CallKind.TOTAL,
                     "reps",
                     null,
-                    "(?:(?:for|do|doing|of|have|aim for|going for|looking for|get|about|each|hit|aiming for) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |slow |controlled |good )*(?:reps?|each side|per side|each leg|each arm|per leg|per arm|on each side|each way)(?! ~more)(?! (?:to|and) (?:go|rest))"),
+                    "(?:(?:for|do|doing|of|have|aim for|going for|looking for|get|about|each|hit|aiming for) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |slow |controlled |good )*(?:reps?|each side|per side|each leg|each arm|per leg|per arm|on each (?:side|leg|arm|hand|foot)|times (?:on )?(?:each|per) (?:side|leg|arm)|each way)(?! ~more)(?! (?:to|and) (?:go|rest))"),
             rule(
                     CallKind.TOTAL,
                     "reps",
                     null,
-                    "(?<=[.,] )(\\d+) of (?:these|those|them)(?= [.,])|(?:do|doing|aim for|get|going for|complete|lets do) (\\d+)(?: (?:to|or) (\\d+))? of (?:them|these|those|each)(?: ~side)?|(?<=sets of )(\\d+)(?: (?:to|or) (\\d+))?(?: reps?)?(?: (?:on |for )?(?:each|per)(?: (?:~move|~side))?)?"),
+                    "(?<=[.,] |up |next )(\\d+) of (?:these|those|them)(?= [.,])|(?:do|doing|aim for|get|going for|complete|lets do) (\\d+)(?: (?:to|or) (\\d+))? of (?:them|these|those|each)(?: ~side)?|(?<=sets of )(\\d+)(?: (?:to|or) (\\d+))?(?: reps?)?(?: (?:on |for )?(?:each|per)(?: (?:~move|~side))?)?"),
             rule(
                     CallKind.TOTAL,
                     "reps",
                     null,
-                    "(?<!last |final |another |more |number )(\\d+)(?: (?:to|or) (\\d+))? (?:[a-z]+ ){0,2}?(?:squats|lunges|presses|rows|curls|raises|flies|bridges|thrusts|thrusters|deadlifts|ups|crunches|twists|kickbacks|extensions|jacks|climbers|burpees|swings|cleans|snatches|dips|taps|skaters|shrugs)(?: (?:each|per) ~side)?"),
+                    "(?<!last |final |another |more |number )(\\d+)(?: (?:to|or) (\\d+))? (?:(?!seconds?|minutes?|more|rounds?|sets?|times?)[a-z]+ ){0,2}?(?:squats|lunges|presses|rows|curls|raises|flies|bridges|thrusts|thrusters|deadlifts|ups|crunches|twists|kickbacks|extensions|jacks|climbers|burpees|swings|cleans|snatches|dips|taps|skaters|shrugs)(?: (?:each|per) ~side)?"),
             // What only sounds like a call.
+            never("1 more(?: ,)? (?:maybe|or)\\b|(?:hold|on|for|until|till|before|after) the last 1"),
+            never("(?:on|for) the next 1(?! (?:is|we|its|,))"),
+            never(
+                    "(?:if|had|than|least|always|leave|have|with) (?:a |about |more than )*\\d+ (?:left|more)(?: in (?:the tank|you))"),
             never(
                     "(?:down|up|out|top|bottom|there|in|hold|pause|squeeze|breathe(?: \\w+)?) for (?:a |about )?[1-4] seconds?"),
             never("(?:1|\\d+) more (?:(?:deep|big|slow|nice|full|long) )*(?:breaths?|inhales?|exhales?|things?|sips?)"),
             never("(?:make|like|as|than|if) (?:the|your|that|its the|its your) (?:last|final) (?:1|rep)"),
             never(
-                    "(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|rest (?:your|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|no rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
+                    "(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|(?<!and )rest (?:your|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|no rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
             never(
                     "well done|almost done|nearly done|(?:when|once|after|until|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
             never(
@@ -290,7 +315,7 @@ final class CallPatterns {
             never(
                     "(?:do not|never|not|non|no|without|cannot|can|will|to|before (?:you|we)|you|we|should|must|would) stop(?! (?:there|here|now))|stop (?:if|when|at|the|your|you|it|and rest if|for|in|on|short|any)|(?:if|when|whenever) (?:you|something|it) (?:need|have|want|hurts)s? (?:to )?stop"),
             never(
-                    "(?:keep|keeps|kept) (?:it |on |them |that )?going|(?:there|here) you go|go ahead|ready to go|ways? to go(?= [.,])|(?:good|great|rearing|nice) to go|(?:to|we|you|they|can|could|and|i|will|not|let it|never|as|should|that|would|do|might|may|want to|going to) go (?:all|back|down|up|as|into|in|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|straight|forward|at|out|with|hard|harder|past|further|beyond|any|around|right|left|again|slightly|side|from)|go (?:back|down|up|as|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|forward|at|out|with|hard|harder|past|further|beyond|any|around|slightly|side|from|all|get|grab|straight)"),
+                    "(?:keep|keeps|kept) (?:it |on |them |that )?going|(?:there|here) you go|go ahead|ready to go|ways? to go(?= [.,])|(?:good|great|rearing|nice) to go|(?:to|we|you|they|can|could|and|i|will|not|let it|never|as|should|that|would|do|might|may|want to|going to) go (?:all|back|down|up|as|into|in|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|straight|forward|at|out|with|hard|harder|past|further|beyond|any|around|(?:right|left)(?! (?:arm|leg|side|hand|foot))|again|slightly|side|from)|go (?:back|down|up|as|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|forward|at|out|with|hard|harder|past|further|beyond|any|around|slightly|side|from|all|get|grab|straight)"),
             never(
                     "(?:every|each|another|a|this|that|which|wrong|right) (?:\\w+ )?(?:time|times)|(?:at|in|on|over|of|by|your|the|same|some|take|first|next|last|this|any|my|have|whole|all|no|long|long|much|to|for|good|great) time(?! (?:is|through|around))|(?<!its |now )time (?:to|for|under|of|i|you|we|on|with|in|out|as|and space)"),
             never(
@@ -298,9 +323,9 @@ final class CallPatterns {
             never(
                     "work (?:on|out|the|your|hard|through|your way|from|for|in|with|those|that|it|all|against|together|both|at|up|as|to|towards|into|done|here|of|everyone|guys|team|well|a)|(?:the|good|great|nice|hard|to|of|we|you|will|that|amazing|awesome|fantastic|excellent|lovely|solid|beautiful|brilliant|strong|foot|floor|leg|arm|core|body|your|seconds|beautiful|this|should|and|can|really|some|bit of|lots of|super) work"),
             never(
-                    "halfway (?:down|up|back|into|between|position|out|to|in(?! [.,]))|(?:come|comes|coming|lower|go|going|down|up|drop|lift|only|bend|squat|press|pulse|hold|stop|pause) (?:just |only )?(?:to )?halfway(?! (?:there|through|done))|(?:to|before|until|till|by|reach|hit|near|nearly|almost|after|when) (?:the |we (?:hit|get to|reach) )?halfway(?! (?:there|done|through))|(?:almost|nearly|not quite) halfway(?: there)?|halfway (?:point|mark) (?:we|you|i)"),
+                    "halfway (?:down|up|back|into|between|position|out|to|in(?! [.,]))|(?:come|comes|coming|lower|go|going|down|up|drop|lift|only|bend|squat|press|pulse|hold|stop|pause) (?:just |only )?(?:to )?halfway(?! (?:there|through|done))|(?:to|before|until|till|by|reach|hit|near|nearly|almost|after|when) (?:the |we (?:hit|get to|reach) )?halfway(?! (?:there|done|through))|(?:almost|nearly|not quite) halfway(?: there)?|halfway (?:point|mark) (?:we|you|i)|halfway was"),
             never(
-                    "(?:last|final|first) (?:week|time we|day|video|month|night|year|couple of (?:weeks|days|months|seconds? of)|few|thing|name|but not least|bit|part|minute change)"),
+                    "(?:last|final|first) (?:week|time we|day|video|month|night|year|couple of (?:weeks|days|months|seconds? of)|few|thing(?! (?:we|is|up|on))|name|but not least|bit|part|minute change)"),
             never(
                     "\\d+ (?:inch|inches|feet|pounds?|kilos?|kg|lbs?|degrees?|percent|calories|weeks?|days?|years?|months?|times a|hours?|centimetres|count|counts|steps?|points?|fingers?|people|things?|options?|weights?|dumbbells?|kettlebells?|bands?|bottles?|out of|second pause|second hold|second squeeze|a m|p m)"),
             // Time left.
@@ -348,12 +373,12 @@ final class CallPatterns {
                     "(?:(?:and|give me|just|only|for|you have|got|we have|we need|need|about|have) )*(?:another )?(\\d+) (?:reps? )?~more(?: reps?| times)?(?! (?:seconds?|~round|minutes?|~move|weeks?|after))(?: (?:each|per|on each|on this|like that|and))?(?: ~side)?"),
             // Change side.
             never(
-                    "(?:~will|before|until|till|about to|ready to|then|going to|to|not|when(?! you are ready)|when we|when you|can|you|we|seconds|in between|without|could|i|or) (?:switch|swap|change)(?:es|ing)?|(?:switch|swap|change|changing|switching) (?:between|it(?! (?:up|over|around|now|out)| [.,])|the (?:weight|angle|tempo|pace|grip)|your (?:weight|grip|band)|weights?|things|position|into|out|from|if|grip|tempo|levels?|for|of|gears?|out)(?! over| up| sides?)|the (?:switch|change|swap)|a (?:quick )?(?:switch|change|swap)|no change|whatever side|either side|each side|both sides|on (?:the|your) other (?:side|leg|arm|hand)(?= (?:of|as|for|in|too|later|so|is|when|and))|(?:the |your )?other (?:leg|arm|hand|foot|knee|side) (?:helps?|is|out|behind|stays?|on|can|bent|straight|should|back|forward|comes?|goes|in|up|down|to|will|of|reaches|lifts|extends|that|which)|(?:bend|keep|with|lift|use|place|put|and|extend|reach|from|to the|against|holding|hold|grab|lower) (?:the|your) other (?:leg|arm|hand|foot|knee|side)(?! now)"),
+                    "(?:~will|before|until|till|about to|ready to|then|going to|to|not|when(?! you are ready)|when we|when you|can|you|we|seconds|in between|without|could|i|or) (?:switch|swap|change)(?:es|ing)?|(?:switch|swap|change|changing|switching) (?:between|it(?! (?:up|over|around|now|out|to)| [.,])|the (?:weight|angle|tempo|pace|grip)|your (?:weight|grip|band)|weights?|things|position|into|out|from|if|grip|tempo|levels?|for|of|gears?|out)(?! over| up| sides?)|(?:switch|swap|change)(?:ing)? your (?:weights?|dumbbells?|bells?|bands?|mat|shoes)|(?:opposite|other) (?:arm|leg|hand|foot)[ ,]+(?:and )?(?:opposite|other) (?:arm|leg|hand|foot)|the (?:switch|change|swap)|a (?:quick )?(?:switch|change|swap)|no change|whatever side|either side|each side|both sides|on (?:the|your) other (?:side|leg|arm|hand)(?= (?:of|as|for|in|too|later|so|is|when|and))|(?:the |your )?other (?:leg|arm|hand|foot|knee|side) (?:helps?|is|out|behind|stays?|on|can|bent|straight|should|back|forward|comes?|goes|in|up|down|to|will|of|reaches|lifts|extends|that|which)|(?:bend|keep|with|lift|use|place|put|and|extend|reach|from|to the|against|holding|hold|grab|lower) (?:the|your) other (?:leg|arm|hand|foot|knee|side)(?! now)"),
             rule(
                     CallKind.SWITCH_SIDE,
                     null,
                     null,
-                    "(?:(?:and|okay|now|quick|quickly|lets|time to|go ahead and|we) )*(?:switch|swap|change)(?: it)?+(?: over| up| around)?+(?: (?:your|the|to the|to your))?+(?: (?:other|opposite|right|left))?+(?: ~side)?+(?: now)?+(?! (?:in \\d|in a|in about|in the|at|on|every|each|when(?! you are ready)|halfway))"),
+                    "(?:(?:and|okay|now|quick|quickly|lets|time to|go ahead and|we) )*(?:switch|swap|change)(?: it)?+(?: over| up| around)?+(?: (?:your|the|to the|to your))?+(?: (?:other|opposite|right|left))?+(?: ~side)?+(?: now)?+(?! (?:in \\d|in a|in about|in the|to (?!the|your|left|right|other|opposite|it)|at|on|every|each|when(?! you are ready)|halfway))"),
             rule(
                     CallKind.SWITCH_SIDE,
                     null,
@@ -363,7 +388,7 @@ final class CallPatterns {
                     CallKind.SWITCH_SIDE,
                     null,
                     null,
-                    "(?:(?:and|now|lets) )*(?:reverse|reverse it|reverse directions?|reverse the (?:circles?|direction))(?= [.,])|(?:now |and )(?:the )?(?:left|right) (?:side|leg|arm)(?= (?:[.,]|now))|(?:left|right) (?:side|leg|arm) now"),
+                    "(?:(?:and|now|lets) )*(?:(?<!in )reverse|reverse it|reverse directions?|reverse the (?:circles?|direction))(?= [.,])|(?<!left arm |right arm |left leg |right leg )(?:now |and )(?:the )?(?:left|right) (?:side|leg|arm)(?= (?:[.,]|now))|(?:left|right) (?:side|leg|arm) now"),
             // Work stops.
             rule(
                     CallKind.REST,
@@ -380,7 +405,7 @@ final class CallPatterns {
                     CallKind.START,
                     null,
                     null,
-                    "(?:(?:and|okay|right|ready|so|now|3) )*(?:lets (?:go|start|begin|get (?:going|started|to work|it|moving)|do (?:it|this)|hit it|work|get after it)(?! (?:with|by|off|from|on|in|to|into|back|down|up|through|over))|here we go|off (?:we|you) go|(?:and )?we are (?:off|going|on|working)(?! (?:exercise|move|movement|round|set|number|station|drill|our|a|\\d|to|into|in|on|through|for|back|straight|with|the|this|our))|(?:you are|clock is|timer is|clocks|timers|time is|times) (?:on|running|starting|going)(?! (?:to|exercise|move|round|set|the|your|a))|(?:timer|clock) starts?(?: now)?(?! in)|get to work|start(?:ing)? (?:now|the clock|the timer)|begin now|get going|go go go|go go)"),
+                    "(?:(?:and|okay|right|ready|so|now|3) )*(?:lets (?:go|start|begin|get (?:going|started|to work|it|moving)|do (?:it|this)|hit it|work|get after it)(?! (?:with|by|off|from|on|in|to|into|back|down|up|through|over))|here we go(?! (?:into|to|with))|off (?:we|you) go|(?:and )?we are (?:off|going|on|working)(?! (?:exercise|move|movement|round|set|number|station|drill|our|a|\\d|to|into|in|on|through|for|back|straight|with|the|this|our|left|right|side|again|first|last))|(?:you are|clock is|timer is|clocks|timers|time is|times) (?:on|running|starting|going)(?! (?:to|exercise|move|round|set|the|your|a))|(?:timer|clock) starts?(?: now)?(?! in)|get to work|start(?:ing)? (?:now|the clock|the timer)|begin now|get going(?! in)|go go go|go go)"),
             rule(
                     CallKind.START,
                     null,
@@ -398,7 +423,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|(?:this|your|the) next (?:1|~move)|(?:first|1st) (?:up|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving on(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 
@@ -416,6 +441,6 @@ final class CallPatterns {
             regex = regex.replace(list.getKey(), list.getValue());
         }
         regex = regex.replace("< ?", "(?<=[.,] )");
-        return new Rule(kind, of, value, Pattern.compile("(?<= )(?:" + regex + ")(?= )"));
+        return new Rule(kind, of, value, Pattern.compile("(?<= )(?:" + regex + ")(?= )"), false);
     }
 }

@@ -35,7 +35,7 @@ public final class CallReader {
             "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1");
     /** What moves are called that no library knows: the last word, with one or two before it. */
     static final String MOVE_WORDS =
-            "(?:squats?|lunges?|press(?:es)?|rows?|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|bugs?|dogs?|skaters?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups?|v ups?|v sits?|circles?|clamshells?|leg lifts?|knee drives?|high knees|butt kicks?|good mornings?)";
+            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|toe touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups?|v ups?|v sits?|circles?|clamshells?|leg lifts?|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?)";
     /** Fewer seconds than this are of a hold or a tempo, not of the plan. */
     private static final int SHORTEST_INTERVAL = 5;
     /** No workout has more moves or rounds than this. */
@@ -53,7 +53,12 @@ public final class CallReader {
 
     /** A candidate at its place in the text. */
     record Found(
-            CallPatterns.Rule rule, CountRuns.Run run, int from, int to, Integer value, Integer second, String move) {}
+            CallPatterns.Rule rule, CountRuns.Run run, int from, int to, Integer value, Integer second, String move) {
+        /** What it may be; null for a count or a name. */
+        CallKind kind() {
+            return rule == null ? null : rule.kind();
+        }
+    }
 
     private CallReader(List<Caption> captions) {
         speech = new Speech(captions);
@@ -118,15 +123,22 @@ public final class CallReader {
         for (CallPatterns.Rule rule : CallPatterns.RULES) {
             // A promise goes on until something else is said.
             String heard = rule.kind() == CallKind.PROMISE ? unclaimed() : text;
-            Matcher m = rule.pattern().matcher(heard);
-            while (m.find()) {
-                if (isFree(m.start(), m.end())) {
-                    apply(rule, m);
-                }
-            }
+            where(rule, heard);
         }
         introductions(moves);
+        for (CallPatterns.Rule rule : ExpectedCalls.RULES) {
+            where(rule, unclaimed());
+        }
         found.sort(Comparator.comparingInt(Found::from));
+    }
+
+    private void where(CallPatterns.Rule rule, String heard) {
+        Matcher m = rule.pattern().matcher(heard);
+        while (m.find()) {
+            if (isFree(m.start(), m.end())) {
+                apply(rule, m);
+            }
+        }
     }
 
     private void apply(CallPatterns.Rule rule, Matcher m) {
@@ -151,12 +163,15 @@ public final class CallReader {
                 && ("work-seconds".equals(rule.of()) || "rest-seconds".equals(rule.of()))
                 && value < SHORTEST_INTERVAL;
         boolean few = rule.kind() == CallKind.TOTAL && "reps".equals(rule.of()) && value < FEWEST_REPS;
+        few |= rule.kind() == CallKind.TOTAL && "moves".equals(rule.of()) && value < 2;
         boolean unitless = rule.kind() == CallKind.REPS_LEFT && value != null && value < 2;
         boolean farOrdinal = rule.kind() == CallKind.ORDINAL && value > MOST_MOVES;
         if (farOrdinal || shortMinutes || tempo || few || unitless) {
             return;
         }
-        claim(m.start(), m.end());
+        if (!rule.onlyExpected()) {
+            claim(m.start(), m.end());
+        }
         if (rule.kind() != null) {
             found.add(new Found(rule, null, m.start(), m.end(), value, second, null));
         }
@@ -185,6 +200,12 @@ public final class CallReader {
         String anyWord = "((?:[a-z]+ ){0,2}?" + MOVE_WORDS + ")";
         afterOrdinals(names, anyWord);
         named(names, anyWord);
+        CallPatterns.Rule anyName = ExpectedCalls.anyName(planned);
+        Matcher m = anyName.pattern().matcher(unclaimed());
+        while (m.find()) {
+            String move = m.group(1) == null ? null : known(names, m.group(1));
+            found.add(new Found(anyName, null, m.start(), m.end(), null, null, move));
+        }
     }
 
     /** "Exercise five, everyone, is the row": the name soon behind its number. */
@@ -211,7 +232,7 @@ public final class CallReader {
     private void named(Map<String, String> names, String name) {
         List<Pattern> ways = List.of(
                 Pattern.compile(
-                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try)|now (?:its |we have |for )?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back to|ready for|then|start(?:ing)? with|called|we got|you have|we (?:move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
+                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try)|now (?:its |we have |for )?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
                                         .replace("~", "(?:will|are going to)")
                                 + name + "(?= )"),
                 Pattern.compile(
@@ -220,8 +241,9 @@ public final class CallReader {
                 Pattern.compile(
                         "(?<=[.,] )(?:(?:and|okay|so|now|its|then|a|our|some|the|into|to|heavy|light|weighted|alternating|same|more|next) )*"
                                 + name + "(?= [.,])"),
-                Pattern.compile("(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
-                        + " (?:(?:is|are|is coming|coming|come) (?:up )?next|coming (?:up|at you|in)|up next)(?= )"),
+                Pattern.compile(
+                        "(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
+                                + " (?:(?:is|are|is coming|coming|come) (?:up )?(?:next|first)|first(?= (?:[.,]|get|grab|we|so|lie|feet|hands))|coming (?:up|at you|in)|up next)(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then) )*" + name + " next(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*" + name
                         + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in)\\b)"));
@@ -274,14 +296,15 @@ public final class CallReader {
         return true;
     }
 
-    /** The text with what is understood already struck out. */
+    /** The text with what is understood already struck out; {@code #} where a count ends. */
     private String unclaimed() {
         StringBuilder open = new StringBuilder(text);
         for (int i = 0; i < claimed.length; i++) {
             if (claimed[i]) {
-                open.setCharAt(i, '#');
+                open.setCharAt(i, '_');
             }
         }
+        found.stream().filter(f -> f.run() != null).forEach(f -> open.setCharAt(f.to() - 1, '#'));
         return open.toString();
     }
 

@@ -19,14 +19,14 @@ final class CountRuns {
     }
 
     private static final Pattern NUMBER = Pattern.compile(
-            "(?<= )(?<!last |final )(?:(\\d{1,3}) to(?= 1 )|(\\d{1,3}))(?! (?:seconds?|minutes?|more|reps?|rounds?|sets?(?! (?:it|them|the|your|down))|left|to go|times|time (?:each|through|around|per)|exercises?|moves?|of|on each|each|per|inch|pounds?|kilos?|percent|degrees?)\\b)(?= |$)");
+            "(?<= )(?<!last |final |set |round |number |exercise |move |superset )(?:(\\d{1,3}) to(?= 1 )|(\\d{1,3}))(?! (?:seconds?|minutes?|more|reps?|rounds?|sets?(?! (?:it|them|the|your|down))|left|to go|times|time (?:each|through|around|per)|exercises?|moves?|of|on each|each|per|inch|pounds?|kilos?|percent|degrees?)\\b)(?= |$)");
     /** Words between two numbers of one count, at most. */
-    private static final int MOST_WORDS = 5;
+    private static final int MOST_WORDS = 9;
 
     private static final double MOST_SECONDS = 8;
     private static final Pattern BETWEEN = Pattern.compile("[a-z]+");
-    private static final Pattern BREAKS_A_COUNT =
-            Pattern.compile("\\b(?:seconds?|minutes?|rounds?|sets?|more|left|number|exercise|move|last|final|next)\\b");
+    private static final Pattern BREAKS_A_COUNT = Pattern.compile(
+            "\\b(?:seconds?|minutes?|rounds?|sets?|more|left|go|number|exercise|move|last|final|next)\\b");
 
     private static final Pattern COUNTED_ON =
             Pattern.compile("^[ .,]*(?:and |ready )?(?:go|begin|start|rest|stop|lets go|done|switch|relax)\\b");
@@ -64,8 +64,9 @@ final class CountRuns {
         boolean sameWay = run.size() < 2 ? Math.abs(step) == 1 : step == last[2] - run.get(run.size() - 2)[2];
         if (Math.abs(step) != 1 || !sameWay || !near(last, now, speech)) {
             boolean shared = Math.abs(step) == 1 && run.size() >= 2 && near(last, now, speech);
+            int before = runs.size();
             close(run, runs, speech);
-            if (shared && runs.isEmpty()) {
+            if (shared && runs.size() == before) {
                 run.add(last);
             }
         }

@@ -59,6 +59,8 @@ final class Speech {
             Map.entry("youve", "you have"),
             Map.entry("weve", "we have"),
             Map.entry("gonna", "going to"),
+            Map.entry("em", "them"),
+            Map.entry("'em", "them"),
             Map.entry("gotta", "got to"),
             Map.entry("ok", "okay"),
             Map.entry("alright", "okay"),
@@ -67,7 +69,8 @@ final class Speech {
             Map.entry("secends", "seconds"),
             Map.entry("min", "minute"),
             Map.entry("mins", "minutes"),
-            Map.entry("rep", "rep"),
+            Map.entry("midway", "halfway"),
+            Map.entry("midpoint", "halfway"),
             Map.entry("repetition", "rep"),
             Map.entry("repetitions", "reps"),
             Map.entry("raps", "reps"),
@@ -130,6 +133,7 @@ final class Speech {
                 .replace("'ve", " have")
                 .replace("n't", " not")
                 .replace("'d", " would")
+                .replaceAll("^(one|two|three|four|five|six|seven|eight|nine|ten|\\d+)'s$", "$1 is")
                 .replace("'", "");
         spelt = spelt.replaceAll("^(\\d+)s(?:ecs?)?$", "$1 seconds").replaceAll("^(\\d+)min(?:s)?$", "$1 minutes");
         if (spelt.matches("\\d{1,3}-\\d{1,3}")) {
@@ -174,6 +178,11 @@ final class Speech {
         if (token.matches("way|weigh|wait") && endsWith(" half ")) {
             text.setLength(text.length() - 1);
             text.append("way ");
+            return;
+        }
+        if (token.equals("us") && endsWith(" let ")) {
+            text.setLength(text.length() - 1);
+            text.append("s ");
             return;
         }
         if (token.equals("more") && MISHEARD.containsKey(lastOfPhrase())) {

@@ -22,7 +22,18 @@ import java.util.Locale;
 public final class CallSheet {
     /** The sheets; what each was used for stands at its head. */
     public static final List<String> NAMES = List.of(
-            "calls-a.txt", "calls-b.txt", "calls-c.txt", "calls-d.txt", "calls-e.txt", "calls-f.txt", "calls-g.txt");
+            "calls-a.txt",
+            "calls-b.txt",
+            "calls-c.txt",
+            "calls-d.txt",
+            "calls-e.txt",
+            "calls-f.txt",
+            "calls-g.txt",
+            "calls-h.txt",
+            "calls-i.txt",
+            "calls-j.txt",
+            "calls-k.txt",
+            "calls-l.txt");
 
     /** A call may be found this much before its caption begins … */
     private static final double BEFORE_SECONDS = 1.5;

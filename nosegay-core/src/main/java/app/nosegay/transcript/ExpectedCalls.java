@@ -1,0 +1,239 @@
+package app.nosegay.transcript;
+
+import java.util.List;
+import java.util.regex.Pattern;
+
+/**
+ * Words that are a call only where one is expected: "and down" ten seconds behind "ten seconds", "up we go" when a move was brought up at rest,
+ * the name of a move in a rest in which none was brought up yet. They are looked for in what no pattern of {@link CallPatterns} claimed.
+ */
+final class ExpectedCalls {
+    private static final List<String> VERBS = List.of(
+            "up", "down", "lift", "press", "squat", "lunge", "row", "curl", "raise", "pull", "push", "swing", "march",
+            "hold", "step", "punch", "twist", "jump", "run", "walk", "reach", "drive", "bend", "kick", "hinge", "open",
+            "pulse", "tap", "roll", "rock", "crawl", "dip", "lower", "extend", "draw", "squeeze", "send", "float",
+            "peel", "work", "clean", "thrust", "climb", "carry", "flex", "sit", "stand", "rotate", "circle", "flow",
+            "move", "ride");
+
+    /** Of a start: only at the moment that was foretold. */
+    private static final String FORETOLD = "foretold";
+    /** Of a start: by what to do, which is said when a move is described as well. */
+    private static final String MOVES = "moves";
+
+    static final List<CallPatterns.Rule> RULES = List.of(
+            expected(
+                    CallKind.REST,
+                    null,
+                    "(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down|done|breathe|time|collapse|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: \\w+){1,2} (?:out|off)|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat"),
+            expected(
+                    CallKind.START,
+                    MOVES,
+                    "(?<=[.#] )(?:and|ready|okay|now)(?: and)? (?:" + String.join("|", VERBS)
+                            + ")(?: (?:it|out|we go|you go|and (?:up|down|press|lift|lower|back|out|in)))?"),
+            expected(
+                    CallKind.START,
+                    null,
+                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|^work time"),
+            expected(CallKind.START, FORETOLD, "^(?:" + String.join("|", VERBS) + ")"),
+            expected(CallKind.REPS_LEFT, null, "^([2-9])(?= [.,])"),
+            expected(CallKind.LAST_REP, null, "^(?:and )?(?:the |your |our )?(?:last|1)(?: 1)?(?= [.,])"),
+            expected(
+                    CallKind.HALF_WAY,
+                    "interval",
+                    "(?:(?:thats|that is|the|at|by|by the|and|were|we are|you are|about|just|passed|past|now|over|another|1) )*half (?:of )?(?:(?:the|your|our|that|it|this|them|is|all) )*(?:(?:time|set|reps|way|interval|work|mark|point|minute|1) )?(?:(?:is|are) )?(?:gone|done|down|left|behind(?: (?:us|you))?|over|in the bag|finished|to go|complete)|^(?:(?:and|thats|that is|there is|theres|the|at|okay|right|your) )+half(?= [.,])|^half(?:way)?(?: (?:time|gone|done|down|left|to go|home|there))?(?= [.,])|(?:thats|that is) half (?:of )?(?:the|your|our) (?:time|set|reps|interval)|(?:second|other|back|last) half(?= [.,])"),
+            expected(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    "(?:(?:heres|here is|theres|there is|thats|and|your|the|last|final|only|just|have|got|you|we|with|still|now|about|down to|hit|give me|(?<!,) at) )*(?<!for |every |each |in |of |by |hold |to )([1-9]\\d|[5-9]) (?:(?:more|extra|last|final|little|short|quick|good|big|hard|tiny|long|beautiful|precious|whole|full) )*seconds?(?: (?:of (?:these|this|it|that)|to (?:go|rest|breathe|recover|set up|get ready)|on the (?:clock|timer)|left|more|extra))?|(?:(?:heres|here is|theres|there is|last|final|just|you have|we have|have got|down to|(?<!up )in|inside the last|into the last|in the last|at) )+(?:your |the |our |my )*(?:last |final )?(5|10|15|20|30|45)(?= [.,])|^(5|10|15|20|30)(?= [.,])"),
+            expected(CallKind.TOTAL, "rounds=2", "twice(?! (?:a|per|as|the|in))"),
+            expected(
+                    CallKind.SWITCH_SIDE,
+                    null,
+                    "same(?: (?:thing|move|again|1))? (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)"),
+            expected(
+                    CallKind.SECONDS_LEFT,
+                    "=60",
+                    "(?:(?:you|we|get|have|got|take|lets take|give yourself|its) )+(?:a|1|about a|1 whole|a whole) minutes?(?: (?:between|break|of rest|rest|to|here|off))?|(?:a|1) (?:full |whole )?minute (?:break|rest|off)"));
+
+    static final CallPatterns.Rule BEGIN = expected(CallKind.START, null, "begin");
+
+    /** Parts of moves' names that are common words as well. */
+    private static final String WIDE = "(?:" + CallReader.MOVE_WORDS
+            + "|kicks?|hydrants?|punches|pulses|hops|jumps|sprints|walk ?outs|inch ?worms|supermans|stretches|shuffles|roll ?ups|roll ?downs|slides|rotations|flutters|scissors|pikes|hugs|openers)";
+
+    /** Said of a move, they look back on it. */
+    private static final Pattern LOOKS_BACK = Pattern.compile(
+            "(?:was|were|did|done(?: with)?|finished(?: with)?|from|like|last|as|every|each|your|that|those|these|per|between|after|before|than|love|hate|all|of|more|through|in)(?: (?:the|our|a|an|some|those|these|that|your|my|all))? $");
+
+    /** A single word that is told to do, and not the name of a move. */
+    private static final Pattern ONE_WORD = Pattern.compile(
+            "(?:(?:and|the|a|some|our|to|now|okay|your|then|so|you|we|it|can|do|just|keep) )?(?!plank|bridge)(?:[a-z]*[a-rt-z]|[a-z]*ss)");
+    /** Said of a stop, whatever comes after it. */
+    private static final Pattern STOPS = Pattern.compile("\\b(?:break|rest|done|time|pause|stop)\\b");
+    /** Said within a repetition as well. */
+    private static final Pattern POSTURE = Pattern.compile("\\b(?:stand|sit|come|step|up|roll)\\b");
+    /** Praise alone ends work only where its end was foretold. */
+    private static final Pattern PRAISE = Pattern.compile(
+            "(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|job|work|stuff|one|beautiful|awesome|amazing) ?)+");
+
+    /** Weights are lowered for this long after the last repetition, in seconds. */
+    private static final double AFTER_THE_LAST = 9;
+    /** Numbers this close together are a count, in seconds. */
+    private static final double AT_ONCE = 1.5;
+    /** After a rest nobody stops again sooner than this, in seconds. */
+    private static final double SHORTEST_WORK = 25;
+    /** A move is described for this long after it was brought up, in seconds. */
+    private static final double DESCRIBED = 2;
+    /** So few repetitions are done by then, too. */
+    private static final int FEW = 3;
+    /** Weak words end work only this near to its foretold end, in seconds. */
+    private static final double NEAR_THE_END = 3;
+    /** Half of an interval is not called sooner than this after its start, in seconds. */
+    private static final double SHORTEST_HALF = 6;
+
+    private final Speech speech;
+    private final HeardSoFar heard;
+
+    ExpectedCalls(Speech speech, HeardSoFar heard) {
+        this.speech = speech;
+        this.heard = heard;
+    }
+
+    /** A name of a move, anywhere: {@code planned} is the pattern of the plan's, with one group. */
+    static CallPatterns.Rule anyName(String planned) {
+        return new CallPatterns.Rule(
+                CallKind.NEXT_UP,
+                null,
+                null,
+                Pattern.compile("(?<= )(?:" + planned
+                        + "|((?:(?!(?:and|break|rest|good|nice|then|the|a|now|okay|go|time|stop|of|in|to|for|your|some) )[a-z]+ )?"
+                        + WIDE + "))(?= )"),
+                true);
+    }
+
+    /** Whether {@code f}, found by one of the rules of this class and followed by {@code next}, is a call here. */
+    boolean isCall(CallReader.Found f, List<CallReader.Found> next) {
+        return switch (f.rule().kind()) {
+            case REST ->
+                isRest(f)
+                        && (next.stream().noneMatch(n -> n.kind() == CallKind.SWITCH_SIDE)
+                                || STOPS.matcher(words(f)).find());
+            case START ->
+                !heard.isWorking(f)
+                        && isBroughtUp()
+                        && (!FORETOLD.equals(f.rule().of()) || heard.isForetold(f.from() + 1, NEAR_THE_END))
+                        && (!MOVES.equals(f.rule().of()) || !heard.saidWithin(CallKind.NEXT_UP, DESCRIBED, f))
+                        && next.stream()
+                                .noneMatch(n -> n.run() != null && n.run().isDown());
+            case HALF_WAY ->
+                heard.isWorking(f)
+                        && heard.hasStarted()
+                        && heard.sinceStart(f) > SHORTEST_HALF
+                        && !heard.isSaidSinceStart(CallKind.HALF_WAY);
+            case SECONDS_LEFT -> isTimeLeft(f);
+            case SWITCH_SIDE -> heard.hasStarted() && isSwitch(f);
+            case REPS_LEFT, LAST_REP -> isCountedDown(f) && next.stream().noneMatch(n -> isNextDown(f, n));
+            case NEXT_UP -> isName(f);
+            case TOTAL -> !heard.hasStarted() && heard.last(CallKind.TOTAL) != null;
+            default -> false;
+        };
+    }
+
+    private String words(CallReader.Found f) {
+        return speech.text().substring(f.from(), f.to());
+    }
+
+    private boolean isSwitch(CallReader.Found f) {
+        String said = words(f);
+        boolean after = isAfterLast(f) || heard.saidWithin(CallKind.REP_COUNT, 2, f);
+        return !said.startsWith("same") && (said.contains("left") || said.contains("right"))
+                ? after
+                : after || !heard.isWorking(f);
+    }
+
+    /** Whether one more was left the last time it was told. */
+    private boolean isCountedDown(CallReader.Found f) {
+        Call left = heard.last(CallKind.REPS_LEFT);
+        int value = f.rule().kind() == CallKind.LAST_REP ? 1 : f.value();
+        return left != null
+                && left.value() == value + 1
+                && !heard.isSaidSince(CallKind.LAST_REP, CallKind.REPS_LEFT)
+                && heard.saidWithin(CallKind.REPS_LEFT, AFTER_THE_LAST, f);
+    }
+
+    /** Whether {@code next} goes on counting down right away: then it is a count. */
+    private boolean isNextDown(CallReader.Found f, CallReader.Found next) {
+        boolean down = f.value() != null && next.value() != null && next.value() == f.value() - 1;
+        return down && speech.start(next.from()).since(speech.start(f.from())).seconds() < AT_ONCE;
+    }
+
+    private boolean isName(CallReader.Found f) {
+        return heard.hasStarted()
+                && (!heard.isWorking(f) || heard.isForetold(f.from() + 1, NEAR_THE_END))
+                && (heard.isWorking(f)
+                        || heard.isSaidSince(CallKind.REST, CallKind.NEXT_UP)
+                        || heard.isSaidSince(CallKind.COUNT_OUT, CallKind.NEXT_UP))
+                && !ONE_WORD.matcher(words(f)).matches()
+                && !LOOKS_BACK.matcher(speech.text().substring(0, f.from())).find();
+    }
+
+    private boolean isRest(CallReader.Found f) {
+        Call counted = heard.last(CallKind.COUNT_OUT);
+        boolean afterCount = counted != null
+                && heard.isSaidSince(CallKind.COUNT_OUT, CallKind.REST)
+                && heard.isJustAfter(counted, f);
+        boolean foretold =
+                heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST) && heard.isForetold(f.from() + 1, NEAR_THE_END);
+        boolean praise = PRAISE.matcher(words(f)).matches();
+        if (praise) {
+            return !afterCount && foretold && heard.isPerhapsWorking(f);
+        }
+        boolean posture = POSTURE.matcher(words(f)).find();
+        boolean stops = STOPS.matcher(words(f)).find() && !heard.saidWithin(CallKind.REST, SHORTEST_WORK, f);
+        return afterCount || (heard.isPerhapsWorking(f) || stops) && (isAfterLast(f) && !posture || foretold);
+    }
+
+    /** Whether the last repetition was only just called. */
+    boolean isAfterLast(CallReader.Found f) {
+        Call left = heard.last(CallKind.REPS_LEFT);
+        boolean few = left != null && left.value() <= FEW && heard.saidWithin(CallKind.REPS_LEFT, AFTER_THE_LAST, f);
+        return heard.isTargetReached(f)
+                || heard.isSaidSince(CallKind.LAST_REP, CallKind.REST)
+                        && heard.saidWithin(CallKind.LAST_REP, AFTER_THE_LAST, f)
+                || few && heard.isSaidSince(CallKind.REPS_LEFT, CallKind.REST);
+    }
+
+    /** Whether something was brought up, or the start foretold, and nobody has begun yet. */
+    boolean isBroughtUp() {
+        boolean foretold = heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
+                || heard.isSaidSince(CallKind.ROUNDS_LEFT, CallKind.REST)
+                || heard.isSaidSince(CallKind.ORDINAL, CallKind.REST)
+                || heard.isSaidSince(CallKind.SWITCH_SIDE, CallKind.REST);
+        return isSinceStart(CallKind.NEXT_UP)
+                || heard.last(CallKind.REST) != null && foretold && isSinceStart(CallKind.REST);
+    }
+
+    private boolean isSinceStart(CallKind kind) {
+        return heard.isSaidSince(kind, CallKind.START) && heard.isSaidSince(kind, CallKind.COUNT_IN);
+    }
+
+    private boolean isTimeLeft(CallReader.Found f) {
+        boolean resting = !heard.isWorking(f);
+        boolean bare = words(f).matches("\\d+");
+        boolean soon = !resting && heard.sinceStart(f) < (bare ? SHORTEST_HALF : 2);
+        boolean ofAMinute = f.value() >= 60;
+        return heard.hasStarted() && !soon && (!bare || heard.isTimed()) && (!ofAMinute || heard.isAtRestSince(f));
+    }
+
+    /** {@code of} may hold the value the words stand for behind an equals sign. */
+    private static CallPatterns.Rule expected(CallKind kind, String of, String pattern) {
+        String regex = pattern.replace("^", "(?<=[.,#] )");
+        String[] parts = of == null ? new String[] {""} : of.split("=");
+        return new CallPatterns.Rule(
+                kind,
+                parts[0].isEmpty() ? null : parts[0],
+                parts.length < 2 ? null : Integer.valueOf(parts[1]),
+                Pattern.compile("(?<=[ #])(?:" + regex + ")(?= )"),
+                true);
+    }
+}

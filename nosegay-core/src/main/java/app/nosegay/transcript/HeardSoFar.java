@@ -1,0 +1,207 @@
+package app.nosegay.transcript;
+
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/** What was heard up to here: the calls, whether work goes on, and since when. */
+final class HeardSoFar {
+    /** Work of unknown length is taken to be over after this, in seconds, though nobody said so. */
+    private static final double LONGEST_WORK = 100;
+    /** A count ends this near to where a call of the seconds left put the end, in seconds. */
+    private static final double FORETOLD_WITHIN = 4;
+
+    /** What is said within this many seconds of a count's end belongs to it. */
+    private static final double AFTER_A_COUNT = 4;
+    /** Work is not over sooner than this after its move was brought up, in seconds. */
+    private static final double SHORTEST_WORK = 20;
+
+    /** What is said of its length so soon after work is of this rest, in seconds. */
+    private static final double OF_THE_REST = 12;
+    /** This soon after a "rest", in seconds, nobody works. */
+    private static final double JUST_SAID = 6;
+
+    private final Speech speech;
+    private final List<Call> calls = new ArrayList<>();
+    private boolean working;
+    private Time<Axis.Take> lastStart;
+    /** Whether something new was brought up since work was last heard to start: the rest between was perhaps not said. */
+    private boolean previewed;
+
+    HeardSoFar(Speech speech) {
+        this.speech = speech;
+    }
+
+    List<Call> calls() {
+        return calls;
+    }
+
+    void add(Call call) {
+        calls.add(call);
+    }
+
+    /** Work starts with {@code f}. */
+    void work(CallReader.Found f) {
+        working = true;
+        previewed = false;
+        lastStart = speech.start(f.from());
+    }
+
+    /** Work ends with {@code f}. */
+    void rest(CallReader.Found f) {
+        working = false;
+        lastStart = lastStart == null ? speech.start(f.from()) : lastStart;
+    }
+
+    /** A count down ended: work goes on only on the other side. */
+    void counted(boolean on) {
+        working = on;
+    }
+
+    /** Something new was brought up. */
+    void preview() {
+        previewed |= working;
+    }
+
+    boolean isPreviewed() {
+        return previewed;
+    }
+
+    /** Whether work was ever heard to start or to end. */
+    boolean hasStarted() {
+        return lastStart != null;
+    }
+
+    /** Whether work was heard to start and not to end, however long ago. */
+    boolean isThoughtWorking() {
+        return working;
+    }
+
+    /** Whether work goes on: it was heard to start, and that is not so long ago that its end must have been missed. */
+    boolean isWorking(CallReader.Found f) {
+        return working && !(lastStart != null && sinceStart(f) > longestWork());
+    }
+
+    /** Whether "rest" was only just said. */
+    boolean isResting(CallReader.Found f) {
+        return !working && saidWithin(CallKind.REST, JUST_SAID, f);
+    }
+
+    /** Whether a figure said now is likely the length of this rest. */
+    boolean isAtRestSince(CallReader.Found f) {
+        return !working && saidWithin(CallKind.REST, OF_THE_REST, f);
+    }
+
+    /** Whether work goes on, or was brought up so long ago that its start must have been missed. */
+    boolean isPerhapsWorking(CallReader.Found f) {
+        return isWorking(f)
+                || isSaidSince(CallKind.NEXT_UP, CallKind.REST) && !saidWithin(CallKind.NEXT_UP, SHORTEST_WORK, f);
+    }
+
+    double sinceStart(CallReader.Found f) {
+        return speech.start(f.from()).since(lastStart).seconds();
+    }
+
+    /** What work lasts at the most, in seconds: by what was said of it, else by what is usual. */
+    private double longestWork() {
+        return workSeconds().isPresent() ? 1.3 * workSeconds().getAsDouble() + 8 : LONGEST_WORK;
+    }
+
+    /** How long work was said to last, in seconds. */
+    private OptionalDouble workSeconds() {
+        return calls.stream()
+                .filter(c -> c.kind() == CallKind.TOTAL && "work-seconds".equals(c.of()))
+                .mapToDouble(c -> Math.max(c.value(), c.to() == null ? 0 : c.to()))
+                .max();
+    }
+
+    /** Whether repetitions were only just counted up to a number that was told before. */
+    boolean isTargetReached(CallReader.Found f) {
+        Call counted = last(CallKind.REP_COUNT);
+        return counted != null
+                && saidWithin(CallKind.REP_COUNT, JUST_SAID, f)
+                && calls.stream()
+                        .anyMatch(c -> c.kind() == CallKind.TOTAL
+                                && "reps".equals(c.of())
+                                && c.value().equals(counted.to()));
+    }
+
+    /** Whether a figure of that kind was told. */
+    boolean isTotalSaid(String of) {
+        return calls.stream().anyMatch(c -> c.kind() == CallKind.TOTAL && of.equals(c.of()));
+    }
+
+    /** Whether work goes by the clock. */
+    boolean isTimed() {
+        return workSeconds().isPresent() || isBySeconds();
+    }
+
+    /** Whether the seconds {@code f} tells to be over are half of what work was said to last. */
+    boolean isHalf(CallReader.Found f) {
+        return workSeconds().isPresent() && Math.abs(workSeconds().getAsDouble() / 2 - f.value()) <= 1;
+    }
+
+    /** Whether "ten seconds left" was said, as long before the end of what is said up to {@code to}. */
+    boolean isForetold(int to) {
+        return isForetold(to, FORETOLD_WITHIN);
+    }
+
+    /** The same, within {@code seconds}. */
+    boolean isForetold(int to, double seconds) {
+        Call left = last(CallKind.SECONDS_LEFT);
+        if (left == null || lastStart == null || left.time().isBefore(lastStart)) {
+            return false;
+        }
+        double end = speech.end(to - 1).since(left.time()).seconds();
+        return Math.abs(end - left.value()) < seconds;
+    }
+
+    /** Whether the time left was called since work started, and no repetition. */
+    boolean isBySeconds() {
+        return lastStart != null
+                && (since(CallKind.SECONDS_LEFT, lastStart) || workSeconds().isPresent())
+                && !since(CallKind.REP_COUNT, lastStart)
+                && !since(CallKind.REPS_LEFT, lastStart);
+    }
+
+    private boolean since(CallKind kind, Time<Axis.Take> moment) {
+        Call last = last(kind);
+        return last != null && !last.time().isBefore(moment);
+    }
+
+    /** Whether {@code count} just ended; a count down lasts at least its seconds, whatever the caption's times. */
+    boolean isJustAfter(Call count, CallReader.Found f) {
+        double since = speech.start(f.from()).since(count.time()).seconds();
+        return since < count.value() + AFTER_A_COUNT
+                || speech.start(f.from()).since(count.end()).seconds() < AFTER_A_COUNT / 2;
+    }
+
+    /** Whether {@code kind} was said since work last started. */
+    boolean isSaidSinceStart(CallKind kind) {
+        return lastStart != null && since(kind, lastStart);
+    }
+
+    /** Whether {@code kind} was said after the last {@code other}. */
+    boolean isSaidSince(CallKind kind, CallKind other) {
+        Call last = last(kind);
+        Call before = last(other);
+        return last != null && (before == null || !last.time().isBefore(before.time()));
+    }
+
+    Call last(CallKind kind) {
+        for (int i = calls.size() - 1; i >= 0; i--) {
+            if (calls.get(i).kind() == kind) {
+                return calls.get(i);
+            }
+        }
+        return null;
+    }
+
+    /** Whether {@code kind} was said, to its end, less than {@code seconds} before {@code f}. */
+    boolean saidWithin(CallKind kind, double seconds, CallReader.Found f) {
+        Call last = last(kind);
+        return last != null && speech.start(f.from()).since(last.end()).seconds() < seconds;
+    }
+}
