@@ -60,6 +60,8 @@ final class CallMeaning {
     /** A move's name this soon behind its number, in seconds, belongs to it. */
     private static final double AT_ONCE = 4;
 
+    /** Who says that more is left of a rest, in seconds, does not start work in the same breath. */
+    private static final int SHORTEST_REST = 10;
     /** No interval of a plan is shorter, in seconds. */
     private static final int SHORTEST_PLANNED = 20;
 
@@ -201,8 +203,13 @@ final class CallMeaning {
                 }
             }
             case SECONDS_LEFT -> {
+                if (!heard.hasStarted() && text.substring(f.from(), f.to()).endsWith(" second")) {
+                    return;
+                }
                 if (isOfThePlan(f)) {
-                    boolean work = !heard.isTotalSaid("work-seconds");
+                    boolean work = !heard.isTotalSaid("work-seconds")
+                            && !OF_REST.matcher(text.substring(Math.max(0, f.from() - 60), f.from()))
+                                    .find();
                     heard.add(call(CallKind.TOTAL, f, work ? "work-seconds" : "rest-seconds"));
                 } else {
                     once(f);
@@ -223,6 +230,10 @@ final class CallMeaning {
                 }
             }
             case LAST_REP, ORDINAL -> once(f);
+            case SWITCH_SIDE -> {
+                say(CallKind.SWITCH_SIDE, f);
+                heard.goOn(f);
+            }
             default -> say(f.rule().kind(), f);
         }
     }
@@ -300,7 +311,12 @@ final class CallMeaning {
                 && soonAfterwards(f).stream()
                         .filter(n -> n.kind() == CallKind.ORDINAL || n.kind() == CallKind.NEXT_UP)
                         .anyMatch(n -> !n.rule().onlyExpected());
-        if (opening) {
+        Call left = heard.last(CallKind.SECONDS_LEFT);
+        boolean resting = !heard.isWorking(f)
+                && left != null
+                && left.value() > SHORTEST_REST
+                && heard.saidWithin(CallKind.SECONDS_LEFT, AT_ONCE, f);
+        if (opening || resting) {
             return;
         }
         boolean counted = heard.saidWithin(CallKind.COUNT_IN, 2.5, f);

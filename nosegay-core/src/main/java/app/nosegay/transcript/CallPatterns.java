@@ -191,7 +191,7 @@ final class CallPatterns {
                     CallKind.ORDINAL,
                     null,
                     null,
-                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times))(?: (?:out )?of \\d+)?"),
+                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times|exercises|moves|movements|of|each))(?: (?:out )?of \\d+)?"),
             never(
                     "(?:when|until|till|before|once|after) (?:the |your |that )?(?:times|time is) up|(?:did|took|lasted|was|were) \\d+ (?:\\w+)"),
             // Figures of the plan.
@@ -301,13 +301,13 @@ final class CallPatterns {
             never("1 more(?: ,)? (?:maybe|or)\\b|(?:hold|on|for|until|till|before|after) the last 1"),
             never("(?:on|for) the next 1(?! (?:is|we|its|,))"),
             never(
-                    "(?:if|had|than|least|always|leave|have|with) (?:a |about |more than )*\\d+ (?:left|more)(?: in (?:the tank|you))"),
+                    "(?:if|had|than|least|always|leave|have|with) (?:a |about |more than )*\\d+ (?:left|more)(?: in (?:the tank|you))|(?:\\d+ (?:or|to) )?\\d+ (?:reps? )?(?:left|more) in (?:the|your|you)\\b"),
             never(
                     "(?:down|up|out|top|bottom|there|in|hold|pause|squeeze|breathe(?: \\w+)?) for (?:a |about )?[1-4] seconds?"),
             never("(?:1|\\d+) more (?:(?:deep|big|slow|nice|full|long) )*(?:breaths?|inhales?|exhales?|things?|sips?)"),
             never("(?:make|like|as|than|if) (?:the|your|that|its the|its your) (?:last|final) (?:1|rep)"),
             never(
-                    "(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|(?<!and )rest (?:your|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|no rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
+                    "(?:in|during|left in|into|out of) (?:the|your|this|our) rest|(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|(?<!and )rest (?:your|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|no rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
             never(
                     "well done|almost done|nearly done|(?:when|once|after|until|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
             never(
@@ -333,7 +333,7 @@ final class CallPatterns {
                     CallKind.SECONDS_LEFT,
                     null,
                     null,
-                    "(?:(?:last|final|just|only|another|in|about|got|we have|you have|have|you got|for|under|less than|down to|thats|and|around|the|your|our|we are down to|hold for|hold for another|for another) )*(\\d+)(?: more| last| final)? seconds?(?: (?:~more|here|guys|everyone|team|until|till|then|and then|warning|out))?(?! (?:of|on|off|each|per|rest|break|work|between|recovery|hold|pause|in\\b|down|round|set|exercise|side|move))"),
+                    "(?:(?:last|final|just|only|another|in|about|got|we have|you have|have|you got|for|under|less than|down to|thats|and|around|the|your|our|we are down to|hold for|hold for another|for another) )*(\\d+)(?: more| last| final)? seconds?(?: (?:~more|here|guys|everyone|team|until|till|warning|out))?(?! (?:of|on|off|each|per|rest|break|work|between|recovery|hold|pause|in\\b|down|round|set|exercise|side|move))"),
             rule(
                     CallKind.SECONDS_LEFT,
                     null,
@@ -423,7 +423,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 

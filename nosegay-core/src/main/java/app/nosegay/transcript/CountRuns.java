@@ -24,6 +24,9 @@ final class CountRuns {
     private static final int MOST_WORDS = 9;
 
     private static final double MOST_SECONDS = 8;
+    /** Two numbers further apart, in seconds, are no count. */
+    private static final double SLOWEST_OF_TWO = 2.2;
+
     private static final Pattern BETWEEN = Pattern.compile("[a-z]+");
     private static final Pattern BREAKS_A_COUNT = Pattern.compile(
             "\\b(?:seconds?|minutes?|rounds?|sets?|more|left|go|number|exercise|move|last|final|next)\\b");
@@ -102,7 +105,8 @@ final class CountRuns {
             double seconds = speech.start(last[0]).since(speech.start(first[0])).seconds();
             boolean down = first[2] > last[2] && isClose(first, last, speech);
             boolean countdown = down && (last[2] <= 1 || last[2] == 2 && isCountedOn(first[0], last[1], speech));
-            if (run.size() >= 3 || run.size() == 2 && countdown) {
+            boolean slow = seconds > SLOWEST_OF_TWO;
+            if (run.size() >= 3 || run.size() == 2 && countdown && !slow) {
                 runs.add(new Run(first[0], last[1], first[2], last[2], seconds / (run.size() - 1), List.copyOf(run)));
             }
         }

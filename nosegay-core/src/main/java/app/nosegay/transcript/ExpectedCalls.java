@@ -17,6 +17,8 @@ final class ExpectedCalls {
 
     /** Of a start: only at the moment that was foretold. */
     private static final String FORETOLD = "foretold";
+    /** Of a start: in the same breath as the place of the set or the time to its start. */
+    private static final String AFTER_A_PLACE = "after a place";
     /** Of a start: by what to do, which is said when a move is described as well. */
     private static final String MOVES = "moves";
 
@@ -24,12 +26,13 @@ final class ExpectedCalls {
             expected(
                     CallKind.REST,
                     null,
-                    "(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down|done|breathe|time|collapse|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: \\w+){1,2} (?:out|off)|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat"),
+                    "(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down|done|breathe|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: \\w+){1,2} (?:out|off)|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat"),
             expected(
                     CallKind.START,
                     MOVES,
                     "(?<=[.#] )(?:and|ready|okay|now)(?: and)? (?:" + String.join("|", VERBS)
                             + ")(?: (?:it|out|we go|you go|and (?:up|down|press|lift|lower|back|out|in)))?"),
+            expected(CallKind.START, AFTER_A_PLACE, "(?<=, )and (?:" + String.join("|", VERBS) + ")"),
             expected(
                     CallKind.START,
                     null,
@@ -78,6 +81,8 @@ final class ExpectedCalls {
 
     /** Weights are lowered for this long after the last repetition, in seconds. */
     private static final double AFTER_THE_LAST = 9;
+    /** Who calls what is left seldom leaves out more than this. */
+    private static final int LEFT_OUT = 2;
     /** Numbers this close together are a count, in seconds. */
     private static final double AT_ONCE = 1.5;
     /** After a rest nobody stops again sooner than this, in seconds. */
@@ -122,6 +127,9 @@ final class ExpectedCalls {
                 !heard.isWorking(f)
                         && isBroughtUp()
                         && (!FORETOLD.equals(f.rule().of()) || heard.isForetold(f.from() + 1, NEAR_THE_END))
+                        && (!AFTER_A_PLACE.equals(f.rule().of())
+                                || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
+                                || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))
                         && (!MOVES.equals(f.rule().of()) || !heard.saidWithin(CallKind.NEXT_UP, DESCRIBED, f))
                         && next.stream()
                                 .noneMatch(n -> n.run() != null && n.run().isDown());
@@ -151,12 +159,13 @@ final class ExpectedCalls {
                 : after || !heard.isWorking(f);
     }
 
-    /** Whether one more was left the last time it was told. */
+    /** Whether one or two more were left the last time it was told. */
     private boolean isCountedDown(CallReader.Found f) {
         Call left = heard.last(CallKind.REPS_LEFT);
         int value = f.rule().kind() == CallKind.LAST_REP ? 1 : f.value();
         return left != null
-                && left.value() == value + 1
+                && left.value() > value
+                && left.value() <= value + LEFT_OUT
                 && !heard.isSaidSince(CallKind.LAST_REP, CallKind.REPS_LEFT)
                 && heard.saidWithin(CallKind.REPS_LEFT, AFTER_THE_LAST, f);
     }
@@ -221,8 +230,16 @@ final class ExpectedCalls {
         boolean resting = !heard.isWorking(f);
         boolean bare = words(f).matches("\\d+");
         boolean soon = !resting && heard.sinceStart(f) < (bare ? SHORTEST_HALF : 2);
+        Call left = heard.last(CallKind.SECONDS_LEFT);
+        boolean less = resting
+                && left != null
+                && left.value() > f.value()
+                && heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST);
         boolean ofAMinute = f.value() >= 60;
-        return heard.hasStarted() && !soon && (!bare || heard.isTimed()) && (!ofAMinute || heard.isAtRestSince(f));
+        return heard.hasStarted()
+                && !soon
+                && (!bare || heard.isTimed() || less)
+                && (!ofAMinute || heard.isAtRestSince(f));
     }
 
     /** {@code of} may hold the value the words stand for behind an equals sign. */

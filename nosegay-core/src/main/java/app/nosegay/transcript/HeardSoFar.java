@@ -49,6 +49,13 @@ final class HeardSoFar {
         lastStart = speech.start(f.from());
     }
 
+    /** Work, if there is any, goes on for as long again. */
+    void goOn(CallReader.Found f) {
+        if (working) {
+            lastStart = speech.start(f.from());
+        }
+    }
+
     /** Work ends with {@code f}. */
     void rest(CallReader.Found f) {
         working = false;

@@ -33,7 +33,8 @@ public final class CallSheet {
             "calls-i.txt",
             "calls-j.txt",
             "calls-k.txt",
-            "calls-l.txt");
+            "calls-l.txt",
+            "calls-m.txt");
 
     /** A call may be found this much before its caption begins … */
     private static final double BEFORE_SECONDS = 1.5;

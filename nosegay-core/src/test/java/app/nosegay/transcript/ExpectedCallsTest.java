@@ -1,0 +1,126 @@
+package app.nosegay.transcript;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Words that are calls only where one is expected: each is tried where it is and where it is not. */
+class ExpectedCallsTest {
+    private final List<Caption> captions = new ArrayList<>();
+
+    private ExpectedCallsTest say(double at, String text) {
+        captions.add(
+                new Caption(Time.ofSeconds(at), Time.ofSeconds(at + Math.max(1, text.split(" ").length * 0.4)), text));
+        return this;
+    }
+
+    private List<String> heard() {
+        return CallReader.read(captions, List.of("goblet squat", "push-up")).stream()
+                .map(c -> c.kind().word() + (c.value() == null ? "" : " " + c.value()))
+                .toList();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "and down",
+                "okay down",
+                "drop it",
+                "and sit back",
+                "good job",
+                "done",
+                "let it go",
+                "bring it in",
+                "and recover",
+                "nice",
+                "and gently lower the knees",
+                "take a seat"
+            })
+    void endsWorkWhereTheEndWasForetold(String words) {
+        say(0, "ready set go").say(30, "ten seconds").say(40, words);
+        assertThat(heard()).containsExactly("start", "seconds-left 10", "rest");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"and down", "drop it", "and sit back", "good job", "let it go", "nice", "lower the knees"})
+    void isAdviceInTheMiddleOfWork(String words) {
+        say(0, "ready set go").say(15, words).say(50, "and rest");
+        assertThat(heard()).containsExactly("start", "rest");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"and lift", "up we go", "hit it", "whenever you are ready", "begin walking", "and squat it"})
+    void startsWorkWhereAMoveWasBroughtUp(String words) {
+        say(0, "ready set go")
+                .say(40, "and rest")
+                .say(44, "next up we have push ups")
+                .say(56, words);
+        assertThat(heard()).containsExactly("start", "rest", "next-up", "start");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"and lift", "up we go", "hit it", "and squat it"})
+    void onlyGoesOnWhileWorking(String words) {
+        say(0, "ready set go").say(12, words).say(40, "and rest");
+        assertThat(heard()).containsExactly("start", "rest");
+    }
+
+    @Test
+    void aNameInARestWithoutOneBringsItUp() {
+        say(0, "ready set go").say(40, "and rest").say(43, "so you want your bench here for the goblet squats");
+        assertThat(heard()).containsExactly("start", "rest", "next-up");
+    }
+
+    @Test
+    void aNameThatLooksBackDoesNot() {
+        say(0, "ready set go").say(40, "and rest").say(43, "how did you like those goblet squats");
+        assertThat(heard()).containsExactly("start", "rest");
+    }
+
+    @Test
+    void aNameAtTheForetoldEndTakesThePlaceOfARest() {
+        say(0, "ready set go").say(30, "ten seconds").say(40, "push ups").say(43, "here we go");
+        assertThat(heard()).containsExactly("start", "seconds-left 10", "next-up", "start");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"fifteen down, true", "that's fifteen, true", "that's twenty, false", "twelve down, false"})
+    void halfIsToldByTheSecondsThatAreOver(String words, boolean half) {
+        say(0, "we work for thirty seconds").say(5, "ready set go").say(20, words);
+        assertThat(heard().contains("half-way")).isEqualTo(half);
+    }
+
+    @Test
+    void aBareNumberIsTimeLeftWhereWorkGoesByTheClock() {
+        say(0, "we work for forty seconds")
+                .say(5, "ready set go")
+                .say(35, "ten")
+                .say(40, "five");
+        assertThat(heard()).containsExactly("total 40", "start", "seconds-left 10", "seconds-left 5");
+    }
+
+    @Test
+    void aBareNumberIsNothingWhereItGoesByRepetitions() {
+        say(0, "ready set go").say(20, "ten").say(40, "and rest");
+        assertThat(heard()).containsExactly("start", "rest");
+    }
+
+    @Test
+    void oneLessThanWasLeftIsLeft() {
+        say(0, "ready set go").say(20, "three more").say(23, "two").say(26, "and the last");
+        assertThat(heard()).containsExactly("start", "reps-left 3", "reps-left 2", "last-rep");
+    }
+
+    @Test
+    void figuresBeforeAnythingBeganAreOfThePlan() {
+        say(0, "forty seconds and then twenty seconds to recover").say(8, "twice through");
+        assertThat(heard()).containsExactly("total 40", "total 20", "total 2");
+    }
+}
