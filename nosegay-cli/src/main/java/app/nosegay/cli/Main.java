@@ -28,6 +28,7 @@ import picocli.CommandLine.Parameters;
             TranscriptCommand.class,
             PublishCommand.class,
             PackCommand.class,
+            JoinCommand.class,
             ChannelCommand.class,
             DemoCommand.class,
             BenchCommand.class,

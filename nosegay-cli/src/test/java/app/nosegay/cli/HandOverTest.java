@@ -1,6 +1,7 @@
 package app.nosegay.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.media.EncoderSettings;
@@ -112,6 +113,49 @@ class HandOverTest {
         Ran again = Ran.of("pack", workout, "--out", target);
         assertThat(again.code()).isEqualTo(Main.BAD_INPUT);
         assertThat(again.err()).contains("already");
+    }
+
+    @Test
+    void twoTakesBecomeOneAndStayWhereTheyAre() throws IOException {
+        Path first = folder.resolve("clip-1.mp4");
+        Path second = folder.resolve("clip-2.mp4");
+        film(first, 160, 90, 4, true);
+        film(second, 160, 90, 3, true);
+        Path sheet = Files.writeString(folder.resolve("plan.txt"), "title: Small\ntalk Hi  0:03\ntalk Bye  0:03\n");
+        Path workout = folder.resolve("small" + WorkoutFile.ENDING);
+        Ran.of("match", sheet, "--footage", first, "--footage", second, "--save", workout);
+        Ran refused = Ran.of("join", workout, "take-1", "take-2", "--save", workout);
+        assertThat(refused.code()).isEqualTo(Main.BAD_INPUT);
+        assertThat(refused.err()).contains("--overwrite");
+        Ran joined = Ran.of("join", workout, "take-1", "take-2", "--save", workout, "--overwrite");
+        assertThat(joined.code()).as(joined.err()).isZero();
+        assertThat(WorkoutFile.open(workout).takes()).singleElement().satisfies(t -> {
+            assertThat(t.id()).isEqualTo("take-1");
+            assertThat(t.file()).isEqualTo("clip-1-joined.mp4");
+            assertThat(t.seconds()).isCloseTo(7, within(0.1));
+        });
+        assertThat(first).exists();
+        assertThat(second).exists();
+        Ran unknown = Ran.of("join", workout, "take-1", "take-9", "--save", workout, "--overwrite");
+        assertThat(unknown.code()).isEqualTo(Main.BAD_INPUT);
+        assertThat(unknown.err()).contains("no take \"take-9\"").contains("take-1");
+    }
+
+    @Test
+    void takesOfDifferentSizesAreNotJoined() throws IOException {
+        Path first = folder.resolve("clip-1.mp4");
+        Path second = folder.resolve("clip-2.mp4");
+        film(first, 160, 90, 4, true);
+        film(second, 320, 180, 3, true);
+        Path sheet = Files.writeString(folder.resolve("plan.txt"), "title: Small\ntalk Hi  0:03\ntalk Bye  0:03\n");
+        Path workout = folder.resolve("small" + WorkoutFile.ENDING);
+        Ran.of("match", sheet, "--footage", first, "--footage", second, "--save", workout);
+        Ran refused = Ran.of("join", workout, "take-1", "take-2", "--save", folder.resolve("other.nosegay.json"));
+        assertThat(refused.code()).isEqualTo(Main.BAD_INPUT);
+        assertThat(refused.err()).contains("clip-2.mp4").contains("other settings");
+        assertThat(folder.resolve("clip-1-joined.mp4")).doesNotExist();
+        assertThat(folder.resolve("clip-1-joined.mp4.part")).doesNotExist();
+        assertThat(folder.resolve("other.nosegay.json")).doesNotExist();
     }
 
     @Test

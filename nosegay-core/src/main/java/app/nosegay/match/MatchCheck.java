@@ -22,7 +22,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -38,8 +37,6 @@ public final class MatchCheck {
     private static final double EARLY = 2.0;
     /** Somebody who apologises does so more than once: within this many seconds it is the same slip. */
     private static final double ONE_FLUFF = 15;
-    /** A segment that ends this near to the end of its take, or begins this near to its start, is cut off there; in seconds. */
-    private static final double AT_THE_EDGE = 1.5;
     /** Motion alone is off by one rep now and then. */
     private static final int REPS_SURE = 1;
 
@@ -223,9 +220,9 @@ public final class MatchCheck {
                         s,
                         name(s) + " lasts " + seconds(recorded) + ", " + seconds(Math.abs(off))
                                 + (off < 0 ? " less" : " more") + " than the " + seconds(planned) + " promised.",
-                        goesOn(parts.get(parts.size() - 1))
-                                .map(other -> "it is cut in two by the end of a recording; join " + other
-                                        + " into one file and bring that in")
+                        CutInTwo.of(match, parts.get(parts.size() - 1))
+                                .map(cut -> "it is cut in two by the end of a recording; join " + cut.first() + " and "
+                                        + cut.second() + " (page Takes beside the Score)")
                                 .orElse(
                                         work
                                                 ? "trust the clock for it, or change the plan"
@@ -233,25 +230,6 @@ public final class MatchCheck {
             }
             performed(interval, parts);
         }
-    }
-
-    /** The two recordings a segment is cut in two by: one of them ends in it, the other begins in it; empty otherwise. */
-    private Optional<String> goesOn(Match.Placed p) {
-        return p.others().stream()
-                .filter(o -> !o.take().equals(p.take()))
-                .filter(o -> endsWith(p.take(), p.end()) && beginsWith(o.start())
-                        || endsWith(o.take(), o.end()) && beginsWith(p.start()))
-                .map(o -> beginsWith(p.start()) ? o.take() + " and " + p.take() : p.take() + " and " + o.take())
-                .findFirst();
-    }
-
-    private boolean endsWith(String take, Time<Axis.Take> time) {
-        return match.takes().stream()
-                .anyMatch(t -> t.id().equals(take) && t.length().seconds() - time.seconds() < AT_THE_EDGE);
-    }
-
-    private static boolean beginsWith(Time<Axis.Take> time) {
-        return time.seconds() < AT_THE_EDGE;
     }
 
     private void performed(Interval interval, List<Match.Placed> parts) {

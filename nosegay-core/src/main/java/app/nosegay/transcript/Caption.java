@@ -25,6 +25,17 @@ public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, L
         this(start, end, text, List.of());
     }
 
+    /** The same, {@code by} later. */
+    public Caption later(Length by) {
+        return new Caption(
+                start.plus(by),
+                end.plus(by),
+                text,
+                timed.stream()
+                        .map(w -> new Word(w.start().plus(by), w.end().plus(by), w.text()))
+                        .toList());
+    }
+
     /** What counts are made of. */
     private static final Pattern NUMBER = Pattern.compile(
             "(?i)\\W*(?:\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen)\\W*");

@@ -152,6 +152,19 @@ public record Workout(
         return new Workout(sheet, otherTakes, otherPins, script, matching, dressing, waivers, settings);
     }
 
+    /** A name for one more take that none of them has. */
+    public String nextTake() {
+        int n = takes.size() + 1;
+        while (hasTake("take-" + n)) {
+            n++;
+        }
+        return "take-" + n;
+    }
+
+    public boolean hasTake(String id) {
+        return takes.stream().anyMatch(t -> t.id().equals(id));
+    }
+
     /** Without a take and the pins that lie in it. */
     public Workout withoutTake(String id) {
         return withTakes(

@@ -56,8 +56,20 @@ class OffTheScriptTest {
     }
 
     private static TakeEvidence take(Caption... captions) {
+        return take("t", captions);
+    }
+
+    private static TakeEvidence take(String id, Caption... captions) {
         return new TakeEvidence(
-                "t", "t.mp4", TIMELINE.total(), List.of(), List.of(), Trace.NONE, Trace.NONE, null, List.of(captions));
+                id,
+                id + ".mp4",
+                TIMELINE.total(),
+                List.of(),
+                List.of(),
+                Trace.NONE,
+                Trace.NONE,
+                null,
+                List.of(captions));
     }
 
     private static Caption at(String segment, double seconds, String text) {
@@ -67,9 +79,9 @@ class OffTheScriptTest {
     }
 
     private static List<Finding> findings(Match match, MatchNotes notes, Caption... captions) {
-        TakeEvidence take = take(captions);
-        List<SaidLine> said = SaidLine.of(TIMELINE, CUES, match, List.of(take));
-        return MatchCheck.check(TIMELINE, CUES, match, notes, List.of(take), List.of(), said)
+        List<TakeEvidence> takes = List.of(take(captions), take("u"));
+        List<SaidLine> said = SaidLine.of(TIMELINE, CUES, match, takes);
+        return MatchCheck.check(TIMELINE, CUES, match, notes, takes, List.of(), said)
                 .findings();
     }
 
@@ -143,6 +155,24 @@ class OffTheScriptTest {
         Time<Axis.Take> broken = p.start().plus(Length.ofSeconds(18));
         Match.Other rest = new Match.Other("u", Time.zero(), Time.ofSeconds(12), "retake");
         List<Match.Placed> placed = new ArrayList<>(whole.segments());
+        int behind = placed.indexOf(p) + 1;
+        Match.Placed next = placed.get(behind);
+        placed.set(
+                behind,
+                new Match.Placed(
+                        next.id(),
+                        next.planned(),
+                        "u",
+                        Time.ofSeconds(12),
+                        Time.ofSeconds(32),
+                        Time.ofSeconds(12),
+                        Time.ofSeconds(32),
+                        0,
+                        0,
+                        false,
+                        false,
+                        List.of(),
+                        null));
         placed.set(
                 placed.indexOf(p),
                 new Match.Placed(
@@ -165,7 +195,7 @@ class OffTheScriptTest {
         Match split = new Match(List.of(first, second), placed, List.of(), Map.of());
         assertThat(findings(split, MatchNotes.NONE)).anySatisfy(f -> {
             assertThat(f.code()).isEqualTo("match.short");
-            assertThat(f.fix()).contains("join t and u into one file");
+            assertThat(f.fix()).contains("join t and u");
         });
     }
 

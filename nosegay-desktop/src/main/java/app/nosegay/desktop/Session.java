@@ -1,6 +1,7 @@
 package app.nosegay.desktop;
 
 import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.JoinJob;
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.Media;
@@ -346,15 +347,33 @@ public final class Session {
     /** Brings a recording in, with the transcript and the shoot log that lie beside it under its name. */
     public void bringIn(Path movie) {
         Path folder = folder();
-        int n = workout().takes().size() + 1;
+        String id = workout().nextTake();
         jobs.run(
                 "Bringing in " + movie.getFileName(),
                 progress -> {
                     double seconds = MediaInput.probe(movie).length().seconds();
                     return Media.reference(
-                            folder, "take-" + n, movie, seconds, Media.transcriptBeside(movie), Media.logBeside(movie));
+                            folder, id, movie, seconds, Media.transcriptBeside(movie), Media.logBeside(movie));
                 },
                 this::addTake);
+    }
+
+    /** Makes one take of two that a camera cut apart. */
+    public void join(String first, String second) {
+        Workout before = workout();
+        Programme matched = programme().get();
+        Path folder = folder();
+        jobs.run(
+                "Joining " + first + " and " + second,
+                progress -> JoinJob.join(before, matched, folder, first, second, progress),
+                joined -> {
+                    if (!workout().equals(before)) {
+                        jobs.say("The workout was changed while joining: join them again.");
+                        return;
+                    }
+                    apply("join " + first + " and " + second, joined);
+                    readTakes();
+                });
     }
 
     /** Listens for the script in the takes that came without a transcript, in the background. */

@@ -82,13 +82,18 @@ abstract class DrivenWindow extends ApplicationTest {
 
     /** A recording of the small plan without sound. */
     private static Path take() throws IOException {
-        Path movie = takes.resolve("take-1.mp4");
+        return take("take-1.mp4", 0, 56);
+    }
+
+    /** The part of that recording between two seconds of it. */
+    static Path take(String name, int from, int to) throws IOException {
+        Path movie = takes.resolve(name);
         if (!Files.exists(movie)) {
             BufferedImage set = PottingShed.paint(320, 180);
             BufferedImage frame = new BufferedImage(320, 180, BufferedImage.TYPE_INT_RGB);
             try (MovieWriter writer = new MovieWriter(
                     movie, 320, 180, new FrameRate(30, 1), EncoderSettings.TAKE, false, "", List.of())) {
-                for (int n = 0; n < 56 * 30; n++) {
+                for (int n = from * 30; n < to * 30; n++) {
                     double t = n / 30.0 - 3;
                     boolean moves = (t > 10 && t < 22) || (t > 28 && t < 40);
                     Graphics2D g = frame.createGraphics();
@@ -104,7 +109,7 @@ abstract class DrivenWindow extends ApplicationTest {
                                     165,
                                     110);
                     g.dispose();
-                    writer.picture(frame, n);
+                    writer.picture(frame, n - from * 30L);
                 }
                 writer.finish();
             }

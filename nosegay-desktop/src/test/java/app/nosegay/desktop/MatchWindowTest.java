@@ -3,9 +3,16 @@ package app.nosegay.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.jobs.Libraries;
+import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.library.CueKind;
 import app.nosegay.match.LengthRule;
 import app.nosegay.match.Match;
+import app.nosegay.match.Pin;
+import app.nosegay.time.Time;
+import app.nosegay.workout.Workout;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -108,6 +115,44 @@ class MatchWindowTest extends DrivenWindow {
         until(() -> lookup("#tries .image-view").queryAs(ImageView.class).getImage() != before);
         interact(() -> score.getSelectionModel().select(3));
         until(() -> text("#takes-heading").equals("Push-up was done once."));
+    }
+
+    /** A camera that began a new file in the middle of the squats. */
+    @Test
+    void aSetCutByTheCameraIsWholeWhenTheTakesAreJoined() throws Exception {
+        Files.copy(take("a.mp4", 0, 20), folder.resolve("a.mp4"));
+        Files.copy(take("b.mp4", 20, 56), folder.resolve("b.mp4"));
+        Path file = folder.resolve("cut" + WorkoutFile.ENDING);
+        List<Workout.TakeRef> two = List.of(
+                new Workout.TakeRef("take-1", "a.mp4", Files.size(folder.resolve("a.mp4")), 20, "", null, null),
+                new Workout.TakeRef("take-2", "b.mp4", Files.size(folder.resolve("b.mp4")), 36, "", null, null));
+        // The end of the squats, told by hand, is 5 s into the second file.
+        List<Pin> pins = List.of(
+                new Pin("a/squat", false, "take-1", Time.ofSeconds(13)),
+                new Pin("a/push-up", false, "take-2", Time.ofSeconds(11)));
+        WorkoutFile.save(file, new Workout(SHEET, two, pins));
+        interact(() -> shell.session().open(file));
+        until(() -> programme() != null
+                && programme().match().takes().size() == 2
+                && !shell.session().jobs().isRunning());
+        clickOn("#stage-match");
+        interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
+        clickOn("#match-tab-takes");
+        until(() -> text("#takes-heading").contains("new recording in the middle of Squat"));
+        clickOn("#join");
+        until(() -> programme().match().takes().size() == 1
+                && !shell.session().jobs().isRunning());
+        assertThat(shell.session().workout().takes().get(0).file()).isEqualTo("a-joined.mp4");
+        assertThat(shell.session().workout().takes().get(0).seconds()).isBetween(55.8, 56.2);
+        assertThat(programme()
+                        .match()
+                        .segment("a/push-up")
+                        .orElseThrow()
+                        .start()
+                        .seconds())
+                .isBetween(30.9, 31.1);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme().match().takes().size() == 2);
     }
 
     @Test

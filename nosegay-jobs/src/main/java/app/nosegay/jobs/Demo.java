@@ -74,7 +74,7 @@ public final class Demo {
             throw new IOException("there is nothing to film: the run sheet has no segments yet");
         }
         int n = 1;
-        while (Files.exists(folder.resolve("take-" + n + ".mp4"))) {
+        while (workout.hasTake("take-" + n) || Files.exists(folder.resolve("take-" + n + ".mp4"))) {
             n++;
         }
         String id = "take-" + n;

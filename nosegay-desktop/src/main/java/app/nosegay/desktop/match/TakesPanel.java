@@ -2,6 +2,7 @@ package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.Buttons;
 import app.nosegay.desktop.Session;
+import app.nosegay.match.CutInTwo;
 import app.nosegay.match.Match;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -10,9 +11,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -30,6 +33,7 @@ final class TakesPanel {
     private final Label heading = new Label("Select a line of the Score.");
     private final FlowPane tries = new FlowPane(12, 12);
     private final List<TakeScreen> screens = new ArrayList<>();
+    private final Button join = Buttons.act("", () -> {});
     private final VBox view;
 
     TakesPanel(Session session) {
@@ -42,11 +46,24 @@ final class TakesPanel {
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("plain-scroll");
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        view = new VBox(8, heading, scroll);
+        join.setId("join");
+        join.setTooltip(new Tooltip("Copies both into one new file, as they were recorded; both stay where they are"));
+        offer(Optional.empty());
+        view = new VBox(8, heading, join, scroll);
     }
 
     Region view() {
         return view;
+    }
+
+    /** Offers to make one take of the two that cut the selected interval in two. */
+    private void offer(Optional<CutInTwo> cut) {
+        join.setVisible(cut.isPresent());
+        join.setManaged(cut.isPresent());
+        cut.ifPresent(c -> {
+            join.setText("Join " + c.first() + " and " + c.second());
+            join.setOnAction(e -> session.join(c.first(), c.second()));
+        });
     }
 
     void stop() {
@@ -59,6 +76,7 @@ final class TakesPanel {
         screens.forEach(TakeScreen::close);
         screens.clear();
         tries.getChildren().clear();
+        offer(Optional.empty());
         if (line == null || line.isUnplanned()) {
             heading.setText("Select a line of the Score.");
             return;
@@ -66,7 +84,16 @@ final class TakesPanel {
         Match.Placed p = line.placed().get(0);
         int n = (p.matched() ? 1 : 0) + p.others().size();
         String why = p.reason() == null ? "" : " Used: " + p.reason() + ".";
-        heading.setText(line.title() + " was done " + (n == 1 ? "once." : n + " times.") + why);
+        Optional<CutInTwo> cut = line.placed().stream()
+                .flatMap(each -> CutInTwo.of(session.programme().get().match(), each).stream())
+                .findFirst();
+        offer(cut);
+        if (cut.isPresent()) {
+            heading.setText(
+                    "The camera began a new recording in the middle of " + line.title() + ". As one take it is whole.");
+        } else {
+            heading.setText(line.title() + " was done " + (n == 1 ? "once." : n + " times.") + why);
+        }
         if (p.matched()) {
             tries.getChildren().add(attempt(p, p.take(), p.start(), p.end(), "used"));
         }
