@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -214,19 +215,23 @@ public final class MatchCheck {
             if (told && notes.rule(s.id()) != LengthRule.CLOCK) {
                 boolean work = s.kind().isMoving();
                 Severity severity = work && doubt < 0.3 ? Severity.FIX : Severity.LOOK;
+                Optional<CutInTwo> cut = CutInTwo.of(match, parts.get(parts.size() - 1));
+                String because = cut.map(c -> " " + c.first() + " ends in it, and it goes on in " + c.second() + ".")
+                        .orElse("");
+                String mend = cut.map(
+                                c -> "join " + c.first() + " and " + c.second() + " (page Takes beside the Score)")
+                        .orElse(
+                                work
+                                        ? "trust the clock for it, or change the plan"
+                                        : "extend it with a card, or trust the clock");
                 add(
                         off < 0 ? "match.short" : "match.long",
                         severity,
                         s,
                         name(s) + " lasts " + seconds(recorded) + ", " + seconds(Math.abs(off))
-                                + (off < 0 ? " less" : " more") + " than the " + seconds(planned) + " promised.",
-                        CutInTwo.of(match, parts.get(parts.size() - 1))
-                                .map(cut -> "it is cut in two by the end of a recording; join " + cut.first() + " and "
-                                        + cut.second() + " (page Takes beside the Score)")
-                                .orElse(
-                                        work
-                                                ? "trust the clock for it, or change the plan"
-                                                : "extend it with a card, or trust the clock"));
+                                + (off < 0 ? " less" : " more") + " than the " + seconds(planned) + " promised."
+                                + because,
+                        mend);
             }
             performed(interval, parts);
         }

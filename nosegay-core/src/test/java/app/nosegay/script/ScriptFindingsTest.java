@@ -60,6 +60,7 @@ class ScriptFindingsTest {
                                 + circuit("")
                                         .replace(
                                                 "talk Bye  0:30\n", "talk Bye  0:30\n  cheer: Well done everybody.\n")),
+                Arguments.of("script.no-breath", HI + "circuit A  work 0:40\n  watering dance\n    form: Slow.\n"),
                 Arguments.of("script.claim", circuit("    why: This boosts your metabolism.\n")),
                 Arguments.of("script.claim", circuit("    why: It melts belly fat.\n")),
                 Arguments.of("script.claim-cure", circuit("    why: Squats cure arthritis.\n")),
@@ -90,6 +91,43 @@ class ScriptFindingsTest {
             assertThat(f.code()).isEqualTo(code);
             assertThat(FindingReasons.of(code)).isNotBlank();
         });
+    }
+
+    @Test
+    void anOptionThatComesLateIsTold() {
+        ScriptNotes late = ScriptNotes.NONE.with(
+                new Decided("a/watering-dance", "line", CueKind.EASIER, "Stay on the spot.", Length.ofSeconds(25)));
+        assertThat(findings(HI + "circuit A  work 0:40\n  watering dance\n", late))
+                .anyMatch(f -> f.code().equals("script.late-option"))
+                .noneMatch(f -> f.code().equals("script.no-option"));
+    }
+
+    @Test
+    void theSameFormLineEveryRoundIsTold() {
+        ScriptNotes notes = ScriptNotes.NONE;
+        for (String round : List.of("r1", "r2", "r3")) {
+            notes = notes.with(new Decided(
+                    "a/watering-dance/" + round, "line", CueKind.FORM, "Keep the can level.", Length.ofSeconds(8)));
+        }
+        String sheet = HI + "circuit A  rounds 3  work 0:40  rest 0:20\n  watering dance\n";
+        assertThat(findings(sheet, notes)).anyMatch(f -> f.code().equals("script.same-form"));
+    }
+
+    @Test
+    void moreSpeechThanTheChosenDensityIsANote() {
+        ScriptNotes notes = ScriptNotes.NONE;
+        for (int i = 0; i < 5; i++) {
+            notes = notes.with(new Decided(
+                    "a/squat",
+                    "line " + i,
+                    CueKind.CHEER,
+                    "Keep the chest tall and the weight in the heels all the way down.",
+                    Length.ofSeconds(1 + 6.5 * i)));
+        }
+        assertThat(findings("calls: none\ntalk-density: sparing\n" + circuit(""), notes))
+                .anyMatch(f -> f.code().equals("script.dense") && f.severity() == Finding.Severity.NOTE);
+        assertThat(findings("calls: none\ntalk-density: talkative\n" + circuit(""), notes))
+                .noneMatch(f -> f.code().equals("script.dense"));
     }
 
     @Test
