@@ -71,13 +71,14 @@ final class DemoCommand implements Callable<Integer> {
             step(print, "wrote", text);
         }
         Path video = PublishJob.write(
-                Output.VIDEO,
-                programme,
-                media,
-                out,
-                true,
-                PublishJob.Choices.USUAL,
-                new ConsoleProgress("rendering", err));
+                        Output.VIDEO,
+                        programme,
+                        media,
+                        out,
+                        true,
+                        PublishJob.Choices.USUAL,
+                        new ConsoleProgress("rendering", err))
+                .file();
         MediaInfo info = MediaInput.probe(video);
         step(
                 print,

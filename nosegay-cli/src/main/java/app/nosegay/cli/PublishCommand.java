@@ -87,14 +87,16 @@ final class PublishCommand implements Callable<Integer> {
         List<Path> written = new ArrayList<>();
         for (Output output : wanted(programme)) {
             ConsoleProgress progress = new ConsoleProgress(output.label().toLowerCase(Locale.ROOT), err);
-            written.add(PublishJob.write(
+            PublishJob.Written one = PublishJob.write(
                     output,
                     programme,
                     media,
                     out,
                     overwrite,
                     choices(),
-                    output.isRendered() ? progress : Progress.NONE));
+                    output.isRendered() ? progress : Progress.NONE);
+            written.add(one.file());
+            one.taken().ifPresent(words -> err.println(one.file().getFileName() + ": " + words));
         }
         PrintWriter print = spec.commandLine().getOut();
         written.forEach(print::println);

@@ -23,6 +23,7 @@ import app.nosegay.workout.Workout;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
@@ -64,6 +65,9 @@ public final class Session {
     private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
     private GuideVoice guideVoice;
     private Path file;
+    /** When the workout was changed last in this window. */
+    private FileTime changedAt = FileTime.fromMillis(0);
+
     private int typingRun;
     /** What the file or its autosave holds. */
     private Workout kept = Workout.EMPTY;
@@ -135,7 +139,13 @@ public final class Session {
         history.redo().ifPresent(w -> changedTakes());
     }
 
+    /** When the workout was changed last in this window; what was written before that may show something else. */
+    public FileTime changedAt() {
+        return changedAt;
+    }
+
     private void changed() {
+        changedAt = FileTime.fromMillis(System.currentTimeMillis());
         state.set(file == null ? "not saved yet" : "saving …");
         autosave.playFromStart();
         reckon();
@@ -194,6 +204,7 @@ public final class Session {
         file = null;
         history = new History(Workout.EMPTY);
         media = WorkoutMedia.none(Path.of("").toAbsolutePath());
+        changedAt = FileTime.fromMillis(0);
         state.set("not saved yet");
         reckon();
     }
@@ -204,6 +215,7 @@ public final class Session {
             file = opened.toAbsolutePath().normalize();
             kept = workout;
             history = new History(workout);
+            changedAt = FileTime.fromMillis(0);
             state.set("saved");
             WorkoutFile.recovered(file).filter(r -> !r.equals(workout)).ifPresent(r -> {
                 history.apply("changes recovered from the last session", r);

@@ -7,6 +7,7 @@ import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Layout;
 import app.nosegay.jobs.DescriptionTemplate;
 import app.nosegay.plan.Finding;
+import app.nosegay.workout.Waiver;
 import java.nio.file.Files;
 import javafx.event.ActionEvent;
 import javafx.geometry.Bounds;
@@ -25,6 +26,8 @@ import org.junit.jupiter.api.Test;
 
 /** Dress, Proof and Publish in the real window. */
 class FinishWindowTest extends DrivenWindow {
+    private static final Waiver SEEN = new Waiver("match.late-start a/squat", "seen", "2026-01-01");
+
     @Test
     void theDressedFrameFollowsTheScrubber() throws Exception {
         openWithTake();
@@ -67,8 +70,19 @@ class FinishWindowTest extends DrivenWindow {
         until(() -> Files.exists(folder.resolve("published/video.mp4"))
                 && !shell.session().jobs().isRunning());
         assertThat(Files.readString(folder.resolve("published/chapters.txt"))).startsWith("0:00 Hi\n");
-        until(() -> lookup("#outputs .label").queryAllAs(Label.class).stream()
-                .anyMatch(l -> l.getText().startsWith("✓ ")));
+        until(() -> outputSays("✓ "));
+        assertThat(outputSays("△ older")).isFalse();
+        interact(() ->
+                shell.session().apply("leave it", shell.session().workout().withWaiver(SEEN)));
+        until(() -> outputSays("△ older"));
+        clickOn("#render");
+        until(() -> shell.session().jobs().message().get().contains("0 % of the picture was rendered anew"));
+        until(() -> !outputSays("△ older"));
+    }
+
+    private boolean outputSays(String mark) {
+        return lookup("#outputs .label").queryAllAs(Label.class).stream()
+                .anyMatch(l -> l.getText().startsWith(mark));
     }
 
     @Test

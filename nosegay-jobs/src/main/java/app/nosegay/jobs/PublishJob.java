@@ -15,7 +15,9 @@ import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** Writes what a workout is published as. Every file appears whole under its name or not at all, and is read back. */
 public final class PublishJob {
@@ -29,6 +31,24 @@ public final class PublishJob {
     public record Choices(PublishVideo.Shape shape, PublishVideo.Quality quality, String template) {
         public static final Choices USUAL =
                 new Choices(PublishVideo.Shape.AS_FILMED, PublishVideo.Quality.GOOD, Description.TEMPLATE);
+    }
+
+    /**
+     * An output that was written and read back.
+     *
+     * @param file it, or the folder it fills
+     * @param fresh the share of its picture that was rendered anew and not taken over from before, 0 to 1
+     */
+    public record Written(Path file, double fresh) {
+        /** "12 % of the picture was rendered anew", or nothing where all of it was. */
+        public Optional<String> taken() {
+            return fresh > 0.995
+                    ? Optional.empty()
+                    : Optional.of(String.format(
+                            Locale.ROOT,
+                            "%.0f %% of the picture was rendered anew, the rest was as before",
+                            100 * fresh));
+        }
     }
 
     /** The outputs that can be made of {@code programme}: captions only where a transcript came with a take. */
@@ -49,14 +69,15 @@ public final class PublishJob {
         List<Path> written = new ArrayList<>();
         for (Output output : possible(programme)) {
             if (!output.isRendered()) {
-                written.add(write(output, programme, media, folder, overwrite, Choices.USUAL, Progress.NONE));
+                written.add(write(output, programme, media, folder, overwrite, Choices.USUAL, Progress.NONE)
+                        .file());
             }
         }
         return written;
     }
 
-    /** Writes one output and reads it back; gives its file or folder. */
-    public static Path write(
+    /** Writes one output and reads it back. */
+    public static Written write(
             Output output,
             Programme programme,
             WorkoutMedia media,
@@ -74,10 +95,11 @@ public final class PublishJob {
                     target + " is there already; it is only replaced when you say so (--overwrite)");
         }
         Files.createDirectories(folder);
+        double fresh = 1;
         switch (output) {
-            case VIDEO -> PublishVideo.video(programme, media, target, choices, progress);
+            case VIDEO -> fresh = PublishVideo.video(programme, media, target, choices, progress);
             case EPISODE -> PublishVideo.episode(programme, media, target, progress);
-            case CLIPS -> PublishVideo.clips(programme, media, target, choices, progress);
+            case CLIPS -> fresh = PublishVideo.clips(programme, media, target, choices, progress);
             case LAYER_FILM, LAYER_PICTURES -> PublishVideo.layer(programme, media, target, choices, progress);
             case COVER_WIDE, COVER_SQUARE, COVER_TALL -> PublishPictures.cover(programme, media, output, target);
             case CARD_PNG -> PublishPictures.card(programme, target);
@@ -85,7 +107,7 @@ public final class PublishJob {
             case PROOF -> PrintJob.write(programme, PrintJob.Form.PROOF_PDF, target, true);
             default -> replace(target, text(output, programme, media, target, choices));
         }
-        return target;
+        return new Written(target, fresh);
     }
 
     private static void replace(Path target, String text) throws IOException {

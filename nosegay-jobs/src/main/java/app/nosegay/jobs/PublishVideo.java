@@ -152,13 +152,15 @@ public final class PublishVideo {
                 wanted.withMusicAt(music == null ? "" : music.toString()));
     }
 
-    static void video(
+    /** Renders the finished video; gives the share of it that was rendered anew. */
+    static double video(
             Programme programme, WorkoutMedia media, Path target, PublishJob.Choices choices, Progress progress)
             throws IOException {
         Renderer.Job job = job(programme, media, true, choices);
         DiskSpace.check(target.toAbsolutePath().getParent(), DiskSpace.of(job), "the video");
-        Renderer.render(job, target, memory(media, target), progress);
+        double fresh = Renderer.render(job, target, memory(media, target), progress);
         readBack(target, programme.cut().total().seconds());
+        return fresh;
     }
 
     /** Where it is remembered what a finished video is made of, beside what was read from the takes. */
@@ -194,8 +196,8 @@ public final class PublishVideo {
         readBack(target, programme.cut().total().seconds());
     }
 
-    /** One short portrait film per move, from its first round. The folder keeps what else is in it. */
-    static void clips(
+    /** One short portrait film per move, from its first round; gives the share rendered anew. The folder keeps what else is in it. */
+    static double clips(
             Programme programme, WorkoutMedia media, Path folder, PublishJob.Choices choices, Progress progress)
             throws IOException {
         MediaInfo.Video video = first(programme, media);
@@ -209,6 +211,7 @@ public final class PublishVideo {
         }
         Files.createDirectories(folder);
         int done = 0;
+        double fresh = 0;
         for (Map.Entry<String, Match.Placed> move : moves.entrySet()) {
             int before = done++;
             Match.Placed p = move.getValue();
@@ -233,9 +236,11 @@ public final class PublishVideo {
                     sound(programme, media, cut),
                     focus);
             Path target = folder.resolve(move.getKey().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".mp4");
-            Renderer.render(job, target, share -> progress.at((before + share) / moves.size()));
+            fresh += Renderer.render(
+                    job, target, memory(media, target), share -> progress.at((before + share) / moves.size()));
             readBack(target, cut.total().seconds());
         }
+        return fresh / Math.max(1, moves.size());
     }
 
     /** The pieces alone: as a film with alpha where the name ends in .mov, else as pictures in a folder. */

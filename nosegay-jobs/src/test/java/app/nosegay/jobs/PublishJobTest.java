@@ -102,7 +102,8 @@ class PublishJobTest {
     }
 
     private static Path write(Output output, PublishJob.Choices choices) throws IOException {
-        return PublishJob.write(output, programme, media, folder.resolve("out"), true, choices, Progress.NONE);
+        return PublishJob.write(output, programme, media, folder.resolve("out"), true, choices, Progress.NONE)
+                .file();
     }
 
     private static final PublishJob.Choices DRAFT = new PublishJob.Choices(
@@ -347,14 +348,19 @@ class PublishJobTest {
     @Test
     void aVideoWrittenAgainIsTakenOverWhereNothingChanged() throws Exception {
         Path out = folder.resolve("again");
-        Path video = PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, Progress.NONE);
+        PublishJob.Written first = PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, Progress.NONE);
+        assertThat(first.fresh()).isEqualTo(1);
+        assertThat(first.taken()).isEmpty();
+        Path video = first.file();
         long whole = Files.size(video);
         try (var kept = Files.list(folder.resolve(".nosegay"))) {
             assertThat(kept.map(p -> p.getFileName().toString())).anyMatch(name -> name.endsWith(".parts"));
         }
         // Pictures are neither decoded nor encoded the second time: progress is told by the picture alone.
         List<Double> told = new ArrayList<>();
-        PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, told::add);
+        PublishJob.Written again = PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, told::add);
+        assertThat(again.fresh()).isZero();
+        assertThat(again.taken()).hasValueSatisfying(words -> assertThat(words).startsWith("0 % of the picture"));
         assertThat(told.stream().filter(share -> share > 0 && share < 1)).isEmpty();
         assertThat(Files.size(video)).isCloseTo(whole, within(whole / 50));
         assertThat(MediaInput.probe(video).length().seconds())

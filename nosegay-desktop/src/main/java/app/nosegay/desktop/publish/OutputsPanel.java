@@ -12,12 +12,14 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -148,8 +150,8 @@ final class OutputsPanel {
         where.setText("into the folder " + (names > 2 ? "… " + File.separator + " " : "")
                 + to.subpath(Math.max(0, names - 2), names) + room(to));
         where.setTooltip(new Tooltip(to.toString()));
-        states.forEach((output, label) ->
-                label.setText(chosen.get(output).isDisabled() ? why(output) : state(output.in(target()))));
+        states.forEach((output, label) -> label.setText(
+                chosen.get(output).isDisabled() ? why(output) : state(output.in(target()), session.changedAt())));
     }
 
     /** What the video takes of the room there is, as far as that can be told. */
@@ -183,13 +185,15 @@ final class OutputsPanel {
         return output == Output.CAPTIONS_PLAIN ? "nothing corrected" : "no transcript";
     }
 
-    private static String state(Path file) {
+    /** Whether a file is there, how large it is, and whether the workout was changed since. */
+    private static String state(Path file, FileTime changed) {
         if (!Files.exists(file)) {
             return "○ not yet";
         }
         try {
             long size = size(file);
-            return "✓ " + (size > 1 << 20 ? size / (1 << 20) + " MB" : Math.max(1, size / 1024) + " kB");
+            String mark = Files.getLastModifiedTime(file).compareTo(changed) < 0 ? "△ older, " : "✓ ";
+            return mark + (size > 1 << 20 ? size / (1 << 20) + " MB" : Math.max(1, size / 1024) + " kB");
         } catch (IOException e) {
             return "cannot be looked at";
         }
@@ -223,7 +227,7 @@ final class OutputsPanel {
                 .run(
                         what,
                         progress -> {
-                            List<Path> written = new ArrayList<>();
+                            List<PublishJob.Written> written = new ArrayList<>();
                             long done = 0;
                             for (Output output : wanted) {
                                 long before = done;
@@ -241,12 +245,17 @@ final class OutputsPanel {
                         },
                         written -> {
                             refresh();
+                            String taken = written.stream()
+                                    .flatMap(w -> w.taken().stream()
+                                            .map(words -> " Of " + w.file().getFileName() + " " + words + "."))
+                                    .collect(Collectors.joining());
                             session.jobs()
                                     .tell(String.format(
-                                            Locale.ROOT,
-                                            "%d outputs were written to %s and read back.",
-                                            written.size(),
-                                            to));
+                                                    Locale.ROOT,
+                                                    "%d outputs were written to %s and read back.",
+                                                    written.size(),
+                                                    to)
+                                            + taken);
                         });
     }
 }
