@@ -9,6 +9,7 @@ import app.nosegay.jobs.Moved;
 import app.nosegay.jobs.PackJob;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.jobs.WorkoutLock;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.media.MediaInput;
@@ -17,6 +18,7 @@ import app.nosegay.plan.SheetEdit;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.Trouble;
 import app.nosegay.time.Length;
+import app.nosegay.workout.Difference;
 import app.nosegay.workout.History;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
@@ -47,6 +49,7 @@ import javafx.util.Duration;
  * thread; the reckoning runs beside it and only its newest result is shown.
  */
 public final class Session {
+    private static final String NOT_KEPT = "open in another window; changes are not kept here";
     private static final Duration AUTOSAVE_AFTER = Duration.millis(1500);
     private static final Duration TYPING_PAUSE = Duration.seconds(1);
 
@@ -67,6 +70,12 @@ public final class Session {
     private Path file;
     /** When the workout was changed last in this window. */
     private FileTime changedAt = FileTime.fromMillis(0);
+
+    /** The right to write {@link #file}; null for a new workout and where another window has it. */
+    private WorkoutLock lock;
+
+    private boolean readOnly;
+    private final ReadOnlyObjectWrapper<Notice> notice = new ReadOnlyObjectWrapper<>();
 
     private int typingRun;
     /** What the file or its autosave holds. */
@@ -139,6 +148,21 @@ public final class Session {
         history.redo().ifPresent(w -> changedTakes());
     }
 
+    /** What has to be known or decided first; null for nothing. */
+    public ReadOnlyObjectProperty<Notice> notice() {
+        return notice.getReadOnlyProperty();
+    }
+
+    /** The notice is dealt with. */
+    public void dismiss() {
+        notice.set(null);
+    }
+
+    /** Whether another window has the workout's file: then changes are not kept here. */
+    public boolean isReadOnly() {
+        return readOnly;
+    }
+
     /** When the workout was changed last in this window; what was written before that may show something else. */
     public FileTime changedAt() {
         return changedAt;
@@ -146,7 +170,7 @@ public final class Session {
 
     private void changed() {
         changedAt = FileTime.fromMillis(System.currentTimeMillis());
-        state.set(file == null ? "not saved yet" : "saving …");
+        state.set(file == null ? "not saved yet" : readOnly ? NOT_KEPT : "saving …");
         autosave.playFromStart();
         reckon();
     }
@@ -164,7 +188,7 @@ public final class Session {
     }
 
     private void writeAutosave() {
-        if (file == null || reckoning.isShutdown()) {
+        if (file == null || readOnly || reckoning.isShutdown()) {
             return;
         }
         Workout workout = workout();
@@ -201,6 +225,8 @@ public final class Session {
 
     /** Begins a new, empty workout. */
     public void begin() {
+        release();
+        notice.set(null);
         file = null;
         history = new History(Workout.EMPTY);
         media = WorkoutMedia.none(Path.of("").toAbsolutePath());
@@ -212,19 +238,65 @@ public final class Session {
     /** Opens a workout file; changes an earlier session could not save come back as a step that can be undone. */
     public void open(Path opened) {
         jobs.run("Opening " + opened.getFileName(), progress -> WorkoutFile.open(opened), workout -> {
+            release();
             file = opened.toAbsolutePath().normalize();
+            notice.set(null);
+            takeLock();
             kept = workout;
             history = new History(workout);
             changedAt = FileTime.fromMillis(0);
-            state.set("saved");
-            WorkoutFile.recovered(file).filter(r -> !r.equals(workout)).ifPresent(r -> {
-                history.apply("changes recovered from the last session", r);
-                state.set("changes of the last session recovered; undo brings back the saved state");
-            });
+            state.set(readOnly ? NOT_KEPT : "saved");
+            if (!readOnly) {
+                WorkoutFile.recovered(file).filter(r -> !r.equals(workout)).ifPresent(r -> recover(workout, r));
+            }
             media = WorkoutMedia.none(file.getParent());
             reckon();
             readTakes();
         });
+    }
+
+    /** Takes the right to write the file, or says that another window has it. */
+    private void takeLock() {
+        try {
+            lock = WorkoutLock.take(file).orElse(null);
+        } catch (IOException e) {
+            lock = null;
+            jobs.say(file.getParent() + " cannot be written to: save a copy elsewhere to keep changes.");
+            return;
+        }
+        readOnly = lock == null;
+        if (readOnly) {
+            notice.set(new Notice(
+                    "This workout is open in another window. You can look at everything here; changes are not kept.",
+                    List.of()));
+        }
+    }
+
+    private void release() {
+        readOnly = false;
+        if (lock != null) {
+            try {
+                lock.close();
+            } catch (IOException e) {
+                jobs.say(e.getMessage());
+            }
+            lock = null;
+        }
+    }
+
+    /** Brings back what was changed before Nosegay ended without saving, and lets it be chosen or not. */
+    private void recover(Workout saved, Workout changed) {
+        String what = String.join(", ", Difference.between(saved, changed));
+        history.apply("changes recovered from the last session", changed);
+        state.set("changes of the last session recovered");
+        notice.set(new Notice(
+                "Nosegay ended last time before this workout was saved. What was changed since is back: " + what + ".",
+                List.of(
+                        new Notice.Way("Keep the changes", () -> save(null)),
+                        new Notice.Way("Back to what was saved", () -> {
+                            undo();
+                            save(null);
+                        }))));
     }
 
     /** Reads the takes of the workout that are not read yet. */
@@ -286,17 +358,24 @@ public final class Session {
     /** Saves to the workout's file, or to {@code target} where that is given. */
     public void save(Path target) {
         Path to = target == null ? file : target.toAbsolutePath().normalize();
+        if (readOnly && to.equals(file)) {
+            jobs.say("Another window has this workout: save it under another name to keep what you changed here.");
+            return;
+        }
         Workout moved = Moved.toFolder(workout(), folder(), to.getParent());
         try {
             WorkoutFile.save(to, moved);
             boolean elsewhere = !to.equals(file);
             file = to;
             if (elsewhere) {
+                release();
+                notice.set(null);
+                takeLock();
                 history = new History(moved);
                 readTakes();
             }
             kept = moved;
-            state.set("saved");
+            state.set(readOnly ? NOT_KEPT : "saved");
         } catch (IOException e) {
             state.set(e.getMessage());
             jobs.say(e.getMessage());
@@ -440,5 +519,6 @@ public final class Session {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
+        release();
     }
 }

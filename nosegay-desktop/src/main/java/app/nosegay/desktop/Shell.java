@@ -80,7 +80,7 @@ public final class Shell {
         add("Logbook", () -> new LogbookScreen(session, () -> go(0)));
         frame.getStyleClass().add("frame");
         frame.setLeft(rail());
-        frame.setTop(head());
+        frame.setTop(new VBox(head(), noticeBar()));
         frame.setBottom(foot());
         root.getChildren().add(keys.view());
         session.programme().addListener((o, before, now) -> refreshHead());
@@ -145,6 +145,7 @@ public final class Shell {
         VBox.setVgrow(space, Priority.ALWAYS);
         Label local = new Label("No picture or sound leaves this machine.");
         local.setWrapText(true);
+        local.setMinHeight(Region.USE_PREF_SIZE);
         local.getStyleClass().add("small");
         Button help = Buttons.quiet("Keys  F1", keys::toggle);
         rail.getChildren().addAll(space, help, local);
@@ -172,6 +173,41 @@ public final class Shell {
         head.getStyleClass().add("head");
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
+    }
+
+    /** What has to be known or decided first, over all stages until it is. */
+    private HBox noticeBar() {
+        Label text = new Label();
+        text.setId("notice");
+        text.setWrapText(true);
+        text.setMinHeight(Region.USE_PREF_SIZE);
+        HBox.setHgrow(text, Priority.ALWAYS);
+        text.setMaxWidth(Double.MAX_VALUE);
+        HBox bar = new HBox(10);
+        bar.getStyleClass().add("notice");
+        bar.setAlignment(Pos.CENTER_LEFT);
+        bar.setVisible(false);
+        bar.setManaged(false);
+        session.notice().addListener((o, before, now) -> {
+            bar.setVisible(now != null);
+            bar.setManaged(now != null);
+            bar.getChildren().setAll(text);
+            if (now == null) {
+                return;
+            }
+            text.setText(now.text());
+            for (Notice.Way way : now.ways()) {
+                Button button = Buttons.quiet(way.label(), () -> {
+                    way.does().run();
+                    session.dismiss();
+                });
+                bar.getChildren().add(button);
+            }
+            if (session.isReadOnly()) {
+                bar.getChildren().add(Buttons.quiet("Save a copy …", this::saveAs));
+            }
+        });
+        return bar;
     }
 
     private HBox foot() {

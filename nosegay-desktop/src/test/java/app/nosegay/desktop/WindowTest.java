@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.desktop.plan.RunSheetEditor;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.jobs.WorkoutLock;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.media.Progress;
 import app.nosegay.shoot.ShootLog;
@@ -98,7 +99,48 @@ class WindowTest extends DrivenWindow {
         interact(() -> shell.session().open(file));
         until(() -> shell.session().undoName().orElse("").contains("recovered"));
         assertThat(shell.session().workout().sheet()).startsWith("# title");
-        Files.deleteIfExists(WorkoutFile.autosave(file));
+        until(() -> text("#notice").contains("1 line of the run sheet"));
+        clickOn("Back to what was saved");
+        until(() -> !lookup("#notice").query().getParent().isVisible());
+        assertThat(shell.session().workout().sheet()).isEqualTo(SHEET);
+        assertThat(WorkoutFile.autosave(file)).doesNotExist();
+    }
+
+    @Test
+    void recoveredChangesAreKeptWhenThatIsChosen() throws Exception {
+        Path file = workoutWithTake(null);
+        Workout saved = WorkoutFile.open(file);
+        WorkoutFile.autosave(file, saved.withSheet(SHEET.replace("squat", "push-up")));
+        interact(() -> shell.session().open(file));
+        until(() -> lookup("#notice").tryQuery().isPresent() && text("#notice").contains("is back"));
+        clickOn("Keep the changes");
+        until(() -> !lookup("#notice").query().getParent().isVisible());
+        assertThat(WorkoutFile.open(file).sheet()).doesNotContain("squat");
+    }
+
+    @Test
+    void aWorkoutThatAnotherWindowHasIsOnlyLookedAt() throws Exception {
+        Path file = workoutWithTake(null);
+        try (WorkoutLock other = WorkoutLock.take(file).orElseThrow()) {
+            assertThat(other).isNotNull();
+            interact(() -> shell.session().open(file));
+            until(() ->
+                    lookup("#notice").tryQuery().isPresent() && text("#notice").contains("another window"));
+            interact(() ->
+                    shell.session().apply("change", shell.session().workout().withSheet("title: Other\n")));
+            assertThat(text("#file-state")).contains("not kept here");
+            interact(() -> shell.session().save(null));
+            assertThat(WorkoutFile.open(file).sheet()).isEqualTo(SHEET);
+            assertThat(WorkoutFile.autosave(file)).doesNotExist();
+            Path copy = folder.resolve("copy" + WorkoutFile.ENDING);
+            interact(() -> shell.session().save(copy));
+            until(() -> text("#file-state").equals("saved"));
+            assertThat(WorkoutFile.open(copy).sheet()).isEqualTo("title: Other\n");
+            assertThat(lookup("#notice").query().getParent().isVisible()).isFalse();
+        }
+        interact(() -> shell.session().open(file));
+        until(() -> shell.session().workout().sheet().equals(SHEET));
+        assertThat(shell.session().isReadOnly()).isFalse();
     }
 
     @Test

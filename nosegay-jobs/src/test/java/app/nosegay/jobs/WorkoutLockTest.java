@@ -1,0 +1,68 @@
+package app.nosegay.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** One window writes a workout at a time. */
+class WorkoutLockTest {
+    @TempDir
+    private Path folder;
+
+    @Test
+    void theSecondWindowDoesNotGetItUntilTheFirstGivesItBack() throws IOException {
+        Path file = folder.resolve("legs.nosegay.json");
+        WorkoutLock first = WorkoutLock.take(file).orElseThrow();
+        assertThat(WorkoutLock.take(file)).isEmpty();
+        first.close();
+        WorkoutLock second = WorkoutLock.take(file).orElseThrow();
+        second.close();
+    }
+
+    @Test
+    void workoutsBesideEachOtherDoNotGetInEachOthersWay() throws IOException {
+        try (WorkoutLock legs =
+                        WorkoutLock.take(folder.resolve("legs.nosegay.json")).orElseThrow();
+                WorkoutLock arms =
+                        WorkoutLock.take(folder.resolve("arms.nosegay.json")).orElseThrow()) {
+            assertThat(legs).isNotSameAs(arms);
+        }
+    }
+
+    /** Takes a workout in a process of its own and stays until it is killed. */
+    static final class Holder {
+        private Holder() {}
+
+        public static void main(String[] file) throws Exception {
+            WorkoutLock held = WorkoutLock.take(Path.of(file[0])).orElseThrow();
+            System.out.println("held");
+            System.in.read();
+            held.close();
+        }
+    }
+
+    @Test
+    void aProcessThatIsKilledLeavesNothingLocked() throws Exception {
+        Path file = folder.resolve("legs.nosegay.json");
+        Process other = new ProcessBuilder(List.of(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        Holder.class.getName(),
+                        file.toString()))
+                .redirectErrorStream(true)
+                .start();
+        try (var said = other.inputReader()) {
+            assertThat(said.readLine()).isEqualTo("held");
+            assertThat(WorkoutLock.take(file)).isEmpty();
+            other.destroyForcibly();
+            assertThat(other.waitFor(20, TimeUnit.SECONDS)).isTrue();
+        }
+        WorkoutLock.take(file).orElseThrow().close();
+    }
+}
