@@ -5,6 +5,7 @@ import app.nosegay.library.MoveLibrary;
 import app.nosegay.library.MuscleGroup;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -21,7 +22,23 @@ import java.util.regex.Pattern;
  * @param minutes the length it names, or 0
  */
 public record Request(String text, Set<MuscleGroup> muscles, Set<String> gear, int minutes) {
-    private static final Pattern MINUTES = Pattern.compile("(\\d{1,3})[ -]?min");
+    private static final Pattern MINUTES = Pattern.compile("(\\d{1,3}) ?min");
+    /** Lengths people ask for in words. */
+    private static final Map<String, Integer> LENGTHS = Map.ofEntries(
+            Map.entry(" half an hour ", 30),
+            Map.entry(" an hour ", 60),
+            Map.entry(" one hour ", 60),
+            Map.entry(" three quarters of an hour ", 45),
+            Map.entry(" five min", 5),
+            Map.entry(" ten min", 10),
+            Map.entry(" fifteen min", 15),
+            Map.entry(" twenty min", 20),
+            Map.entry(" twenty five min", 25),
+            Map.entry(" thirty min", 30),
+            Map.entry(" forty min", 40),
+            Map.entry(" forty five min", 45),
+            Map.entry(" sixty min", 60));
+
     private static final int USUAL_MINUTES = 15;
     private static final int WORK = 40;
     private static final int REST = 20;
@@ -30,15 +47,28 @@ public record Request(String text, Set<MuscleGroup> muscles, Set<String> gear, i
     private static final int AROUND = 200;
 
     /** Everyday words for groups. */
-    private static final Map<String, List<MuscleGroup>> EVERYDAY = Map.of(
-            "legs", List.of(MuscleGroup.QUADRICEPS, MuscleGroup.HAMSTRINGS, MuscleGroup.GLUTES),
-            "arms", List.of(MuscleGroup.BICEPS, MuscleGroup.TRICEPS),
-            "shoulders", List.of(MuscleGroup.FRONT_SHOULDER, MuscleGroup.REAR_SHOULDER),
-            "back", List.of(MuscleGroup.UPPER_BACK, MuscleGroup.LATS, MuscleGroup.LOWER_BACK),
-            "core", List.of(MuscleGroup.ABDOMINALS, MuscleGroup.OBLIQUES),
-            "abs", List.of(MuscleGroup.ABDOMINALS, MuscleGroup.OBLIQUES),
-            "bottom", List.of(MuscleGroup.GLUTES),
-            "thighs", List.of(MuscleGroup.QUADRICEPS, MuscleGroup.HAMSTRINGS));
+    private static final Map<String, List<MuscleGroup>> EVERYDAY = Map.ofEntries(
+            Map.entry("legs", List.of(MuscleGroup.QUADRICEPS, MuscleGroup.HAMSTRINGS, MuscleGroup.GLUTES)),
+            Map.entry("arms", List.of(MuscleGroup.BICEPS, MuscleGroup.TRICEPS)),
+            Map.entry("arm", List.of(MuscleGroup.BICEPS, MuscleGroup.TRICEPS)),
+            Map.entry("bicep", List.of(MuscleGroup.BICEPS)),
+            Map.entry("tricep", List.of(MuscleGroup.TRICEPS)),
+            Map.entry("shoulders", List.of(MuscleGroup.FRONT_SHOULDER, MuscleGroup.REAR_SHOULDER)),
+            Map.entry("shoulder", List.of(MuscleGroup.FRONT_SHOULDER, MuscleGroup.REAR_SHOULDER)),
+            Map.entry("back", List.of(MuscleGroup.UPPER_BACK, MuscleGroup.LATS, MuscleGroup.LOWER_BACK)),
+            Map.entry("core", List.of(MuscleGroup.ABDOMINALS, MuscleGroup.OBLIQUES)),
+            Map.entry("abs", List.of(MuscleGroup.ABDOMINALS, MuscleGroup.OBLIQUES)),
+            Map.entry("ab", List.of(MuscleGroup.ABDOMINALS, MuscleGroup.OBLIQUES)),
+            Map.entry("tummy", List.of(MuscleGroup.ABDOMINALS)),
+            Map.entry("waist", List.of(MuscleGroup.OBLIQUES)),
+            Map.entry("bottom", List.of(MuscleGroup.GLUTES)),
+            Map.entry("bum", List.of(MuscleGroup.GLUTES)),
+            Map.entry("glute", List.of(MuscleGroup.GLUTES)),
+            Map.entry("quads", List.of(MuscleGroup.QUADRICEPS)),
+            Map.entry("quad", List.of(MuscleGroup.QUADRICEPS)),
+            Map.entry("hamstring", List.of(MuscleGroup.HAMSTRINGS)),
+            Map.entry("calf", List.of(MuscleGroup.CALVES)),
+            Map.entry("thighs", List.of(MuscleGroup.QUADRICEPS, MuscleGroup.HAMSTRINGS)));
 
     public static Request of(String text, MoveLibrary library) {
         String words = " " + text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ") + " ";
@@ -53,17 +83,47 @@ public record Request(String text, Set<MuscleGroup> muscles, Set<String> gear, i
                 muscles.addAll(groups);
             }
         });
-        Set<String> gear = new LinkedHashSet<>();
-        for (Move move : library.moves()) {
-            for (String item : move.gear()) {
-                if (words.contains(" " + item.toLowerCase(Locale.ROOT) + " ")
-                        || words.contains(" " + item.toLowerCase(Locale.ROOT) + "s ")) {
-                    gear.add(item);
-                }
+        return new Request(text, muscles, gear(words, library), minutes(words));
+    }
+
+    /** Gear by its whole name; where none is named like that, by its last word: "a band" may be any of them, the commonest is meant. */
+    private static Set<String> gear(String words, MoveLibrary library) {
+        Map<String, Integer> uses = new LinkedHashMap<>();
+        library.moves().forEach(m -> m.gear().forEach(g -> uses.merge(g, 1, Integer::sum)));
+        Set<String> named = new LinkedHashSet<>();
+        Map<String, String> commonest = new LinkedHashMap<>();
+        for (String item : uses.keySet()) {
+            String name = item.toLowerCase(Locale.ROOT);
+            if (isNamed(words, name)) {
+                named.add(item);
             }
+            String last = name.substring(name.lastIndexOf(' ') + 1);
+            commonest.merge(last, item, (a, b) -> uses.get(b) > uses.get(a) ? b : a);
         }
+        commonest.forEach((last, item) -> {
+            boolean whole =
+                    named.stream().anyMatch(n -> n.toLowerCase(Locale.ROOT).endsWith(last));
+            if (!whole && isNamed(words, last)) {
+                named.add(item);
+            }
+        });
+        return named;
+    }
+
+    private static boolean isNamed(String words, String name) {
+        return words.contains(" " + name + " ") || words.contains(" " + name + "s ");
+    }
+
+    private static int minutes(String words) {
         Matcher minutes = MINUTES.matcher(words);
-        return new Request(text, muscles, gear, minutes.find() ? Integer.parseInt(minutes.group(1)) : 0);
+        if (minutes.find()) {
+            return Integer.parseInt(minutes.group(1));
+        }
+        return LENGTHS.entrySet().stream()
+                .filter(e -> words.contains(e.getKey()))
+                .max(Comparator.comparingInt(e -> e.getKey().length()))
+                .map(Map.Entry::getValue)
+                .orElse(0);
     }
 
     /** Whether it asks for something that can be planned; else it is only a remark. */

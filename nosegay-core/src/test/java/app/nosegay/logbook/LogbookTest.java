@@ -11,6 +11,8 @@ import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Timeline;
 import java.io.IOException;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class LogbookTest {
     private static final MoveLibrary LIBRARY = MoveLibrary.shipped();
@@ -39,6 +41,33 @@ class LogbookTest {
         assertThat(LogbookJson.read("{\"format\":1,\"entries\":[{\"kind\":\"dream\"}]}")
                         .entries())
                 .isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "half an hour for my glutes please | 30 | GLUTES",
+                "fifteen minutes of abs | 15 | ABDOMINALS",
+                "Twenty-five min quads | 25 | QUADRICEPS",
+                "15-min bum workout | 15 | GLUTES",
+                "three quarters of an hour of back | 45 | LATS",
+                "an hour of calf stretches | 60 | CALVES"
+            })
+    void lengthsAndGroupsAreReadInEverydayWords(String words, int minutes, MuscleGroup group) {
+        Request request = Request.of(words, LIBRARY);
+        assertThat(request.minutes()).isEqualTo(minutes);
+        assertThat(request.muscles()).contains(group);
+    }
+
+    @Test
+    void gearIsKnownByItsLastWord() {
+        assertThat(Request.of("something with a band", LIBRARY).gear())
+                .singleElement()
+                .asString()
+                .endsWith("band");
+        assertThat(Request.of("two kettlebells", LIBRARY).gear()).containsExactly("kettlebell");
+        assertThat(Request.of("no gear at all", LIBRARY).gear()).isEmpty();
     }
 
     @Test

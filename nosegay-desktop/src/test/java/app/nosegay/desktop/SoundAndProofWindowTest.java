@@ -1,0 +1,108 @@
+package app.nosegay.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.dress.DressNotes;
+import app.nosegay.plan.Finding;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** The sound of the finished video, and what the proof hands on, in the real window. */
+class SoundAndProofWindowTest extends DrivenWindow {
+    private DressNotes.Sound sound() {
+        return shell.session().workout().dressing().sound();
+    }
+
+    @Test
+    void levellingTonesAndNoisesAreChosenAndUndone() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        clickOn("#dress-tab-sound");
+        assertThat(lookup("#levelled").queryAs(CheckBox.class).isSelected()).isTrue();
+        clickOn("#timer-sounds");
+        until(() -> sound().timerSounds());
+        clickOn("#fade-noises");
+        until(() -> sound().fadesNoises() != DressNotes.Sound.USUAL.fadesNoises());
+        clickOn("#levelled");
+        until(() -> !sound().levelled());
+        for (int i = 0; i < 3; i++) {
+            push(KeyCode.CONTROL, KeyCode.Z);
+        }
+        until(() -> sound().equals(DressNotes.Sound.USUAL));
+        until(() -> lookup("#levelled").queryAs(CheckBox.class).isSelected());
+    }
+
+    @Test
+    void musicWithoutALicenceIsAFindingUntilItIsNoted() throws Exception {
+        openWithTake();
+        Files.write(folder.resolve("bed.wav"), new byte[] {0});
+        interact(() -> shell.session()
+                .apply(
+                        "music",
+                        shell.session()
+                                .workout()
+                                .withDressing(
+                                        shell.session().workout().dressing().withSound(sound().withMusic("bed.wav")))));
+        until(() -> open("sound.licence"));
+        clickOn("#stage-dress");
+        clickOn("#dress-tab-sound");
+        until(() -> lookup("#licence").query().isVisible());
+        clickOn("#licence").write("my own, 2026").push(KeyCode.ENTER);
+        until(() -> sound().licence().equals("my own, 2026"));
+        until(() -> !open("sound.licence"));
+        assertThat(lookup("#licence").queryAs(TextField.class).getText()).isEqualTo("my own, 2026");
+    }
+
+    private boolean open(String code) {
+        return programme().proof().open().stream().map(Finding::code).anyMatch(code::equals);
+    }
+
+    @Test
+    void theProofShowsOneStageAlone() throws Exception {
+        openWithTake();
+        clickOn("#stage-proof");
+        ListView<?> findings = lookup("#proof-findings").queryListView();
+        int all = findings.getItems().size();
+        ComboBox<String> stage = lookup("#proof-stage").queryComboBox();
+        interact(() -> stage.getSelectionModel().select(1));
+        until(() -> findings.getItems().size() < all);
+        interact(() -> stage.getSelectionModel().select(0));
+        until(() -> findings.getItems().size() == all);
+    }
+
+    @Test
+    void theProofSheetIsPrinted() throws Exception {
+        openWithTake();
+        Path sheet = folder.resolve("proof.pdf");
+        interact(() -> shell.session().print(app.nosegay.jobs.PrintJob.Form.PROOF_PDF, sheet));
+        until(() -> Files.exists(sheet) && !shell.session().jobs().isRunning());
+        assertThat(Files.readAllBytes(sheet)).startsWith('%', 'P', 'D', 'F');
+    }
+
+    @Test
+    void whatWasSaidIsShownAsCaptionsAndChaptersBesideTheFiles() throws Exception {
+        openWithTake("WEBVTT\n\n00:04.000 --> 00:06.000\nHello and welcome.\n\n00:13.000 --> 00:14.000\nGo!\n");
+        clickOn("#stage-publish");
+        ListView<?> chapters = lookup("#chapters").queryListView();
+        until(() -> !chapters.getItems().isEmpty());
+        clickOn("#publish-tab-captions");
+        ListView<?> captions = lookup("#captions").queryListView();
+        until(() -> captions.getItems().size() == 2);
+    }
+
+    @Test
+    void withoutATranscriptTheCaptionsSayWhatToDo() throws Exception {
+        openWithTake();
+        clickOn("#stage-publish");
+        clickOn("#publish-tab-captions");
+        until(() -> lookup("#captions .empty").tryQuery().isPresent());
+        assertThat(lookup("#captions .empty").queryAs(Label.class).getText()).contains("listen for the script");
+    }
+}
