@@ -5,16 +5,19 @@ import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.match.Pin;
+import app.nosegay.media.JoinedRecording;
 import app.nosegay.media.Progress;
+import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
-import org.bytedeco.javacpp.Loader;
 
 /**
  * {@code nosegay bench --long}: a long take, made of a short one looped by stream copy, is read, matched and rendered in a process of its own
@@ -28,7 +31,7 @@ final class LongBench {
     /** Makes the take and lets another process work on it. */
     static void row(PrintWriter out, Path minute, int minutes, Path folder) throws IOException, InterruptedException {
         Path take = folder.resolve("long.mp4");
-        loop(minute, minutes, take);
+        JoinedRecording.write(Collections.nCopies(minutes, minute), take, Progress.NONE);
         out.printf(Locale.ROOT, "a take of %d minutes, %d MB%n", minutes, Files.size(take) >> 20);
         out.flush();
         Process child = new ProcessBuilder(List.of(
@@ -42,7 +45,7 @@ final class LongBench {
                         take.toString(),
                         "--minutes",
                         "" + minutes))
-                .redirectError(ProcessBuilder.Redirect.DISCARD)
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
                 .start();
         try (var lines = child.inputReader()) {
             lines.lines().forEach(line -> {
@@ -52,32 +55,6 @@ final class LongBench {
         }
         if (child.waitFor() != 0) {
             throw new IOException("the long take could not be worked on within " + HEAP);
-        }
-    }
-
-    /** The program {@code ffmpeg} comes with the library; what it is linked with lies beside it. */
-    private static void loop(Path minute, int times, Path target) throws IOException, InterruptedException {
-        String program = Loader.load(org.bytedeco.ffmpeg.ffmpeg.class);
-        ProcessBuilder builder = new ProcessBuilder(
-                program,
-                "-v",
-                "error",
-                "-y",
-                "-stream_loop",
-                "" + (times - 1),
-                "-i",
-                minute.toString(),
-                "-c",
-                "copy",
-                target.toString());
-        builder.environment()
-                .put("LD_LIBRARY_PATH", Path.of(program).getParent().toString());
-        if (builder.redirectErrorStream(true)
-                        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                        .start()
-                        .waitFor()
-                != 0) {
-            throw new IOException(minute + " could not be looped");
         }
     }
 
@@ -92,7 +69,9 @@ final class LongBench {
         long began = System.nanoTime();
         Workout workout = Workout.EMPTY
                 .withSheet(sheet.toString())
-                .withTake(Media.reference(folder, "t", take, minutes * 60, null, null));
+                .withTake(Media.reference(folder, "t", take, minutes * 60, null, null))
+                // A minute over and over is hardly this workout; a pin says that it is meant to be.
+                .withPin(new Pin("hi", false, "t", Time.zero()));
         WorkoutMedia media = WorkoutMedia.read(workout, folder, Progress.NONE);
         double read = (System.nanoTime() - began) / 1e9;
         tell(out, "read", minutes, read);

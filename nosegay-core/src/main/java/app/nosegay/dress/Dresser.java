@@ -151,10 +151,10 @@ public final class Dresser {
         Match.Placed placed = match.segment(interval.first().id()).orElseThrow();
         Match.Placed end = match.segment(interval.last().id()).orElseThrow();
         TakeEvidence take = takes.get(placed.take());
-        Heat heat = take == null
+        Heat whole = take == null
                 ? Heat.none()
-                : Heat.of(take, new Span<>(placed.start(), Time.max(placed.end(), end.end())))
-                        .cropped(frame);
+                : Heat.of(take, new Span<>(placed.start(), Time.max(placed.end(), end.end())));
+        Heat heat = frame.focus() == null ? whole : whole.cropped(frame.keeping(whole.extent(frame.focus())));
         return Optional.of(new Layout.Stretch(
                 interval.id(),
                 interval.first().block().slug(),

@@ -6,10 +6,33 @@ package app.nosegay.dress;
  * @param width in units
  * @param height in units
  * @param focus where the takes are cropped to this shape, the middle of what stays, as a share of their width; null where they are shown whole
+ * @param share the share of their width that has to stay, so that nobody is cut; bars above and below make room for it. 0: what fills the frame
  */
-public record Frame(double width, double height, Double focus) {
+public record Frame(double width, double height, Double focus, double share) {
+    /** Takes are taken to be of this shape. */
+    private static final double FILMED = 16.0 / 9;
+
     public Frame(double width, double height) {
-        this(width, height, null);
+        this(width, height, null, 0);
+    }
+
+    public Frame(double width, double height, Double focus) {
+        this(width, height, focus, 0);
+    }
+
+    /** The same, with that share of the takes' width to stay. */
+    public Frame keeping(double other) {
+        return new Frame(width, height, focus, other);
+    }
+
+    /** The share of the takes' width that is shown. */
+    public double kept() {
+        return focus == null ? 1 : Math.min(1, Math.max(share, width / height / FILMED));
+    }
+
+    /** How high the takes are shown in it, in units; the rest is bars. */
+    public double filled() {
+        return focus == null ? height : Math.min(height, width / kept() / FILMED);
     }
 
     /** Screens and players may hide the outer twentieth. */

@@ -26,6 +26,12 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
     private static final double ACTIVE = 0.04;
     /** A cell with somebody in it for this share of time is part of them. */
     private static final double SOMEBODY = 0.3;
+    /** A cell with somebody in it for this share of time holds the body, and not only an arm now and then; more than what is only likely. */
+    private static final double MOSTLY = 0.55;
+    /** Room left around somebody in a crop, as a share of the width. */
+    private static final double AROUND = 0.04;
+    /** Bars are of the style's paper, which is bright in most. */
+    private static final float BAR = 235;
     /** Frames looked at for what a cell usually shows. */
     private static final int SAMPLES = 240;
     /** An arm is thinner than a cell: what lies next to somebody counts for half. */
@@ -131,24 +137,66 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
         return spread;
     }
 
-    /** The part of it that stays when a picture of 16 : 9 is cropped to {@code frame}. */
+    /** The part of it that stays when a picture of 16 : 9 is cropped to {@code frame}; nobody is in the bars above and below. */
     public Heat cropped(Frame frame) {
-        double share = frame.width() / frame.height() / (16.0 / 9);
-        if (frame.focus() == null || share >= 1) {
+        double share = frame.kept();
+        if (frame.focus() == null || share >= 1 && frame.filled() >= frame.height()) {
             return this;
         }
         int left = (int) Math.round(Math.max(0, Math.min(1 - share, frame.focus() - share / 2)) * columns);
         int kept = Math.max(1, (int) Math.round(share * columns));
-        float[] some = new float[kept * rows];
-        float[] bright = new float[kept * rows];
+        int high = Math.max(rows, (int) Math.round(rows * frame.height() / frame.filled()));
+        int above = (high - rows) / 2;
+        float[] some = new float[kept * high];
+        float[] bright = new float[kept * high];
+        Arrays.fill(bright, BAR);
         for (int y = 0; y < rows; y++) {
             for (int x = 0; x < kept; x++) {
                 int from = y * columns + Math.min(columns - 1, left + x);
-                some[y * kept + x] = presence[from];
-                bright[y * kept + x] = grey[from];
+                int to = (above + y) * kept + x;
+                some[to] = presence[from];
+                bright[to] = grey[from];
             }
         }
-        return new Heat(kept, rows, some, bright);
+        return new Heat(kept, high, some, bright);
+    }
+
+    /**
+     * The share of the width, about {@code focus}, in which whoever is in the middle is seen whole; 0 where nobody is. Others beside a gap do not
+     * count.
+     */
+    public double extent(double focus) {
+        double centre = centre();
+        int at = (int) Math.min(columns - 1, Math.floor(centre * columns));
+        int from = reach(at, -1);
+        int to = reach(at, 1);
+        return from > to
+                ? 0
+                : Math.min(1, 2 * Math.max(focus - from / (double) columns, (to + 1.0) / columns - focus) + AROUND);
+    }
+
+    /** The last column towards {@code step} with somebody in it; a column without may lie between. */
+    private int reach(int at, int step) {
+        int last = step > 0 ? -1 : columns;
+        int missing = 0;
+        for (int x = at; x >= 0 && x < columns && missing < 2; x += step) {
+            if (isIn(x)) {
+                last = x;
+                missing = 0;
+            } else {
+                missing++;
+            }
+        }
+        return last;
+    }
+
+    private boolean isIn(int column) {
+        for (int y = 0; y < rows; y++) {
+            if (presence[y * columns + column] >= MOSTLY) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The mean share of time somebody is behind {@code box}. */

@@ -8,6 +8,7 @@ import app.nosegay.dress.SoundPlan;
 import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.match.TakeEvidence;
+import app.nosegay.media.Crop;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.LayerRenderer;
@@ -15,6 +16,7 @@ import app.nosegay.media.MediaException;
 import app.nosegay.media.MediaInfo;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
+import app.nosegay.media.Reframing;
 import app.nosegay.media.Renderer;
 import app.nosegay.paint.PiecePainter;
 import app.nosegay.plan.Segment;
@@ -103,12 +105,14 @@ public final class PublishVideo {
         double shrink = Math.min(1, LARGEST / (double) Math.max(video.shownWidth(), video.shownHeight()));
         int width = even(video.shownWidth() * shrink);
         int height = even(video.shownHeight() * shrink);
+        Reframing reframing = null;
         Double focus = null;
         if (choices.shape() != Shape.AS_FILMED) {
             int side = Math.min(width, height);
             width = choices.shape() == Shape.PORTRAIT ? even(side) : side;
             height = choices.shape() == Shape.PORTRAIT ? even(side * 16 / 9.0) : side;
             focus = programme.focus();
+            reframing = reframing(programme, focus);
         }
         return new Renderer.Job(
                 programme.cut(),
@@ -122,7 +126,20 @@ public final class PublishVideo {
                 programme.timeline().sheet().header().title(),
                 programme.chapters(),
                 sound(programme, media, programme.cut()),
-                focus);
+                reframing);
+    }
+
+    /** In every interval as much of the picture as whoever leads takes, standing or lying down. */
+    private static Reframing reframing(Programme programme, double focus) {
+        return new Reframing(programme.dressing().layout().areas().stream()
+                .map(a -> new Reframing.Step(
+                        a.stretch().span().start(),
+                        crop(programme, focus, a.stretch().heat().extent(focus))))
+                .toList());
+    }
+
+    private static Crop crop(Programme programme, double centre, double share) {
+        return new Crop(centre, share, programme.workout().dressing().style().paper());
     }
 
     private static Dressing dressing(Programme programme, Cut cut, int width, int height, Double focus) {
@@ -221,7 +238,8 @@ public final class PublishVideo {
                     .filter(e -> e.id().equals(p.take()))
                     .findFirst()
                     .orElseThrow();
-            double focus = Heat.of(take, new Span<>(p.start(), end)).centre();
+            Heat heat = Heat.of(take, new Span<>(p.start(), end));
+            double focus = heat.centre();
             Renderer.Job job = new Renderer.Job(
                     cut,
                     media.files(programme.workout()),
@@ -234,7 +252,7 @@ public final class PublishVideo {
                     move.getKey(),
                     List.of(),
                     sound(programme, media, cut),
-                    focus);
+                    Reframing.of(crop(programme, focus, heat.extent(focus))));
             Path target = folder.resolve(move.getKey().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".mp4");
             fresh += Renderer.render(
                     job, target, memory(media, target), share -> progress.at((before + share) / moves.size()));

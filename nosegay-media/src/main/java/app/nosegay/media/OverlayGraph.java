@@ -23,16 +23,10 @@ final class OverlayGraph implements AutoCloseable {
      * @param first a frame of the take, for size and format
      * @param video how the take is turned, and the shape of its pixels
      * @param withOverlay whether overlay frames will come
-     * @param focus the middle of what stays where the picture is cropped, 0 to 1; null for bars instead
+     * @param crop what stays where the picture is of another shape; null for all of it, with bars
      */
     OverlayGraph(
-            AVFrame first,
-            MediaInfo.Video video,
-            int width,
-            int height,
-            FrameRate rate,
-            boolean withOverlay,
-            Double focus)
+            AVFrame first, MediaInfo.Video video, int width, int height, FrameRate rate, boolean withOverlay, Crop crop)
             throws MediaException {
         String timeBase = rate.seconds() + "/" + rate.frames();
         source(picture, "picture", first.width(), first.height(), first.format(), timeBase, first);
@@ -42,7 +36,7 @@ final class OverlayGraph implements AutoCloseable {
         }
         check(avfilter_graph_create_filter(
                 sink, avfilter_get_by_name("buffersink"), "out", null, (Pointer) null, graph));
-        String chain = "[picture]" + fit(first, video, width, height, focus) + "format=yuv420p"
+        String chain = "[picture]" + fit(first, video, width, height, crop) + "format=yuv420p"
                 + (withOverlay ? "[base];[base][overlay]overlay=format=yuv420[out]" : "[out]");
         AVFilterInOut outputs = end("picture", picture);
         if (withOverlay) {
@@ -55,7 +49,7 @@ final class OverlayGraph implements AutoCloseable {
         avfilter_inout_free(outputs);
     }
 
-    private static String fit(AVFrame first, MediaInfo.Video video, int width, int height, Double focus) {
+    private static String fit(AVFrame first, MediaInfo.Video video, int width, int height, Crop crop) {
         String turn =
                 switch (video.rotation()) {
                     case 90 -> "transpose=clock,";
@@ -67,7 +61,21 @@ final class OverlayGraph implements AutoCloseable {
             turn += "scale=" + video.shownWidth() + ":" + video.shownHeight() + ":flags=bicubic,setsar=1,";
         }
         boolean same = turn.isEmpty() && first.width() == width && first.height() == height;
-        if (focus != null && !same) {
+        double fills = width / (double) height * video.shownHeight() / video.shownWidth();
+        if (crop != null && !same && crop.share() > fills) {
+            return String.format(
+                    Locale.ROOT,
+                    "%scrop=iw*%.4f:ih:max(0\\,min(iw-ow\\,iw*%.4f-ow/2)):0,scale=%d:-2:flags=bicubic,"
+                            + "pad=%d:%d:(ow-iw)/2:(oh-ih)/2:color=0x%06x,setsar=1,",
+                    turn,
+                    Math.min(1, crop.share()),
+                    crop.centre(),
+                    width,
+                    width,
+                    height,
+                    crop.bars() & 0xffffff);
+        }
+        if (crop != null && !same) {
             return String.format(
                     Locale.ROOT,
                     "%sscale=%d:%d:force_original_aspect_ratio=increase:flags=bicubic,"
@@ -77,7 +85,7 @@ final class OverlayGraph implements AutoCloseable {
                     height,
                     width,
                     height,
-                    focus);
+                    crop.centre());
         }
         return same
                 ? "setsar=1,"

@@ -39,7 +39,7 @@ final class PartKeys {
     PartKeys(Renderer.Job job) throws IOException {
         this.job = job;
         partFrames = frames(job.rate());
-        settings = job.settings() + " " + job.width() + " x " + job.height() + " " + job.rate() + " " + job.focus();
+        settings = job.settings() + " " + job.width() + " x " + job.height() + " " + job.rate() + " " + job.reframing();
         for (Map.Entry<String, Path> file : job.files().entrySet()) {
             Path path = file.getValue();
             if (Files.isRegularFile(path)) {

@@ -16,6 +16,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 /** Renders a cut with its pieces to a finished MP4: constant frame rate, the nearest frame by presentation time, sound at its own time. */
@@ -34,6 +35,10 @@ public final class Renderer {
     private final PartKeys keys;
     private long pieces;
     private final Reuse reuse;
+    private OverlayGraph graph;
+    /** What the graph lets stay of the picture. */
+    private Crop framed;
+
     private final RenderedBefore before;
     /** The next frame to show … */
     private long n;
@@ -49,7 +54,7 @@ public final class Renderer {
      * @param painter draws faces; unused without dressing
      * @param width in pixels; 0 for the sound alone
      * @param sound what is done to the sound
-     * @param focus where the picture is cropped to another shape, the middle of what stays, as a share of the source's width (or height); null
+     * @param reframing what stays where the picture is of another shape; null
      *     shows all of it, with bars where the shapes differ
      */
     public record Job(
@@ -64,7 +69,7 @@ public final class Renderer {
             String title,
             List<TimedText.Cue> chapters,
             SoundPlan sound,
-            Double focus) {
+            Reframing reframing) {
         /** With the sound as it was recorded. */
         public Job(
                 Cut cut,
@@ -193,7 +198,6 @@ public final class Renderer {
 
     private void clip(Cut.Clip clip, boolean audible) throws IOException {
         Path file = job.files().get(clip.take());
-        OverlayGraph graph = null;
         boolean soundOnly = job.width() == 0;
         try (MediaInput input = new MediaInput(file, !soundOnly, audible);
                 SoundConverter converter = new SoundConverter(MovieWriter.SOUND_HZ, 2)) {
@@ -213,23 +217,12 @@ public final class Renderer {
                     sound.hear(clip, input.time(), converter.samples(), count);
                     tellSound(soundOnly, clip, input.time());
                 } else if (!pictureDone) {
-                    if (graph == null) {
-                        graph = new OverlayGraph(
-                                input.frame(),
-                                video,
-                                job.width(),
-                                job.height(),
-                                job.rate(),
-                                job.dressing() != null,
-                                job.focus());
-                    }
                     if (heldTime != null) {
                         Time<Axis.Take> middle =
                                 new Time<>((heldTime.micros() + input.time().micros()) / 2);
                         pictureDone = showHeld(
                                         clip,
                                         input,
-                                        graph,
                                         Time.min(middle, clip.source().end()))
                                 || !input.time().isBefore(clip.source().end());
                     }
@@ -241,14 +234,12 @@ public final class Renderer {
                 }
                 kind = input.next();
             }
-            if (graph != null) {
+            if (heldTime != null) {
                 showHeld(
                         clip,
                         input,
-                        graph,
                         clip.source().end().plus(clip.hold()).plus(job.rate().frameLength()));
-                graph.end();
-                drain(graph);
+                endGraph();
             }
             if (audible) {
                 sound.silenceUntil(clip.end());
@@ -256,6 +247,7 @@ public final class Renderer {
         } finally {
             if (graph != null) {
                 graph.close();
+                graph = null;
             }
             av_frame_unref(held);
         }
@@ -269,8 +261,7 @@ public final class Renderer {
     }
 
     /** Shows the held frame for every programme frame whose source time is before {@code until}; true at the clip's end. */
-    private boolean showHeld(Cut.Clip clip, MediaInput input, OverlayGraph graph, Time<Axis.Take> until)
-            throws MediaException {
+    private boolean showHeld(Cut.Clip clip, MediaInput input, Time<Axis.Take> until) throws MediaException {
         while (true) {
             if (passOver(clip, input)) {
                 return true;
@@ -282,8 +273,30 @@ public final class Renderer {
             }
             AVFrame over = overlayAt(at);
             keys.frame(n, clip, at, pieces);
-            graph.send(held, over, n++);
+            graph(input.info().video(), at).send(held, over, n++);
             drain(graph);
+        }
+    }
+
+    /** The graph for the held picture at {@code at}: another one where another part of the picture stays from there. */
+    private OverlayGraph graph(MediaInfo.Video video, Time<Axis.Cut> at) throws MediaException {
+        Crop crop = job.reframing() == null ? null : job.reframing().at(at);
+        if (graph != null && !Objects.equals(crop, framed)) {
+            endGraph();
+        }
+        if (graph == null) {
+            framed = crop;
+            graph = new OverlayGraph(held, video, job.width(), job.height(), job.rate(), job.dressing() != null, crop);
+        }
+        return graph;
+    }
+
+    private void endGraph() throws MediaException {
+        if (graph != null) {
+            graph.end();
+            drain(graph);
+            graph.close();
+            graph = null;
         }
     }
 
