@@ -11,19 +11,7 @@ import java.util.regex.Pattern;
  * work or only cheers. Work whose end nobody announced is taken to be over after a time.
  */
 final class CallMeaning {
-    private static final Pattern STARTS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do)\\b");
-    private static final Pattern STOPS_AFTER = Pattern.compile(
-            "^[ .,0]*(?:and |okay |now |good |nice |great )*(?:rest|stop|relax|done|release|time|switch|swap|change|other side|take a|shake|catch|well done|good job|good work|nice work|great job|nice job|great work|breathe|lower|drop|down|pause|we are done|you are done|thats it|excellent|beautiful|awesome|perfect|and down|come down|let go|good|nice)\\b");
-    private static final Pattern STARTS_BEFORE = Pattern.compile(
-            "(?:starting|start|begin|beginning|going|go|off|ready|set|we start|lets start|here we go|begin|work|working)(?: (?:in|and|get|set))*[ .,]*$|(?:get ready|ready|here we go|count you in|in we go|coming in|going in) ?[ .,]*$|(?:^|[.,]) in $");
-    private static final Pattern HOLDS_BEFORE =
-            Pattern.compile("(?:hold|holding|squeeze|pause|pulse|pulses|stay|freeze)(?: [a-z]+){0,6}[ .,]*$");
-    /** Says only that something comes, its start or its end. */
-    private static final Pattern IN_BEFORE = Pattern.compile("(?:^|[ .,])(?:and )?in $");
 
-    private static final Pattern READY_BEFORE = Pattern.compile(
-            "(?:start|starting|begin|beginning|ready|set|go|here we go|count you in)[ .,]* (?:and )?in $");
     private static final Pattern NAMES_A_MOVE = Pattern.compile("\\b" + CallReader.MOVE_WORDS + "\\b");
     private static final Pattern OF_THESE =
             Pattern.compile("^ (?:of (?:these|those|them)|just like|like (?:that|this)|each|per)\\b");
@@ -37,16 +25,7 @@ final class CallMeaning {
 
     private static final Pattern OF_ROUNDS = Pattern.compile(
             "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
-    /** What ends a set, and not only a hold within it. */
-    private static final Pattern ENDS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|time|switch|swap|change|other side|relax|take a)\\b");
 
-    private static final Pattern TEMPO_BEFORE =
-            Pattern.compile("(?:down|up|lower|lift|slow|slowly|lowering|out|in|count of)[ .,]*$");
-    /** A count from above this is of reps unless it goes by the second. */
-    private static final int MOST_SECONDS_COUNTED = 10;
-
-    private static final double A_SECOND_EACH = 1.7;
     /** Two calls that say the same within this many seconds are one. */
     private static final double SAME_CALL = 3;
     /** Words of starting said sooner after the start, in seconds, are still of it. */
@@ -81,6 +60,7 @@ final class CallMeaning {
     private final List<CallReader.Found> found;
     private final HeardSoFar heard;
     private final ExpectedCalls expected;
+    private final CountMeaning counts;
 
     /** The meanings of {@code found}, in the order of the text. */
     CallMeaning(Speech speech, List<CallReader.Found> found) {
@@ -89,6 +69,7 @@ final class CallMeaning {
         this.found = found;
         this.heard = new HeardSoFar(speech);
         this.expected = new ExpectedCalls(speech, heard);
+        this.counts = new CountMeaning(speech, heard, expected);
     }
 
     List<Call> settle() {
@@ -282,7 +263,7 @@ final class CallMeaning {
         }
         String words = text.substring(f.from(), f.to());
         boolean reps = NAMES_A_MOVE.matcher(words).find()
-                || OF_THESE.matcher(soonAfter(f.to())).find()
+                || OF_THESE.matcher(speech.soonAfter(f.to())).find()
                 || words.contains("rep")
                 || words.contains("side")
                 || words.contains("each")
@@ -291,7 +272,7 @@ final class CallMeaning {
                 .anyMatch(r -> r.run() != null
                         && r.run().isDown()
                         && r.run().first() <= f.value()
-                        && r.run().secondsEach() < A_SECOND_EACH
+                        && r.run().secondsEach() < CountMeaning.A_SECOND_EACH
                         && r.from() >= f.to()
                         && speech.start(r.from()).since(speech.end(f.to() - 1)).seconds() < f.value() + 1);
         boolean tens = f.value() >= 10 && f.value() % 5 == 0 || f.value() == 5 && heard.isBySeconds();
@@ -354,67 +335,16 @@ final class CallMeaning {
     }
 
     private void count(CallReader.Found f) {
-        CountRuns.Run run = f.run();
-        String before = text.substring(Math.max(0, f.from() - 40), f.from());
-        String after = soonAfter(f.to());
-        if (!run.isDown()) {
-            boolean tempo = run.first() == 2
-                    && run.length() <= 4
-                    && TEMPO_BEFORE.matcher(before).find();
-            boolean repeated = run.length() <= 4
-                    && heard.saidWithin(CallKind.REP_COUNT, 5, f)
-                    && heard.last(CallKind.REP_COUNT).value() == run.first();
-            if (!tempo && !repeated) {
-                say(CallKind.REP_COUNT, f);
-            }
+        CallKind kind = counts.of(f);
+        if (kind == null) {
             return;
-        }
-        boolean working = heard.isWorking(f);
-        boolean onlyIn = working
-                && !heard.isPreviewed()
-                && IN_BEFORE.matcher(before).find()
-                && !READY_BEFORE.matcher(before).find();
-        boolean starts = STARTS_AFTER.matcher(after).find()
-                || STARTS_BEFORE.matcher(before).find() && !onlyIn;
-        boolean stops = STOPS_AFTER.matcher(after).find();
-        boolean bySecond = run.secondsEach() < A_SECOND_EACH && run.first() <= MOST_SECONDS_COUNTED;
-        boolean toTheEnd = run.last() <= 1 || run.last() <= 3 && (starts || stops);
-        CallKind kind;
-        if (!toTheEnd || run.first() > MOST_SECONDS_COUNTED && !stops && !starts) {
-            kind = CallKind.REP_COUNT;
-        } else if (STARTS_AFTER.matcher(after).find()) {
-            kind = CallKind.COUNT_IN;
-        } else if (HOLDS_BEFORE.matcher(before).find()
-                && (working || !expected.isBroughtUp())
-                && !heard.isForetold(run.to())
-                && !expected.isAfterLast(f)
-                && !(stops && ENDS_AFTER.matcher(after).find())) {
-            kind = CallKind.REP_COUNT;
-        } else if (stops && working || expected.isAfterLast(f)) {
-            kind = CallKind.COUNT_OUT;
-        } else if (starts) {
-            kind = CallKind.COUNT_IN;
-        } else if (!bySecond && working) {
-            kind = run.length() > 3 ? CallKind.REP_COUNT : CallKind.COUNT_OUT;
-        } else {
-            boolean ends = working && (!heard.isPreviewed() || heard.isForetold(run.to()));
-            kind = ends || stops ? CallKind.COUNT_OUT : CallKind.COUNT_IN;
         }
         say(kind, f);
         if (kind == CallKind.COUNT_IN) {
             heard.work(f);
         } else if (kind == CallKind.COUNT_OUT) {
-            heard.counted(after.matches("^[ .,]*(?:and |now )*(?:switch|swap|change|other side).*"));
+            heard.counted(counts.isBeforeTheOtherSide(f));
         }
-    }
-
-    /** What is said in the moments after character {@code at}. */
-    private String soonAfter(int at) {
-        int to = Math.min(text.length(), at + 40);
-        while (to > at + 1 && speech.start(to - 1).since(speech.end(at - 1)).seconds() > SAME_CALL) {
-            to--;
-        }
-        return text.substring(at, to);
     }
 
     private void say(CallKind kind, CallReader.Found f) {

@@ -87,6 +87,11 @@ final class Speech {
     private static final Map<String, String> MISHEARD = Map.of("to", "2", "too", "2", "for", "4", "won", "1");
     private static final Pattern EDGE = Pattern.compile("^[^\\p{L}\\p{N}']+|[^\\p{L}\\p{N}']+$");
 
+    /** What is said this soon after something belongs to it, in characters and in seconds. */
+    private static final int SOON_CHARACTERS = 40;
+
+    private static final double SOON_SECONDS = 3;
+
     private final StringBuilder text = new StringBuilder(" ");
     private final List<Integer> offsets = new ArrayList<>();
     private final List<Caption.Word> words = new ArrayList<>();
@@ -251,6 +256,15 @@ final class Speech {
 
     Time<Axis.Take> end(int at) {
         return words.get(word(at)).end();
+    }
+
+    /** What is said in the moments after character {@code at}. */
+    String soonAfter(int at) {
+        int to = Math.min(text.length(), at + SOON_CHARACTERS);
+        while (to > at + 1 && start(to - 1).since(end(at - 1)).seconds() > SOON_SECONDS) {
+            to--;
+        }
+        return text.substring(at, to);
     }
 
     /** The words between two characters as they were transcribed. */
