@@ -21,7 +21,10 @@ final class CallMeaning {
     private static final Pattern NAMES_ROUNDS = Pattern.compile("round|circuit|set|lap");
     /** Names of moves that tell to begin with them. */
     private static final Pattern IMPERATIVE = Pattern.compile(
-            "(?:(?:and|ready|okay|now) )*(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch|plank|bridge|carry)");
+            "(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
+                    .replace(
+                            "VERB",
+                            "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch|plank|bridge|carry)"));
 
     private static final Pattern OF_ROUNDS = Pattern.compile(
             "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
@@ -49,6 +52,7 @@ final class CallMeaning {
     /** Work begins within this of the first move's being brought up, in seconds. */
     private static final double LONGEST_TALK = 40;
 
+    private static final Pattern A_MINUTE = Pattern.compile("\\b(?:a|1) minute\\b");
     private static final double SAME_REST = 8;
     private static final double SAME_NEXT = 12;
     private static final Pattern SIDE_NAMED = Pattern.compile("(?i)side|leg|arm|over");
@@ -86,6 +90,7 @@ final class CallMeaning {
                     continue;
                 }
                 boolean free = !heard.isWorking(f)
+                        || heard.isCounted(f)
                         || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
                         || heard.saidWithin(CallKind.COUNT_IN, AT_ONCE, f)
                                 && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
@@ -237,6 +242,7 @@ final class CallMeaning {
         boolean again = last != null
                 && java.util.Objects.equals(last.value(), f.value())
                 && java.util.Objects.equals(last.of(), of(f))
+                && (f.rule().kind() != CallKind.TOTAL || last.text().equals(speech.asSaid(f.from(), f.to())))
                 && isOfAMove(last.text()) == isOfAMove(text.substring(f.from(), f.to()))
                 && speech.start(f.from()).since(last.time()).seconds() < SAME_CALL;
         boolean late = f.rule().kind() == CallKind.LAST_REP && heard.isResting(f);
@@ -325,6 +331,11 @@ final class CallMeaning {
                 !heard.isWorking(f) && !(told && heard.isPerhapsWorking(f)) && heard.hasStarted() && !afterCount;
         boolean tied = PUT_DOWN.matcher(text.substring(f.from(), f.to())).find();
         if (tied && !afterCount && !told) {
+            return;
+        }
+        if (heard.isAtRestSince(f)
+                && A_MINUTE.matcher(text.substring(f.from(), f.to())).find()) {
+            once(new CallReader.Found(ExpectedCalls.A_MINUTE, null, f.from(), f.to(), 60, null, null));
             return;
         }
         if (heard.saidWithin(CallKind.REST, SAME_REST, f) || weak && (resting || !heard.hasStarted())) {

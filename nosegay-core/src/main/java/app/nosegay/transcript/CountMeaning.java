@@ -29,6 +29,8 @@ final class CountMeaning {
     private static final int MOST_SECONDS_COUNTED = 10;
 
     static final double A_SECOND_EACH = 1.7;
+    /** "Three counts down": what is counted then is the tempo. */
+    private static final Pattern COUNTS_BEFORE = Pattern.compile("\\d counts? (?:down|up|in|out|to \\w+)[ .,]*$");
     /** So few numbers may be a tempo. */
     private static final int SHORT = 4;
     /** A count begun again so soon, in seconds, is the same one. */
@@ -62,12 +64,13 @@ final class CountMeaning {
 
     private boolean isCount(CallReader.Found f) {
         CountRuns.Run run = f.run();
-        boolean tempo = run.first() == 2
-                && run.length() <= SHORT
-                && TEMPO_BEFORE.matcher(before(f)).find();
+        boolean tempo = run.length() <= SHORT
+                && (run.first() == 2 && TEMPO_BEFORE.matcher(before(f)).find()
+                        || COUNTS_BEFORE.matcher(before(f)).find());
         boolean repeated = run.length() <= SHORT
                 && heard.saidWithin(CallKind.REP_COUNT, GOES_ON, f)
-                && heard.last(CallKind.REP_COUNT).value() == run.first();
+                && heard.last(CallKind.REP_COUNT).value() == run.first()
+                && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REP_COUNT);
         return !tempo && !repeated;
     }
 
@@ -105,6 +108,9 @@ final class CountMeaning {
         }
         if (!bySecond && working) {
             return run.length() > 3 ? CallKind.REP_COUNT : CallKind.COUNT_OUT;
+        }
+        if (!working && !ends && expected.isBroughtUp()) {
+            return CallKind.COUNT_IN;
         }
         boolean out = working && (!heard.isPreviewed() || heard.isForetold(run.to()));
         return out || stops ? CallKind.COUNT_OUT : CallKind.COUNT_IN;

@@ -26,7 +26,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.REST,
                     null,
-                    "(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down|done|breathe|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: \\w+){1,2} (?:out|off)|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat"),
+                    "(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down|done|breathe|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat"),
             expected(
                     CallKind.START,
                     MOVES,
@@ -36,7 +36,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.START,
                     null,
-                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|^work time"),
+                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|^(?:now )?hold(?= [.,])|^work time"),
             expected(CallKind.START, FORETOLD, "^(?:" + String.join("|", VERBS) + ")"),
             expected(CallKind.REPS_LEFT, null, "^([2-9])(?= [.,])"),
             expected(CallKind.LAST_REP, null, "^(?:and )?(?:the |your |our )?(?:last|1)(?: 1)?(?= [.,])"),
@@ -58,6 +58,7 @@ final class ExpectedCalls {
                     "=60",
                     "(?:(?:you|we|get|have|got|take|lets take|give yourself|its) )+(?:a|1|about a|1 whole|a whole) minutes?(?: (?:between|break|of rest|rest|to|here|off))?|(?:a|1) (?:full |whole )?minute (?:break|rest|off)"));
 
+    static final CallPatterns.Rule A_MINUTE = expected(CallKind.SECONDS_LEFT, "=60", "a minute");
     static final CallPatterns.Rule BEGIN = expected(CallKind.START, null, "begin");
 
     /** Parts of moves' names that are common words as well. */
@@ -177,8 +178,9 @@ final class ExpectedCalls {
     }
 
     private boolean isName(CallReader.Found f) {
+        boolean counted = heard.isCounted(f);
         return heard.hasStarted()
-                && (!heard.isWorking(f) || heard.isForetold(f.from() + 1, NEAR_THE_END))
+                && (!heard.isWorking(f) || counted || heard.isForetold(f.from() + 1, NEAR_THE_END))
                 && (heard.isWorking(f)
                         || heard.isSaidSince(CallKind.REST, CallKind.NEXT_UP)
                         || heard.isSaidSince(CallKind.COUNT_OUT, CallKind.NEXT_UP))

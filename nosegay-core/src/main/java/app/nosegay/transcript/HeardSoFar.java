@@ -15,6 +15,8 @@ final class HeardSoFar {
 
     /** What is said within this many seconds of a count's end belongs to it. */
     private static final double AFTER_A_COUNT = 4;
+    /** A set is counted to this many more at least. */
+    private static final int FEWEST_COUNTED = 3;
     /** Work is not over sooner than this after its move was brought up, in seconds. */
     private static final double SHORTEST_WORK = 20;
 
@@ -122,6 +124,15 @@ final class HeardSoFar {
                 .filter(c -> c.kind() == CallKind.TOTAL && "work-seconds".equals(c.of()))
                 .mapToDouble(c -> Math.max(c.value(), c.to() == null ? 0 : c.to()))
                 .max();
+    }
+
+    /** Whether repetitions were counted until just now: a move named then takes their place. */
+    boolean isCounted(CallReader.Found f) {
+        Call counted = last(CallKind.REP_COUNT);
+        return counted != null
+                && counted.to() != null
+                && Math.abs(counted.to() - counted.value()) >= FEWEST_COUNTED
+                && saidWithin(CallKind.REP_COUNT, AFTER_A_COUNT, f);
     }
 
     /** Whether repetitions were only just counted up to a number that was told before. */

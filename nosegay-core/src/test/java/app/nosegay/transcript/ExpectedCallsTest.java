@@ -123,4 +123,31 @@ class ExpectedCallsTest {
         say(0, "forty seconds and then twenty seconds to recover").say(8, "twice through");
         assertThat(heard()).containsExactly("total 40", "total 20", "total 2");
     }
+
+    @Test
+    void aNameRightBehindACountIsTheNextMove() {
+        say(0, "three two one go")
+                .say(5, "one two three four five")
+                .say(9, "now goblet squats")
+                .say(12, "one two three four five");
+        assertThat(heard()).containsExactly("count-in 3", "rep-count 1", "next-up", "rep-count 1");
+    }
+
+    @Test
+    void aMinuteAtRestIsItsLength() {
+        say(0, "ready set go").say(40, "and rest").say(44, "take a minute");
+        assertThat(heard()).containsExactly("start", "rest", "seconds-left 60");
+    }
+
+    @Test
+    void aCountBehindSoManyCountsIsATempo() {
+        say(0, "ready set go").say(10, "three counts down. one two three").say(50, "and rest");
+        assertThat(heard()).containsExactly("start", "rest");
+    }
+
+    @Test
+    void theMarkOfHalfTheSecondsIsHalfWay() {
+        say(0, "we work for one minute each").say(5, "ready set go").say(35, "we're at the thirty second mark");
+        assertThat(heard()).containsExactly("total 60", "start", "half-way");
+    }
 }

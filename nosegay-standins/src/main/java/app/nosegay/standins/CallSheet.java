@@ -34,7 +34,8 @@ public final class CallSheet {
             "calls-j.txt",
             "calls-k.txt",
             "calls-l.txt",
-            "calls-m.txt");
+            "calls-m.txt",
+            "calls-n.txt");
 
     /** A call may be found this much before its caption begins … */
     private static final double BEFORE_SECONDS = 1.5;
