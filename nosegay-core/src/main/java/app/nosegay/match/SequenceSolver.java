@@ -84,6 +84,8 @@ final class SequenceSolver {
     private final int[] runningFrom;
     private final int[][] window;
     private final double[][] windowKey;
+    private final int[] planned;
+    private final double[] costPerBin;
     private final int[] head;
     private final int[] tail;
     private double bestScore = NEVER;
@@ -111,9 +113,13 @@ final class SequenceSolver {
         windowKey = new double[n][];
         head = new int[n];
         tail = new int[n];
+        planned = new int[n];
+        costPerBin = new double[n];
         for (int k = 0; k < n; k++) {
-            window[k] = new int[e.planned(k) + 2];
-            windowKey[k] = new double[e.planned(k) + 2];
+            planned[k] = e.planned(k);
+            costPerBin[k] = e.costPerBin(k);
+            window[k] = new int[planned[k] + 2];
+            windowKey[k] = new double[planned[k] + 2];
         }
     }
 
@@ -144,8 +150,8 @@ final class SequenceSolver {
         endedFrom[base + low] = NONE;
         for (int k = low + 1; k <= high; k++) {
             int j = k - 1;
-            int u = t - e.planned(j);
-            double cost = e.costPerBin(j);
+            int u = t - planned[j];
+            double cost = costPerBin[j];
             byDistance[j] -= cost;
             if (u >= 0 && started[u * n + j] > NEVER / 2) {
                 double v = started[u * n + j];
@@ -259,7 +265,7 @@ final class SequenceSolver {
                 running[k] = v;
                 runningFrom[k] = t;
             }
-            double key = v - e.costPerBin(k) * t;
+            double key = v - costPerBin[k] * t;
             int size = window[k].length;
             while (head[k] != tail[k] && windowKey[k][(tail[k] + size - 1) % size] <= key) {
                 tail[k] = (tail[k] + size - 1) % size;

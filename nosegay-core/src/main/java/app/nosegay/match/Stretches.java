@@ -1,6 +1,7 @@
 package app.nosegay.match;
 
 import app.nosegay.time.Axis;
+import app.nosegay.time.Remembered;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.regex.Pattern;
@@ -25,6 +26,9 @@ final class Stretches {
             "\\bcut that\\b",
             "\\bwrong (?:side|leg|arm|one), (?:sorry|let)"));
 
+    private static final Remembered<Boolean> IS_FLUFF =
+            new Remembered<>(words -> FLUFF.matcher(words).find());
+
     private static final double LEAST_MOVEMENT = 0.25;
     private static final double LEAST_DEAD_AIR = 5;
 
@@ -32,7 +36,7 @@ final class Stretches {
 
     /** Whether someone says that something went wrong. */
     static boolean isFluff(String words) {
-        return FLUFF.matcher(words).find();
+        return IS_FLUFF.of(words);
     }
 
     static String kind(TakeEvidence take, BoundaryHints hints, Span<Axis.Take> span) {

@@ -6,7 +6,6 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootLog;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -151,19 +150,6 @@ final class TakeSolver {
         return MatchWeights.PER_SECOND_OFF * MatchWeights.GRID_SECONDS * share;
     }
 
-    private Map<Long, Double> pinGains(boolean end) {
-        Map<Long, Double> gains = new HashMap<>();
-        for (Pin pin : pins) {
-            Integer k = indexes.get(pin.segment());
-            if (k != null && pin.end() == end) {
-                int bin =
-                        Math.min(hints.bins() - 1, BoundaryHints.bin(pin.time().seconds())) / STRIDE;
-                gains.put((long) (end ? k + 1 : k) << 32 | bin, MatchWeights.PINNED);
-            }
-        }
-        return gains;
-    }
-
     /** The take on the coarse grid: of two fine bins the stronger evidence counts. */
     private final class Coarse implements SequenceSolver.Evidence {
         private final int n = timeline.segments().size();
@@ -173,8 +159,6 @@ final class TakeSolver {
         private final BoundaryHints.Within[] within = new BoundaryHints.Within[n];
         private final int[] plannedStart = new int[n + 1];
         private final Map<float[], float[]> made = new java.util.IdentityHashMap<>();
-        private final Map<Long, Double> startPins = pinGains(false);
-        private final Map<Long, Double> endPins = pinGains(true);
         private final int before;
         private final int after;
 
@@ -187,6 +171,14 @@ final class TakeSolver {
                         ? timeline.segments().get(k).start().seconds()
                         : timeline.total().seconds();
                 plannedStart[k] = (int) Math.round(at / binSeconds());
+            }
+            for (Pin pin : pins) {
+                Integer k = indexes.get(pin.segment());
+                if (k != null) {
+                    int boundary = pin.end() ? k + 1 : k;
+                    pin(joint, boundary, pin);
+                    pin(pin.end() ? ending : starting, boundary, pin);
+                }
             }
             for (int k = 0; k < n; k++) {
                 within[k] = hints.within(k);
@@ -246,21 +238,24 @@ final class TakeSolver {
 
         @Override
         public double joint(int k, int bin) {
-            return joint[k][bin] + pin(startPins, k, bin) + pin(endPins, k, bin);
+            return joint[k][bin];
         }
 
         @Override
         public double ending(int k, int bin) {
-            return ending[k][bin] + pin(endPins, k, bin);
+            return ending[k][bin];
         }
 
         @Override
         public double starting(int k, int bin) {
-            return starting[k][bin] + pin(startPins, k, bin);
+            return starting[k][bin];
         }
 
-        private static double pin(Map<Long, Double> gains, int k, int bin) {
-            return gains.isEmpty() ? 0 : gains.getOrDefault((long) k << 32 | bin, 0.0);
+        /** Boundaries share their evidence: the one that is pinned gets its own. */
+        private void pin(float[][] evidence, int boundary, Pin pin) {
+            evidence[boundary] = evidence[boundary].clone();
+            int bin = Math.min(hints.bins() - 1, BoundaryHints.bin(pin.time().seconds())) / STRIDE;
+            evidence[boundary][bin] += (float) MatchWeights.PINNED;
         }
 
         @Override

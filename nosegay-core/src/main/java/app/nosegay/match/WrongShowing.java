@@ -2,6 +2,7 @@ package app.nosegay.match;
 
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Remembered;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Caption;
@@ -18,6 +19,8 @@ public record WrongShowing(String take, Span<Axis.Take> span, String words) {
             "(?i)\\b(?:not like (?:this|that)|(?:don['’]?t|do not) (?:do|want) (?:this|that|it like)|what (?:we|i|you) (?:don['’]?t|do not) want"
                     + "|this is (?:wrong|not it|what not to do|the (?:usual |common )?mistake)|the wrong way|avoid (?:this|doing this)"
                     + "|instead of (?:this|doing this)|rather than (?:this|doing this))\\b");
+    private static final Remembered<Boolean> IS_SAID =
+            new Remembered<>(words -> SAYS.matcher(words).find());
     /** The picture shows it from just before it is said … */
     private static final Length BEFORE = Length.ofSeconds(0.5);
     /** … and for as long as one careful rep takes. */
@@ -26,7 +29,7 @@ public record WrongShowing(String take, Span<Axis.Take> span, String words) {
     /** Every one in a take, in order. */
     public static List<WrongShowing> in(TakeEvidence take) {
         return take.words().stream()
-                .filter(c -> SAYS.matcher(c.text()).find())
+                .filter(c -> IS_SAID.of(c.text()))
                 .map(c -> new WrongShowing(take.id(), span(c), c.text()))
                 .toList();
     }

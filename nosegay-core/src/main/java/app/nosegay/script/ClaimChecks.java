@@ -107,6 +107,9 @@ final class ClaimChecks {
     }
 
     private void unknownFields() {
+        if (plan.lines().stream().noneMatch(l -> l.text().indexOf('{') >= 0)) {
+            return;
+        }
         Fields fields = Fields.of(timeline, library);
         for (ScriptLine l : plan.lines()) {
             for (String name : fields.unknown(l.text())) {

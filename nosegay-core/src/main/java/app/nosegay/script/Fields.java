@@ -43,8 +43,9 @@ public final class Fields {
         f.values.put("minutes", counted((int) Math.round(timeline.total().seconds() / 60), "minute", false));
         f.values.put("moves", counted(timeline.workMoves(true).size(), "move", true));
         f.values.put("rounds", counted(rounds(timeline), "round", true));
-        f.values.put("gear", gear(timeline, library, false));
-        f.values.put("stand-ins", gear(timeline, library, true));
+        GearList gear = GearList.of(timeline, library);
+        f.values.put("gear", gear(gear, false));
+        f.values.put("stand-ins", gear(gear, true));
         f.values.put("levels", levels(header));
         f.values.put("audience", audience(header));
         f.values.put("sides", sides(timeline));
@@ -113,8 +114,7 @@ public final class Fields {
                 .orElse(1);
     }
 
-    private static String gear(Timeline timeline, MoveLibrary library, boolean standIns) {
-        GearList list = GearList.of(timeline, library);
+    private static String gear(GearList list, boolean standIns) {
         List<GearItem> items = list.announced().isEmpty()
                 ? list.used().stream().map(GearList.Use::item).toList()
                 : list.announced();

@@ -268,15 +268,17 @@ final class WordChecks {
 
     /** Ways of cueing that contradict the chosen one, or each other. */
     private void policy() {
-        Map<String, ScriptLine> distinct = new LinkedHashMap<>();
-        plan.lines().forEach(l -> distinct.putIfAbsent(l.text(), l));
+        Map<String, ScriptLine> first = new LinkedHashMap<>();
+        for (ScriptLine l : plan.lines()) {
+            WAYS.of(l.text()).forEach(w -> first.putIfAbsent(w, l));
+        }
         POLICIES.forEach((topic, ways) -> {
             Map<String, ScriptLine> found = new LinkedHashMap<>();
-            for (ScriptLine l : distinct.values()) {
-                WAYS.of(l.text()).stream()
-                        .filter(w -> w.startsWith(topic + "|"))
-                        .forEach(w -> found.putIfAbsent(w.substring(topic.length() + 1), l));
-            }
+            first.forEach((way, line) -> {
+                if (way.startsWith(topic + "|")) {
+                    found.put(way.substring(topic.length() + 1), line);
+                }
+            });
             String chosen = timeline.sheet().header().policy().choice(topic).orElse("");
             String wanted = ways.keySet().stream()
                     .filter(w -> chosen.contains(w) || w.contains(chosen) && !chosen.isEmpty())

@@ -1,7 +1,5 @@
 package app.nosegay.time;
 
-import java.util.Locale;
-
 /**
  * A duration in whole microseconds; may be negative (a drift).
  *
@@ -66,10 +64,13 @@ public record Length(long micros) implements Comparable<Length> {
         String fraction = tenths % 10 == 0 ? "" : "." + tenths % 10;
         String sign = micros < 0 && tenths > 0 ? "-" : "";
         if (whole >= 3600) {
-            return String.format(
-                    Locale.ROOT, "%s%d:%02d:%02d%s", sign, whole / 3600, whole / 60 % 60, whole % 60, fraction);
+            return sign + whole / 3600 + ":" + twoDigits(whole / 60 % 60) + ":" + twoDigits(whole % 60) + fraction;
         }
-        return String.format(Locale.ROOT, "%s%d:%02d%s", sign, whole / 60, whole % 60, fraction);
+        return sign + whole / 60 + ":" + twoDigits(whole % 60) + fraction;
+    }
+
+    private static String twoDigits(long n) {
+        return (n < 10 ? "0" : "") + n;
     }
 
     @Override
