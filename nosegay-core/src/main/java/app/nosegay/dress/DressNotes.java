@@ -3,6 +3,7 @@ package app.nosegay.dress;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -54,8 +55,14 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
      * A group put at a place by hand.
      *
      * @param scope empty for the whole workout, a block's slug, or an interval's id
+     * @param shape the shape of picture it holds for; null for every one
      */
-    public record Put(Layout.Group group, String scope, Layout.Anchor anchor) {}
+    public record Put(Layout.Group group, String scope, Layout.Anchor anchor, FrameShape shape) {
+        /** In pictures of every shape. */
+        public Put(Layout.Group group, String scope, Layout.Anchor anchor) {
+            this(group, scope, anchor, null);
+        }
+    }
 
     /**
      * What is done to the sound of the finished programme.
@@ -147,30 +154,37 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
         return new DressNotes(style, off, places, sound, other);
     }
 
-    /** With a group at a place, in place of any such decision for the same scope. */
+    /** With a group at a place, in place of any such decision for the same scope and shape. */
     public DressNotes with(Put put) {
-        List<Put> more = new ArrayList<>(withoutPut(put.group(), put.scope()).places());
+        List<Put> more = new ArrayList<>(without(put).places());
         more.add(put);
         return new DressNotes(style, off, more, sound, cover);
     }
 
-    public DressNotes withoutPut(Layout.Group group, String scope) {
+    /** Without what was decided for the group, scope and shape of {@code put}. */
+    public DressNotes without(Put put) {
         return new DressNotes(
                 style,
                 off,
                 places.stream()
-                        .filter(p -> p.group() != group || !p.scope().equals(scope))
+                        .filter(p ->
+                                p.group() != put.group() || !p.scope().equals(put.scope()) || p.shape() != put.shape())
                         .toList(),
                 sound,
                 cover);
     }
 
-    /** Where a group was put for an interval, the narrowest scope first; empty where nothing was decided. */
-    public Optional<Layout.Anchor> put(Layout.Group group, String block, String interval) {
+    /**
+     * Where a group was put for an interval in pictures of that shape: the narrowest scope first, in it what holds for this shape alone; empty
+     * where nothing was decided.
+     */
+    public Optional<Layout.Anchor> put(Layout.Group group, String block, String interval, FrameShape shape) {
         for (String scope : List.of(interval, block, "")) {
-            for (Put p : places) {
-                if (p.group() == group && p.scope().equals(scope)) {
-                    return Optional.of(p.anchor());
+            for (FrameShape of : Arrays.asList(shape, null)) {
+                for (Put p : places) {
+                    if (p.group() == group && p.scope().equals(scope) && p.shape() == of) {
+                        return Optional.of(p.anchor());
+                    }
                 }
             }
         }
@@ -183,7 +197,7 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
                 style,
                 off,
                 places.stream()
-                        .map(p -> new Put(p.group(), ids.getOrDefault(p.scope(), p.scope()), p.anchor()))
+                        .map(p -> new Put(p.group(), ids.getOrDefault(p.scope(), p.scope()), p.anchor(), p.shape()))
                         .toList(),
                 sound,
                 cover);

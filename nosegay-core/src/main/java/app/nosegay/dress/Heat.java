@@ -13,13 +13,16 @@ import java.util.Map;
  * it is. Somebody is where the picture differs from what that cell usually shows, or moves.
  *
  * @param presence by row, then column, 0 to 1
+ * @param passing the same of the seconds in which somebody is there at least once: where an arm or a head comes through
  * @param grey mean brightness by row, then column, 0 to 255
  */
-public record Heat(int columns, int rows, float[] presence, float[] grey) {
+public record Heat(int columns, int rows, float[] presence, float[] passing, float[] grey) {
     /** The pictures takes are read into are this wide (TakeReader). */
     private static final int COLUMNS = TakeEvidence.Poses.WIDTH;
     /** Differs by more than camera noise and flicker, in grey levels. */
     private static final int DIFFERS = 16;
+    /** The same of how red it is, which light and noise change less. */
+    private static final int TINT_DIFFERS = 10;
     /** Who stands still for most of a take is part of its usual picture: the middle is taken to be somebody's for this share of time. */
     private static final float MIDDLE = 0.35f;
     /** Where the picture changes for this share of the take somebody usually is, also while standing still. */
@@ -38,7 +41,7 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
     private static final float BESIDE = 0.5f;
 
     /** Per take the running sums over seconds: a heat of any stretch is a difference. */
-    private record Sums(int columns, int rows, double hz, int[][] present, int[][] grey) {}
+    private record Sums(int columns, int rows, double hz, int[][] present, int[][] passing, int[][] grey) {}
 
     private static final Map<TakeEvidence.Poses, Sums> KEPT =
             Collections.synchronizedMap(new LinkedHashMap<>(8, 0.75f, true) {
@@ -50,7 +53,7 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
 
     /** Nobody anywhere: for takes without a picture. */
     public static Heat none() {
-        return new Heat(COLUMNS, 18, new float[COLUMNS * 18], new float[COLUMNS * 18]);
+        return new Heat(COLUMNS, 18, new float[COLUMNS * 18], new float[COLUMNS * 18], new float[COLUMNS * 18]);
     }
 
     /** The heat of {@code span} of a take. */
@@ -65,6 +68,7 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
         int to = (int) Math.max(from + 1, Math.min(last, Math.ceil(span.end().seconds())));
         int cells = sums.columns() * sums.rows();
         float[] presence = new float[cells];
+        float[] passing = new float[cells];
         float[] grey = new float[cells];
         float frames = (float) ((to - from) * sums.hz());
         double all = last * sums.hz();
@@ -72,44 +76,55 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
             float there = Math.min(1, (sums.present()[to][c] - sums.present()[from][c]) / frames);
             boolean usual = sums.present()[last][c] / all > ACTIVE;
             presence[c] = usual ? Math.max(MIDDLE, there) : there;
+            passing[c] = (sums.passing()[to][c] - sums.passing()[from][c]) / (float) (to - from);
             grey[c] = (sums.grey()[to][c] - sums.grey()[from][c]) / frames;
         }
-        return new Heat(sums.columns(), sums.rows(), spread(presence, sums.columns(), sums.rows()), grey);
+        return new Heat(sums.columns(), sums.rows(), spread(presence, sums.columns(), sums.rows()), passing, grey);
     }
 
     private static Sums sums(TakeEvidence.Poses poses) {
         int cells = poses.cells();
         int columns = COLUMNS;
         int rows = cells / columns;
-        byte[] usual = usual(poses);
+        byte[] usual = usual(poses, poses.grey());
+        byte[] tint = poses.tint();
+        boolean coloured = tint.length == poses.grey().length;
+        byte[] usualTint = coloured ? usual(poses, tint) : null;
         int seconds = (int) Math.ceil(poses.count() / poses.hz());
         int[][] present = new int[seconds + 1][cells];
+        int[][] passing = new int[seconds + 1][cells];
         int[][] grey = new int[seconds + 1][cells];
         int frame = 0;
         for (int s = 0; s < seconds; s++) {
             System.arraycopy(present[s], 0, present[s + 1], 0, cells);
             System.arraycopy(grey[s], 0, grey[s + 1], 0, cells);
+            int[] before = present[s];
             for (; frame < Math.min(poses.count(), (s + 1) * poses.hz()); frame++) {
                 int at = frame * cells;
                 for (int c = 0; c < cells; c++) {
                     int value = poses.grey()[at + c] & 255;
                     grey[s + 1][c] += value;
-                    present[s + 1][c] += Math.abs(value - (usual[c] & 255)) > DIFFERS ? 1 : 0;
+                    boolean differs = Math.abs(value - (usual[c] & 255)) > DIFFERS
+                            || coloured && Math.abs((tint[at + c] & 255) - (usualTint[c] & 255)) > TINT_DIFFERS;
+                    present[s + 1][c] += differs ? 1 : 0;
                 }
             }
+            for (int c = 0; c < cells; c++) {
+                passing[s + 1][c] = passing[s][c] + (present[s + 1][c] > before[c] ? 1 : 0);
+            }
         }
-        return new Sums(columns, rows, poses.hz(), present, grey);
+        return new Sums(columns, rows, poses.hz(), present, passing, grey);
     }
 
     /** The median of each cell over the take. */
-    private static byte[] usual(TakeEvidence.Poses poses) {
+    private static byte[] usual(TakeEvidence.Poses poses, byte[] pictures) {
         int cells = poses.cells();
         int n = Math.min(SAMPLES, poses.count());
         byte[] usual = new byte[cells];
         int[] values = new int[n];
         for (int c = 0; c < cells; c++) {
             for (int i = 0; i < n; i++) {
-                values[i] = poses.grey()[(int) ((long) i * poses.count() / n) * cells + c] & 255;
+                values[i] = pictures[(int) ((long) i * poses.count() / n) * cells + c] & 255;
             }
             Arrays.sort(values);
             usual[c] = (byte) values[n / 2];
@@ -148,6 +163,7 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
         int high = Math.max(rows, (int) Math.round(rows * frame.height() / frame.filled()));
         int above = (high - rows) / 2;
         float[] some = new float[kept * high];
+        float[] through = new float[kept * high];
         float[] bright = new float[kept * high];
         Arrays.fill(bright, BAR);
         for (int y = 0; y < rows; y++) {
@@ -155,10 +171,11 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
                 int from = y * columns + Math.min(columns - 1, left + x);
                 int to = (above + y) * kept + x;
                 some[to] = presence[from];
+                through[to] = passing[from];
                 bright[to] = grey[from];
             }
         }
-        return new Heat(kept, high, some, bright);
+        return new Heat(kept, high, some, through, bright);
     }
 
     /**
@@ -201,11 +218,20 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
 
     /** The mean share of time somebody is behind {@code box}. */
     public double behind(Box box, Frame frame) {
+        return mean(presence, box, frame);
+    }
+
+    /** The mean share of seconds in which somebody comes through behind {@code box}. */
+    public double passing(Box box, Frame frame) {
+        return mean(passing, box, frame);
+    }
+
+    private double mean(float[] cells, Box box, Frame frame) {
         double sum = 0;
         int n = 0;
         for (int y = row(box.y(), frame); y <= row(box.bottom() - 1, frame); y++) {
             for (int x = column(box.x(), frame); x <= column(box.right() - 1, frame); x++) {
-                sum += presence[y * columns + x];
+                sum += cells[y * columns + x];
                 n++;
             }
         }
@@ -220,7 +246,7 @@ public record Heat(int columns, int rows, float[] presence, float[] grey) {
         int n = 0;
         for (int x = column(box.x(), frame); x <= column(box.right() - 1, frame); x++) {
             int y = 0;
-            while (y < rows && presence[y * columns + x] < SOMEBODY) {
+            while (y < rows && Math.max(presence[y * columns + x], passing[y * columns + x]) < SOMEBODY) {
                 y++;
             }
             over += y < rows && y >= top && y <= bottom ? 1 : 0;

@@ -18,8 +18,10 @@ import java.util.Set;
  * @param areas in order of time
  */
 public record Layout(Frame frame, List<Area> areas) {
-    /** What a box costs that is wholly over somebody all the time. */
+    /** What a box costs that is wholly over somebody all the time … */
     private static final double COVER = 40;
+    /** … and what one costs through which somebody comes every second: a share of it. */
+    private static final double PASSING = 16;
     /** What it costs to lie over heads. */
     private static final double HEADS = 12;
     /** Below this share of the height there are legs and floor, which matter a little less than faces. */
@@ -71,10 +73,20 @@ public record Layout(Frame frame, List<Area> areas) {
         RIGHT(1, 0.5),
         BOTTOM_LEFT(0, 1),
         BOTTOM(0.5, 1),
-        BOTTOM_RIGHT(1, 1);
+        BOTTOM_RIGHT(1, 1),
+        UPPER_LEFT(0, 0.28),
+        UPPER_RIGHT(1, 0.28);
 
         private final double across;
         private final double down;
+
+        private static final List<Anchor> OF_WIDE = Arrays.asList(values()).subList(0, 8);
+        private static final List<Anchor> OF_TALL = List.of(values());
+
+        /** Those {@code frame} has room for: between the timer and the middle there is a place of its own only in tall pictures. */
+        public static List<Anchor> of(Frame frame) {
+            return frame.height() > frame.width() ? OF_TALL : OF_WIDE;
+        }
 
         Anchor(double across, double down) {
             this.across = across;
@@ -105,10 +117,10 @@ public record Layout(Frame frame, List<Area> areas) {
 
     /** How much each place is liked, in the order of {@link Anchor}; less is better. */
     private static final Map<Group, double[]> LIKED = Map.of(
-            Group.CLOCK, new double[] {1, 4, 0, 3, 2.5, 3, 5, 2.5},
-            Group.HEAD, new double[] {0, 3, 1, 3, 3.5, 2, 4, 2.5},
-            Group.CARD, new double[] {3, 5, 3, 1.5, 1.8, 0, 4, 0.6},
-            Group.REPS, new double[] {3, 5, 2.5, 1.6, 1.2, 0.8, 4, 0});
+            Group.CLOCK, new double[] {1, 4, 0, 3, 2.5, 3, 5, 2.5, 2.6, 2},
+            Group.HEAD, new double[] {0, 3, 1, 3, 3.5, 2, 4, 2.5, 2.6, 3},
+            Group.CARD, new double[] {3, 5, 3, 1.5, 1.8, 0, 4, 0.6, 1.5, 1.8},
+            Group.REPS, new double[] {3, 5, 2.5, 1.6, 1.2, 0.8, 4, 0, 1.4, 1});
 
     /**
      * An interval to lay out.
@@ -194,12 +206,13 @@ public record Layout(Frame frame, List<Area> areas) {
         List<Integer> used = among.stream()
                 .filter(i -> stretches.get(i).used().contains(group))
                 .toList();
-        Anchor[] all = Anchor.values();
+        Anchor[] all = Anchor.of(frame).toArray(Anchor[]::new);
         double[][] best = new double[used.size()][all.length];
         int[][] from = new int[used.size()][all.length];
         for (int u = 0; u < used.size(); u++) {
             Stretch s = stretches.get(used.get(u));
-            Optional<Anchor> put = notes.put(group, s.block(), s.interval());
+            Optional<Anchor> put = notes.put(group, s.block(), s.interval(), FrameShape.of(frame))
+                    .filter(Anchor.of(frame)::contains);
             for (int a = 0; a < all.length; a++) {
                 Box box = box(group, all[a], s, room, notes.style());
                 double cost = put.isPresent()
@@ -248,6 +261,7 @@ public record Layout(Frame frame, List<Area> areas) {
         boolean low = box.y() + box.height() / 2 > FEET * frame.height();
         double cost = LIKED.get(group)[anchor]
                 + COVER * (low ? FEET_WEIGHT : 1) * s.heat().behind(box, frame)
+                + PASSING * s.heat().passing(box, frame)
                 + HEADS * s.heat().heads(box, frame);
         Box wide = new Box(box.x() - GAP, box.y() - GAP, box.width() + 2 * GAP, box.height() + 2 * GAP);
         for (Box other : taken) {

@@ -63,15 +63,20 @@ public record TakeEvidence(
     public record Beep(Time<Axis.Take> time, Length length, double hz, double db) {}
 
     /**
-     * Small grey pictures at a steady rate, one row each.
+     * Small pictures at a steady rate, one row each.
      *
      * @param hz pictures per second
      * @param cells values per picture
-     * @param grey the pictures one behind the other, 0 to 255 unsigned
+     * @param grey how bright they are, the pictures one behind the other, 0 to 255 unsigned
+     * @param tint how red they are (Cr of BT.601, 128 for grey), as many values; empty where it is not known
      */
-    public record Poses(double hz, int cells, byte[] grey) {
+    public record Poses(double hz, int cells, byte[] grey, byte[] tint) {
         /** Cells side by side, in every shape of picture. */
         public static final int WIDTH = 32;
+
+        public Poses(double hz, int cells, byte[] grey) {
+            this(hz, cells, grey, new byte[0]);
+        }
 
         public int count() {
             return cells == 0 ? 0 : grey.length / cells;

@@ -1,6 +1,7 @@
 package app.nosegay.workout;
 
 import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
 import app.nosegay.dress.StyleJson;
@@ -28,7 +29,8 @@ final class DressNotesJson {
         notes.places().forEach(p -> places.addObject()
                 .put("group", word(p.group()))
                 .put("scope", p.scope())
-                .put("anchor", word(p.anchor())));
+                .put("anchor", word(p.anchor()))
+                .put("shape", p.shape() == null ? null : word(p.shape())));
         DressNotes.Sound sound = notes.sound();
         node.putObject("sound")
                 .put("levelled", sound.levelled())
@@ -64,8 +66,10 @@ final class DressNotesJson {
             Optional<Layout.Anchor> anchor =
                     of(Layout.Anchor.values(), p.path("anchor").asText());
             if (group.isPresent() && anchor.isPresent()) {
+                FrameShape shape =
+                        of(FrameShape.values(), p.path("shape").asText()).orElse(null);
                 notes = notes.with(
-                        new DressNotes.Put(group.get(), p.path("scope").asText(), anchor.get()));
+                        new DressNotes.Put(group.get(), p.path("scope").asText(), anchor.get(), shape));
             }
         }
         JsonNode s = node.path("sound");

@@ -13,7 +13,7 @@ import java.util.List;
 
 /** The workout file format (docs/format/workout.schema.json): stable key order, the sheet as one string per line. */
 public final class WorkoutJson {
-    public static final int FORMAT = 4;
+    public static final int FORMAT = 5;
 
     private WorkoutJson() {}
 

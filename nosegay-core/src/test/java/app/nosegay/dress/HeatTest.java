@@ -3,6 +3,13 @@ package app.nosegay.dress;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.match.Trace;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.util.Arrays;
+import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -19,7 +26,7 @@ class HeatTest {
         for (int x = 0; x < COLUMNS; x++) {
             presence[10 * COLUMNS + x] = taken[x] ? 1 : 0;
         }
-        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS]);
+        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
     }
 
     private static Heat between(int from, int to) {
@@ -89,5 +96,47 @@ class HeatTest {
         assertThat(cropped.behind(new Box(0, 0, 720, 200), frame)).isZero();
         assertThat(cropped.behind(new Box(0, 1100, 720, 150), frame)).isZero();
         assertThat(cropped.behind(new Box(0, 500, 720, 300), frame)).isPositive();
+    }
+
+    /** A take of a minute in which {@code cell}, at row 6, is another {@code grey} or {@code tint} for three frames of every second. */
+    private static Heat comingThrough(int cell, int grey, int tint) {
+        int frames = 600;
+        byte[] greys = new byte[frames * COLUMNS * ROWS];
+        byte[] tints = new byte[greys.length];
+        Arrays.fill(greys, (byte) 120);
+        Arrays.fill(tints, (byte) 128);
+        for (int f = 0; f < frames; f++) {
+            int at = (f * ROWS + 6) * COLUMNS + cell;
+            greys[at] = (byte) (f % 10 < 3 ? grey : 120);
+            tints[at] = (byte) (f % 10 < 3 ? tint : 128);
+        }
+        TakeEvidence take = new TakeEvidence(
+                "t",
+                "t.mp4",
+                Length.ofSeconds(60),
+                List.of(),
+                List.of(),
+                new Trace(20, new float[0]),
+                new Trace(10, new float[0]),
+                new TakeEvidence.Poses(10, COLUMNS * ROWS, greys, tints),
+                List.of());
+        return Heat.of(take, new Span<>(Time.ofSeconds(10), Time.ofSeconds(40)));
+    }
+
+    @Test
+    void whoComesThroughNowAndThenCountsAsComingThrough() {
+        Heat heat = comingThrough(20, 60, 128);
+        Box over = new Box(20 * 40, 6 * 40, 40, 40);
+        assertThat(heat.passing(over, Frame.LANDSCAPE)).isEqualTo(1);
+        assertThat(heat.heads(over, Frame.LANDSCAPE)).isEqualTo(1);
+        assertThat(heat.passing(new Box(28 * 40, 6 * 40, 40, 40), Frame.LANDSCAPE))
+                .isZero();
+    }
+
+    @Test
+    void skinAsBrightAsTheWallIsSeenByItsColour() {
+        Box over = new Box(20 * 40, 6 * 40, 40, 40);
+        assertThat(comingThrough(20, 120, 160).passing(over, Frame.LANDSCAPE)).isEqualTo(1);
+        assertThat(comingThrough(20, 120, 130).passing(over, Frame.LANDSCAPE)).isZero();
     }
 }

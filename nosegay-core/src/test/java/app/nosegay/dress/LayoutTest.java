@@ -31,7 +31,7 @@ class LayoutTest {
                 presence[y * COLUMNS + x] = 1;
             }
         }
-        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS]);
+        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
     }
 
     private static Layout.Stretch stretch(int i, Heat heat) {
@@ -82,7 +82,7 @@ class LayoutTest {
                 presence[y * COLUMNS + x] = 0.5f;
             }
         }
-        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS]);
+        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
     }
 
     @Test
@@ -136,7 +136,7 @@ class LayoutTest {
         for (int i = 0; i < some.length; i++) {
             some[i] *= 0.08f;
         }
-        return new Heat(COLUMNS, ROWS, some, all.grey());
+        return new Heat(COLUMNS, ROWS, some, all.passing(), all.grey());
     }
 
     @Test
@@ -170,6 +170,64 @@ class LayoutTest {
                 }
             }
         }
+    }
+
+    /** Somebody's head at the right middle, back and forth: never long in one place. */
+    private static Heat headAtTheRight() {
+        float[] passing = new float[COLUMNS * ROWS];
+        for (int y = 12; y < ROWS; y++) {
+            for (int x = 24; x < COLUMNS; x++) {
+                passing[y * COLUMNS + x] = 0.6f;
+            }
+        }
+        return new Heat(COLUMNS, ROWS, new float[COLUMNS * ROWS], passing, new float[COLUMNS * ROWS]);
+    }
+
+    @Test
+    void whereAHeadComesThroughNothingLies() {
+        Layout.Area area = layout(List.of(headAtTheRight()), Frame.LANDSCAPE, DressNotes.NONE)
+                .areas()
+                .get(0);
+        area.boxes().values().forEach(b -> assertThat(headAtTheRight().passing(b, Frame.LANDSCAPE))
+                .isZero());
+    }
+
+    @Test
+    void uprightPicturesHaveAPlaceBetweenTheTimerAndTheMiddle() {
+        float[] presence = new float[COLUMNS * ROWS];
+        java.util.Arrays.fill(presence, 7 * COLUMNS, ROWS * COLUMNS, 0.7f);
+        Heat low = new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
+        Layout.Stretch counted = new Layout.Stretch(
+                "b/m",
+                "b",
+                new Span<>(Time.ofSeconds(0), Time.ofSeconds(10)),
+                EnumSet.of(Group.CLOCK, Group.HEAD, Group.REPS),
+                false,
+                List.of(),
+                low);
+        Layout.Area area = Layout.of(List.of(counted), Frame.portrait(0.5), DressNotes.NONE)
+                .areas()
+                .get(0);
+        assertThat(area.anchors().get(Group.REPS)).isIn(Anchor.UPPER_LEFT, Anchor.UPPER_RIGHT);
+        assertThat(Anchor.of(Frame.LANDSCAPE)).doesNotContain(Anchor.UPPER_LEFT, Anchor.UPPER_RIGHT);
+        assertThat(Anchor.of(Frame.square(0.5))).doesNotContain(Anchor.UPPER_LEFT);
+    }
+
+    @Test
+    void whatIsPutByHandHoldsForTheShapeItWasPutIn() {
+        DressNotes notes = DressNotes.NONE
+                .with(new DressNotes.Put(Group.CLOCK, "", Anchor.UPPER_LEFT))
+                .with(new DressNotes.Put(Group.CLOCK, "", Anchor.BOTTOM_LEFT, FrameShape.TALL));
+        assertThat(notes.places()).hasSize(2);
+        List<Heat> nobody = List.of(Heat.none());
+        assertThat(layout(nobody, Frame.LANDSCAPE, notes).areas().get(0).anchors())
+                .as("a place wide pictures have not is as good as none")
+                .containsEntry(Group.CLOCK, Anchor.TOP_RIGHT);
+        assertThat(layout(nobody, Frame.portrait(0.5), notes).areas().get(0).anchors())
+                .containsEntry(Group.CLOCK, Anchor.BOTTOM_LEFT);
+        DressNotes freed = notes.without(notes.places().get(1));
+        assertThat(layout(nobody, Frame.portrait(0.5), freed).areas().get(0).anchors())
+                .containsEntry(Group.CLOCK, Anchor.UPPER_LEFT);
     }
 
     @Test

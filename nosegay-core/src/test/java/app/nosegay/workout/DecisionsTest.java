@@ -3,6 +3,7 @@ package app.nosegay.workout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
 import app.nosegay.library.CueKind;
@@ -127,6 +128,7 @@ class DecisionsTest {
                 .with(DressNotes.Extra.PROGRESS, false)
                 .with(DressNotes.Extra.BURNED_CAPTIONS, true)
                 .with(new DressNotes.Put(Layout.Group.CLOCK, "ground-work/squat/r1", Layout.Anchor.TOP))
+                .with(new DressNotes.Put(Layout.Group.REPS, "", Layout.Anchor.UPPER_RIGHT, FrameShape.TALL))
                 .withSound(new DressNotes.Sound(false, true, "bed.wav", "own recording", -21, false, true))
                 .withCover(new DressNotes.Cover(
                         "take-1", Time.ofSeconds(71.25), "Big Words", "small words", Layout.Anchor.TOP_RIGHT));
@@ -134,6 +136,6 @@ class DecisionsTest {
         assertThat(WorkoutJson.read(WorkoutJson.write(w))).isEqualTo(w);
         assertThat(w.withSheet(SHEET.replace("Ground Work", "Beds")).dressing().places())
                 .extracting(DressNotes.Put::scope)
-                .containsExactly("beds/squat/r1");
+                .containsExactly("beds/squat/r1", "");
     }
 }

@@ -7,6 +7,7 @@ import app.nosegay.desktop.series.SeriesScreen;
 import app.nosegay.desktop.shoot.ShootStage;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.LogbookFile;
+import app.nosegay.jobs.PublishVideo;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.workout.Programme;
@@ -81,7 +82,10 @@ final class Photographer {
             steps.add(new Step(() -> ((MatchStage) shell.stage("Match")).showPage(page), () -> true, picture));
         }
         steps.add(new Step(() -> pick("Dress", "#stretches", 6), () -> true, "dress"));
-        steps.add(new Step(() -> ((DressStage) shell.stage("Dress")).showPage("Style"), () -> true, "dress-style"));
+        steps.add(new Step(
+                () -> ((DressStage) shell.stage("Dress")).showPage("Style", PublishVideo.Shape.PORTRAIT),
+                () -> true,
+                "dress-style"));
         steps.add(new Step(() -> pick("Proof", "#plaits", 6), () -> true, "proof"));
         steps.add(new Step(() -> shell.go("Publish"), this::coverIsPainted, "publish"));
         steps.add(new Step(() -> pick("Library", "#moves", 4), () -> true, "library"));

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.dress.Box;
 import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Frame;
+import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import app.nosegay.jobs.DescriptionTemplate;
 import app.nosegay.plan.Finding;
@@ -154,6 +156,43 @@ class FinishWindowTest extends DrivenWindow {
         assertThat(programme().dressing().layout().areas().get(1).anchors().get(Layout.Group.CLOCK))
                 .isEqualTo(programme().workout().dressing().places().get(0).anchor());
         push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme().workout().dressing().places().isEmpty());
+    }
+
+    @Test
+    void thePreviewHasTheShapeOfWhatIsPublishedAndADragHoldsForIt() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        ListView<?> stretches = lookup("#stretches").queryListView();
+        interact(() -> stretches.getSelectionModel().select(1));
+        clickOn("#dress-tab-places");
+        ImageView picture = lookup("#finished-picture .image-view").queryAs(ImageView.class);
+        until(() -> picture.getImage() != null);
+        assertThat(picture.getImage().getWidth())
+                .isGreaterThan(picture.getImage().getHeight());
+        interact(
+                () -> lookup("#dress-shape").queryComboBox().getSelectionModel().select(2));
+        until(() -> picture.getImage().getHeight() > picture.getImage().getWidth());
+        Layout upright = programme()
+                .dressed(programme().cut(), Frame.portrait(programme().focus()))
+                .layout();
+        Box clock = upright.areas().get(1).boxes().get(Layout.Group.CLOCK);
+        Node pane = lookup("#drag-pane").query();
+        Bounds at = pane.localToScreen(pane.getBoundsInLocal());
+        double scale = Math.min(at.getWidth() / 720, at.getHeight() / 1280);
+        double left = at.getMinX() + (at.getWidth() - 720 * scale) / 2;
+        drag(left + (clock.x() + 60) * scale, at.getMinY() + (clock.y() + 60) * scale)
+                .moveTo(left + 150 * scale, at.getMinY() + 1100 * scale)
+                .drop();
+        until(() -> !programme().workout().dressing().places().isEmpty());
+        DressNotes.Put put = programme().workout().dressing().places().get(0);
+        assertThat(put)
+                .isEqualTo(new DressNotes.Put(Layout.Group.CLOCK, "", Layout.Anchor.BOTTOM_LEFT, FrameShape.TALL));
+        assertThat(programme().dressing().layout().areas().get(1).anchors().get(Layout.Group.CLOCK))
+                .isNotEqualTo(Layout.Anchor.BOTTOM_LEFT);
+        assertThat(lookup("#places .chip").queryAs(Button.class).getText())
+                .isEqualTo("timer: bottom left, everywhere, upright pictures  ×");
+        clickOn("#places .chip");
         until(() -> programme().workout().dressing().places().isEmpty());
     }
 

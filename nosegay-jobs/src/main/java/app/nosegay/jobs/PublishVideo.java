@@ -57,6 +57,10 @@ public final class PublishVideo {
         public String word() {
             return name().toLowerCase(Locale.ROOT).replace('_', '-');
         }
+
+        public String words() {
+            return word().replace('-', ' ');
+        }
     }
 
     /** How much time is spent on the encoding. */
@@ -105,28 +109,40 @@ public final class PublishVideo {
         double shrink = Math.min(1, LARGEST / (double) Math.max(video.shownWidth(), video.shownHeight()));
         int width = even(video.shownWidth() * shrink);
         int height = even(video.shownHeight() * shrink);
-        Reframing reframing = null;
-        Double focus = null;
-        if (choices.shape() != Shape.AS_FILMED) {
-            int side = Math.min(width, height);
-            width = choices.shape() == Shape.PORTRAIT ? even(side) : side;
-            height = choices.shape() == Shape.PORTRAIT ? even(side * 16 / 9.0) : side;
-            focus = programme.focus();
-            reframing = reframing(programme, focus);
-        }
+        Shaped shaped = shaped(programme, choices.shape(), width, height);
         return new Renderer.Job(
                 programme.cut(),
                 media.files(programme.workout()),
-                dressed ? dressing(programme, programme.cut(), width, height, focus) : null,
+                dressed ? shaped.dressing() : null,
                 new PiecePainter(programme.workout().dressing().style())::paint,
-                width,
-                height,
+                shaped.width(),
+                shaped.height(),
                 FrameRate.nearest(video.framesPerSecond()),
                 choices.quality().settings,
                 programme.timeline().sheet().header().title(),
                 programme.chapters(),
                 sound(programme, media, programme.cut()),
-                reframing);
+                shaped.reframing());
+    }
+
+    /**
+     * A programme in a shape of picture.
+     *
+     * @param width in pixels, as is {@code height}
+     * @param reframing what of the takes is seen; null for all
+     */
+    public record Shaped(int width, int height, Reframing reframing, Dressing dressing) {}
+
+    /** How {@code programme} is seen in that shape, made from takes shown in {@code width} × {@code height} pixels. */
+    public static Shaped shaped(Programme programme, Shape shape, int width, int height) {
+        if (shape == Shape.AS_FILMED) {
+            return new Shaped(width, height, null, dressing(programme, programme.cut(), width, height, null));
+        }
+        int side = even(Math.min(width, height));
+        int high = shape == Shape.PORTRAIT ? even(side * 16 / 9.0) : side;
+        double focus = programme.focus();
+        return new Shaped(
+                side, high, reframing(programme, focus), dressing(programme, programme.cut(), side, high, focus));
     }
 
     /** In every interval as much of the picture as whoever leads takes, standing or lying down. */

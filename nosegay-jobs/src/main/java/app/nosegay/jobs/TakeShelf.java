@@ -29,7 +29,7 @@ import java.util.stream.Stream;
  */
 public final class TakeShelf {
     /** Raise when reading changes, so that old entries are read again. */
-    private static final int FORMAT = 8;
+    private static final int FORMAT = 9;
 
     private TakeShelf() {}
 
@@ -123,6 +123,8 @@ public final class TakeShelf {
         out.writeInt(p == null ? 0 : p.cells());
         out.writeInt(p == null ? 0 : p.grey().length);
         out.write(p == null ? new byte[0] : p.grey());
+        out.writeInt(p == null ? 0 : p.tint().length);
+        out.write(p == null ? new byte[0] : p.tint());
     }
 
     private static void trace(DataOutputStream out, Trace trace) throws IOException {
@@ -152,7 +154,8 @@ public final class TakeShelf {
         double hz = in.readDouble();
         int cells = in.readInt();
         byte[] grey = in.readNBytes(in.readInt());
-        TakeEvidence.Poses poses = cells == 0 ? null : new TakeEvidence.Poses(hz, cells, grey);
+        byte[] tint = in.readNBytes(in.readInt());
+        TakeEvidence.Poses poses = cells == 0 ? null : new TakeEvidence.Poses(hz, cells, grey, tint);
         TakeEvidence evidence = new TakeEvidence(
                 id, movie.toString(), length, tones, beeps, loudness, motion, poses, List.of(), levels);
         return new TakeReader.Reading(MediaInput.probe(movie), evidence);

@@ -61,31 +61,23 @@ final class OverlayGraph implements AutoCloseable {
             turn += "scale=" + video.shownWidth() + ":" + video.shownHeight() + ":flags=bicubic,setsar=1,";
         }
         boolean same = turn.isEmpty() && first.width() == width && first.height() == height;
-        double fills = width / (double) height * video.shownHeight() / video.shownWidth();
-        if (crop != null && !same && crop.share() > fills) {
-            return String.format(
-                    Locale.ROOT,
-                    "%scrop=iw*%.4f:ih:max(0\\,min(iw-ow\\,iw*%.4f-ow/2)):0,scale=%d:-2:flags=bicubic,"
-                            + "pad=%d:%d:(ow-iw)/2:(oh-ih)/2:color=0x%06x,setsar=1,",
-                    turn,
-                    Math.min(1, crop.share()),
-                    crop.centre(),
-                    width,
-                    width,
-                    height,
-                    crop.bars() & 0xffffff);
-        }
         if (crop != null && !same) {
+            Crop.View view = crop.view(video.shownWidth(), video.shownHeight(), width, height);
+            String bars = view.shownHeight() == height
+                    ? ""
+                    : String.format(
+                            Locale.ROOT, "pad=%d:%d:0:(oh-ih)/2:color=0x%06x,", width, height, crop.bars() & 0xffffff);
             return String.format(
                     Locale.ROOT,
-                    "%sscale=%d:%d:force_original_aspect_ratio=increase:flags=bicubic,"
-                            + "crop=%d:%d:max(0\\,min(iw-ow\\,iw*%.4f-ow/2)):max(0\\,(ih-oh)/2),setsar=1,",
+                    "%scrop=%d:%d:%d:%d,scale=%d:%d:flags=bicubic,%ssetsar=1,",
                     turn,
+                    view.width(),
+                    view.height(),
+                    view.x(),
+                    view.y(),
                     width,
-                    height,
-                    width,
-                    height,
-                    crop.centre());
+                    view.shownHeight(),
+                    bars);
         }
         return same
                 ? "setsar=1,"

@@ -35,6 +35,7 @@ public final class TakeReader {
     private final SyncListener sync = new SyncListener(SOUND_HZ);
     private final BeepListener beeps = new BeepListener(SOUND_HZ);
     private final ByteArrayOutputStream poses = new ByteArrayOutputStream();
+    private final ByteArrayOutputStream tints = new ByteArrayOutputStream();
     private float[] loudness = new float[1024];
     private int loudnessCount;
     private double blockEnergy;
@@ -68,6 +69,7 @@ public final class TakeReader {
         try (MediaInput input = new MediaInput(file, true, true);
                 PictureScaler look = new PictureScaler(LOOK_WIDTH, LOOK_HEIGHT, AV_PIX_FMT_GRAY8, SWS_FAST_BILINEAR);
                 PictureScaler pose = pose(input.info().video());
+                TintReader tint = tint(input.info().video());
                 SoundConverter sound = new SoundConverter(SOUND_HZ, 1)) {
             MediaInfo info = input.info();
             proxy = small == null || info.video() == null ? null : proxy(small, info.video());
@@ -80,7 +82,7 @@ public final class TakeReader {
                 if (kind == MediaInput.Kind.AUDIO) {
                     hear(input, sound);
                 } else {
-                    see(input, look, pose);
+                    see(input, look, pose, tint);
                 }
                 if (frames++ % 25 == 0) {
                     progress.at(Math.min(1, input.time().seconds() / length));
@@ -110,6 +112,12 @@ public final class TakeReader {
         return video != null && video.isTurned()
                 ? new PictureScaler(POSE_HEIGHT, POSE_WIDTH, AV_PIX_FMT_GRAY8, SWS_AREA)
                 : new PictureScaler(POSE_WIDTH, POSE_HEIGHT, AV_PIX_FMT_GRAY8, SWS_AREA);
+    }
+
+    private static TintReader tint(MediaInfo.Video video) {
+        return video != null && video.isTurned()
+                ? new TintReader(POSE_HEIGHT, POSE_WIDTH, LOOK_WIDTH, LOOK_HEIGHT)
+                : new TintReader(POSE_WIDTH, POSE_HEIGHT, LOOK_WIDTH, LOOK_HEIGHT);
     }
 
     /** Without a proxy scrubbing is slower, no more: where it cannot be written the take is read all the same. */
@@ -189,7 +197,7 @@ public final class TakeReader {
         return count < values.length ? values : Arrays.copyOf(values, values.length * 2);
     }
 
-    private void see(MediaInput input, PictureScaler look, PictureScaler pose) {
+    private void see(MediaInput input, PictureScaler look, PictureScaler pose, TintReader tint) {
         double seconds = input.time().seconds();
         if (proxy != null) {
             try {
@@ -205,14 +213,19 @@ public final class TakeReader {
         byte[] now = bytes(grey, LOOK_WIDTH, LOOK_HEIGHT);
         float changed = lastLook == null ? 0 : change(lastLook, now);
         lastLook = now;
-        byte[] small = UprightPicture.turned(
-                bytes(pose.scale(grey), pose.width(), pose.height()), rotation, POSE_WIDTH, POSE_HEIGHT);
+        byte[] small = upright(pose.scale(grey));
+        byte[] red = upright(tint.of(input.frame()));
         int upTo = Math.max(motionCount + 1, (int) Math.floor(seconds * MOTION_HZ + 0.25) + 1);
         while (motionCount < upTo) {
             motion = roomy(motion, motionCount);
             motion[motionCount++] = changed;
             poses.write(small, 0, small.length);
+            tints.write(red, 0, red.length);
         }
+    }
+
+    private byte[] upright(AVFrame cells) {
+        return UprightPicture.turned(bytes(cells, cells.width(), cells.height()), rotation, POSE_WIDTH, POSE_HEIGHT);
     }
 
     /** 8-bit planar video has its brightness in plane 0, which can be read as a grey picture without touching colour. */
@@ -255,7 +268,7 @@ public final class TakeReader {
                 .toList();
         TakeEvidence.Poses small = motionCount == 0
                 ? null
-                : new TakeEvidence.Poses(MOTION_HZ, POSE_WIDTH * POSE_HEIGHT, poses.toByteArray());
+                : new TakeEvidence.Poses(MOTION_HZ, POSE_WIDTH * POSE_HEIGHT, poses.toByteArray(), tints.toByteArray());
         return new TakeEvidence(
                 id,
                 file.toString(),

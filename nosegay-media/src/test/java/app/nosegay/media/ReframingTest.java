@@ -12,6 +12,10 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -89,6 +93,60 @@ class ReframingTest {
             assertThat(isPaper(image, 90, 160)).isFalse();
             assertThat(isPaper(image, 90, 220)).isTrue();
         }
+    }
+
+    /** The mean difference of two pictures, 0 to 255; edges are scaled by another filter. */
+    private static double difference(BufferedImage a, BufferedImage b) {
+        long sum = 0;
+        for (int y = 0; y < a.getHeight(); y++) {
+            for (int x = 0; x < a.getWidth(); x++) {
+                Color p = new Color(a.getRGB(x, y));
+                Color q = new Color(b.getRGB(x, y));
+                sum += Math.abs(p.getRed() - q.getRed())
+                        + Math.abs(p.getGreen() - q.getGreen())
+                        + Math.abs(p.getBlue() - q.getBlue());
+            }
+        }
+        return sum / 3.0 / (a.getWidth() * a.getHeight());
+    }
+
+    @Test
+    void whatIsPreviewedIsWhatIsRendered() throws IOException {
+        Reframing views = new Reframing(List.of(
+                new Reframing.Step(Time.zero(), new Crop(0.4, 0, PAPER)),
+                new Reframing.Step(Time.ofSeconds(3), new Crop(0.6, 0.7, PAPER))));
+        Path out = render(views);
+        try (FramePicker rendered = new FramePicker(out);
+                FramePicker take = new FramePicker(folder.resolve("film.mp4"))) {
+            for (double second : new double[] {1, 2.5, 3.5, 5}) {
+                BufferedImage film = rendered.frameAt(Time.ofSeconds(second), WIDTH, HEIGHT);
+                BufferedImage whole = take.frameAt(Time.ofSeconds(second), 1280, 720);
+                BufferedImage preview = views.shaped(whole, WIDTH, HEIGHT, Time.ofSeconds(second));
+                BufferedImage elsewhere =
+                        Reframing.of(new Crop(0.6, 0.3, PAPER)).shaped(whole, WIDTH, HEIGHT, Time.ofSeconds(second));
+                assertThat(difference(preview, film)).as("at " + second).isLessThan(5);
+                assertThat(difference(elsewhere, film)).as("at " + second).isGreaterThan(5);
+            }
+        }
+    }
+
+    /** What is seen lies within the source and keeps its shape. */
+    @Property
+    void theViewIsPartOfTheSource(
+            @ForAll @IntRange(min = 100, max = 3840) int sourceWidth,
+            @ForAll @IntRange(min = 100, max = 2160) int sourceHeight,
+            @ForAll @DoubleRange(min = 0, max = 1) double centre,
+            @ForAll @DoubleRange(min = 0, max = 1.5) double share,
+            @ForAll boolean square) {
+        int height = square ? 720 : 1280;
+        Crop.View view = new Crop(centre, share, PAPER).view(sourceWidth, sourceHeight, 720, height);
+        assertThat(view.x()).isNotNegative();
+        assertThat(view.y()).isNotNegative();
+        assertThat(view.x() + view.width()).isLessThanOrEqualTo(sourceWidth);
+        assertThat(view.y() + view.height()).isLessThanOrEqualTo(sourceHeight);
+        assertThat(view.shownHeight()).isBetween(2, height);
+        double shape = view.width() / (double) view.height() / (720.0 / view.shownHeight());
+        assertThat(shape).isBetween(0.94, 1.06);
     }
 
     @Test

@@ -17,6 +17,8 @@ import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class TakeReaderTest {
     private static final FrameRate RATE = new FrameRate(30, 1);
@@ -178,5 +180,22 @@ class TakeReaderTest {
         assertThat(shown).isNotEmpty().isSorted();
         assertThat(shown.get(0)).isGreaterThanOrEqualTo(2.0);
         assertThat(shown.get(shown.size() - 1)).isLessThan(4.0);
+    }
+
+    /** Red and grey halves of the same brightness: only their colour tells them apart, in whatever way it is stored. */
+    @ParameterizedTest
+    @ValueSource(strings = {"yuv420p", "yuv422p", "yuv444p", "yuv420p10le"})
+    void howRedItIsIsReadFromEveryFormat(String pixels) throws IOException {
+        Path film = folder.resolve(pixels + ".mp4");
+        Ffmpeg.run(
+                "-f lavfi -i color=c=0x808080:s=320x180:r=30:d=1 -f lavfi -i color=c=0xE05050:s=160x180:r=30:d=1"
+                        + " -filter_complex [0][1]overlay=160:0,format=" + pixels + " -c:v libx264 $0",
+                film);
+        TakeEvidence.Poses poses =
+                TakeReader.read(film, "t", Progress.NONE).evidence().pose();
+        assertThat(poses.tint()).hasSameSizeAs(poses.grey());
+        int row = 5 * poses.cells() + 9 * TakeEvidence.Poses.WIDTH;
+        assertThat(poses.tint()[row + 4] & 255).isBetween(125, 131);
+        assertThat(poses.tint()[row + 28] & 255).isGreaterThan(160);
     }
 }

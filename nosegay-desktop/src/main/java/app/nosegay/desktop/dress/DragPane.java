@@ -101,7 +101,7 @@ final class DragPane extends Pane {
             return;
         }
         double best = Double.MAX_VALUE;
-        for (Layout.Anchor a : Layout.Anchor.values()) {
+        for (Layout.Anchor a : Layout.Anchor.of(frame())) {
             Box b = box(a, held);
             double distance = Math.hypot(b.x() + b.width() / 2 - unitsX(e), b.y() + b.height() / 2 - unitsY(e));
             if (distance < best) {
@@ -132,7 +132,7 @@ final class DragPane extends Pane {
             heat(g, area.stretch().heat());
         }
         if (held != null && over != null) {
-            for (Layout.Anchor a : Layout.Anchor.values()) {
+            for (Layout.Anchor a : Layout.Anchor.of(frame())) {
                 Box b = box(a, held);
                 g.setStroke(a == over ? Petals.WORK : Color.color(1, 1, 1, 0.75));
                 g.setLineWidth(a == over ? 3 : 1.2);

@@ -7,6 +7,7 @@ import app.nosegay.dress.Face;
 import app.nosegay.dress.Frame;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
+import app.nosegay.jobs.PublishVideo;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
@@ -22,10 +23,12 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Slider;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -47,6 +50,7 @@ public final class DressStage implements StageView {
     private final FinishedPicture picture;
     private final Slider slider = new Slider();
     private final Label at = new Label();
+    private final ComboBox<String> shape = new ComboBox<>();
     private final FlowPane pieces = new FlowPane(8, 6);
     private final Tabs pages = new Tabs("dress");
     private final StylePage styles;
@@ -66,19 +70,13 @@ public final class DressStage implements StageView {
 
     public DressStage(Session session) {
         this.session = session;
-        picture = new FinishedPicture(session);
+        picture = new FinishedPicture(session, this::redrawn);
         styles = new StylePage(session);
         ownStyle = new OwnStylePage(session);
         kinds = new PiecesPage(session);
         sound = new SoundPage(session);
-        places = new PlacesPage(session, () -> area() == null ? null : area().stretch(), this::showHeat);
-        drag = new DragPane(
-                () -> programme == null
-                        ? Frame.LANDSCAPE
-                        : picture.laidOut(programme).layout().frame(),
-                this::area,
-                () -> session.workout().dressing(),
-                (group, anchor) -> places.put(group, anchor));
+        places = new PlacesPage(session, () -> area() == null ? null : area().stretch(), this::frame, this::showHeat);
+        drag = new DragPane(this::frame, this::area, () -> session.workout().dressing(), places::put);
         stretches.setId("stretches");
         stretches.setCellFactory(list -> new StretchCell());
         stretches.setMinWidth(216);
@@ -115,7 +113,16 @@ public final class DressStage implements StageView {
         play.setOnAction(e -> togglePlay());
         HBox.setHgrow(slider, Priority.ALWAYS);
         at.setMinWidth(190);
-        HBox below = new HBox(12, play, slider, at);
+        for (PublishVideo.Shape s : PublishVideo.Shape.values()) {
+            shape.getItems().add(s.words());
+        }
+        shape.getSelectionModel().select(0);
+        shape.setId("dress-shape");
+        shape.setAccessibleText("Shape of the picture");
+        shape.setTooltip(new Tooltip(
+                "Look at the workout in the shape you will publish it in; pieces are placed for each by itself"));
+        shape.setOnAction(e -> reshape());
+        HBox below = new HBox(12, play, slider, at, shape);
         below.setAlignment(Pos.CENTER_LEFT);
         pieces.setId("pieces");
         pages.add("On screen", pieces);
@@ -187,9 +194,10 @@ public final class DressStage implements StageView {
         }
     }
 
-    /** Shows one of the pages under the picture: On screen, Style, Own style, Pieces, Places or Sound. */
-    public void showPage(String name) {
+    /** Shows one of the pages under a picture of that shape: On screen, Style, Own style, Pieces, Places or Sound. */
+    public void showPage(String name, PublishVideo.Shape as) {
         pages.show(name);
+        shape.getSelectionModel().select(as.ordinal());
     }
 
     @Override
@@ -212,6 +220,13 @@ public final class DressStage implements StageView {
         return stretch == null || programme == null
                 ? null
                 : picture.laidOut(programme).layout().at(stretch.span().start()).orElse(null);
+    }
+
+    /** The picture as it is looked at. */
+    private Frame frame() {
+        return programme == null
+                ? Frame.LANDSCAPE
+                : picture.laidOut(programme).layout().frame();
     }
 
     private void showHeat() {
@@ -291,6 +306,21 @@ public final class DressStage implements StageView {
         return face instanceof Face.Tempo
                 ? "tempo guide"
                 : face instanceof Face.Caption ? "caption" : face instanceof Face.Progress ? "progress" : "rep counter";
+    }
+
+    private void reshape() {
+        boolean playing = picture.isPlaying();
+        picture.stop();
+        picture.setShape(PublishVideo.Shape.values()[shape.getSelectionModel().getSelectedIndex()]);
+        if (playing) {
+            togglePlay();
+        } else {
+            draw();
+        }
+    }
+
+    private void redrawn() {
+        drag.redraw();
     }
 
     private void scrubbed() {

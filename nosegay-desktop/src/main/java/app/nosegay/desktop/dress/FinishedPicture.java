@@ -3,7 +3,6 @@ package app.nosegay.desktop.dress;
 import app.nosegay.desktop.Pictures;
 import app.nosegay.desktop.Session;
 import app.nosegay.dress.Dressing;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.SoundPlan;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.match.Cut;
@@ -30,15 +29,24 @@ final class FinishedPicture {
     private static final int PLAYED_HEIGHT = 540;
 
     private final Session session;
+    private final Runnable shown;
     private final ImageView view = new ImageView();
     private final Scrubber frames;
     private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
     private CutPlayback playing;
+    private PublishVideo.Shape shape = PublishVideo.Shape.AS_FILMED;
     private Programme shapedFor;
-    private Dressing shaped;
+    private PublishVideo.Shape shapedAs;
+    private PublishVideo.Shaped shaped;
+    private int fromWidth;
+    private int fromHeight;
 
-    FinishedPicture(Session session) {
+    /**
+     * @param shown told on the interface thread when a standing picture is there: where its pieces lie is known from then on
+     */
+    FinishedPicture(Session session, Runnable shown) {
         this.session = session;
+        this.shown = shown;
         this.frames = new Scrubber(
                 "dress-frames",
                 f -> session.media().proxy(f),
@@ -54,9 +62,14 @@ final class FinishedPicture {
         return playing != null;
     }
 
+    /** From now on pictures have that shape. */
+    synchronized void setShape(PublishVideo.Shape wanted) {
+        shape = wanted;
+    }
+
     /** The dressing of {@code programme} as it was last shown: for the shape of its pictures. */
     synchronized Dressing laidOut(Programme programme) {
-        return shapedFor == programme ? shaped : programme.dressing();
+        return shapedFor == programme && shapedAs == shape ? shaped.dressing() : programme.dressing();
     }
 
     /** Shows the programme at {@code time}; of several wishes in a row only the last is granted. */
@@ -65,8 +78,11 @@ final class FinishedPicture {
         Path file = session.media().files(of.workout()).get(clip.take());
         if (file != null) {
             frames.show(file, clip.sourceAt(time), STILL_WIDTH, STILL_HEIGHT, image -> {
-                dress(image, of, time);
-                Platform.runLater(() -> view.setImage(Pictures.toFx(image)));
+                BufferedImage dressed = dressed(image, of, time);
+                Platform.runLater(() -> {
+                    view.setImage(Pictures.toFx(dressed));
+                    shown.run();
+                });
             });
         }
     }
@@ -92,8 +108,7 @@ final class FinishedPicture {
                 new CutPlayback.Screen() {
                     @Override
                     public void show(BufferedImage image, Time<Axis.Cut> time) {
-                        dress(image, of, time);
-                        if (newest.getAndSet(image) == null) {
+                        if (newest.getAndSet(dressed(image, of, time)) == null) {
                             Platform.runLater(() -> {
                                 BufferedImage latest = newest.getAndSet(null);
                                 if (latest != null && playing == mine[0]) {
@@ -125,27 +140,30 @@ final class FinishedPicture {
         newest.set(null);
     }
 
-    /** The dressing for pictures of that shape: takes need not be 16 : 9. Used from several threads. */
-    private synchronized Dressing dressing(Programme of, int width, int height) {
-        Frame frame = Frame.of(width, height);
-        Frame usual = of.dressing().layout().frame();
-        if (Math.abs(frame.width() - usual.width()) < 4 && Math.abs(frame.height() - usual.height()) < 4) {
-            shaped = of.dressing();
-        } else if (shapedFor != of || !shaped.layout().frame().equals(frame)) {
-            shaped = of.dressed(of.cut(), frame);
+    /** The programme in the chosen shape, from pictures of that size: takes need not be 16 : 9. Used from several threads. */
+    private synchronized PublishVideo.Shaped shaped(Programme of, int width, int height) {
+        PublishVideo.Shaped now = shaped;
+        boolean same = shapedFor == of && shapedAs == shape && fromWidth == width && fromHeight == height;
+        if (!same) {
+            now = PublishVideo.shaped(of, shape, width, height);
+            shaped = now;
+            shapedFor = of;
+            shapedAs = shape;
+            fromWidth = width;
+            fromHeight = height;
         }
-        shapedFor = of;
-        return shaped;
+        return now;
     }
 
-    private void dress(BufferedImage image, Programme programme, Time<Axis.Cut> time) {
-        Graphics2D g = image.createGraphics();
+    /** The pieces drawn on {@code image}, or on what stays of it in the chosen shape. */
+    private BufferedImage dressed(BufferedImage image, Programme programme, Time<Axis.Cut> time) {
+        PublishVideo.Shaped as = shaped(programme, image.getWidth(), image.getHeight());
+        BufferedImage picture =
+                as.reframing() == null ? image : as.reframing().shaped(image, as.width(), as.height(), time);
+        Graphics2D g = picture.createGraphics();
         new PiecePainter(programme.dressing().notes().style())
-                .draw(
-                        dressing(programme, image.getWidth(), image.getHeight()).shown(time),
-                        g,
-                        image.getWidth(),
-                        image.getHeight());
+                .draw(as.dressing().shown(time), g, picture.getWidth(), picture.getHeight());
         g.dispose();
+        return picture;
     }
 }

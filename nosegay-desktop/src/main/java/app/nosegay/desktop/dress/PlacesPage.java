@@ -2,6 +2,8 @@ package app.nosegay.desktop.dress;
 
 import app.nosegay.desktop.Session;
 import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Frame;
+import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
@@ -22,6 +24,7 @@ final class PlacesPage {
 
     private final Session session;
     private final Supplier<Layout.Stretch> here;
+    private final Supplier<Frame> frame;
     private final ComboBox<String> scope = new ComboBox<>();
     private final CheckBox heat = new CheckBox("Show where people are");
     private final FlowPane put = new FlowPane(8, 6);
@@ -29,11 +32,13 @@ final class PlacesPage {
 
     /**
      * @param here the interval being looked at, or null
+     * @param frame the picture it is looked at in
      * @param onHeat called when the heat is to be shown or hidden
      */
-    PlacesPage(Session session, Supplier<Layout.Stretch> here, Runnable onHeat) {
+    PlacesPage(Session session, Supplier<Layout.Stretch> here, Supplier<Frame> frame, Runnable onHeat) {
         this.session = session;
         this.here = here;
+        this.frame = frame;
         scope.getItems().setAll(WORKOUT, BLOCK, INTERVAL);
         scope.getSelectionModel().select(0);
         scope.setId("place-scope");
@@ -59,13 +64,13 @@ final class PlacesPage {
     void show(DressNotes notes) {
         put.getChildren().clear();
         for (DressNotes.Put p : notes.places()) {
-            String where = p.scope().isEmpty() ? "everywhere" : "in " + p.scope();
+            String where = (p.scope().isEmpty() ? "everywhere" : "in " + p.scope())
+                    + (p.shape() == null ? "" : ", " + p.shape().words() + " pictures");
             Button chip = new Button(p.group().words() + ": " + p.anchor().words() + ", " + where + "  ×");
             chip.getStyleClass().add("chip");
             chip.setAccessibleText("Let the " + p.group().words() + " find its own place again");
             chip.setOnAction(e -> session.apply(
-                    "free the " + p.group().words(),
-                    session.workout().withDressing(notes.withoutPut(p.group(), p.scope()))));
+                    "free the " + p.group().words(), session.workout().withDressing(notes.without(p))));
             put.getChildren().add(chip);
         }
     }
@@ -79,6 +84,8 @@ final class PlacesPage {
         session.apply(
                 "put the " + group.words() + " at the " + anchor.words(),
                 session.workout()
-                        .withDressing(session.workout().dressing().with(new DressNotes.Put(group, id, anchor))));
+                        .withDressing(session.workout()
+                                .dressing()
+                                .with(new DressNotes.Put(group, id, anchor, FrameShape.of(frame.get())))));
     }
 }

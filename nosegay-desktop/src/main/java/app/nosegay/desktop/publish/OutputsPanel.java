@@ -60,7 +60,7 @@ final class OutputsPanel {
         write.disableProperty().bind(session.jobs().name().isNotEmpty());
         Button choose = Buttons.quiet("Another folder …", this::chooseFolder);
         for (PublishVideo.Shape s : PublishVideo.Shape.values()) {
-            shape.getItems().add(s.word().replace('-', ' '));
+            shape.getItems().add(s.words());
         }
         for (PublishVideo.Quality q : PublishVideo.Quality.values()) {
             quality.getItems().add(q.word());
