@@ -29,6 +29,9 @@ final class CallMeaning {
     private static final Pattern OF_ROUNDS = Pattern.compile(
             "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
 
+    private static final Pattern IS_OVER = Pattern.compile(
+            "^ (?:is |are )?(?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank))\\b");
+
     /** Two calls that say the same within this many seconds are one. */
     private static final double SAME_CALL = 3;
     /** Words of starting said sooner after the start, in seconds, are still of it. */
@@ -38,7 +41,7 @@ final class CallMeaning {
             Pattern.compile("begin|start|ready|set go|off (?:we|you) go|away we go|go time");
     /** Words that lead on to something new, whatever goes on. */
     private static final Pattern MOVES_ON = Pattern.compile(
-            "^(?:on to|onto|now (?:we have|its)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time)");
+            "^(?:on to|onto|now (?:we have|its|into)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time)");
     /** A move's name this soon behind its number, in seconds, belongs to it. */
     private static final double AT_ONCE = 4;
 
@@ -48,7 +51,10 @@ final class CallMeaning {
     private static final int SHORTEST_PLANNED = 20;
 
     private static final Pattern TO_RECOVER = Pattern.compile("\\b(?:to recover|to rest|to breathe|rest here)\\b");
-    private static final Pattern OF_REST = Pattern.compile("\\b(?:rest|break|between|recover|off|no rest)\\b");
+    private static final Pattern OF_REST = Pattern.compile(
+            "\\b(?:rest|break|between|recover|off|no rest|change ?over|to change|transition|to set up|to get ready)\\b");
+    /** What the workout holds is told within this of "let's get into it", in seconds: work has not begun then. */
+    private static final double WELCOME = 12;
     /** Work begins within this of the first move's being brought up, in seconds. */
     private static final double LONGEST_TALK = 40;
 
@@ -85,15 +91,16 @@ final class CallMeaning {
             } else if (f.rule() == null) {
                 if (IMPERATIVE.matcher(text.substring(f.from(), f.to())).matches()
                         && !heard.isWorking(f)
-                        && heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)) {
+                        && (heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
+                                || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))) {
                     start(new CallReader.Found(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
                     continue;
                 }
                 boolean free = !heard.isWorking(f)
                         || heard.isCounted(f)
+                        || heard.saidWithin(CallKind.LAST_REP, AT_ONCE, f)
                         || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
-                        || heard.saidWithin(CallKind.COUNT_IN, AT_ONCE, f)
-                                && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
+                        || isJustStarted(f) && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
                         || MOVES_ON.matcher(text.substring(f.from(), f.to())).find();
                 boolean ends = heard.isWorking(f) && heard.isForetold(f.from() + 1);
                 boolean again = heard.saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)
@@ -142,17 +149,23 @@ final class CallMeaning {
         }
     }
 
+    /** Whether work may begin with the end of {@code f}. */
+    static boolean maybeACountIn(CallReader.Found f) {
+        return f.run() != null && f.run().isDown() && f.run().first() <= CountMeaning.MOST_SECONDS_COUNTED;
+    }
+
     private void rule(CallReader.Found f) {
         switch (f.rule().kind()) {
             case START -> {
-                if (soonAfterwards(f).stream()
-                        .noneMatch(n -> n.run() != null && n.run().isDown())) {
+                if (soonAfterwards(f).stream().noneMatch(CallMeaning::maybeACountIn)) {
                     start(f);
                 }
             }
             case REST -> {
                 boolean left = f.value() != null && !heard.isWorking(f);
-                if (left) {
+                if (left && !heard.hasStarted()) {
+                    heard.add(call(CallKind.TOTAL, f, "rest-seconds"));
+                } else if (left) {
                     say(CallKind.SECONDS_LEFT, f);
                 } else {
                     rest(f);
@@ -186,6 +199,8 @@ final class CallMeaning {
                     say(CallKind.ROUNDS_LEFT, f);
                 } else if (heard.isWorking(f)) {
                     say(CallKind.REPS_LEFT, f);
+                } else if (heard.hasStarted() && heard.isTimed()) {
+                    say(CallKind.ROUNDS_LEFT, f);
                 }
             }
             case SECONDS_LEFT -> {
@@ -207,15 +222,26 @@ final class CallMeaning {
                 }
             }
             case TOTAL -> {
+                String words = text.substring(f.from(), f.to());
                 if ("rest-seconds".equals(f.rule().of())
                         && heard.isAtRestSince(f)
-                        && TO_RECOVER.matcher(text.substring(f.from(), f.to())).find()) {
+                        && (TO_RECOVER.matcher(words).find()
+                                || A_MINUTE.matcher(words).find())) {
                     heard.add(call(CallKind.SECONDS_LEFT, f, null));
                 } else {
                     once(f);
                 }
             }
-            case LAST_REP, ORDINAL -> once(f);
+            case ORDINAL -> {
+                once(f);
+                if (IS_OVER.matcher(speech.soonAfter(f.to())).find()
+                        && NAMES_ROUNDS
+                                .matcher(text.substring(f.from(), f.to()))
+                                .find()) {
+                    heard.rest(f);
+                }
+            }
+            case LAST_REP -> once(f);
             case SWITCH_SIDE -> {
                 say(CallKind.SWITCH_SIDE, f);
                 heard.goOn(f);
@@ -229,7 +255,8 @@ final class CallMeaning {
         boolean rest = OF_REST.matcher(around(f)).find() && heard.isTotalSaid("work-seconds");
         return !heard.hasStarted()
                 && (f.value() >= SHORTEST_PLANNED || rest)
-                && !heard.saidWithin(CallKind.NEXT_UP, LONGEST_TALK, f);
+                && (!heard.saidWithin(CallKind.NEXT_UP, LONGEST_TALK, f)
+                        || text.startsWith("for ", f.from()) && heard.last(CallKind.TOTAL) != null);
     }
 
     private String around(CallReader.Found f) {
@@ -249,6 +276,14 @@ final class CallMeaning {
         if (!again && !late) {
             say(f.rule().kind(), f);
         }
+    }
+
+    /** Whether what the workout holds is told soon after {@code f}. */
+    private boolean isBeforeThePlan(CallReader.Found f) {
+        Time<Axis.Take> end = speech.end(f.to() - 1);
+        return found.subList(found.indexOf(f), found.size()).stream()
+                .takeWhile(n -> speech.start(n.from()).since(end).seconds() < WELCOME)
+                .anyMatch(n -> n.kind() == CallKind.TOTAL);
     }
 
     /** Whether "the second" is a move's place and not a round's. */
@@ -271,6 +306,7 @@ final class CallMeaning {
         boolean reps = NAMES_A_MOVE.matcher(words).find()
                 || OF_THESE.matcher(speech.soonAfter(f.to())).find()
                 || words.contains("rep")
+                || words.contains("like that")
                 || words.contains("side")
                 || words.contains("each")
                 || words.contains("leg");
@@ -282,7 +318,8 @@ final class CallMeaning {
                         && r.from() >= f.to()
                         && speech.start(r.from()).since(speech.end(f.to() - 1)).seconds() < f.value() + 1);
         boolean tens = f.value() >= 10 && f.value() % 5 == 0 || f.value() == 5 && heard.isBySeconds();
-        boolean seconds = !reps && (tens || f.value() == 5 && countedDown);
+        boolean seconds = !reps
+                && (tens || f.value() == 5 && countedDown || heard.isBySeconds() && heard.isToTheEnd(f.value(), f));
         CallKind kind = seconds ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT;
         Call last = heard.last(kind);
         boolean again = last != null
@@ -295,11 +332,17 @@ final class CallMeaning {
 
     private void start(CallReader.Found f) {
         boolean opening = !heard.hasStarted()
-                && soonAfterwards(f).stream()
-                        .filter(n -> n.kind() == CallKind.ORDINAL || n.kind() == CallKind.NEXT_UP)
-                        .anyMatch(n -> !n.rule().onlyExpected());
+                && (soonAfterwards(f).stream()
+                                .filter(n -> n.kind() == CallKind.ORDINAL || n.kind() == CallKind.NEXT_UP)
+                                .anyMatch(n -> !n.rule().onlyExpected())
+                        || heard.last(CallKind.NEXT_UP) == null && isBeforeThePlan(f));
         Call left = heard.last(CallKind.SECONDS_LEFT);
+        boolean now = f.rule().onlyExpected() || text.startsWith(" now", f.to() - 4);
+        boolean ofTheMove = now
+                && heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
+                && heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.NEXT_UP);
         boolean resting = !heard.isWorking(f)
+                && !ofTheMove
                 && left != null
                 && left.value() > SHORTEST_REST
                 && heard.saidWithin(CallKind.SECONDS_LEFT, AT_ONCE, f);
@@ -310,6 +353,7 @@ final class CallMeaning {
         boolean startedAlready = heard.isWorking(f)
                 && heard.hasStarted()
                 && !heard.isPreviewed()
+                && !heard.isSwitchedOver(f)
                 && !(heard.sinceStart(f) > CHEERED_WITHIN
                         && BEGINS.matcher(text.substring(f.from(), f.to())).find());
         if (!counted && !startedAlready && !heard.saidWithin(CallKind.START, 5, f)) {
@@ -372,10 +416,15 @@ final class CallMeaning {
                         && CallReader.OF_A_MOVE
                                 .matcher(text.substring(f.from(), f.to()))
                                 .find();
-        if (brings) {
+        if (brings && !isJustStarted(f)) {
             heard.preview();
         }
         heard.add(call(kind, f, of(f)));
+    }
+
+    /** Whether work began in the same breath: a move named then is the one that is done. */
+    private boolean isJustStarted(CallReader.Found f) {
+        return heard.saidWithin(CallKind.COUNT_IN, AT_ONCE, f) || heard.saidWithin(CallKind.START, AT_ONCE, f);
     }
 
     private Call call(CallKind kind, CallReader.Found f, String of) {

@@ -44,7 +44,7 @@ final class CallPatterns {
                     CallKind.PROMISE,
                     null,
                     null,
-                    "(?:theres|there is|there ~will be|(?:you|we) ~will (?:see|have|find|hear)|we have|i have|i got|i have got) (?:a|the|your|an|my) (?:\\w+ )?(?:timer|clock|countdown|beep|bell|buzzer)\\b(?: [a-z0-9]+){0,6}"),
+                    "(?:theres|there is|there ~will be|(?:you|we) ~will (?:see|have|find|hear)|we have|i have|i got|i have got) (?:a|the|your|an|my) (?:\\w+ )?(?:timer|clock|countdown|beep|bell|buzzer)\\b(?! (?:is |all |already )*(?:set|ready|going|running|here))(?: [a-z0-9]+){0,6}"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -75,6 +75,11 @@ final class CallPatterns {
                     null,
                     null,
                     "i (?:~will )(?:also )?(?:show|demonstrate|offer)\\b(?: [a-z0-9]+){0,9}"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "at the (?:very )?end (?:of (?:this|it|the (?:set|round|minute)) )?(?:we|i) (?:~will )(?:hold|pulse|add|do|stay|show|give|slow|speed|finish)\\b(?: [a-z0-9]+){0,6}"),
             // Half of something larger than the interval, before its parts are taken for something else.
             rule(
                     CallKind.HALF_WAY,
@@ -141,7 +146,7 @@ final class CallPatterns {
                     CallKind.REST,
                     null,
                     null,
-                    "(?:(?:and|okay|now|lets|you can) )*take (?:a |about |around |another |your )?(?:(\\d+) seconds?|(10|15|20|30|45|60)(?= (?:[.,]|here|off|to|of|now)))(?: (?:here|off|of rest|rest|now|to (?:breathe|rest|recover)))?(?! (?:steps?|minutes?|to \\d|seconds?|of|reps?|big|deep|breaths?|more|weights?|dumbbells?|each|per|between|on))|(?:and |okay )?set (?:it|them|those) down(?! (?:if|when))|(?:and )?thats (?:(?:your|the|our) )?time(?! (?:to|for|of))|(?:and|now|okay) we rest(?! (?:when|if))|(?:(?:and|okay|now) )+stop(?! (?:if|when|at|the|your|you|it|for|in|on|short|any|me|doing|by|whenever|before|there|right|and))|(?:(?:and|okay|now|so) )*have (?:a|your) (?:quick |little |short |nice |well earned |bit of a )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:(?:and|okay) )*(?:we are|you are|thats us|thats) (?:all )?(?:done with (?:~round|~move|that|this|it)(?: \\d)?|(?:all )?finished)(?! (?:with|the|our|that|in))|(?<=[.,] |down |okay |good |nice )rest(?! (?:your|the|on|it|them|days?|periods?|in between|between|as|when|if|whenever|is|of|or|assured|for (?:\\d+|a|as|a few|some|one) breaths?|for as|here if|here when))|(?<=[.,] )stop(?= (?:[.,]|put|there|right|now|good|nice|well|everyone|guys|okay|shake|take|thats))"),
+                    "(?:(?:and|okay|now|lets|you can) )*take (?:a |about |around |another |your )?(?:(\\d+) seconds?|(10|15|20|30|45|60)(?= (?:[.,]|here|off|to|of|now)))(?: (?:here|off|of rest|rest|now|to (?:breathe|rest|recover)))?(?! (?:if|steps?|minutes?|to \\d|seconds?|of|reps?|big|deep|breaths?|more|weights?|dumbbells?|each|per|between|on))|(?:and |okay )?set (?:it|them|those) down(?! (?:if|when))|(?:and )?thats (?:(?:your|the|our) )?time(?! (?:to|for|of))|(?:and|now|okay) we rest(?! (?:when|if))|(?:(?:and|okay|now) )+stop(?! (?:if|when|at|the|your|you|it|for|in|on|short|any|me|doing|by|whenever|before|there|right|and))|(?:(?:and|okay|now|so) )*have (?:a|your) (?:quick |little |short |nice |well earned |bit of a )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:(?:and|okay) )*(?:we are|you are|thats us|thats) (?:all )?(?:done with (?:~round|~move|that|this|it)(?: \\d)?|(?:all )?finished)(?! (?:with|the|our|that|in))|(?<=[.,] |down |okay |good |nice )rest(?! (?:your|the|on|it|them|days?|periods?|in between|between|as|when|if|whenever|is|of|or|assured|for (?:\\d+|a|as|a few|some|one) breaths?|for as|here if|here when))|(?<=[.,] )(?<!(?:hurts?|pain|wrong|dizzy|dizziness|breath) , )stop(?= (?:[.,]|put|there|right|now|good|nice|well|everyone|guys|okay|shake|take|thats))"),
             rule(
                     CallKind.START,
                     null,
@@ -157,6 +162,7 @@ final class CallPatterns {
                     null,
                     null,
                     "(?:(?:you|we) have (?:got )?(?:about |just |only )?)(10|15|20|30|45)(?= [.,])"),
+            never("(?:till|until|before|after) (?:the|our|your) (?:next|last|final|second|third) ~round"),
             // Counts of rounds before those of reps: they are longer.
             rule(
                     CallKind.ROUNDS_LEFT,
@@ -192,7 +198,7 @@ final class CallPatterns {
                     CallKind.ORDINAL,
                     null,
                     null,
-                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times|exercises|moves|movements|of|each))(?: (?:out )?of \\d+)?"),
+                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with |get )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times|exercises|moves|movements|of|each))(?: (?:out )?of \\d+)?"),
             never(
                     "(?:when|until|till|before|once|after) (?:the |your |that )?(?:times|time is) up|(?:did|took|lasted|was|were) \\d+ (?:\\w+)"),
             // Figures of the plan.
@@ -206,6 +212,16 @@ final class CallPatterns {
                     "minutes",
                     null,
                     "(?:a |about |around |just |only |in |for |under |in just )*(\\d+)(?: (?:to|or) (\\d+))? minutes?(?: (?:long )?(?:full body |total body |upper body |lower body |home |strength |dumbbell |core |beginner |bodyweight |kettlebell |band )*(?:workout|session|video|class|routine|circuit|long|strength|of))?(?! (?:left|to go|remaining|rest|break|more|plank|hold|in|on|off|each|per))"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    null,
+                    "(?:hold|holding|stay|squeeze)(?: (?:it|this|that|here|there|up|at|the|top|bottom|still)){0,3} for (?:the |another |about )*(\\d{2}|[5-9])(?: more)? seconds?(?! (?:each|per|at|on|every))"),
+            rule(
+                    CallKind.TOTAL,
+                    "rest-seconds",
+                    60,
+                    "(?:(?:with|and|get|have|take) )*(?:a|1) (?:full )?minute (?:of )?(?:rest )?(?:between|in between)(?: (?:sets|rounds|each set|circuits))?"),
             never(
                     "(?:the|these|those|both) 2 ~move|show(?:ing)? you (?:the|your|our|what is|whats) next(?: (?:1|~move))?|couple (?:more )?times"),
             never("\\d+ (?:sets?|pairs?) of (?:\\w+ )?(?:dumbbells?|weights?|bands?|kettlebells?|hand weights?)"),
@@ -246,7 +262,11 @@ final class CallPatterns {
                     "rounds",
                     null,
                     "(?:go|going|work|working|run|running|get) (?:through|round|around) (?:it|this|that|everything|the circuit|the whole thing|them|all of (?:it|them|this|that))(?: all)? (\\d+)(?: (?:to|or) (\\d+))? times"),
-            rule(CallKind.TOTAL, "rest-seconds", null, "resting (?:for )?(\\d+)(?: seconds?)?"),
+            rule(
+                    CallKind.TOTAL,
+                    "rest-seconds",
+                    null,
+                    "resting (?:for )?(\\d+)(?: seconds?)?|(?:then|and) (?:we|you) rest (?:for )?(\\d+)(?: seconds?)?|(?:we|you) rest (?:for )?(\\d+) seconds? (?:and|between|after|in between)"),
             rule(
                     CallKind.TOTAL,
                     "rest-seconds",
@@ -308,13 +328,13 @@ final class CallPatterns {
             never("(?:1|\\d+) more (?:(?:deep|big|slow|nice|full|long) )*(?:breaths?|inhales?|exhales?|things?|sips?)"),
             never("(?:make|like|as|than|if) (?:the|your|that|its the|its your) (?:last|final) (?:1|rep)"),
             never(
-                    "(?:in|during|left in|into|out of) (?:the|your|this|our) rest|(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|(?<!and )rest (?:your|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|no rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
+                    "(?:in|during|left in|into|out of) (?:the|your|this|our) rest|(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|(?<!and )rest (?:your(?! (?:legs?|arms?) [.,])|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|(?:no|without|zero|minimal) (?:\\w+ )?rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
             never(
                     "well done|almost done|nearly done|(?:when|once|after|until|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
             never(
                     "(?:(?:feel free to|can always|free to|need to|want to|have to) )?(?:take|grab) (?:a|your|another|any) (?:quick |little |short |longer )*(?:rest|break|breather|pause)s? (?:here )?(?:if|when|whenever|as|any ?time|at any|where|wherever|in between whenever)|(?:feel free to|can always|free to|need to|want to|have to) (?:take|grab) (?:a|your|another|any) (?:quick |little |short |longer )*(?:rest|break|breather|pause)"),
             never(
-                    "(?:do not|never|not|non|no|without|cannot|can|will|to|before (?:you|we)|you|we|should|must|would) stop(?! (?:there|here|now))|stop (?:if|when|at|the|your|you|it|and rest if|for|in|on|short|any)|(?:if|when|whenever) (?:you|something|it) (?:need|have|want|hurts)s? (?:to )?stop"),
+                    "(?:do not|never|not|non|no|without|cannot|can|will|to|before (?:you|we)|you|we|should|must|would) stop(?! (?:there|here|now))|stop (?:if|when|at|the|your|you|it|and rest if|for|in|on|short|any)|(?:if|when|whenever) (?:you|something|it|anything|that|this) (?:need|have|want|hurt|feel)s? (?:to |wrong |pain |off |sharp )*(?:, )?(?:please |then |just )*stop"),
             never(
                     "(?:keep|keeps|kept) (?:it |on |them |that )?going|(?:there|here) you go|go ahead|ready to go|ways? to go(?= [.,])|(?:good|great|rearing|nice) to go|(?:to|we|you|they|can|could|and|i|will|not|let it|never|as|should|that|would|do|might|may|want to|going to) go (?:all|back|down|up|as|into|in|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|straight|forward|at|out|with|hard|harder|past|further|beyond|any|around|(?:right|left)(?! (?:arm|leg|side|hand|foot))|again|slightly|side|from)|go (?:back|down|up|as|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|forward|at|out|with|hard|harder|past|further|beyond|any|around|slightly|side|from|all|get|grab|straight)"),
             never(
@@ -335,6 +355,13 @@ final class CallPatterns {
                     null,
                     null,
                     "(?:(?:last|final|just|only|another|in|about|got|we have|you have|have|you got|for|under|less than|down to|thats|and|around|the|your|our|we are down to|hold for|hold for another|for another) )*(\\d+)(?: more| last| final)? seconds?(?: (?:~more|here|guys|everyone|team|until|till|warning|out))?(?! (?:of|on|off|each|per|rest|break|work|between|recovery|hold|pause|in\\b|down|round|set|exercise|side|move))"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    60,
+                    "(?<=[.,] )(?:a|1) (?:full |whole )?minute (?:break|rest|off)(?= [.,])"),
+            rule(CallKind.SECONDS_LEFT, null, 60, "(?<=(?:timer|clock) )(?:for|to|on|at) (?:a|1) (?:full )?minute"),
+            rule(CallKind.SECONDS_LEFT, null, null, "(?<=(?:timer|clock) )(?:for|to|on|at) (\\d{2}) seconds?"),
             rule(
                     CallKind.SECONDS_LEFT,
                     null,
@@ -419,12 +446,12 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|coming up(?: next)?|(?<=[.,] )next(?= ,)|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
+                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|coming up(?: next)?|(?<=[.,] )next(?= [.,])|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
             rule(
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 

@@ -36,6 +36,9 @@ public final class CallReader {
     /** What moves are called that no library knows: the last word, with one or two before it. */
     static final String MOVE_WORDS =
             "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|toe touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|leg lifts?|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?)";
+    /** How one gets into a move, before its name. */
+    private static final String GETS_INTO =
+            "(?:(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set)(?: (?!(?:to|into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)){0,4} (?:to|into))";
     /** Fewer seconds than this are of a hold or a tempo, not of the plan. */
     private static final int SHORTEST_INTERVAL = 5;
     /** No workout has more moves or rounds than this. */
@@ -245,6 +248,7 @@ public final class CallReader {
                         "(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
                                 + " (?:(?:is|are|is coming|coming|come) (?:up )?(?:next|first)|first(?= (?:[.,]|get|grab|we|so|lie|feet|hands))|coming (?:up|at you|in)|up next)(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then) )*" + name + " next(?= )"),
+                Pattern.compile("(?<= )" + GETS_INTO + " (?:(?:a|an|some|our|the|your) )*" + name + "(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*" + name
                         + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in)\\b)"));
         for (Pattern pattern : ways) {

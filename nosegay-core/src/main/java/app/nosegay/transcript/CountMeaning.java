@@ -21,16 +21,18 @@ final class CountMeaning {
             "(?:start|starting|begin|beginning|ready|set|go|here we go|count you in)[ .,]* (?:and )?in $");
     /** What ends a set, and not only a hold within it. */
     private static final Pattern ENDS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|time|switch|swap|change|other side|relax|take a)\\b");
+            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|time|switch|swap|change|other side|relax|take a|lower (?:it|them|that|everything|all|down|your|the))\\b");
 
     private static final Pattern TEMPO_BEFORE =
             Pattern.compile("(?:down|up|lower|lift|slow|slowly|lowering|out|in|count of)[ .,]*$");
     /** A count from above this is of reps unless it goes by the second. */
-    private static final int MOST_SECONDS_COUNTED = 10;
+    static final int MOST_SECONDS_COUNTED = 10;
 
     static final double A_SECOND_EACH = 1.7;
     /** "Three counts down": what is counted then is the tempo. */
     private static final Pattern COUNTS_BEFORE = Pattern.compile("\\d counts? (?:down|up|in|out|to \\w+)[ .,]*$");
+    /** The parts of one repetition are counted faster than this, in seconds each. */
+    private static final double SLOWEST_TEMPO = 2.2;
     /** So few numbers may be a tempo. */
     private static final int SHORT = 4;
     /** A count begun again so soon, in seconds, is the same one. */
@@ -65,6 +67,7 @@ final class CountMeaning {
     private boolean isCount(CallReader.Found f) {
         CountRuns.Run run = f.run();
         boolean tempo = run.length() <= SHORT
+                && run.secondsEach() < SLOWEST_TEMPO
                 && (run.first() == 2 && TEMPO_BEFORE.matcher(before(f)).find()
                         || COUNTS_BEFORE.matcher(before(f)).find());
         boolean repeated = run.length() <= SHORT
@@ -89,7 +92,7 @@ final class CountMeaning {
         boolean bySecond = run.secondsEach() < A_SECOND_EACH && run.first() <= MOST_SECONDS_COUNTED;
         boolean toTheEnd = run.last() <= 1 || run.last() <= 3 && (starts || stops);
         boolean last = expected.isAfterLast(f);
-        if (!toTheEnd || run.first() > MOST_SECONDS_COUNTED && !stops && !starts) {
+        if (!toTheEnd || run.first() > MOST_SECONDS_COUNTED && !stops) {
             return CallKind.REP_COUNT;
         }
         if (startsBehind) {

@@ -2,6 +2,7 @@ package app.nosegay.transcript;
 
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Words that are a call only where one is expected: "and down" ten seconds behind "ten seconds", "up we go" when a move was brought up at rest,
@@ -19,6 +20,8 @@ final class ExpectedCalls {
     private static final String FORETOLD = "foretold";
     /** Of a start: in the same breath as the place of the set or the time to its start. */
     private static final String AFTER_A_PLACE = "after a place";
+    /** Of a start: what to do three times over, which nobody says while describing it. */
+    private static final String REPEATED = "repeated";
     /** Of a start: by what to do, which is said when a move is described as well. */
     private static final String MOVES = "moves";
 
@@ -26,17 +29,21 @@ final class ExpectedCalls {
             expected(
                     CallKind.REST,
                     null,
-                    "(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down|done|breathe|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat"),
+                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
             expected(
                     CallKind.START,
                     MOVES,
-                    "(?<=[.#] )(?:and|ready|okay|now)(?: and)? (?:" + String.join("|", VERBS)
+                    "(?<=[.#] |hale , )(?:and|ready|okay|now)(?: and| ,)? (?:" + String.join("|", VERBS)
                             + ")(?: (?:it|out|we go|you go|and (?:up|down|press|lift|lower|back|out|in)))?"),
             expected(CallKind.START, AFTER_A_PLACE, "(?<=, )and (?:" + String.join("|", VERBS) + ")"),
             expected(
                     CallKind.START,
                     null,
-                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|^(?:now )?hold(?= [.,])|^work time"),
+                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|(?:and )we are (?:squatting|lunging|pressing|rowing|curling|planking|marching|holding|pulsing|lifting|swinging|stepping|moving|running|jumping)|^(?:now )?hold(?= [.,])|^work time"),
+            expected(
+                    CallKind.START,
+                    REPEATED,
+                    VERBS.stream().map(v -> v + " " + v + " " + v).collect(Collectors.joining("|"))),
             expected(CallKind.START, FORETOLD, "^(?:" + String.join("|", VERBS) + ")"),
             expected(CallKind.REPS_LEFT, null, "^([2-9])(?= [.,])"),
             expected(CallKind.LAST_REP, null, "^(?:and )?(?:the |your |our )?(?:last|1)(?: 1)?(?= [.,])"),
@@ -52,7 +59,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.SWITCH_SIDE,
                     null,
-                    "same(?: (?:thing|move|again|1))? (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)"),
+                    "same(?: (?:thing|move|again|1))? (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)|(?:then|now|and) (?:its|it is|we do|we have|onto|for) (?:on )?(?:the|your) (?:left|right) (?:side|leg|arm)"),
             expected(
                     CallKind.SECONDS_LEFT,
                     "=60",
@@ -67,13 +74,14 @@ final class ExpectedCalls {
 
     /** Said of a move, they look back on it. */
     private static final Pattern LOOKS_BACK = Pattern.compile(
-            "(?:was|were|did|done(?: with)?|finished(?: with)?|from|like|last|as|every|each|your|that|those|these|per|between|after|before|than|love|hate|all|of|more|through|in)(?: (?:the|our|a|an|some|those|these|that|your|my|all))? $");
+            "(?:was|were|did|it for|done(?: with)?|finished(?: with)?|from|like|last|as|every|each|your|that|those|these|per|between|after|before|than|love|hate|all|of|more|through|in)(?: (?:the|our|a|an|some|those|these|that|your|my|all))? $");
 
     /** A single word that is told to do, and not the name of a move. */
     private static final Pattern ONE_WORD = Pattern.compile(
             "(?:(?:and|the|a|some|our|to|now|okay|your|then|so|you|we|it|can|do|just|keep) )?(?!plank|bridge)(?:[a-z]*[a-rt-z]|[a-z]*ss)");
     /** Said of a stop, whatever comes after it. */
-    private static final Pattern STOPS = Pattern.compile("\\b(?:break|rest|done|time|pause|stop)\\b");
+    private static final Pattern STOPS =
+            Pattern.compile("\\b(?:break|rest|done|time|pause|stop|childs pose|your minute)\\b");
     /** Said within a repetition as well. */
     private static final Pattern POSTURE = Pattern.compile("\\b(?:stand|sit|come|step|up|roll)\\b");
     /** Praise alone ends work only where its end was foretold. */
@@ -112,8 +120,8 @@ final class ExpectedCalls {
                 null,
                 null,
                 Pattern.compile("(?<= )(?:" + planned
-                        + "|((?:(?!(?:and|break|rest|good|nice|then|the|a|now|okay|go|time|stop|of|in|to|for|your|some) )[a-z]+ )?"
-                        + WIDE + "))(?= )"),
+                        + "|((?:(?!(?:thats|that|is|was|were|and|break|rest|good|nice|then|the|a|now|okay|go|time|stop|of|in|to|for|your|some) )[a-z]+ )?"
+                        + WIDE + "))(?= )(?! (?:is |are |all )?(?:finished|done|over|complete|out of the way)\\b)"),
                 true);
     }
 
@@ -125,15 +133,16 @@ final class ExpectedCalls {
                         && (next.stream().noneMatch(n -> n.kind() == CallKind.SWITCH_SIDE)
                                 || STOPS.matcher(words(f)).find());
             case START ->
-                !heard.isWorking(f)
-                        && isBroughtUp()
+                (!heard.isWorking(f)
+                                        && (isBroughtUp()
+                                                || REPEATED.equals(f.rule().of()))
+                                || heard.isSwitchedOver(f))
                         && (!FORETOLD.equals(f.rule().of()) || heard.isForetold(f.from() + 1, NEAR_THE_END))
                         && (!AFTER_A_PLACE.equals(f.rule().of())
                                 || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
                                 || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))
                         && (!MOVES.equals(f.rule().of()) || !heard.saidWithin(CallKind.NEXT_UP, DESCRIBED, f))
-                        && next.stream()
-                                .noneMatch(n -> n.run() != null && n.run().isDown());
+                        && next.stream().noneMatch(CallMeaning::maybeACountIn);
             case HALF_WAY ->
                 heard.isWorking(f)
                         && heard.hasStarted()
@@ -155,7 +164,8 @@ final class ExpectedCalls {
     private boolean isSwitch(CallReader.Found f) {
         String said = words(f);
         boolean after = isAfterLast(f) || heard.saidWithin(CallKind.REP_COUNT, 2, f);
-        return !said.startsWith("same") && (said.contains("left") || said.contains("right"))
+        return !said.matches("(?:same|then|now|and (?:its|it|we|for|onto)).*")
+                        && (said.contains("left") || said.contains("right"))
                 ? after
                 : after || !heard.isWorking(f);
     }
@@ -180,7 +190,10 @@ final class ExpectedCalls {
     private boolean isName(CallReader.Found f) {
         boolean counted = heard.isCounted(f);
         return heard.hasStarted()
-                && (!heard.isWorking(f) || counted || heard.isForetold(f.from() + 1, NEAR_THE_END))
+                && (!heard.isWorking(f)
+                        || counted
+                        || heard.saidWithin(CallKind.LAST_REP, NEAR_THE_END, f)
+                        || heard.isForetold(f.from() + 1, NEAR_THE_END))
                 && (heard.isWorking(f)
                         || heard.isSaidSince(CallKind.REST, CallKind.NEXT_UP)
                         || heard.isSaidSince(CallKind.COUNT_OUT, CallKind.NEXT_UP))
@@ -199,8 +212,9 @@ final class ExpectedCalls {
         if (praise) {
             return !afterCount && foretold && heard.isPerhapsWorking(f);
         }
-        boolean posture = POSTURE.matcher(words(f)).find();
-        boolean stops = STOPS.matcher(words(f)).find() && !heard.saidWithin(CallKind.REST, SHORTEST_WORK, f);
+        boolean named = STOPS.matcher(words(f)).find();
+        boolean posture = !named && POSTURE.matcher(words(f)).find();
+        boolean stops = named && !heard.saidWithin(CallKind.REST, SHORTEST_WORK, f);
         return afterCount || (heard.isPerhapsWorking(f) || stops) && (isAfterLast(f) && !posture || foretold);
     }
 

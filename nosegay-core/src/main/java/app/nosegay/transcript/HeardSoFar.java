@@ -20,6 +20,14 @@ final class HeardSoFar {
     /** Work is not over sooner than this after its move was brought up, in seconds. */
     private static final double SHORTEST_WORK = 20;
 
+    /** Nobody calls the time more exactly, in seconds. */
+    private static final double TO_THE_SECOND = 2.5;
+    /** Work on the other side begins within this of the change, in seconds. */
+    private static final double SWITCHING = 9;
+    /** Changes of side nearer together than this, in seconds, are of an alternating move. */
+    private static final double BEAT = 12;
+    /** What is said of its length this near to its start, in seconds, is of this interval. */
+    private static final double AT_THE_START = 10;
     /** What is said of its length so soon after work is of this rest, in seconds. */
     private static final double OF_THE_REST = 12;
     /** This soon after a "rest", in seconds, nobody works. */
@@ -93,6 +101,23 @@ final class HeardSoFar {
         return working && !(lastStart != null && sinceStart(f) > longestWork());
     }
 
+    /** Whether the side was changed a moment ago, for the rest of a set and not as the beat of an alternating move, and nobody has begun since. */
+    boolean isSwitchedOver(CallReader.Found f) {
+        Call last = null;
+        Call before = null;
+        for (Call c : calls) {
+            if (c.kind() == CallKind.SWITCH_SIDE) {
+                before = last;
+                last = c;
+            }
+        }
+        return last != null
+                && saidWithin(CallKind.SWITCH_SIDE, SWITCHING, f)
+                && (before == null || last.time().since(before.time()).seconds() > BEAT)
+                && !isSaidSince(CallKind.START, CallKind.SWITCH_SIDE)
+                && !isSaidSince(CallKind.COUNT_IN, CallKind.SWITCH_SIDE);
+    }
+
     /** Whether "rest" was only just said. */
     boolean isResting(CallReader.Found f) {
         return !working && saidWithin(CallKind.REST, JUST_SAID, f);
@@ -115,7 +140,27 @@ final class HeardSoFar {
 
     /** What work lasts at the most, in seconds: by what was said of it, else by what is usual. */
     private double longestWork() {
-        return workSeconds().isPresent() ? 1.3 * workSeconds().getAsDouble() + 8 : LONGEST_WORK;
+        double said = Math.max(workSeconds().orElse(0), saidAtStart().orElse(0));
+        return said > 0 ? 1.3 * said + 8 : LONGEST_WORK;
+    }
+
+    /** How long this interval was said to last when it started, in seconds. */
+    private OptionalDouble saidAtStart() {
+        Call left = last(CallKind.SECONDS_LEFT, SHORTEST_WORK);
+        return left != null
+                        && lastStart != null
+                        && Math.abs(left.time().since(lastStart).seconds()) < AT_THE_START
+                ? OptionalDouble.of(left.value())
+                : OptionalDouble.empty();
+    }
+
+    private Call last(CallKind kind, double atLeast) {
+        for (int i = calls.size() - 1; i >= 0; i--) {
+            if (calls.get(i).kind() == kind && calls.get(i).value() >= atLeast) {
+                return calls.get(i);
+            }
+        }
+        return null;
     }
 
     /** How long work was said to last, in seconds. */
@@ -158,7 +203,11 @@ final class HeardSoFar {
 
     /** Whether the seconds {@code f} tells to be over are half of what work was said to last. */
     boolean isHalf(CallReader.Found f) {
-        return workSeconds().isPresent() && Math.abs(workSeconds().getAsDouble() / 2 - f.value()) <= 1;
+        return isHalf(workSeconds(), f) || isHalf(saidAtStart(), f);
+    }
+
+    private static boolean isHalf(OptionalDouble length, CallReader.Found f) {
+        return length.isPresent() && Math.abs(length.getAsDouble() / 2 - f.value()) <= 1;
     }
 
     /** Whether "ten seconds left" was said, as long before the end of what is said up to {@code to}. */
@@ -174,6 +223,13 @@ final class HeardSoFar {
         }
         double end = speech.end(to - 1).since(left.time()).seconds();
         return Math.abs(end - left.value()) < seconds;
+    }
+
+    /** Whether {@code seconds} from now are the end of an interval as long as it was said to be. */
+    boolean isToTheEnd(double seconds, CallReader.Found f) {
+        return lastStart != null
+                && workSeconds().isPresent()
+                && Math.abs(sinceStart(f) + seconds - workSeconds().getAsDouble()) < TO_THE_SECOND;
     }
 
     /** Whether the time left was called since work started, and no repetition. */

@@ -59,6 +59,7 @@ final class Speech {
             Map.entry("youve", "you have"),
             Map.entry("weve", "we have"),
             Map.entry("gonna", "going to"),
+            Map.entry("wanna", "want to"),
             Map.entry("em", "them"),
             Map.entry("'em", "them"),
             Map.entry("gotta", "got to"),
@@ -85,6 +86,7 @@ final class Speech {
             Map.entry("yeah", "yes"));
 
     private static final Map<String, String> MISHEARD = Map.of("to", "2", "too", "2", "for", "4", "won", "1");
+    private static final Pattern LONG_DRAWN = Pattern.compile("(\\p{L})\\1{2,}");
     private static final Pattern EDGE = Pattern.compile("^[^\\p{L}\\p{N}']+|[^\\p{L}\\p{N}']+$");
 
     /** What is said this soon after something belongs to it, in characters and in seconds. */
@@ -132,7 +134,9 @@ final class Speech {
     }
 
     private void plain(String bare, Caption.Word word) {
-        String spelt = SPELLINGS.getOrDefault(bare, bare);
+        // "Aaand" is "and".
+        String quick = LONG_DRAWN.matcher(bare).replaceAll("$1");
+        String spelt = SPELLINGS.getOrDefault(quick, quick);
         spelt = spelt.replace("'re", " are")
                 .replace("'ll", " will")
                 .replace("'ve", " have")

@@ -35,7 +35,13 @@ public final class CallSheet {
             "calls-k.txt",
             "calls-l.txt",
             "calls-m.txt",
-            "calls-n.txt");
+            "calls-n.txt",
+            "calls-o.txt",
+            "calls-p.txt",
+            "calls-q.txt",
+            "calls-r.txt",
+            "calls-s.txt",
+            "calls-t.txt");
 
     /** A call may be found this much before its caption begins … */
     private static final double BEFORE_SECONDS = 1.5;
