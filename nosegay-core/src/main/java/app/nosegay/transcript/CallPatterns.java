@@ -324,7 +324,7 @@ final class CallPatterns {
             never(
                     "(?:if|had|than|least|always|leave|have|with) (?:a |about |more than )*\\d+ (?:left|more)(?: in (?:the tank|you))|(?:\\d+ (?:or|to) )?\\d+ (?:reps? )?(?:left|more) in (?:the|your|you)\\b"),
             never(
-                    "(?:down|up|out|top|bottom|there|in|hold|pause|squeeze|breathe(?: \\w+)?) for (?:a |about )?[1-4] seconds?"),
+                    "(?:down|up|out|top|bottom|there|in|hold(?: (?:it|this|that|here))?|pause|squeeze|breathe(?: \\w+)?) for (?:a |about )?[1-4] seconds?"),
             never("(?:1|\\d+) more (?:(?:deep|big|slow|nice|full|long) )*(?:breaths?|inhales?|exhales?|things?|sips?)"),
             never("(?:make|like|as|than|if) (?:the|your|that|its the|its your) (?:last|final) (?:1|rep)"),
             never(

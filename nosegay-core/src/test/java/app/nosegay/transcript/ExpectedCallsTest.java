@@ -150,4 +150,72 @@ class ExpectedCallsTest {
         say(0, "we work for one minute each").say(5, "ready set go").say(35, "we're at the thirty second mark");
         assertThat(heard()).containsExactly("total 60", "start", "half-way");
     }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"and go", "and lift", "off we go", "begin"})
+    void startsAgainBehindAChangeOfSide(String words) {
+        say(0, "ready set go")
+                .say(30, "and switch to the other leg")
+                .say(36, words)
+                .say(70, "and rest");
+        assertThat(heard()).containsExactly("start", "switch-side", "start", "rest");
+    }
+
+    @Test
+    void theBeatOfAnAlternatingMoveStartsNothing() {
+        say(0, "ready set go").say(10, "and switch").say(14, "and switch").say(18, "and switch");
+        say(21, "and lift").say(50, "and rest");
+        assertThat(heard()).containsExactly("start", "rest");
+    }
+
+    @Test
+    void whatWorkIsSaidToLastWhenItStartsSaysWhenItsHalfIsOver() {
+        say(0, "next up we have push ups").say(6, "starting the timer for one minute");
+        say(38, "thirty seconds in").say(66, "and rest");
+        assertThat(heard()).containsExactly("next-up", "start", "seconds-left 60", "half-way", "rest");
+    }
+
+    @Test
+    void thirtySecondsInIsNoHalfOfWorkOfAnotherLength() {
+        say(0, "forty seconds on twenty seconds off").say(6, "ready set go").say(36, "thirty seconds in");
+        assertThat(heard()).containsExactly("total 40", "total 20", "start");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "twelve eleven ten nine eight seven six five four three two one, rep-count 12",
+        "five four three two one, count-in 5"
+    })
+    void longCountsDownAreOfRepetitions(String count, String call) {
+        say(0, "next up we have push ups").say(5, "here we go " + count);
+        assertThat(heard()).contains("next-up", call);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"'last three', 17, seconds-left 3", "'last three', 6, reps-left 3"})
+    void theLastFewOfWorkByTheClockAreSecondsAtItsEnd(String words, double at, String call) {
+        say(0, "twenty seconds on ten seconds off eight rounds").say(6, "three two one go");
+        say(8 + at, words);
+        assertThat(heard()).contains(call);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "if anything hurts, stop, and check with your doctor",
+                "let's go, this is a twenty minute workout",
+                "breathe at the top",
+                "hold it for three seconds",
+                "that's push ups finished"
+            })
+    void isNeitherAStartNorARest(String words) {
+        say(0, words);
+        assertThat(heard()).doesNotContain("rest", "start", "next-up", "seconds-left 3");
+    }
+
+    @Test
+    void lettersDrawnOutAreTheWordItself() {
+        say(0, "ready set go").say(30, "ten seconds").say(39, "aaand done");
+        assertThat(heard()).containsExactly("start", "seconds-left 10", "rest");
+    }
 }
