@@ -20,6 +20,11 @@ public record TalkWindow(String segment, Length needed, Length available, int li
         return needed.micros() == 0 ? 0 : needed.seconds() / Math.max(0.1, available.seconds());
     }
 
+    /** Whether it fits only because a little is made up in speaking. */
+    public boolean isJustFull() {
+        return needed.compareTo(available) > 0 && !isOverfull();
+    }
+
     public boolean isOverfull() {
         return left > 0 || needed.minus(available).compareTo(WORTH_SAYING) > 0;
     }

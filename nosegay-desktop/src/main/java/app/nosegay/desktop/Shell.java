@@ -80,8 +80,12 @@ public final class Shell {
         add("Logbook", () -> new LogbookScreen(session, () -> go(0)));
         frame.getStyleClass().add("frame");
         frame.setLeft(rail());
-        frame.setTop(new VBox(head(), noticeBar()));
-        frame.setBottom(foot());
+        VBox top = new VBox(head(), noticeBar());
+        top.setMinHeight(Region.USE_PREF_SIZE);
+        frame.setTop(top);
+        Region foot = foot();
+        foot.setMinHeight(Region.USE_PREF_SIZE);
+        frame.setBottom(foot);
         root.getChildren().add(keys.view());
         session.programme().addListener((o, before, now) -> refreshHead());
         go(0);

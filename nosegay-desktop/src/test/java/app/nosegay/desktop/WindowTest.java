@@ -12,11 +12,14 @@ import app.nosegay.shoot.ShootLog;
 import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
+import javafx.stage.Window;
 import org.junit.jupiter.api.Test;
 
 /** The real window, driven by clicks and keys: files, keys, Plan, Shoot and Logbook. */
@@ -189,6 +192,33 @@ class WindowTest extends DrivenWindow {
         until(() -> !lookup(".shade").query().isVisible());
     }
 
+    /** What a button says is read whole, in the smallest window too. */
+    @Test
+    void noButtonIsCutInASmallWindow() throws Exception {
+        openWithTake();
+        interact(() -> {
+            Window window = shell.root().getScene().getWindow();
+            window.setWidth(1100);
+            window.setHeight(700);
+        });
+        for (String stage : List.of(
+                "plan", "script", "shoot", "match", "dress", "proof", "publish", "library", "series", "logbook")) {
+            clickOn("#stage-" + stage);
+            interact(() -> shell.root().layout());
+            assertThat(lookup(".button").queryAllAs(Button.class))
+                    .filteredOn(b ->
+                            b.isVisible() && b.getWidth() > 0 && !b.getText().isEmpty())
+                    .allSatisfy(b -> {
+                        assertThat(b.getWidth())
+                                .as(stage + ": width of " + b.getText())
+                                .isGreaterThanOrEqualTo(b.prefWidth(-1) - 1);
+                        assertThat(b.getHeight())
+                                .as(stage + ": height of " + b.getText())
+                                .isGreaterThanOrEqualTo(b.prefHeight(-1) - 1);
+                    });
+        }
+    }
+
     @Test
     void theClockRunsThePlanInTheRoomAndKeepsALog() throws Exception {
         openWithTake();
@@ -198,6 +228,10 @@ class WindowTest extends DrivenWindow {
         until(() -> lookup("#prompt-what").tryQuery().isPresent()
                 && text("#prompt-what").startsWith("Get ready: Hi"));
         until(() -> text("#prompt-what").equals("Hi"));
+        assertThat(lookup(".prompt-key").queryAllAs(Button.class)).hasSize(6).allSatisfy(b -> assertThat(b.getHeight())
+                .as("room for the key under the word on " + b.getText())
+                .isGreaterThanOrEqualTo(b.prefHeight(-1) - 1));
+        assertThat(lookup(".prompt-share").queryAs(Region.class).getHeight()).isGreaterThan(4);
         push(KeyCode.F);
         push(KeyCode.H);
         until(() -> text("#prompt-told").startsWith("Held"));

@@ -393,15 +393,15 @@ final class ScorePainter {
                 continue;
             }
             double x = at(s, from);
-            double room = g.getFont()
-                    .getStringBounds(c.text(), g.getFontRenderContext())
-                    .getWidth();
-            boolean fits = x >= free;
+            String words = shortened(g, c.text(), g.getFont(), width - RIGHT - x);
+            double room =
+                    g.getFont().getStringBounds(words, g.getFontRenderContext()).getWidth();
+            boolean fits = x >= free && x + room <= width - RIGHT;
             g.setColor(Palette.VOICE);
             g.draw(new Line2D.Double(x, TRACE_TOP + TRACE, x, WORDS - 11));
             if (fits) {
                 g.setColor(Palette.INK);
-                g.drawString(c.text(), (float) x, (float) WORDS);
+                g.drawString(words, (float) x, (float) WORDS);
                 free = x + room + 8;
             }
         }

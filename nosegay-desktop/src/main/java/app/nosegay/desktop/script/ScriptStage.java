@@ -187,7 +187,7 @@ public final class ScriptStage implements StageView {
                     w.needed().seconds(),
                     w.available().seconds(),
                     w.left() == 0
-                            ? ""
+                            ? w.isOverfull() ? ": too much" : w.isJustFull() ? ": just full" : ""
                             : w.left() == 1 ? ", one line without room" : ", " + w.left() + " lines without room"));
             fit.getStyleClass().removeAll("kept", "broken");
             fit.getStyleClass().add(w.isOverfull() ? "broken" : "kept");

@@ -24,6 +24,9 @@ import javafx.scene.layout.VBox;
 
 /** What the presenter sees while the clock runs: to be read from four metres, worked with one key, a click or a remote. */
 final class Prompter {
+    /** Font size of the digits as a share of the height: what is said and the keys need the rest. */
+    private static final double SHARE_OF_HEIGHT = 0.31;
+
     private final Timeline timeline;
     private final ShootRun run;
     private final Runnable ended;
@@ -85,6 +88,7 @@ final class Prompter {
                 gap,
                 big("End", "Esc", this::end));
         keys.setAlignment(Pos.CENTER_LEFT);
+        keys.setMinHeight(Region.USE_PREF_SIZE);
         HBox clock = new HBox(36, digits, what);
         clock.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(what, Priority.ALWAYS);
@@ -92,11 +96,14 @@ final class Prompter {
         view.getStyleClass().add("prompter");
         view.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         view.setFocusTraversable(true);
-        // The digits are as large as the window allows: half its height is read from four metres.
+        view.setMinHeight(0);
+        // The digits are as large as the window allows, with their room above and below: they are read from four
+        // metres.
         digits.styleProperty()
                 .bind(Bindings.createStringBinding(
                         () -> "-fx-font-size: "
-                                + (int) Math.max(110, Math.min(view.getHeight() * 0.36, view.getWidth() * 0.26))
+                                + (int) Math.max(
+                                        110, Math.min(view.getHeight() * SHARE_OF_HEIGHT, view.getWidth() * 0.26))
                                 + "px;",
                         view.heightProperty(),
                         view.widthProperty()));
