@@ -113,7 +113,7 @@ public final class Dresser {
             Frame frame) {
         Dresser dresser = new Dresser(timeline, match, cut, cues, told, library, notes, frame);
         dresser.title();
-        List<Interval> intervals = timeline.intervals();
+        List<Interval> intervals = dresser.inShownOrder();
         List<Layout.Stretch> stretches = new ArrayList<>();
         for (int i = 0; i < intervals.size(); i++) {
             int before = dresser.pieces.size();
@@ -125,6 +125,24 @@ public final class Dresser {
         dresser.corrections();
         dresser.progress();
         return new Dressing(dresser.pieces, Layout.of(stretches, frame, notes), notes);
+    }
+
+    /** The intervals as they come in the programme: moves done in each other's place stay there; one that is missing keeps its place in the plan. */
+    private List<Interval> inShownOrder() {
+        List<Interval> order = new ArrayList<>();
+        for (Interval interval : timeline.intervals()) {
+            Optional<Time<Axis.Cut>> start = shown(interval.first()).map(Span::start);
+            int at = order.size();
+            while (start.isPresent()
+                    && at > 0
+                    && shown(order.get(at - 1).first())
+                            .filter(s -> s.start().isAfter(start.get()))
+                            .isPresent()) {
+                at--;
+            }
+            order.add(at, interval);
+        }
+        return order;
     }
 
     /** What the layout has to know of an interval. */

@@ -184,4 +184,47 @@ class DresserTest {
         assertThat(dressing.at(shown.plus(Length.ofSeconds(8.5))))
                 .contains(new Face.Card(Face.CardKind.CORRECTION, "Correction", "Right side"));
     }
+
+    /** Squat, plank, push-up were done where squat, push-up, plank is the plan; rests stayed where they were. */
+    @Test
+    void afterMovesDoneInEachOthersPlaceTheCardsNameWhatReallyComesNext() {
+        Timeline plan =
+                SampleSheets.timeline("title: T\ntalk Hi  0:20\ncircuit A  work 0:40  rest 0:20\n  squat\n  push-up\n"
+                        + "  plank\ntalk Bye  0:10\n");
+        List<Match.Placed> placed = new ArrayList<>();
+        for (Segment s : plan.segments()) {
+            double start = s.id().equals("a/push-up")
+                    ? 140
+                    : s.id().equals("a/plank") ? 80 : s.start().seconds();
+            Time<Axis.Take> from = Time.ofSeconds(start);
+            Time<Axis.Take> to = from.plus(s.duration());
+            placed.add(new Match.Placed(s.id(), s.duration(), "t", from, to, from, to, 0, 0, false, false));
+        }
+        Match.Take take = new Match.Take("t", "t.mp4", Length.ofSeconds(220), null, 0, List.of());
+        Match m = new Match(List.of(take), placed, List.of(), Map.of());
+        Cut cut = Cut.of(m);
+        Dressing dressing = Dresser.dress(
+                plan,
+                m,
+                cut,
+                CuePlanner.plan(plan, MoveLibrary.shipped(), SpeechRate.DEFAULT),
+                Dresser.Told.NOTHING,
+                MoveLibrary.shipped(),
+                DressNotes.NONE,
+                Frame.LANDSCAPE);
+        assertThat(nextAt(dressing, cut, 65)).containsExactly("Next: plank");
+        assertThat(nextAt(dressing, cut, 125)).containsExactly("Next: push-up");
+        assertThat(dressing.layout().areas())
+                .extracting(a -> a.stretch().span().start())
+                .isSorted();
+        assertThat(dressing.layout().at(cut.toCut("t", Time.ofSeconds(90)).orElseThrow()))
+                .hasValueSatisfying(a -> assertThat(a.stretch().interval()).isEqualTo("a/plank"));
+    }
+
+    private static List<String> nextAt(Dressing dressing, Cut cut, double takeSeconds) {
+        return dressing.at(cut.toCut("t", Time.ofSeconds(takeSeconds)).orElseThrow()).stream()
+                .filter(f -> f instanceof Face.Card c && c.kind() == Face.CardKind.NEXT)
+                .map(f -> ((Face.Card) f).heading())
+                .toList();
+    }
 }
