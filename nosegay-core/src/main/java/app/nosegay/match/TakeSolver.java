@@ -1,7 +1,6 @@
 package app.nosegay.match;
 
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootLog;
@@ -11,9 +10,6 @@ import java.util.Map;
 
 /** Finds the plan in one take: by the shoot log's clock where its tones were heard, else by the evidence. */
 final class TakeSolver {
-    /** The order is looked for on a coarser grid; the boundaries are then placed on the fine one. */
-    private static final int STRIDE = 4;
-
     private final Timeline timeline;
     private final List<ScriptLine> lines;
     private final TakeEvidence take;
@@ -23,6 +19,7 @@ final class TakeSolver {
     private final ClockMap clock;
     private final int next;
     private BoundaryHints hints;
+    private TakeOrder order;
 
     /** What was found in one take. */
     record Found(List<Visit> visits, ClockMap clock, boolean foreign, BoundaryHints hints) {}
@@ -50,8 +47,8 @@ final class TakeSolver {
         if (clock != null) {
             return new Found(pinned(logged(clock)), clock, false, hints);
         }
-        List<SequenceSolver.Item> items = log == null || log.entries().isEmpty() ? sequence() : loggedSequence();
-        List<Visit> visits = pinned(OrderDoubt.applied(timeline, refined(items), hints));
+        order = new TakeOrder(timeline, take, log, pins, next, hints);
+        List<Visit> visits = pinned(OrderDoubt.applied(timeline, refined(order.items()), hints));
         boolean foreign = log == null && pins.isEmpty() && isForeign(visits);
         return new Found(foreign ? List.of() : visits, null, foreign, hints);
     }
@@ -82,214 +79,6 @@ final class TakeSolver {
             marked.add(visits.get(i).broken(again));
         }
         return marked;
-    }
-
-    /** The order the log tells, at the offset at which the evidence fits best: its tones were not heard. */
-    private List<SequenceSolver.Item> loggedSequence() {
-        List<ShootLog.Entry> entries = log.entries().stream()
-                .filter(e -> indexes.containsKey(e.segment()))
-                .toList();
-        double best = Double.NEGATIVE_INFINITY;
-        int bestOffset = 0;
-        double end = entries.isEmpty()
-                ? 0
-                : entries.get(entries.size() - 1).span().end().seconds();
-        int from = (int) (-end / MatchWeights.GRID_SECONDS / 2);
-        int to = hints.bins() - from / 2;
-        for (int offset = from; offset < to; offset++) {
-            double score = -Math.abs(offset) * 1e-6;
-            for (int i = 0; i < entries.size(); i++) {
-                ShootLog.Entry e = entries.get(i);
-                int k = indexes.get(e.segment());
-                int a = offset + BoundaryHints.bin(e.span().start().seconds());
-                int b = offset + BoundaryHints.bin(e.span().end().seconds());
-                if (a >= 0 && b < hints.bins() && b > a) {
-                    score += hints.joint(k)[a]
-                            + hints.within(k).at(b)
-                            - hints.within(k).at(a);
-                }
-            }
-            if (score > best) {
-                best = score;
-                bestOffset = offset;
-            }
-        }
-        List<SequenceSolver.Item> items = new ArrayList<>();
-        int last = -1;
-        for (ShootLog.Entry e : entries) {
-            int a = bestOffset + BoundaryHints.bin(e.span().start().seconds());
-            int b = bestOffset + BoundaryHints.bin(e.span().end().seconds());
-            if (a < 0 || b >= hints.bins() || b <= a) {
-                continue;
-            }
-            if (last >= 0 && a > last + 2) {
-                items.add(new SequenceSolver.Item(-1, last, a, false));
-            }
-            items.add(
-                    new SequenceSolver.Item(indexes.get(e.segment()), last >= 0 && a <= last + 2 ? last : a, b, false));
-            last = b;
-        }
-        return items;
-    }
-
-    private List<SequenceSolver.Item> sequence() {
-        List<SequenceSolver.Item> coarse = new SequenceSolver(new Coarse()).solve();
-        return coarse.stream()
-                .map(i -> new SequenceSolver.Item(i.segment(), i.from() * STRIDE, i.to() * STRIDE, i.broken()))
-                .toList();
-    }
-
-    private double cost(int k) {
-        Segment s = timeline.segments().get(k);
-        double share = log != null
-                ? MatchWeights.LOGGED_STRICTNESS
-                : s.open()
-                        ? MatchWeights.OPEN_SHARE
-                        : (s.kind() == SegmentKind.TALK ? MatchWeights.TALK_SHARE : 1)
-                                * (hints.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
-        return MatchWeights.PER_SECOND_OFF * MatchWeights.GRID_SECONDS * share;
-    }
-
-    /** The take on the coarse grid: of two fine bins the stronger evidence counts. */
-    private final class Coarse implements SequenceSolver.Evidence {
-        private final int n = timeline.segments().size();
-        private final float[][] joint = new float[n + 1][];
-        private final float[][] ending = new float[n + 1][];
-        private final float[][] starting = new float[n + 1][];
-        private final BoundaryHints.Within[] within = new BoundaryHints.Within[n];
-        private final int[] plannedStart = new int[n + 1];
-        private final Map<float[], float[]> made = new java.util.IdentityHashMap<>();
-        private final int before;
-        private final int after;
-
-        Coarse() {
-            for (int k = 0; k <= n; k++) {
-                joint[k] = made.computeIfAbsent(hints.joint(k), TakeSolver::coarse);
-                ending[k] = made.computeIfAbsent(hints.ending(k), TakeSolver::coarse);
-                starting[k] = made.computeIfAbsent(hints.starting(k), TakeSolver::coarse);
-                double at = k < n
-                        ? timeline.segments().get(k).start().seconds()
-                        : timeline.total().seconds();
-                plannedStart[k] = (int) Math.round(at / binSeconds());
-            }
-            for (Pin pin : pins) {
-                Integer k = indexes.get(pin.segment());
-                if (k != null) {
-                    int boundary = pin.end() ? k + 1 : k;
-                    pin(joint, boundary, pin);
-                    pin(pin.end() ? ending : starting, boundary, pin);
-                }
-            }
-            for (int k = 0; k < n; k++) {
-                within[k] = hints.within(k);
-            }
-            double longer = take.length().seconds() - timeline.total().seconds();
-            // A take about as long as the plan holds it whole; a short one may be any part of it.
-            boolean whole = longer > -0.25 * timeline.total().seconds();
-            double reach = MatchWeights.BAND_SECONDS + Math.abs(longer);
-            before = whole ? (int) Math.round(reach / binSeconds()) : Integer.MAX_VALUE / 2;
-            after = before;
-        }
-
-        @Override
-        public int bins() {
-            return (hints.bins() + STRIDE - 1) / STRIDE;
-        }
-
-        @Override
-        public double binSeconds() {
-            return MatchWeights.GRID_SECONDS * STRIDE;
-        }
-
-        @Override
-        public int segments() {
-            return n;
-        }
-
-        @Override
-        public int planned(int k) {
-            return Math.max(
-                    1, (int) Math.round(timeline.segments().get(k).duration().seconds() / binSeconds()));
-        }
-
-        @Override
-        public double entering(int k) {
-            boolean goesOn = next > 0 && next < n;
-            boolean rest = goesOn && !timeline.segments().get(next).kind().isMoving();
-            int behindRest = rest ? next + 1 : next;
-            if (goesOn) {
-                return k == next || k == behindRest
-                        ? 0
-                        : k == 0 ? MatchWeights.UNLIKELY_BEGINNING : MatchWeights.PART_OF_PLAN;
-            }
-            return k == 0 ? 0 : MatchWeights.PART_OF_PLAN + MatchWeights.UNLIKELY_BEGINNING;
-        }
-
-        @Override
-        public double leftOut(int k, boolean again) {
-            boolean still = !timeline.segments().get(k).kind().isMoving();
-            return !again ? MatchWeights.LEFT_OUT : still ? MatchWeights.LEFT_OUT_WITH_IT : MatchWeights.LEFT_OUT_AGAIN;
-        }
-
-        @Override
-        public double costPerBin(int k) {
-            return cost(k) * STRIDE;
-        }
-
-        @Override
-        public double joint(int k, int bin) {
-            return joint[k][bin];
-        }
-
-        @Override
-        public double ending(int k, int bin) {
-            return ending[k][bin];
-        }
-
-        @Override
-        public double starting(int k, int bin) {
-            return starting[k][bin];
-        }
-
-        /** Boundaries share their evidence: the one that is pinned gets its own. */
-        private void pin(float[][] evidence, int boundary, Pin pin) {
-            evidence[boundary] = evidence[boundary].clone();
-            int bin = Math.min(hints.bins() - 1, BoundaryHints.bin(pin.time().seconds())) / STRIDE;
-            evidence[boundary][bin] += (float) MatchWeights.PINNED;
-        }
-
-        @Override
-        public double fluff(int bin) {
-            return hints.fluff(bin * STRIDE);
-        }
-
-        @Override
-        public double within(int k, int bin) {
-            return within[k].at(bin * STRIDE);
-        }
-
-        @Override
-        public int low(int bin) {
-            return first(bin - after);
-        }
-
-        @Override
-        public int high(int bin) {
-            return first(bin + before + 1);
-        }
-
-        private int first(int planned) {
-            int at = java.util.Arrays.binarySearch(plannedStart, planned);
-            return at >= 0 ? at : Math.min(n, -at - 1);
-        }
-    }
-
-    private static float[] coarse(float[] fine) {
-        float[] out = new float[(fine.length + STRIDE - 1) / STRIDE];
-        for (int i = 0; i < fine.length; i++) {
-            out[i / STRIDE] = i % STRIDE == 0 ? fine[i] : Math.max(out[i / STRIDE], fine[i]);
-        }
-        return out;
     }
 
     /** The boundaries of the order found, each placed and doubted on the fine grid within reach of where it was found. */
@@ -332,7 +121,9 @@ final class TakeSolver {
             Segment s = k >= 0 ? timeline.segments().get(k) : null;
             boolean byPlan = whole && log == null;
             planned[i] = byPlan ? s.duration().seconds() / MatchWeights.GRID_SECONDS : item.to() - item.from();
-            costs[i] = k < 0 || item.broken() ? MatchWeights.PER_SECOND_OFF * MatchWeights.GRID_SECONDS * 0.3 : cost(k);
+            costs[i] = k < 0 || item.broken()
+                    ? MatchWeights.PER_SECOND_OFF * MatchWeights.GRID_SECONDS * 0.3
+                    : order.costPerBin(k);
             within[i] = k < 0 ? hints.still() : hints.within(k);
         }
         double[][] marginals =
@@ -385,7 +176,7 @@ final class TakeSolver {
     }
 
     private static boolean near(Pin pin, int bin) {
-        return Math.abs(BoundaryHints.bin(pin.time().seconds()) - bin) <= 2 * STRIDE;
+        return Math.abs(BoundaryHints.bin(pin.time().seconds()) - bin) <= 2 * TakeOrder.STRIDE;
     }
 
     /** Reads the best chain off the max-marginals; among equals the one nearest the planned length wins. */
