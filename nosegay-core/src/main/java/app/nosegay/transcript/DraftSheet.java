@@ -1,12 +1,11 @@
 package app.nosegay.transcript;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 
 /** The start of a run sheet for an old video, from what was heard in it; every figure with its doubt as a comment. */
 public final class DraftSheet {
@@ -34,14 +33,19 @@ public final class DraftSheet {
         }
         Map<String, Double> doubts = new LinkedHashMap<>();
         Map<String, Integer> times = new LinkedHashMap<>();
-        Set<String> unnamed = new LinkedHashSet<>();
+        Map<String, HeardStructure.Sides> sides = new HashMap<>();
+        int unnamed = 0;
         for (HeardStructure.Heard h : work) {
-            String name = h.move() == null ? "move " + (unnamed.size() + 1) : h.move();
-            if (h.move() == null) {
-                unnamed.add(name);
-            }
+            boolean otherSide = h.sides() == HeardStructure.Sides.SEPARATE;
+            unnamed += h.move() == null && !otherSide ? 1 : 0;
+            String name = h.move() == null ? "move " + unnamed : h.move();
             doubts.merge(name, h.doubt(), Math::max);
-            times.merge(name, 1, Integer::sum);
+            if (!otherSide) {
+                times.merge(name, 1, Integer::sum);
+            }
+            if (h.sides() != HeardStructure.Sides.NONE) {
+                sides.put(name, h.sides());
+            }
         }
         List<Double> lengths = new ArrayList<>(
                 work.stream().map(h -> h.span().length().seconds()).sorted().toList());
@@ -61,7 +65,13 @@ public final class DraftSheet {
         }
         sheet.append('\n');
         times.forEach((name, n) -> sheet.append(String.format(
-                Locale.ROOT, "  %s%n  # heard %d time%s, doubt %.2f%n", name, n, n == 1 ? "" : "s", doubts.get(name))));
+                Locale.ROOT,
+                "  %s%s%n  # heard %d time%s, doubt %.2f%n",
+                name,
+                sides.containsKey(name) ? "  sides " + sides.get(name).name().toLowerCase(Locale.ROOT) : "",
+                n,
+                n == 1 ? "" : "s",
+                doubts.get(name))));
         return sheet.toString().replace("\r\n", "\n");
     }
 

@@ -42,7 +42,7 @@ class CallSheetTest {
         assertThat(heard.stream().filter(h -> h.kind().equals("work")).limit(3))
                 .allSatisfy(h -> assertThat(h.span().length().seconds()).isBetween(40.0, 56.0));
         String sheet = DraftSheet.of(heard);
-        assertThat(sheet).contains("circuit Heard").contains("  reverse lunge\n");
+        assertThat(sheet).contains("circuit Heard").contains("  reverse lunge  sides halves\n");
         RunSheet read = RunSheetParser.parse(sheet, MoveLibrary.shipped());
         assertThat(read.problems()).isEmpty();
         assertThat(Expansion.expand(read, MoveLibrary.shipped()).segments()).hasSizeGreaterThan(5);
