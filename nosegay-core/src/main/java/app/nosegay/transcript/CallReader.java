@@ -197,10 +197,10 @@ public final class CallReader {
         names.remove("");
         String any = names.keySet().stream().map(Pattern::quote).collect(Collectors.joining("|"));
         String planned = any.isEmpty() ? "(?!)" : "(" + any + ")(?:e?s)?";
-        introduced(names, planned);
+        String anyWord = "((?:[a-z]+ ){0,2}?" + MOVE_WORDS + ")";
+        introduced(names, planned, anyWord);
         afterOrdinals(names, planned);
         named(names, planned);
-        String anyWord = "((?:[a-z]+ ){0,2}?" + MOVE_WORDS + ")";
         afterOrdinals(names, anyWord);
         named(names, anyWord);
         CallPatterns.Rule anyName = ExpectedCalls.anyName(planned);
@@ -262,16 +262,19 @@ public final class CallReader {
         }
     }
 
-    /** "Next up" and the like, with the move where it is one of {@code names}. */
-    private void introduced(Map<String, String> names, String name) {
+    /** "Next up" and the like, with the move where it is one of {@code names}, else up to what sounds like one. */
+    private void introduced(Map<String, String> names, String planned, String anyWord) {
+        Pattern known = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,5}?[ .,]+" + planned + "(?= )");
+        Pattern unknown = Pattern.compile("^(?: [a-z0-9]+){0,2}? " + anyWord + "(?= )");
         for (CallPatterns.Rule rule : CallPatterns.INTRODUCTIONS) {
             Matcher m = rule.pattern().matcher(text);
-            Pattern after = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,5}?[ .,]+" + name + "(?= )");
             while (m.find()) {
                 if (isFree(m.start(), m.end())) {
-                    Matcher move = after.matcher(text.substring(m.end(), Math.min(text.length(), m.end() + 90)));
+                    String after = text.substring(m.end(), Math.min(text.length(), m.end() + 90));
+                    Matcher move = known.matcher(after);
+                    Matcher other = unknown.matcher(after);
                     boolean hasMove = move.find();
-                    int to = hasMove ? m.end() + move.end() : m.end();
+                    int to = m.end() + (hasMove ? move.end() : other.find() ? other.end() : 0);
                     claim(m.start(), to);
                     found.add(new Found(
                             rule, null, m.start(), to, null, null, hasMove ? known(names, move.group(1)) : null));

@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** What a transcript alone tells of a workout's structure: when work and rest were, of which move, in which round, each with a doubt. */
 public final class HeardStructure {
@@ -30,6 +32,10 @@ public final class HeardStructure {
 
     /** What is left is called this exactly. */
     private static final Length LATE = Length.ofSeconds(1);
+
+    private static final Pattern NAME = Pattern.compile(
+            "\\b(?:(?!(?:is|are|the|a|an|our|some|your|got|have|to|up|with|of|then|and|now|do|doing|for|into|next|first|last|on|it|its|going|move|exercise|one|more) )[a-z]+ )?"
+                    + CallReader.MOVE_WORDS + "\\b");
 
     private final List<Heard> heard = new ArrayList<>();
     private final Map<String, Integer> timesDone = new HashMap<>();
@@ -159,11 +165,21 @@ public final class HeardStructure {
     /** The move that begins: the one introduced since the last began; else what came after it in an earlier round; else the same again. */
     private void name() {
         if (introduced != null) {
-            move = introduced.of();
+            move = introduced.of() != null ? introduced.of() : nameIn(introduced.text());
         } else if (!switchedAtRest) {
             move = afterIt(move);
         }
         introduced = null;
+    }
+
+    /** The move a "next up" names that no library knows, as it was said; null where nothing in it sounds like one. */
+    private static String nameIn(String said) {
+        Matcher m = NAME.matcher(said.toLowerCase(Locale.ROOT));
+        String name = null;
+        while (m.find()) {
+            name = m.group();
+        }
+        return name;
     }
 
     private String afterIt(String before) {

@@ -115,6 +115,13 @@ class HeardStructureTest {
     }
 
     @Test
+    void aMoveNoLibraryKnowsIsKeptAsItWasSaid() {
+        next(2, "squat").in(10).rest(50);
+        call(CallKind.NEXT_UP, 52, 54, null, null, "Next one is skaters").in(70).rest(110);
+        assertThat(work()).extracting(HeardStructure.Heard::move).containsExactly("squat", "skaters");
+    }
+
+    @Test
     void aSecondRoundWithoutNamesGoesOnInTheOrderOfTheFirst() {
         next(2, "squat").in(10).rest(50);
         next(52, "plank").in(70).rest(110);
