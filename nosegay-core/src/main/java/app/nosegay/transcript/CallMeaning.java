@@ -5,6 +5,7 @@ import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * Settles by what went before what each thing said means: a count down ends work while working and starts it while resting, "let's go" starts
@@ -121,10 +122,13 @@ final class CallMeaning {
     /** What is found soon after, beside what overlaps it. */
     private List<CallReader.Found> soonAfterwards(CallReader.Found f) {
         Time<Axis.Take> end = speech.end(f.to() - 1);
-        return found.subList(found.indexOf(f), found.size()).stream()
-                .filter(n -> n.from() >= f.to())
+        return behind(f)
                 .takeWhile(n -> speech.start(n.from()).since(end).seconds() < SAME_CALL)
                 .toList();
+    }
+
+    private Stream<CallReader.Found> behind(CallReader.Found f) {
+        return found.stream().filter(n -> n.from() >= f.to());
     }
 
     /** A move brought up; while working, where the end was foretold, it takes the place of a "rest". */
@@ -281,7 +285,7 @@ final class CallMeaning {
     /** Whether what the workout holds is told soon after {@code f}. */
     private boolean isBeforeThePlan(CallReader.Found f) {
         Time<Axis.Take> end = speech.end(f.to() - 1);
-        return found.subList(found.indexOf(f), found.size()).stream()
+        return behind(f)
                 .takeWhile(n -> speech.start(n.from()).since(end).seconds() < WELCOME)
                 .anyMatch(n -> n.kind() == CallKind.TOTAL);
     }

@@ -105,7 +105,7 @@ final class CallPatterns {
                     CallKind.HALF_WAY,
                     BY_TIME,
                     null,
-                    "(?:(?:and|thats|that is|we are|you are) )*(\\d{2}) (?:seconds? )?(?:down|gone|in|done|behind (?:us|you))(?![ ,.]+(?:and )?(?:another )?\\d+ (?:seconds? )?(?:more )?(?:to go|left|more|go))|(?:thats|that is) (\\d{2})(?: seconds)?(?= [.,])|(?:(?:we are|you are|thats) )?(?:at|hit|hitting|past|passed) (?:the |our |your )?(\\d{2}) seconds? mark"),
+                    "(?:(?:and|thats|that is|we are|you are) )*(\\d{2}) (?:seconds? )?(?:down|gone|in(?! between)|done|behind (?:us|you))(?![ ,.]+(?:and )?(?:another )?\\d+ (?:seconds? )?(?:more )?(?:to go|left|more|go))|(?:thats|that is) (\\d{2})(?: seconds)?(?= [.,])|(?:(?:we are|you are|thats) )?(?:at|hit|hitting|past|passed) (?:the |our |your )?(\\d{2}) seconds? mark"),
             // Said at once with what would make it something else.
             never("(?:the )?\\d+ seconds? mark"),
             never("(?:episode|day|week|video|part|season|level|phase|volume|chapter) (?:number )?\\d+"),

@@ -218,4 +218,11 @@ class ExpectedCallsTest {
         say(0, "ready set go").say(30, "ten seconds").say(39, "aaand done");
         assertThat(heard()).containsExactly("start", "seconds-left 10", "rest");
     }
+
+    /** The very first thing that starts work is the name of a move, told to do. */
+    @Test
+    void aMoveToldToDoStartsTheFirstWork() {
+        say(0, "next up we have push ups").say(8, "ready").say(10, "And press").say(40, "and rest");
+        assertThat(heard()).containsExactly("next-up", "start", "rest");
+    }
 }

@@ -41,7 +41,8 @@ public final class CallSheet {
             "calls-q.txt",
             "calls-r.txt",
             "calls-s.txt",
-            "calls-t.txt");
+            "calls-t.txt",
+            "calls-u.txt");
 
     /** A call may be found this much before its caption begins … */
     private static final double BEFORE_SECONDS = 1.5;

@@ -6,15 +6,23 @@ import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.RunSheet;
 import app.nosegay.plan.RunSheetParser;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
 import app.nosegay.transcript.Call;
 import app.nosegay.transcript.CallReader;
+import app.nosegay.transcript.Caption;
 import app.nosegay.transcript.DraftSheet;
 import app.nosegay.transcript.HeardStructure;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.FieldSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Calls in written-out recordings: what is found against what is there (the bar of DESIGN.md section 5: 0.95 each way). */
 class CallSheetTest {
@@ -46,6 +54,29 @@ class CallSheetTest {
         RunSheet read = RunSheetParser.parse(sheet, MoveLibrary.shipped());
         assertThat(read.problems()).isEmpty();
         assertThat(Expansion.expand(read, MoveLibrary.shipped()).segments()).hasSizeGreaterThan(5);
+    }
+
+    /** Whatever is said in whatever order, something is made of it. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void linesInAnyOrderAreRead(long seed) throws IOException {
+        List<Caption> lines = new ArrayList<>();
+        for (String sheet : CallSheet.NAMES) {
+            for (CallSheet.Recording recording : CallSheet.read(sheet)) {
+                lines.addAll(recording.captions());
+            }
+        }
+        Collections.shuffle(lines, new Random(seed));
+        List<Caption> shuffled = new ArrayList<>();
+        for (int i = 0; i < 400; i++) {
+            Time<Axis.Take> at = Time.ofSeconds(3.0 * i);
+            shuffled.add(
+                    new Caption(at, at.plus(Length.ofSeconds(2.5)), lines.get(i).text()));
+        }
+        List<Call> calls = CallReader.read(shuffled, MOVES);
+        assertThat(calls).hasSizeGreaterThan(100);
+        assertThat(calls).extracting(Call::time).isSorted();
+        assertThat(DraftSheet.of(HeardStructure.of(calls))).contains("circuit Heard");
     }
 
     @Test
