@@ -142,7 +142,7 @@ final class ExpectedCalls {
                                 || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
                                 || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))
                         && (!MOVES.equals(f.rule().of()) || !heard.saidWithin(CallKind.NEXT_UP, DESCRIBED, f))
-                        && next.stream().noneMatch(CallMeaning::maybeACountIn);
+                        && next.stream().noneMatch(WorkMeaning::maybeACountIn);
             case HALF_WAY ->
                 heard.isWorking(f)
                         && heard.hasStarted()
