@@ -349,19 +349,22 @@ public final class Dresser {
         if (s.kind() == SegmentKind.SWITCH) {
             int k = timeline.segments().indexOf(s);
             Side to = timeline.segments().get(k + 1).side();
-            add(span.get(), new Face.Card(Face.CardKind.SWITCH, "Switch", Wordings.capital(spoken(to)) + " side"));
+            String side = isViewersChoice() ? "Other side" : Wordings.capital(spoken(to)) + " side";
+            add(span.get(), new Face.Card(Face.CardKind.SWITCH, "Switch", side));
             return;
         }
-        if (s.side() == Side.LEFT || s.side() == Side.RIGHT) {
-            boolean free = timeline.sheet().header().start() == Attribute.StartSide.FREE;
-            if (!free) {
-                add(span.get(), new Face.SideBadge(Wordings.capital(spoken(s.side())), s.side() == Side.RIGHT));
-            }
+        if ((s.side() == Side.LEFT || s.side() == Side.RIGHT) && !isViewersChoice()) {
+            add(span.get(), new Face.SideBadge(Wordings.capital(spoken(s.side())), s.side() == Side.RIGHT));
         }
         if (s.kind() == SegmentKind.WORK) {
             repCounter(s, span.get());
             cards(s, span.get());
         }
+    }
+
+    /** Whether viewers choose the side they start on: then no side is named. */
+    private boolean isViewersChoice() {
+        return timeline.sheet().header().start() == Attribute.StartSide.FREE;
     }
 
     private String spoken(Side side) {
@@ -452,7 +455,7 @@ public final class Dresser {
         Segment s = next.first();
         List<String> gear = library.find(s.move()).map(m -> m.gear()).orElse(List.of());
         boolean bothFollow = s.way() == SideWay.HALVES || s.way() == SideWay.SEPARATE;
-        String side = s.side() == Side.BOTH || s.side() == null
+        String side = s.side() == Side.BOTH || s.side() == null || isViewersChoice()
                 ? ""
                 : Wordings.capital(spoken(s.side())) + (bothFollow ? " side first" : " side");
         String with = gear.isEmpty() ? "" : "With " + String.join(" and ", gear);

@@ -185,33 +185,57 @@ class DresserTest {
                 .contains(new Face.Card(Face.CardKind.CORRECTION, "Correction", "Right side"));
     }
 
+    @Test
+    void whereViewersChooseTheirSideNoneIsNamed() {
+        Timeline free = SampleSheets.timeline(
+                "title: T\nstart: free\ntalk Hi  0:20\ncircuit A  work 0:40  rest 0:20\n  squat\n  single-arm row  sides halves\n");
+        Match m = asPlanned(free, Map.of());
+        Dressing dressing = dressed(free, m);
+        List<Face> all =
+                dressing.pieces().stream().map(p -> p.at(p.span().start())).toList();
+        assertThat(all).noneMatch(Face.SideBadge.class::isInstance);
+        assertThat(all).contains(new Face.Card(Face.CardKind.SWITCH, "Switch", "Other side"));
+        assertThat(all)
+                .filteredOn(Face.Card.class::isInstance)
+                .extracting(f -> ((Face.Card) f).text())
+                .noneMatch(t -> t.toLowerCase().matches(".*\\b(left|right)\\b.*"));
+    }
+
+    /** Every segment as planned, but for those of {@code elsewhere}, which start at that second. */
+    private static Match asPlanned(Timeline plan, Map<String, Integer> elsewhere) {
+        List<Match.Placed> placed = new ArrayList<>();
+        for (Segment s : plan.segments()) {
+            Integer at = elsewhere.get(s.id());
+            Time<Axis.Take> from = Time.ofSeconds(at == null ? s.start().seconds() : at);
+            Time<Axis.Take> to = from.plus(s.duration());
+            placed.add(new Match.Placed(s.id(), s.duration(), "t", from, to, from, to, 0, 0, false, false));
+        }
+        Length length = Length.ofSeconds(plan.total().seconds() + 5);
+        Match.Take take = new Match.Take("t", "t.mp4", length, null, 0, List.of());
+        return new Match(List.of(take), placed, List.of(), Map.of());
+    }
+
+    private static Dressing dressed(Timeline plan, Match m) {
+        return Dresser.dress(
+                plan,
+                m,
+                Cut.of(m),
+                CuePlanner.plan(plan, MoveLibrary.shipped(), SpeechRate.DEFAULT),
+                Dresser.Told.NOTHING,
+                MoveLibrary.shipped(),
+                DressNotes.NONE,
+                Frame.LANDSCAPE);
+    }
+
     /** Squat, plank, push-up were done where squat, push-up, plank is the plan; rests stayed where they were. */
     @Test
     void afterMovesDoneInEachOthersPlaceTheCardsNameWhatReallyComesNext() {
         Timeline plan =
                 SampleSheets.timeline("title: T\ntalk Hi  0:20\ncircuit A  work 0:40  rest 0:20\n  squat\n  push-up\n"
                         + "  plank\ntalk Bye  0:10\n");
-        List<Match.Placed> placed = new ArrayList<>();
-        for (Segment s : plan.segments()) {
-            double start = s.id().equals("a/push-up")
-                    ? 140
-                    : s.id().equals("a/plank") ? 80 : s.start().seconds();
-            Time<Axis.Take> from = Time.ofSeconds(start);
-            Time<Axis.Take> to = from.plus(s.duration());
-            placed.add(new Match.Placed(s.id(), s.duration(), "t", from, to, from, to, 0, 0, false, false));
-        }
-        Match.Take take = new Match.Take("t", "t.mp4", Length.ofSeconds(220), null, 0, List.of());
-        Match m = new Match(List.of(take), placed, List.of(), Map.of());
+        Match m = asPlanned(plan, Map.of("a/push-up", 140, "a/plank", 80));
         Cut cut = Cut.of(m);
-        Dressing dressing = Dresser.dress(
-                plan,
-                m,
-                cut,
-                CuePlanner.plan(plan, MoveLibrary.shipped(), SpeechRate.DEFAULT),
-                Dresser.Told.NOTHING,
-                MoveLibrary.shipped(),
-                DressNotes.NONE,
-                Frame.LANDSCAPE);
+        Dressing dressing = dressed(plan, m);
         assertThat(nextAt(dressing, cut, 65)).containsExactly("Next: plank");
         assertThat(nextAt(dressing, cut, 125)).containsExactly("Next: push-up");
         assertThat(dressing.layout().areas())
