@@ -1,7 +1,9 @@
 package app.nosegay.match;
 
+import app.nosegay.plan.Amount;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.SideWay;
 import app.nosegay.plan.Timeline;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
@@ -15,6 +17,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Settles the units of spoken calls by the plan, and what was true at their moment by the match. */
 public final class CallTruth {
@@ -263,6 +267,11 @@ public final class CallTruth {
         List<Segment> work = timeline.segments().stream()
                 .filter(s -> s.kind() == SegmentKind.WORK)
                 .toList();
+        // Where viewers do more than is shown, it is their dose that is told.
+        List<Amount> doses = work.stream()
+                .filter(s -> s.line() != null)
+                .flatMap(s -> s.line().attributes().over(s.block().attributes()).dose().stream())
+                .toList();
         return switch (of == null ? "" : of) {
             case "moves" -> {
                 List<Double> right = new ArrayList<>(
@@ -281,16 +290,22 @@ public final class CallTruth {
             case "rounds" ->
                 timeline.roundsByBlock().values().stream().map(r -> (double) r).toList();
             case "sets" ->
-                work.stream()
-                        .filter(s -> s.set() != null)
-                        .map(s -> (double) s.set())
-                        .max(Double::compare)
-                        .map(List::of)
-                        .orElse(List.of());
+                Stream.concat(
+                                work.stream()
+                                        .filter(s -> s.set() != null)
+                                        .collect(Collectors.groupingBy(
+                                                Segment::block,
+                                                Collectors.mapping(Segment::set, Collectors.maxBy(Integer::compare))))
+                                        .values()
+                                        .stream()
+                                        .map(s -> (double) s.orElseThrow()),
+                                doses.stream().map(d -> (double) d.sets()))
+                        .distinct()
+                        .toList();
             case "reps" ->
-                work.stream()
-                        .filter(s -> s.reps() != null)
-                        .map(s -> (double) s.reps())
+                Stream.concat(
+                                work.stream().filter(s -> s.reps() != null).flatMap(CallTruth::countedAs),
+                                doses.stream().filter(d -> d.reps() != null).map(d -> (double) d.reps()))
                         .distinct()
                         .toList();
             case "minutes" ->
@@ -300,9 +315,12 @@ public final class CallTruth {
             case "warm-up-minutes" ->
                 List.of((double) Math.round(timeline.total(SegmentKind.WARMUP).seconds() / 60));
             case "work-seconds" ->
-                timeline.intervals().stream()
-                        .filter(i -> i.kind() == SegmentKind.WORK)
-                        .map(i -> i.length().seconds())
+                Stream.concat(
+                                timeline.intervals().stream()
+                                        .filter(i -> i.kind() == SegmentKind.WORK)
+                                        .map(i -> i.length().seconds()),
+                                // Of a move done in halves the time of one side is told as well.
+                                work.stream().map(s -> s.duration().seconds()))
                         .distinct()
                         .toList();
             case "rest-seconds" ->
@@ -313,6 +331,12 @@ public final class CallTruth {
                         .toList();
             default -> List.of();
         };
+    }
+
+    /** The repetitions of a segment as they may be told: in all, or of each side where sides alternate. */
+    private static Stream<Double> countedAs(Segment s) {
+        double reps = s.reps();
+        return s.way() == SideWay.ALTERNATE ? Stream.of(reps, reps / 2) : Stream.of(reps);
     }
 
     private static Double nearest(Integer said, Collection<Double> right) {
