@@ -83,6 +83,9 @@ public sealed interface Piece {
      */
     record TempoGuide(Span<Axis.Cut> span, List<Time<Axis.Cut>> completed, Tempo tempo, boolean startsDown)
             implements Piece {
+        /** A rep this many times as long as its tempo was begun late and not done slowly. */
+        private static final double SLOWEST = 1.6;
+
         @Override
         public Face at(Time<Axis.Cut> time) {
             Time<Axis.Cut> from = span.start();
@@ -94,11 +97,13 @@ public sealed interface Piece {
                 }
                 from = rep;
             }
-            double length = tempo.repLength().seconds();
-            double real = to == null ? length : to.since(from).seconds();
-            // Before the first rep the presenter may wait: one rep's time before it ends is when it begins.
-            double into = time.since(from).seconds() - Math.max(0, from.equals(span.start()) ? real - length : 0);
-            double share = Math.max(0, Math.min(1, into / Math.min(real, Math.max(length, 0.1))));
+            double length = Math.max(0.1, tempo.repLength().seconds());
+            double real = to == null ? length : Math.max(0.1, to.since(from).seconds());
+            // Who takes much longer waits first, and so does who has not begun: then a rep takes its time before it
+            // ends.
+            boolean waits = from.equals(span.start()) || real > SLOWEST * length;
+            double moving = waits ? Math.min(real, length) : real;
+            double share = Math.max(0, Math.min(1, (time.since(from).seconds() - (real - moving)) / moving));
             return face(share * length);
         }
 
