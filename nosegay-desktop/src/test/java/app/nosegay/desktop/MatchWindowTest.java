@@ -1,6 +1,7 @@
 package app.nosegay.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutFile;
@@ -13,6 +14,8 @@ import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -20,6 +23,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
 
 /** Match in the real window: the Score, the player, takes, cuts and words. */
@@ -98,6 +102,133 @@ class MatchWindowTest extends DrivenWindow {
         until(() -> text("#now-at").contains("second"));
         clickOn("#play");
         until(() -> text("#now-at").contains("starts at"));
+    }
+
+    private double start(String segment) {
+        return programme().match().segment(segment).orElseThrow().start().seconds();
+    }
+
+    private double end(String segment) {
+        return programme().match().segment(segment).orElseThrow().end().seconds();
+    }
+
+    /** Goes to a line of the Score and gives the keyboard to it. */
+    private ListView<?> onLine(int index) {
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").queryListView();
+        interact(() -> {
+            score.getSelectionModel().select(index);
+            score.requestFocus();
+        });
+        return score;
+    }
+
+    /** Keys pressed all at once. */
+    private void typed(String keys) {
+        Node score = lookup("#score").query();
+        for (String key : keys.split("")) {
+            score.fireEvent(new KeyEvent(KeyEvent.KEY_TYPED, key, key, KeyCode.UNDEFINED, false, false, false, false));
+        }
+    }
+
+    @Test
+    void boundariesMoveByAFrameATenthAndASecond() throws Exception {
+        openWithTake();
+        onLine(1);
+        double end = end("a/squat");
+        // Faster than the match is solved again: none is lost.
+        interact(() -> typed("}}}}}"));
+        until(() -> end("a/squat") > end + 0.15);
+        assertThat(end("a/squat")).isCloseTo(end + 5 / 30.0, within(0.005));
+        push(KeyCode.ALT, KeyCode.COMMA);
+        until(() -> end("a/squat") < end + 0.1);
+        assertThat(end("a/squat")).isCloseTo(end + 5 / 30.0 - 0.1, within(0.005));
+        double start = start("a/squat");
+        push(KeyCode.SHIFT, KeyCode.PERIOD);
+        until(() -> start("a/squat") > start + 0.9);
+        assertThat(start("a/squat")).isCloseTo(start + 1, within(0.005));
+        assertThat(shell.session().workout().pins()).hasSize(2);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> Math.abs(start("a/squat") - start) < 0.005);
+    }
+
+    @Test
+    void repsAreTappedAlongWhileItPlays() throws Exception {
+        openWithTake();
+        onLine(1);
+        push(KeyCode.T);
+        until(() -> shell.session().jobs().message().get().startsWith("Play a line first"));
+        push(KeyCode.SPACE);
+        until(() -> text("#now-at").contains("second 1."));
+        for (int n = 1; n <= 3; n++) {
+            int taps = n;
+            String before = text("#now-at");
+            until(() -> !text("#now-at").equals(before));
+            push(KeyCode.T);
+            until(() -> text("#now-at").contains(taps + (taps == 1 ? " rep" : " reps")));
+        }
+        push(KeyCode.SPACE);
+        until(() -> shell.session().workout().matching().taps().containsKey("a/squat"));
+        assertThat(shell.session().workout().matching().taps().get("a/squat")).hasSize(3);
+        assertThat(programme().match().reps().get("a/squat")).hasSize(3);
+        assertThat(shell.session().undoName()).contains("3 reps tapped in Squat");
+    }
+
+    @Test
+    void theMomentsAroundABoundaryPlayOverAndOver() throws Exception {
+        openWithTake();
+        onLine(1);
+        double start = start("a/squat");
+        push(KeyCode.R);
+        until(() -> text("#now-at").startsWith("Around the start of Squat"));
+        String first = text("#now-at");
+        until(() -> !text("#now-at").equals(first));
+        // 2.2 s further the same moment comes again.
+        until(() -> text("#now-at").equals(first) || seconds(text("#now-at")) < start);
+        push(KeyCode.SPACE);
+        until(() -> text("#now-at").contains("starts at"));
+    }
+
+    private static double seconds(String nowAt) {
+        Matcher m = Pattern.compile("(\\d+):(\\d+(?:\\.\\d+)?)").matcher(nowAt);
+        return m.find() ? 60 * Double.parseDouble(m.group(1)) + Double.parseDouble(m.group(2)) : 1e9;
+    }
+
+    @Test
+    void anotherTakeOfAnIntervalIsUsed() throws Exception {
+        Files.copy(take("take-1.mp4", 0, 56), folder.resolve("one.mp4"));
+        Files.copy(take("again.mp4", 0, 55), folder.resolve("two.mp4"));
+        Path file = folder.resolve("twice" + WorkoutFile.ENDING);
+        List<Workout.TakeRef> two = List.of(
+                new Workout.TakeRef("take-1", "one.mp4", Files.size(folder.resolve("one.mp4")), 56, "", null, null),
+                new Workout.TakeRef("take-2", "two.mp4", Files.size(folder.resolve("two.mp4")), 55, "", null, null));
+        List<Pin> pins = List.of(
+                new Pin("a/squat", false, "take-1", Time.ofSeconds(13)),
+                new Pin("a/squat", true, "take-1", Time.ofSeconds(25)),
+                new Pin("a/squat", false, "take-2", Time.ofSeconds(13)),
+                new Pin("a/squat", true, "take-2", Time.ofSeconds(25)));
+        WorkoutFile.save(file, new Workout(SHEET, two, pins));
+        interact(() -> shell.session().open(file));
+        until(() -> programme() != null
+                && programme().match().takes().size() == 2
+                && !shell.session().jobs().isRunning());
+        ListView<?> score = onLine(1);
+        String used = programme().match().segment("a/squat").orElseThrow().take();
+        push(KeyCode.U);
+        until(() -> !programme().match().segment("a/squat").orElseThrow().take().equals(used));
+        assertThat(shell.session().undoName()).contains("use another take of Squat");
+        clickOn("#undo");
+        until(() -> programme().match().segment("a/squat").orElseThrow().take().equals(used));
+        interact(() -> {
+            score.requestFocus();
+            score.getSelectionModel().select(1);
+        });
+        push(KeyCode.J);
+        assertThat(score.getSelectionModel().getSelectedIndex()).isEqualTo(2);
+        push(KeyCode.K);
+        assertThat(score.getSelectionModel().getSelectedIndex()).isEqualTo(1);
+        push(KeyCode.F);
+        until(() -> lookup("#score-order").queryComboBox().getSelectionModel().getSelectedIndex() > 0);
     }
 
     @Test

@@ -417,8 +417,18 @@ public final class MatchStage implements StageView {
         Match.Placed p = end ? found.get(found.size() - 1) : found.get(0);
         var video = session.media().readings().get(p.take()).info().video();
         double fps = video == null || video.framesPerSecond() <= 0 ? 30 : video.framesPerSecond();
-        Time<Axis.Take> moved = (end ? p.end() : p.start()).plus(by != null ? by : Length.ofSeconds(frames / fps));
-        pin(p, end, moved, "move");
+        pin(p, end, now(p, end).plus(by != null ? by : Length.ofSeconds(frames / fps)), "move");
+    }
+
+    /** Where a boundary is by now: keys come faster than the match is solved again. */
+    private Time<Axis.Take> now(Match.Placed p, boolean end) {
+        return session.workout().pins().stream()
+                .filter(pin -> pin.segment().equals(p.id())
+                        && pin.end() == end
+                        && pin.take().equals(p.take()))
+                .map(Pin::time)
+                .findFirst()
+                .orElse(end ? p.end() : p.start());
     }
 
     private void key(KeyEvent e) {
