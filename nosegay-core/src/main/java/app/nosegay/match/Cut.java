@@ -57,9 +57,8 @@ public record Cut(List<Clip> clips) {
 
     /** The cut as decided: segment after segment as chosen, what lies between them unless it is cut, trimmed or held where the clock is trusted. */
     public static Cut of(Match match, MatchNotes notes) {
-        List<CutProposal> out =
-                CutProposal.of(match, notes).stream().filter(CutProposal::cut).toList();
-        Pieces pieces = new Pieces(out);
+        List<CutProposal> proposals = CutProposal.of(match, notes);
+        Pieces pieces = new Pieces(proposals.stream().filter(CutProposal::cut).toList());
         List<Match.Placed> found =
                 match.segments().stream().filter(Match.Placed::matched).toList();
         found = inDoneOrder(found);
@@ -83,11 +82,27 @@ public record Cut(List<Clip> clips) {
             boolean first = before == null || !before.take().equals(p.take());
             boolean last = after == null || !after.take().equals(p.take());
             Time<Axis.Take> from = first ? Time.max(Time.zero(), p.start().minus(LEAD)) : p.start();
-            Time<Axis.Take> to =
-                    last && !leads ? Time.max(p.end(), Time.min(takeEnd, p.end().plus(TAIL))) : p.end();
+            Time<Axis.Take> to = last && !leads ? endOf(p, takeEnd, match, proposals) : p.end();
             segment(pieces, p, from, to, notes.rule(p.id()));
         }
         return new Cut(pieces.clips());
+    }
+
+    /** Where the last of a take ends: a moment behind it, or as far as was decided by hand of what was filmed after the end. */
+    private static Time<Axis.Take> endOf(
+            Match.Placed p, Time<Axis.Take> takeEnd, Match match, List<CutProposal> proposals) {
+        Time<Axis.Take> usual = Time.max(p.end(), Time.min(takeEnd, p.end().plus(TAIL)));
+        boolean lastOfTake = match.segments().stream()
+                .filter(o -> p.take().equals(o.take()))
+                .noneMatch(o -> o.end().isAfter(p.end()));
+        return proposals.stream()
+                .filter(c -> lastOfTake
+                        && c.isAfterTheEnd()
+                        && c.decided()
+                        && c.take().equals(p.take()))
+                .map(c -> Time.max(usual, c.cut() ? c.span().start() : c.span().end()))
+                .findFirst()
+                .orElse(usual);
     }
 
     /** Planned order, but for moves done in each other's place within a take: those stay as they were done. */

@@ -18,6 +18,8 @@ import java.util.List;
 public record CutProposal(String take, Span<Axis.Take> span, String kind, boolean cut, boolean decided) {
     /** A shorter pause between two intervals disturbs nobody. */
     private static final Length WORTH_CUTTING = Length.ofSeconds(2);
+
+    private static final String AFTER_THE_END = "after the end";
     /** What is left after the end is offered when there is this much of it. */
     private static final Length AFTERWARDS = Length.ofSeconds(4);
 
@@ -44,7 +46,7 @@ public record CutProposal(String take, Span<Axis.Take> span, String kind, boolea
                     .ifPresent(last -> {
                         Time<Axis.Take> end = Time.<Axis.Take>zero().plus(take.length());
                         if (end.since(last).compareTo(AFTERWARDS) > 0) {
-                            proposals.add(decided(take.id(), new Span<>(last, end), "after the end", true, notes));
+                            proposals.add(decided(take.id(), new Span<>(last, end), AFTER_THE_END, true, notes));
                         }
                     });
         }
@@ -52,6 +54,11 @@ public record CutProposal(String take, Span<Axis.Take> span, String kind, boolea
         proposals.sort(Comparator.comparing((CutProposal c) -> order.indexOf(c.take()))
                 .thenComparing(c -> c.span().start()));
         return proposals;
+    }
+
+    /** Whether it was filmed behind the last thing of the plan. */
+    boolean isAfterTheEnd() {
+        return kind.equals(AFTER_THE_END);
     }
 
     private static CutProposal decided(

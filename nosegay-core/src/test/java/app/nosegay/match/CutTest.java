@@ -102,6 +102,27 @@ class CutTest {
                 .containsExactly("repeat", "fluff", "after the end");
     }
 
+    @Test
+    void whatWasFilmedAfterwardsStaysAsFarAsItIsKept() {
+        Time<Axis.Take> end = s(130);
+        assertThat(lastOf(MatchNotes.NONE)).isEqualTo(end);
+        assertThat(lastOf(MatchNotes.NONE.withCut(new MatchNotes.CutDecision("t", new Span<>(end, s(300)), false))))
+                .isEqualTo(s(300));
+        assertThat(lastOf(MatchNotes.NONE.withCut(new MatchNotes.CutDecision("t", new Span<>(end, s(180)), false))))
+                .isEqualTo(s(180));
+        assertThat(lastOf(MatchNotes.NONE.withCut(new MatchNotes.CutDecision("t", new Span<>(s(150), s(300)), true))))
+                .as("cut only from there")
+                .isEqualTo(s(150));
+        // A decision about a stretch in the middle says nothing of the end.
+        assertThat(lastOf(MatchNotes.NONE.withCut(new MatchNotes.CutDecision("t", new Span<>(s(75), s(82)), false))))
+                .isEqualTo(end);
+    }
+
+    private static Time<Axis.Take> lastOf(MatchNotes notes) {
+        List<Cut.Clip> clips = Cut.of(SIMPLE, notes).clips();
+        return clips.get(clips.size() - 1).source().end();
+    }
+
     @Property(tries = 60)
     void clipsFollowEachOtherAndNothingCutIsShown(@ForAll @IntRange(min = 1, max = 10_000) int seed) {
         Random random = new Random(seed);

@@ -231,6 +231,49 @@ class MatchWindowTest extends DrivenWindow {
         until(() -> lookup("#score-order").queryComboBox().getSelectionModel().getSelectedIndex() > 0);
     }
 
+    /** The end is told by hand 8 s before the recording's: what is behind it is offered to be cut. */
+    @Test
+    void aCutIsKeptMovedAndPlayed() throws Exception {
+        openWithTake();
+        interact(() -> shell.session()
+                .apply(
+                        "the end",
+                        shell.session().workout().withPin(new Pin("bye", true, "take-1", Time.ofSeconds(48)))));
+        clickOn("#stage-match");
+        clickOn("#match-tab-cuts");
+        ListView<?> cuts = lookup("#cuts").queryListView();
+        until(() -> cuts.getItems().size() == 1);
+        double length = programme().cut().total().seconds();
+        interact(() -> {
+            cuts.getSelectionModel().select(0);
+            cuts.requestFocus();
+        });
+        push(KeyCode.C);
+        until(() -> programme().cut().total().seconds() > length + 5);
+        assertThat(shell.session().undoName().orElse("")).startsWith("keep after the end");
+        push(KeyCode.C);
+        until(() -> Math.abs(programme().cut().total().seconds() - length) < 0.01);
+        // Right moves its start by a step, also twice in a row.
+        push(KeyCode.RIGHT);
+        push(KeyCode.RIGHT);
+        until(() -> shell.session().workout().matching().cuts().size() == 1
+                && shell.session()
+                                .workout()
+                                .matching()
+                                .cuts()
+                                .get(0)
+                                .span()
+                                .start()
+                                .seconds()
+                        > 48.15);
+        push(KeyCode.SHIFT, KeyCode.LEFT);
+        until(() ->
+                shell.session().workout().matching().cuts().get(0).span().end().seconds() < 55.95);
+        assertThat(cuts.getSelectionModel().getSelectedIndex()).isZero();
+        push(KeyCode.ENTER);
+        until(() -> text("#now-at").startsWith("after the end"));
+    }
+
     @Test
     void everyTryOfAnIntervalIsShownAndPlays() throws Exception {
         openWithTake();

@@ -133,7 +133,11 @@ final class CutPanel {
 
     void show(Programme now) {
         showing = true;
+        int index = list.getSelectionModel().getSelectedIndex();
         list.getItems().setAll(CutProposal.of(now.match(), now.workout().matching()));
+        if (index >= 0 && !list.getItems().isEmpty()) {
+            list.getSelectionModel().select(Math.min(index, list.getItems().size() - 1));
+        }
         rule.getSelectionModel().select(now.workout().matching().rule().ordinal());
         String promise = now.report().sentence();
         length.setText("The programme lasts " + now.cut().total().clock() + ". Planned: " + promise);
@@ -151,19 +155,23 @@ final class CutPanel {
 
     /** Moves the start of a stretch, or its end, by a step; what was decided about it stays. */
     private void moveEdge(CutProposal c, boolean end, Length by) {
-        Time<Axis.Take> from = end ? c.span().start() : c.span().start().plus(by);
-        Time<Axis.Take> to = end ? c.span().end().plus(by) : c.span().end();
+        // Keys come faster than the list is made again.
+        Span<Axis.Take> now = session.workout()
+                .matching()
+                .decision(c.take(), c.span())
+                .map(MatchNotes.CutDecision::span)
+                .orElse(c.span());
+        Time<Axis.Take> from = end ? now.start() : now.start().plus(by);
+        Time<Axis.Take> to = end ? now.end().plus(by) : now.end();
         if (from.isBefore(Time.zero()) || to.since(from).compareTo(EDGE_STEP) < 0) {
             return;
         }
-        int index = list.getSelectionModel().getSelectedIndex();
         MatchNotes notes = session.workout()
                 .matching()
                 .withCut(new MatchNotes.CutDecision(c.take(), new Span<>(from, to), c.cut()));
         session.apply(
                 (end ? "end of " : "start of ") + c.kind() + " " + (end ? to : from),
                 session.workout().withMatching(notes));
-        list.getSelectionModel().select(index);
     }
 
     private void decide(CutProposal c, boolean cut) {
