@@ -341,6 +341,7 @@ public final class Shell {
             int index = i;
             scene.getAccelerators().put(control(digits[i]), () -> go(index));
         }
+        FieldUndo.install(scene, session);
         scene.getAccelerators().put(control(KeyCode.Z), session::undo);
         scene.getAccelerators()
                 .put(

@@ -13,6 +13,7 @@ import app.nosegay.library.MuscleGroup;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Segment;
 import app.nosegay.script.ScriptLine;
+import app.nosegay.time.Length;
 import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -207,6 +208,79 @@ class PlanAndScriptWindowTest extends DrivenWindow {
         until(() -> programme().cues().of(id).stream().anyMatch(l -> l.text().equals(line.text())));
         clickOn("#script-add");
         until(() -> programme().cues().of(id).stream().anyMatch(l -> l.text().equals("New line")));
+    }
+
+    @Test
+    void theVoiceAndWhatIsNeverSaidAreKeptAndUndone() throws Exception {
+        plan(SHEET.replace("  squat\n", "  squat\n    form: Melt the fat and smash it.\n"));
+        clickOn("#stage-script");
+        clickOn("#script-tab-voice-and-words");
+        TextField atRest = lookup("#rate-rest").query();
+        interact(() -> {
+            atRest.requestFocus();
+            atRest.setText("3,9");
+        });
+        push(KeyCode.ENTER);
+        until(() -> shell.session().workout().script().rate().atRest() == 3.9);
+        interact(() -> {
+            atRest.requestFocus();
+            atRest.setText("fast");
+        });
+        push(KeyCode.ENTER);
+        until(() -> atRest.getText().startsWith("3.9"));
+        assertThat(shell.session().workout().script().rate().atRest()).isEqualTo(3.9);
+        TextArea avoid = lookup("#avoid").query();
+        interact(() -> {
+            avoid.requestFocus();
+            avoid.setText("smash it\n\n  killer  ");
+            atRest.requestFocus();
+        });
+        until(() -> shell.session().workout().script().avoid().equals(List.of("smash it", "killer")));
+        until(() ->
+                programme().scriptFindings().stream().anyMatch(f -> f.message().contains("smash it")));
+        TextArea sources = lookup("#sources").query();
+        interact(() -> {
+            sources.requestFocus();
+            sources.setText("melt the fat | Journal of Made-up Trials | 2024");
+            atRest.requestFocus();
+        });
+        until(() -> shell.session().workout().script().sources().size() == 1);
+        assertThat(shell.session().workout().script().sources().get(0).date()).isEqualTo("2024");
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> shell.session().workout().script().sources().isEmpty());
+        until(() -> sources.getText().isEmpty());
+        // What was typed and not kept yet is undone in the field alone.
+        clickOn("#rate-working").write("7");
+        String name = shell.session().undoName().orElse("");
+        push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(shell.session().undoName()).contains(name);
+    }
+
+    @Test
+    void theFitterKeepsToTheRangesThatAreSet() throws Exception {
+        plan(SHEET);
+        push(KeyCode.CONTROL, KeyCode.T);
+        ListView<?> offers = lookup("#offers").query();
+        until(() -> offers.getItems().size() >= 3);
+        TextField rest = lookup("#fit-rest").query();
+        interact(() -> {
+            rest.requestFocus();
+            rest.setText("0:05-0:20");
+            lookup("#fit-rounds").query().requestFocus();
+        });
+        until(() -> shell.session().workout().settings().ranges().restMost().equals(Length.ofSeconds(20)));
+        TextField rounds = lookup("#fit-rounds").query();
+        interact(() -> {
+            rounds.setText("nine");
+            rest.requestFocus();
+        });
+        until(() -> rounds.getText().contains("-"));
+        interact(() -> {
+            rounds.requestFocus();
+            rounds.setText("1-2");
+            rest.requestFocus();
+        });
+        until(() -> shell.session().workout().settings().ranges().roundsMost() == 2);
     }
 
     @Test

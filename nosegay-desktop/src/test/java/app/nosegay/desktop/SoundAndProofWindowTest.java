@@ -105,4 +105,24 @@ class SoundAndProofWindowTest extends DrivenWindow {
         until(() -> lookup("#captions .empty").tryQuery().isPresent());
         assertThat(lookup("#captions .empty").queryAs(Label.class).getText()).contains("listen for the script");
     }
+
+    /** A move that is in the plan and not in the recording is shot again from its place. */
+    @Test
+    void whatIsMissingIsAPickUpThatIsShotFromItsPlace() throws Exception {
+        openWithTake();
+        String more = SHEET.replace("talk Bye", "circuit B  work 0:30\n  plank\ntalk Bye");
+        interact(() ->
+                shell.session().apply("another move", shell.session().workout().withSheet(more)));
+        until(() -> programme().workout().sheet().equals(more));
+        clickOn("#stage-proof");
+        clickOn("#proof-tab-pick-ups");
+        ListView<?> pickUps = lookup("#pick-ups").queryListView();
+        until(() -> pickUps.getItems().stream().anyMatch(i -> i.toString().contains("plank")));
+        until(() -> lookup("#pick-ups .list-cell .label").queryAllAs(Label.class).stream()
+                .anyMatch(l -> l.getText().startsWith("Film again: ")));
+        clickOn("Shoot from here");
+        until(() -> lookup("#shoot-from").tryQuery().isPresent());
+        ComboBox<?> from = lookup("#shoot-from").queryComboBox();
+        until(() -> from.getSelectionModel().getSelectedIndex() > 0);
+    }
 }

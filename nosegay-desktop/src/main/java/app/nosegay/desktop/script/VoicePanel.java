@@ -41,8 +41,12 @@ final class VoicePanel {
                 }
             });
         }
-        atRest.setOnAction(e -> keep());
-        working.setOnAction(e -> keep());
+        for (TextField rate : List.of(atRest, working)) {
+            rate.setOnAction(e -> {
+                keep();
+                rate.setText(spoken(rate == atRest));
+            });
+        }
         heard.setId("rate-heard");
         heard.getStyleClass().add("quiet");
         heard.managedProperty().bind(heard.visibleProperty());
@@ -103,8 +107,8 @@ final class VoicePanel {
 
     private void show() {
         ScriptNotes notes = session.workout().script();
-        set(atRest, String.format(Locale.ROOT, "%.1f", notes.rate().atRest()));
-        set(working, String.format(Locale.ROOT, "%.1f", notes.rate().working()));
+        set(atRest, spoken(true));
+        set(working, spoken(false));
         if (!avoid.isFocused()) {
             avoid.setText(String.join("\n", notes.avoid()));
         }
@@ -113,6 +117,11 @@ final class VoicePanel {
                     .map(s -> s.claim() + " | " + s.source() + " | " + s.date())
                     .collect(Collectors.joining("\n")));
         }
+    }
+
+    private String spoken(boolean rest) {
+        SpeechRate rate = session.workout().script().rate();
+        return String.format(Locale.ROOT, "%.1f", rest ? rate.atRest() : rate.working());
     }
 
     private static void set(TextField field, String text) {
