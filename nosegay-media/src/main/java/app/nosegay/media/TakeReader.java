@@ -29,6 +29,8 @@ public final class TakeReader {
     private static final int LOOK_HEIGHT = 72;
     private static final int POSE_WIDTH = TakeEvidence.Poses.WIDTH;
     private static final int POSE_HEIGHT = 18;
+    /** Colour is looked at in every so many of them: it only tells where people are. */
+    private static final int TINT_EVERY = 2;
     /** A cell counts as changed when its brightness moves by more than camera noise. */
     private static final int NOISE = 6;
 
@@ -43,6 +45,7 @@ public final class TakeReader {
     private float[] motion = new float[1024];
     private int motionCount;
     private byte[] lastLook;
+    private byte[] lastTint;
     private LoudnessMeter meter;
     private boolean unmetered;
     private ProxyWriter proxy;
@@ -214,13 +217,15 @@ public final class TakeReader {
         float changed = lastLook == null ? 0 : change(lastLook, now);
         lastLook = now;
         byte[] small = upright(pose.scale(grey));
-        byte[] red = upright(tint.of(input.frame()));
+        if (lastTint == null || motionCount % TINT_EVERY == 0) {
+            lastTint = upright(tint.of(input.frame()));
+        }
         int upTo = Math.max(motionCount + 1, (int) Math.floor(seconds * MOTION_HZ + 0.25) + 1);
         while (motionCount < upTo) {
             motion = roomy(motion, motionCount);
             motion[motionCount++] = changed;
             poses.write(small, 0, small.length);
-            tints.write(red, 0, red.length);
+            tints.write(lastTint, 0, lastTint.length);
         }
     }
 
