@@ -147,11 +147,12 @@ public final class PublishVideo {
 
     /** In every interval as much of the picture as whoever leads takes, standing or lying down. */
     private static Reframing reframing(Programme programme, double focus) {
-        return new Reframing(programme.dressing().layout().areas().stream()
+        List<Reframing.Step> steps = programme.dressing().layout().areas().stream()
                 .map(a -> new Reframing.Step(
                         a.stretch().span().start(),
                         crop(programme, focus, a.stretch().heat().extent(focus))))
-                .toList());
+                .toList();
+        return steps.isEmpty() ? Reframing.of(crop(programme, focus, 0)) : new Reframing(steps);
     }
 
     private static Crop crop(Programme programme, double centre, double share) {
