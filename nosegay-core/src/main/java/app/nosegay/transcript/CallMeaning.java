@@ -2,6 +2,8 @@ package app.nosegay.transcript;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -30,7 +32,7 @@ final class CallMeaning {
 
     /** Words that lead on to something new, whatever goes on. */
     private static final Pattern MOVES_ON = Pattern.compile(
-            "^(?:on to|onto|now (?:we have|its|into)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time)");
+            "^(?:on to|onto|into|now (?:we have|its|into)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) (?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|take (?:it|this|that) (?:into|onto))");
 
     /** No interval of a plan is shorter, in seconds. */
     private static final int SHORTEST_PLANNED = 20;
@@ -40,6 +42,12 @@ final class CallMeaning {
             "\\b(?:rest|break|between|recover|off|no rest|change ?over|to change|transition|to set up|to get ready)\\b");
     /** Work begins within this of the first move's being brought up, in seconds. */
     private static final double LONGEST_TALK = 40;
+
+    private static final Pattern SEVERAL = Pattern.compile("(?:(?:and|now|okay) )*(?:[a-z]+ ){0,2}[a-z]+[a-rt-z]s");
+    private static final Pattern DOWN = Pattern.compile("^(?:thats )?(\\d+) (?:[a-z]+ )?down\\b");
+    private static final Pattern OTHER_SIDE = Pattern.compile("\\bother (?:side|leg|arm)\\b");
+    /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
+    private static final double LONGEST_CHANGE = 10;
 
     private static final double SAME_NEXT = 12;
     private static final Pattern SIDE_NAMED = Pattern.compile("(?i)side|leg|arm|over");
@@ -82,9 +90,11 @@ final class CallMeaning {
                 boolean free = !heard.isWorking(f)
                         || heard.isCounted(f)
                         || heard.saidWithin(CallKind.LAST_REP, SaidCalls.AT_ONCE, f)
+                        || heard.isFewLeft(SaidCalls.AT_ONCE, f)
                         || heard.saidWithin(CallKind.ORDINAL, SaidCalls.AT_ONCE, f)
                         || said.isJustStarted(f) && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
-                        || MOVES_ON.matcher(text.substring(f.from(), f.to())).find();
+                        || MOVES_ON.matcher(text.substring(f.from(), f.to())).find()
+                        || isNamedAlone(f);
                 boolean ends = heard.isWorking(f) && heard.isForetold(f.from() + 1);
                 boolean again = heard.saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)
                         && !heard.isSaidSince(CallKind.ORDINAL, CallKind.NEXT_UP);
@@ -99,6 +109,16 @@ final class CallMeaning {
             }
         }
         return withoutBeats();
+    }
+
+    /** "Rows.": more than one of them, and nothing else in the sentence. What to do is told in the singular. */
+    private boolean isNamedAlone(CallReader.Found f) {
+        String words = text.substring(f.from(), f.to());
+        Call before = heard.last(CallKind.NEXT_UP);
+        return SEVERAL.matcher(words).matches()
+                && text.startsWith(". ", f.from() - 2)
+                && text.startsWith(" .", f.to())
+                && (before == null || !before.text().toLowerCase(Locale.ROOT).contains(words));
     }
 
     /** A move brought up; while working, where the end was foretold, it takes the place of a "rest". */
@@ -166,9 +186,9 @@ final class CallMeaning {
                                 .find();
                 if (!unnamed) {
                     said.say(CallKind.ROUNDS_LEFT, f);
-                } else if (heard.isWorking(f)) {
+                } else if (heard.isWorking(f) && !isOfAllRounds(f)) {
                     said.say(CallKind.REPS_LEFT, f);
-                } else if (heard.hasStarted() && heard.isTimed()) {
+                } else if (heard.hasStarted() && (heard.isTimed() && !isOfMoves(f) || isOfAllRounds(f))) {
                     said.say(CallKind.ROUNDS_LEFT, f);
                 }
             }
@@ -215,6 +235,13 @@ final class CallMeaning {
                 said.say(CallKind.SWITCH_SIDE, f);
                 heard.goOn(f);
             }
+            case PROMISE -> {
+                boolean now = OTHER_SIDE.matcher(text.substring(f.from(), f.to())).find()
+                        && !heard.isWorking(f)
+                        && heard.saidWithin(CallKind.REST, LONGEST_CHANGE, f)
+                        && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST);
+                said.say(now ? CallKind.SWITCH_SIDE : CallKind.PROMISE, f);
+            }
             default -> said.say(f.rule().kind(), f);
         }
     }
@@ -226,6 +253,20 @@ final class CallMeaning {
                 && (f.value() >= SHORTEST_PLANNED || rest)
                 && (!heard.saidWithin(CallKind.NEXT_UP, LONGEST_TALK, f)
                         || text.startsWith("for ", f.from()) && heard.last(CallKind.TOTAL) != null);
+    }
+
+    /** "Two down, three to go" where five rounds were told. */
+    private boolean isOfAllRounds(CallReader.Found f) {
+        Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
+        return down.find() && heard.isTotalSaid("rounds", Integer.parseInt(down.group(1)) + f.value());
+    }
+
+    /** "Four down, six to go" behind the fourth move. */
+    private boolean isOfMoves(CallReader.Found f) {
+        Call place = heard.last(CallKind.ORDINAL);
+        return place != null
+                && SaidCalls.isOfAMove(place.text())
+                && text.startsWith(place.value() + " ", f.from());
     }
 
     private String around(CallReader.Found f) {

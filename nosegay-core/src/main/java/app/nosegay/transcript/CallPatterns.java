@@ -24,6 +24,10 @@ final class CallPatterns {
             "(?:sides?|legs?|arms?|hands?|foot|feet|knees?|hips?|directions?)",
             "~more",
             "(?:left|to go|remaining|more|to do)",
+            "~name",
+            "(?:(?:a|an|our|some|the|your) )?(?:[a-z]+ ){0,2}?" + CallReader.MOVE_WORDS,
+            "~tail",
+            "(?: (?!(?:okay|number|lets|exercise \\d|first up)\\b)[a-z0-9]+){0,9}",
             "~will",
             "(?:will|am going to|are going to|is going to|want to|would like to)");
 
@@ -34,12 +38,16 @@ final class CallPatterns {
     static final String BY_TIME = "by time";
 
     static final List<Rule> RULES = List.of(
+            never("(?:do not|did not|not got|no|without) (?:have )?(?:a|the|your|any) (?:\\w+ )?(?:timer|clock|beep|bell)(?: on (?:the |your )?(?:screen|corner))?"),
+            never("if (?:the )?\\d+ (?:seconds?|reps?|rounds?)"),
+            never("(?:~name , ){2,}(?:and (?:a )?)?~name"),
+            never("(?:for|on|in) the first 1"),
             // Promises first: they hold words of other calls.
             rule(
                     CallKind.PROMISE,
                     null,
                     null,
-                    "i (?:~will )?(?:be )?(?:count(?:ing)?|call(?:ing)?(?: out)?|shout(?:ing)?|cue|remind(?:ing)?|let you know|letting you know|tell(?:ing)? you|keep (?:an eye|track|time|watch)|have you|ask you|give you (?:a|the|some|your|that|\\d+)|warn(?:ing)?|say)\\b(?: [a-z0-9]+){0,9}"),
+                    "i (?:~will )?(?:be )?(?:count(?:ing)?|call(?:ing)?(?: out)?|shout(?:ing)?|cue|remind(?:ing)?|let you know|letting you know|tell(?:ing)? you|keep (?:an eye|track|time|watch)|have you|ask you|give you (?:a|the|some|your|that|\\d+)|warn(?:ing)?|say)\\b~tail"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -74,7 +82,7 @@ final class CallPatterns {
                     CallKind.PROMISE,
                     null,
                     null,
-                    "i (?:~will )(?:also )?(?:show|demonstrate|offer)\\b(?: [a-z0-9]+){0,9}"),
+                    "i (?:~will )(?:also )?(?:show|demonstrate|offer)\\b~tail"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -90,7 +98,7 @@ final class CallPatterns {
                     CallKind.HALF_WAY,
                     "workout",
                     null,
-                    "(?:(?:and|we are|you are|thats) )*halfway(?: (?:folks|guys|team|everyone|everybody|there))?(?: ,)? \\d+ minutes? in\\b"),
+                    "(?:(?:and|we are|you are|thats) )*halfway(?: (?:folks|guys|team|everyone|everybody|there))?(?: ,)? \\d+ minutes? in\\b|\\d+ minutes? (?:in|gone|down|done)[ ,.]+(?:(?:so|and|that|we|are|thats|you|is|at|the|our|now) )*halfway(?: (?:point|mark|there|through))?"),
             rule(
                     CallKind.HALF_WAY,
                     "round",
@@ -188,7 +196,8 @@ final class CallPatterns {
             rule(CallKind.ROUNDS_LEFT, null, 1, "(?:just |only )?(?:another) ~round(?: to go| left)?"),
             ordinals(
                     "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:~round|~move|block|section|superset|1 up|1 is)(?! (?:and|is) (?:position))"),
-            ordinals("(~nth) (?:and (?:final|last) )?(?:1|time through)(?= (?:[.,]|coming|up|is|here|now|today))"),
+            never("this is number \\d+(?= [.,])(?! [.,] [a-z ]{0,20}~name)"),
+            ordinals("(~nth) (?:and (?:final|last) )?(?:1|time (?:through|round|around))(?= (?:[.,]|coming|up|is|here|now|today|back|we|so|and|of))"),
             rule(
                     CallKind.ORDINAL,
                     null,
@@ -251,7 +260,7 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "rounds",
                     2,
-                    "(?:through|do|doing|repeat|repeating) (?:it|this|that|everything|the circuit|the whole thing|them|the (?:whole )?lot|the (?:whole )?series|all of (?:it|them|this|that))(?: all)? twice"),
+                    "(?:through|do|doing|repeat|repeating) (?:it|this|that|everything|the circuit|the whole thing|them|the (?:whole )?lot|the (?:whole )?series|(?:each|every|both|the|that|this) ~round|all of (?:it|them|this|that))(?: all)?[ ,.]+twice(?! (?:a|per|as|the|in)\\b)"),
             rule(
                     CallKind.TOTAL,
                     "minutes",
@@ -287,7 +296,7 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "work-seconds",
                     null,
-                    "(?:work(?:ing)? for|each (?:exercise|move) (?:for|is)|for) (\\d+) seconds?(?: (?:each|of|on)\\b)?(?= (?:[.,]|each|per|and|then|with|on|followed))"),
+                    "(?:work(?:ing)? for|each (?:exercise|move) (?:for|is)|for) (\\d+) seconds?(?: (?:each|of|on)\\b)?(?= (?:[.,]|each|per|and|then|with|on|followed|rest(?:ing)?)\\b)"),
             rule(
                     CallKind.TOTAL,
                     "rounds",
@@ -307,7 +316,7 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "reps",
                     null,
-                    "(?:(?:for|do|doing|of|have|aim for|going for|looking for|get|about|each|hit|aiming for) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |slow |controlled |good )*(?:reps?|each side|per side|each leg|each arm|per leg|per arm|on each (?:side|leg|arm|hand|foot)|times (?:on )?(?:each|per) (?:side|leg|arm)|each way)(?! ~more)(?! (?:to|and) (?:go|rest))"),
+                    "(?:(?:for|do|doing|of|have|aim for|going for|looking for|get|about|each|hit|aiming for) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |slow |controlled |good )*(?:reps?|on this side|each side|per side|each leg|each arm|per leg|per arm|on each (?:side|leg|arm|hand|foot)|times (?:on )?(?:each|per) (?:side|leg|arm)|each way)(?! ~more)(?! (?:to|and) (?:go|rest))"),
             rule(
                     CallKind.TOTAL,
                     "reps",
@@ -320,7 +329,8 @@ final class CallPatterns {
                     "(?<!last |final |another |more |number )(\\d+)(?: (?:to|or) (\\d+))? (?:(?!seconds?|minutes?|more|rounds?|sets?|times?)[a-z]+ ){0,2}?(?:squats|lunges|presses|rows|curls|raises|flies|bridges|thrusts|thrusters|deadlifts|ups|crunches|twists|kickbacks|extensions|jacks|climbers|burpees|swings|cleans|snatches|dips|taps|skaters|shrugs)(?: (?:each|per) ~side)?"),
             // What only sounds like a call.
             never("1 more(?: ,)? (?:maybe|or)\\b|(?:hold|on|for|until|till|before|after) the last 1"),
-            never("(?:on|for) the next 1(?! (?:is|we|its|,))"),
+            never("(?:on|for) the next 1(?! (?:is|we|its|,))|(?:until|till|before) (?:the|your|our) (?:clock|timer) (?:says|reads|hits|gets to) \\d+ (?:minutes?|seconds?)"),
+            rule(CallKind.TOTAL, "minutes", null, "(?:(?:we|you) )?(?:have|got|there are) (?:got )?(\\d+) minutes on the (?:clock|timer)"),
             never(
                     "(?:if|had|than|least|always|leave|have|with) (?:a |about |more than )*\\d+ (?:left|more)(?: in (?:the tank|you))|(?:\\d+ (?:or|to) )?\\d+ (?:reps? )?(?:left|more) in (?:the|your|you)\\b"),
             never(
@@ -336,7 +346,7 @@ final class CallPatterns {
             never(
                     "(?:do not|never|not|non|no|without|cannot|can|will|to|before (?:you|we)|you|we|should|must|would) stop(?! (?:there|here|now))|stop (?:if|when|at|the|your|you|it|and rest if|for|in|on|short|any)|(?:if|when|whenever) (?:you|something|it|anything|that|this) (?:need|have|want|hurt|feel)s? (?:to |wrong |pain |off |sharp )*(?:, )?(?:please |then |just )*stop"),
             never(
-                    "(?:keep|keeps|kept) (?:it |on |them |that )?going|(?:there|here) you go|go ahead|ready to go|ways? to go(?= [.,])|(?:good|great|rearing|nice) to go|(?:to|we|you|they|can|could|and|i|will|not|let it|never|as|should|that|would|do|might|may|want to|going to) go (?:all|back|down|up|as|into|in|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|straight|forward|at|out|with|hard|harder|past|further|beyond|any|around|(?:right|left)(?! (?:arm|leg|side|hand|foot))|again|slightly|side|from)|go (?:back|down|up|as|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|forward|at|out|with|hard|harder|past|further|beyond|any|around|slightly|side|from|all|get|grab|straight)"),
+                    "(?:keep|keeps|kept) (?:it |on |them |that )?going|(?:there|here) you go|go ahead|ready to go|ways? to go(?= [.,])|(?:good|great|rearing|nice) to go|(?:to|we|you|they|can|could|and|i|will|not|let it|never|as|should|that|would|do|might|may|want to|going to) go (?:all|back|down|up|as|(?:into|in|to|for)(?! ~name)|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|straight|forward|at|out|with|hard|harder|past|further|beyond|any|around|(?:right|left)(?! (?:arm|leg|side|hand|foot))|again|slightly|side|from)|go (?:back|down|up|as|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|forward|at|out|with|hard|harder|past|further|beyond|any|around|slightly|side|from|all|get|grab|straight)"),
             never(
                     "(?:every|each|another|a|this|that|which|wrong|right) (?:\\w+ )?(?:time|times)|(?:at|in|on|over|of|by|your|the|same|some|take|first|next|last|this|any|my|have|whole|all|no|long|long|much|to|for|good|great) time(?! (?:is|through|around))|(?<!its |now )time (?:to|for|under|of|i|you|we|on|with|in|out|as|and space)"),
             never(
@@ -344,7 +354,7 @@ final class CallPatterns {
             never(
                     "work (?:on|out|the|your|hard|through|your way|from|for|in|with|those|that|it|all|against|together|both|at|up|as|to|towards|into|done|here|of|everyone|guys|team|well|a)|(?:the|good|great|nice|hard|to|of|we|you|will|that|amazing|awesome|fantastic|excellent|lovely|solid|beautiful|brilliant|strong|foot|floor|leg|arm|core|body|your|seconds|beautiful|this|should|and|can|really|some|bit of|lots of|super) work"),
             never(
-                    "halfway (?:down|up|back|into|between|position|out|to|in(?! [.,]))|(?:come|comes|coming|lower|go|going|down|up|drop|lift|only|bend|squat|press|pulse|hold|stop|pause) (?:just |only )?(?:to )?halfway(?! (?:there|through|done))|(?:to|before|until|till|by|reach|hit|near|nearly|almost|after|when) (?:the |we (?:hit|get to|reach) )?halfway(?! (?:there|done|through))|(?:almost|nearly|not quite) halfway(?: there)?|halfway (?:point|mark) (?:we|you|i)|halfway was"),
+                    "halfway (?:down|up|back|into|between|position|out|to|in(?! [.,]))|(?:come|comes|coming|lower|go|going|down|up|drop|lift|only|bend|squat|press|pulse|hold|stop|pause) (?:just |only )?(?:to )?halfway(?! (?:there|through|done))|(?:to|before|until|till|by|reach|hit|near|nearly|almost|after|when) (?:the |we (?:hit|get to|reach) )?halfway(?! (?:there|done|through))|(?:almost|nearly|not quite|more than|well over) halfway(?: there)?|halfway (?:point|mark) (?:we|you|i)|halfway was"),
             never(
                     "(?:last|final|first) (?:week|time we|day|video|month|night|year|couple of (?:weeks|days|months|seconds? of)|few|thing(?! (?:we|is|up|on))|name|but not least|bit|part|minute change)"),
             never(
@@ -411,7 +421,7 @@ final class CallPatterns {
                     CallKind.SWITCH_SIDE,
                     null,
                     null,
-                    "(?:(?<=[.,] )|(?:and|okay|now|lets do|do|repeat|same|thing|over to|onto|on to|go to|straight to) )(?:(?:lets|do|the same|same|thing|repeat|on|to|its|over|now) )*(?:the )?(?:other|opposite|second) (?:(?:sides?|legs?|way|directions?)|(?:arm|hand|foot|knee|hip)(?= [.,]))(?! (?:of|is|out|behind|stays|too|as well|later|knee))(?: now)?"),
+                    "(?:(?<=[.,] )|(?:and|okay|now|lets do|do|repeat|same|thing|over|over to|onto|on to|go to|straight to) )(?:(?:lets|do|the same|same|thing|repeat|on|to|its|over|now) )*(?:the )?(?:other|opposite|second) (?:(?:sides?|legs?|way|directions?)|(?:arm|hand|foot|knee|hip)(?= [.,]))(?! (?:of|is|out|behind|stays|too|as well|later|knee))(?: now)?"),
             rule(
                     CallKind.SWITCH_SIDE,
                     null,
@@ -422,12 +432,12 @@ final class CallPatterns {
                     CallKind.REST,
                     null,
                     null,
-                    "(?:and |okay |good |nice )*(?:rest|relax|release|stop|pause)(?= [.,])|(?:and |okay |now )+rest(?! (?:your|the|on|it on|them|days?|periods?|in between|between|as|when|if|whenever|is|of|or))|(?:and |okay )(?:relax|stop|done|release|pause|break)(?= (?:[.,]|right there|a moment|for a (?:moment|second)|now|good|nice|great|okay|well|take|there|shake|so|that|we|you|next|grab|guys|everyone|excellent|perfect|awesome|amazing|beautiful))|(?<=(?:thats it|done|time|stop|1|okay|nice|good|there) )rest(?! (?:your|the|of|on))|rest (?:now|up|there|here|it out|well|good|nice|great|everyone|everybody|guys|okay|excellent)"),
+                    "(?:(?<!pull |press |lift |squeeze |hold |pulse )and |okay |good |nice )*(?<!pull and |press and |lift and |squeeze and |hold and )(?:rest|relax|release|stop|pause)(?= [.,])|(?:and |okay |now )+rest(?! (?:your|the|on|it on|them|days?|periods?|in between|between|as|when|if|whenever|is|of|or))|(?:(?<!pull |press |lift |squeeze |hold )and |okay )(?:relax|stop|done|release|pause|break)(?= (?:[.,]|right there|a moment|for a (?:moment|second)|now|good|nice|great|okay|well|take|there|shake|so|that|we|you|next|grab|guys|everyone|excellent|perfect|awesome|amazing|beautiful))|(?<=(?:thats it|done|time|stop|1|okay|nice|good|there) )rest(?! (?:your|the|of|on))|rest (?:now|up|there|here|it out|well|good|nice|great|everyone|everybody|guys|okay|excellent)"),
             rule(
                     CallKind.REST,
                     null,
                     null,
-                    "(?:(?:and|now|lets|okay|you can|go ahead and) )*take (?:a|your|another|that|some) (?:quick |little |short |well earned |deserved |well deserved |\\d+ seconds? |nice )*(?:rest|break|breather|pause)|(?:and )?(?:time is up|times up|thats (?:the )?(?:clock|bell|buzzer)|take a (?:moment|minute)(?= (?:[.,]|get|grab|catch|sip|drink|breathe|here|to breathe))|(?<=2 1 |2 1 and |2 , 1 |2 , 1 , |2 , 1 and |2 , 1 , and |2 and 1 |2 and 1 and |2 \\. 1 \\. |2 \\. 1 \\. and )(?:rest|time|done|stop|relax|release)(?! (?:your|the|on|it|if|when|at|for))|thats it(?= (?:[.,]|grab|take|rest|shake|drop|for (?:that|this)))|stop there|all done|thats a wrap|bring it to rest|set it down|put it down|park (?:it|that|the (?:bell|kettlebell|weights?))|down you come)|(?:and )?(?:you are|we are|thats us|its) (?:all )?done(?= (?:[.,]|great job|good job|nice|well done|amazing|awesome|guys|everyone|everybody|team))|(?:and |< ?)(?:done|time|break)(?= [.,])|(?<=[.,] )(?:done|time)(?= (?:nice|good|great|well|amazing|excellent|everyone|everybody|guys|team|take|shake|drop|awesome|beautiful|lovely|okay|rest)\\b)|(?:weights?|dumbbells?|bells?|arms|knees) down(?= [.,])|shake (?:it|that|them|those (?:legs|arms)|your (?:legs|arms)) (?:out|off|all out)|shake out (?:your|those|the|that|it|them)(?: \\w+)?|(?<!to )catch (?:your|a|that) breath|have (?:a|your) (?:quick |little |short |nice |well earned )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:its |and )?rest time|(?:and )?(?:we are|you are) resting|(?:and )?(?:stop|finish) (?:right )?there|and pause there|(?:and |okay )finish(?= [.,])|(?:lets )?take (?:our|your) rest|(?:put|set|pop|place|lay) (?:the|your|those|that) (?:weights?|dumbbells?|kettlebells?|bells?) down(?! (?:\\w+ )?(?:if|when|whenever))|drop (?:the|your|those) (?:weights?|dumbbells?|kettlebells?)(?! (?:if|when|whenever|down to))|(?:grab|get|take|have) (?:a|some|your) (?:quick |little |sip of |drink of )*(?:drink|sip|water)(?: of water)?(?! (?:if|when|whenever|as|any|bottle))|(?:quick|little|short) (?:rest|breather|break)(?= [.,])"),
+                    "(?:(?:and|now|lets|okay|you can|go ahead and) )*take (?:a|your|another|that|some) (?:quick |little |short |well earned |deserved |well deserved |\\d+ seconds? |nice )*(?:rest|break|breather|pause)|(?:and )?(?:time is up|times up|thats (?:the )?(?:clock|bell|buzzer)|take a (?:moment|minute)(?= (?:[.,]|get|grab|catch|sip|drink|breathe|here|to breathe))|(?<=2 1 |2 1 and |2 , 1 |2 , 1 , |2 , 1 and |2 , 1 , and |2 and 1 |2 and 1 and |2 \\. 1 \\. |2 \\. 1 \\. and )(?:rest|time|done|stop|relax|release)(?! (?:your|the|on|it|if|when|at|for))|thats it(?= (?:[.,]|grab|take|rest|shake|drop|for (?:that|this)))|(?<=[.,] |and )rest (?:the|your|that|those|both) (?:(?:top|back|right|left) )?(?:legs?|arms?|head|feet|hips) (?:down|back down|to the (?:floor|mat))|stop there|all done|thats a wrap|bring it to rest|set it down|put it down|park (?:it|that|the (?:bell|kettlebell|weights?))|down you come)|(?:and )?(?:you are|we are|thats us|its) (?:all )?done(?= (?:[.,]|great job|good job|nice|well done|amazing|awesome|guys|everyone|everybody|team))|(?:and |< ?)(?:done|time|break)(?= [.,])|(?<=[.,] )(?:done|time)(?= (?:thats|that is|nice|good|great|well|amazing|excellent|everyone|everybody|guys|team|take|shake|drop|awesome|beautiful|lovely|okay|rest)\\b)|(?:and |the )*(?:weights?|dumbbells?|bells?|bar|barbell|arms|knees) down(?= [.,])|shake (?:it|that|them|those (?:legs|arms)|your (?:legs|arms)) (?:out|off|all out)|shake out (?:your|those|the|that|it|them)(?: \\w+)?|(?<!to )catch (?:your|a|that) breath|have (?:a|your) (?:quick |little |short |nice |well earned )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:its |and )?rest time|(?:and )?(?:we are|you are) resting|(?:and )?(?:stop|finish) (?:right )?there|and pause there|(?:and |okay )finish(?= [.,])|(?:lets )?take (?:our|your) rest|(?:put|set|pop|place|lay) (?:the|your|those|that) (?:weights?|dumbbells?|kettlebells?|bells?) down(?! (?:\\w+ )?(?:if|when|whenever))|drop (?:the|your|those) (?:weights?|dumbbells?|kettlebells?)(?! (?:if|when|whenever|down to))|(?:grab|get|take|have) (?:a|some|your) (?:quick |little |sip of |drink of )*(?:drink|sip|water)(?: of water)?(?! (?:if|when|whenever|as|any|bottle))|(?:quick|little|short) (?:rest|breather|break)(?= [.,])"),
             // Work starts.
             rule(
                     CallKind.START,
@@ -451,7 +461,12 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?<=[.,] )(?!(?:[a-z]+ )*(?:what|whats|that|who|which|this|the|you) (?:is |are )?(?:up )?next)(?:[a-z]+ ){1,4}(?:is|are) (?:up |coming )?next(?= [.,])"),
+            rule(
+                    CallKind.NEXT_UP,
+                    null,
+                    null,
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 

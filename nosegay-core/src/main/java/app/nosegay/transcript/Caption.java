@@ -70,7 +70,7 @@ public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, L
         Length room = end.since(start);
         double spokenSeconds = SpeechRate.DEFAULT.toSay(text, false).seconds() * total / Math.max(1, plain);
         // Captions often stay up after the last word: a line is never stretched beyond a slow reading of it.
-        double seconds = Math.min(room.seconds(), Math.max(spokenSeconds * 1.6, 0.2));
+        double seconds = Math.min(room.seconds(), Math.max(spokenSeconds * 1.3, 0.2));
         List<Word> words = new ArrayList<>();
         int before = 0;
         for (int i = 0; i < parts.length; i++) {

@@ -29,7 +29,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.REST,
                     null,
-                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
+                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! and (?:up|lift|press|back up))|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
             expected(
                     CallKind.START,
                     MOVES,
@@ -55,11 +55,11 @@ final class ExpectedCalls {
                     CallKind.SECONDS_LEFT,
                     null,
                     "(?:(?:heres|here is|theres|there is|thats|and|your|the|last|final|only|just|have|got|you|we|with|still|now|about|down to|hit|give me|(?<!,) at) )*(?<!for |every |each |in |of |by |hold |to )([1-9]\\d|[5-9]) (?:(?:more|extra|last|final|little|short|quick|good|big|hard|tiny|long|beautiful|precious|whole|full) )*seconds?(?: (?:of (?:these|this|it|that)|to (?:go|rest|breathe|recover|set up|get ready)|on the (?:clock|timer)|left|more|extra))?|(?:(?:heres|here is|theres|there is|last|final|just|you have|we have|have got|down to|(?<!up )in|inside the last|into the last|in the last|at) )+(?:your |the |our |my )*(?:last |final )?(5|10|15|20|30|45)(?= [.,])|^(5|10|15|20|30)(?= [.,])"),
-            expected(CallKind.TOTAL, "rounds=2", "twice(?! (?:a|per|as|the|in))"),
+            expected(CallKind.TOTAL, "rounds=2", "twice(?! (?:a|per|as|the|in)\\b)"),
             expected(
                     CallKind.SWITCH_SIDE,
                     null,
-                    "same(?: (?:thing|move|again|1))? (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)|(?:then|now|and) (?:its|it is|we do|we have|onto|for) (?:on )?(?:the|your) (?:left|right) (?:side|leg|arm)"),
+                    "(?:and )?now (?:forwards?|backwards?)(?= [.,])|same(?: (?:thing|move|again|1))?(?: (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|[ ,.]+(?:left|right|other) (?:side|leg|arm))|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)|(?:then|now|and) (?:its|it is|we do|we have|onto|for) (?:on )?(?:the|your) (?:left|right) (?:side|leg|arm)"),
             expected(
                     CallKind.SECONDS_LEFT,
                     "=60",
@@ -84,6 +84,11 @@ final class ExpectedCalls {
             Pattern.compile("\\b(?:break|rest|done|time|pause|stop|childs pose|your minute)\\b");
     /** Said within a repetition as well. */
     private static final Pattern POSTURE = Pattern.compile("\\b(?:stand|sit|come|step|up|roll)\\b");
+    /** "Lift, and lower" is a repetition. */
+    private static final Pattern LOWERS = Pattern.compile("\\b(?:lower|down|release)$");
+
+    private static final Pattern LIFTED =
+            Pattern.compile("\\b(?:lift|up|raise|press|float|curl)(?: (?!down)[a-z]+){0,4}[ ,.]+(?:and )?$");
     /** Praise alone ends work only where its end was foretold. */
     private static final Pattern PRAISE = Pattern.compile(
             "(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|job|work|stuff|one|beautiful|awesome|amazing) ?)+");
@@ -157,6 +162,10 @@ final class ExpectedCalls {
         };
     }
 
+    private String before(CallReader.Found f) {
+        return speech.text().substring(Math.max(0, f.from() - 40), f.from());
+    }
+
     private String words(CallReader.Found f) {
         return speech.text().substring(f.from(), f.to());
     }
@@ -202,6 +211,9 @@ final class ExpectedCalls {
     }
 
     private boolean isRest(CallReader.Found f) {
+        if (LOWERS.matcher(words(f)).find() && LIFTED.matcher(before(f)).find()) {
+            return false;
+        }
         Call counted = heard.last(CallKind.COUNT_OUT);
         boolean afterCount = counted != null
                 && heard.isSaidSince(CallKind.COUNT_OUT, CallKind.REST)

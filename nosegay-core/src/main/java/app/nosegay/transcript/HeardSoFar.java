@@ -20,6 +20,8 @@ final class HeardSoFar {
     /** Work is not over sooner than this after its move was brought up, in seconds. */
     private static final double SHORTEST_WORK = 20;
 
+    /** A repetition takes no longer, in seconds. */
+    private static final double SLOWEST_REP = 3;
     /** Nobody calls the time more exactly, in seconds. */
     private static final double TO_THE_SECOND = 2.5;
     /** Work on the other side begins within this of the change, in seconds. */
@@ -191,9 +193,23 @@ final class HeardSoFar {
                                 && c.value().equals(counted.to()));
     }
 
+    /** Whether so few repetitions were left less than {@code seconds} after they can have been done that the next move may follow. */
+    boolean isFewLeft(double seconds, CallReader.Found f) {
+        Call left = last(CallKind.REPS_LEFT);
+        return left != null
+                && left.value() <= FEWEST_COUNTED
+                && saidWithin(CallKind.REPS_LEFT, SLOWEST_REP * left.value() + seconds, f)
+                && !isSaidSince(CallKind.NEXT_UP, CallKind.REPS_LEFT);
+    }
+
     /** Whether a figure of that kind was told. */
     boolean isTotalSaid(String of) {
         return calls.stream().anyMatch(c -> c.kind() == CallKind.TOTAL && of.equals(c.of()));
+    }
+
+    /** Whether that figure of that kind was told. */
+    boolean isTotalSaid(String of, int value) {
+        return calls.stream().anyMatch(c -> c.kind() == CallKind.TOTAL && of.equals(c.of()) && c.value() == value);
     }
 
     /** Whether work goes by the clock. */

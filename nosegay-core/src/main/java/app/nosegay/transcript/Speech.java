@@ -189,6 +189,11 @@ final class Speech {
             text.append("way ");
             return;
         }
+        if (token.equals("right") && endsWith(" all ")) {
+            text.setLength(text.length() - "all ".length());
+            text.append("okay ");
+            return;
+        }
         if (token.equals("us") && endsWith(" let ")) {
             text.setLength(text.length() - 1);
             text.append("s ");
