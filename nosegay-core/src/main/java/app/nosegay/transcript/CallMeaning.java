@@ -37,7 +37,7 @@ final class CallMeaning {
     /** No interval of a plan is shorter, in seconds. */
     private static final int SHORTEST_PLANNED = 20;
 
-    private static final Pattern TO_RECOVER = Pattern.compile("\\b(?:to recover|to rest|to breathe|rest here)\\b");
+    private static final Pattern OF_ALL_RESTS = Pattern.compile("\\b(?:between|each|every)\\b");
     private static final Pattern OF_REST = Pattern.compile(
             "\\b(?:rest|break|between|recover|off|no rest|change ?over|to change|transition|to set up|to get ready)\\b");
     /** Work begins within this of the first move's being brought up, in seconds. */
@@ -214,7 +214,8 @@ final class CallMeaning {
                 String words = text.substring(f.from(), f.to());
                 if ("rest-seconds".equals(f.rule().of())
                         && heard.isAtRestSince(f)
-                        && (TO_RECOVER.matcher(words).find()
+                        && f.second() == null
+                        && (!OF_ALL_RESTS.matcher(words).find()
                                 || WorkMeaning.A_MINUTE.matcher(words).find())) {
                     heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
                 } else {
@@ -236,10 +237,11 @@ final class CallMeaning {
                 heard.goOn(f);
             }
             case PROMISE -> {
-                boolean now = OTHER_SIDE.matcher(text.substring(f.from(), f.to())).find()
-                        && !heard.isWorking(f)
-                        && heard.saidWithin(CallKind.REST, LONGEST_CHANGE, f)
-                        && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST);
+                boolean now =
+                        OTHER_SIDE.matcher(text.substring(f.from(), f.to())).find()
+                                && !heard.isWorking(f)
+                                && heard.saidWithin(CallKind.REST, LONGEST_CHANGE, f)
+                                && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST);
                 said.say(now ? CallKind.SWITCH_SIDE : CallKind.PROMISE, f);
             }
             default -> said.say(f.rule().kind(), f);
@@ -264,9 +266,7 @@ final class CallMeaning {
     /** "Four down, six to go" behind the fourth move. */
     private boolean isOfMoves(CallReader.Found f) {
         Call place = heard.last(CallKind.ORDINAL);
-        return place != null
-                && SaidCalls.isOfAMove(place.text())
-                && text.startsWith(place.value() + " ", f.from());
+        return place != null && SaidCalls.isOfAMove(place.text()) && text.startsWith(place.value() + " ", f.from());
     }
 
     private String around(CallReader.Found f) {
@@ -297,7 +297,8 @@ final class CallMeaning {
                         && r.run().secondsEach() < CountMeaning.A_SECOND_EACH
                         && r.from() >= f.to()
                         && speech.start(r.from()).since(speech.end(f.to() - 1)).seconds() < f.value() + 1);
-        boolean tens = f.value() >= 10 && f.value() % 5 == 0 || f.value() == 5 && heard.isBySeconds();
+        boolean tens =
+                f.value() >= 10 && f.value() % 5 == 0 && !heard.isByReps() || f.value() == 5 && heard.isBySeconds();
         boolean seconds = !reps
                 && (tens || f.value() == 5 && countedDown || heard.isBySeconds() && heard.isToTheEnd(f.value(), f));
         CallKind kind = seconds ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT;

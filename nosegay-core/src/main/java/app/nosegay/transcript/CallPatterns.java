@@ -38,10 +38,15 @@ final class CallPatterns {
     static final String BY_TIME = "by time";
 
     static final List<Rule> RULES = List.of(
-            never("(?:do not|did not|not got|no|without) (?:have )?(?:a|the|your|any) (?:\\w+ )?(?:timer|clock|beep|bell)(?: on (?:the |your )?(?:screen|corner))?"),
+            never(
+                    "(?:do not|did not|not got|no|without) (?:have )?(?:a|the|your|any) (?:\\w+ )?(?:timer|clock|beep|bell)(?: on (?:the |your )?(?:screen|corner))?"),
             never("if (?:the )?\\d+ (?:seconds?|reps?|rounds?)"),
             never("(?:~name , ){2,}(?:and (?:a )?)?~name"),
             never("(?:for|on|in) the first 1"),
+            never("(?:(?:the|a|some) ~name[ ,]+(?:and )?){2,}(?:the|a|some) ~name"),
+            never(
+                    "halfway lift|(?:hold|stay|keep|pause|curl|lift|squat|arms?|lunge)(?: [a-z]+){0,3} at (?:the )?halfway(?: point)?"),
+            never("(?:good |okay |and |nice )*thats 1 (?:complete |whole |full )?~round(?= [.,])"),
             // Promises first: they hold words of other calls.
             rule(
                     CallKind.PROMISE,
@@ -77,12 +82,8 @@ final class CallPatterns {
                     CallKind.PROMISE,
                     null,
                     null,
-                    "(?:we|you) ~will (?:then )?(?:switch|swap|change|do the (?:other|left|right|opposite))\\b(?: [a-z0-9]+){0,6}"),
-            rule(
-                    CallKind.PROMISE,
-                    null,
-                    null,
-                    "i (?:~will )(?:also )?(?:show|demonstrate|offer)\\b~tail"),
+                    "(?:we|you) ~will (?:then )?(?:switch|swap|change|do the (?:other|left|right|opposite))\\b(?!(?: [a-z]+)? first)(?: [a-z0-9]+){0,6}"),
+            rule(CallKind.PROMISE, null, null, "i (?:~will )(?:also )?(?:show|demonstrate|offer)\\b~tail"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -116,6 +117,7 @@ final class CallPatterns {
                     "(?:(?:and|thats|that is|we are|you are) )*(\\d{2}) (?:seconds? )?(?:down|gone|in(?! between)|done|behind (?:us|you))(?![ ,.]+(?:and )?(?:another )?\\d+ (?:seconds? )?(?:more )?(?:to go|left|more|go))|(?:thats|that is) (\\d{2})(?: seconds)?(?= [.,])|(?:(?:we are|you are|thats) )?(?:at|hit|hitting|past|passed) (?:the |our |your )?(\\d{2}) seconds? mark"),
             // Said at once with what would make it something else.
             never("(?:the )?\\d+ seconds? mark"),
+            never("(?:workout|session|class) number \\d+"),
             never("(?:episode|day|week|video|part|season|level|phase|volume|chapter) (?:number )?\\d+"),
             never(
                     "\\d+ minutes? (?:done|down|in|gone)[ ,.]+(?:and )?\\d+ (?:minutes? )?(?:to go|left)|\\d+ (?:seconds?|minutes?) (?:done|down|in|gone|behind (?:us|you))"),
@@ -191,18 +193,19 @@ final class CallPatterns {
                     CallKind.ROUNDS_LEFT,
                     null,
                     null,
-                    "\\d+ ~round (?:down|done|finished|complete)[ ,.]+(?:and )?(\\d+) (?:more )?(?:to go|left)"),
+                    "(?:\\d+ ~round |(?<=~nth ~round ))(?:down|done|finished|complete)[ ,.]+(?:and )?(\\d+)[ .]+(?:more )?(?:to go|left)"),
             rule(CallKind.ROUNDS_LEFT, null, null, "(?:(?:the|our|these|your) )*(?:last|final) (\\d+) ~round"),
             rule(CallKind.ROUNDS_LEFT, null, 1, "(?:just |only )?(?:another) ~round(?: to go| left)?"),
             ordinals(
-                    "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:~round|~move|block|section|superset|1 up|1 is)(?! (?:and|is) (?:position))"),
+                    "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:~round|~move|block|section|sequence|series|combo|superset|1 up|1 is)(?! (?:and|is) (?:position))"),
             never("this is number \\d+(?= [.,])(?! [.,] [a-z ]{0,20}~name)"),
-            ordinals("(~nth) (?:and (?:final|last) )?(?:1|time (?:through|round|around))(?= (?:[.,]|coming|up|is|here|now|today|back|we|so|and|of))"),
+            ordinals(
+                    "(~nth) (?:and (?:final|last) )?(?:1|time (?:through|round|around))(?= (?:[.,]|coming|up|is|here|now|today|back|we|so|and|of))"),
             rule(
                     CallKind.ORDINAL,
                     null,
                     -1,
-                    "(?:(?:this is|its|and|our|the|your|onto|on to|into|to) )*(?:very )?(?:last|final) (?:~move|block|section|superset|thing (?:we ~will do|we are doing|for today|today)?(?: is)?|1 (?:is|will be|we have|its)|one (?:of|here|in)|(?:1|~move) (?:for|in|of|on) (?:the |this |our )?(?:round|circuit|block|set|series|today)(?: (?:number )?\\d+)?|1 (?:of (?:the|this|our)|in (?:the|this|our)|for today|today|on the list|before))"),
+                    "(?:(?:this is|its|and|our|the|your|onto|on to|into|to) )*(?:very )?(?:last|final) (?:~move|block|section|sequence|series|combo|superset|thing (?:we ~will do|we are doing|for today|today)?(?: is)?|1 (?:is|will be|we have|its)|one (?:of|here|in)|(?:1|~move) (?:for|in|of|on) (?:the |this |our )?(?:round|circuit|block|set|series|today)(?: (?:number )?\\d+)?|1 (?:of (?:the|this|our)|in (?:the|this|our)|for today|today|on the list|before))"),
             rule(
                     CallKind.ORDINAL,
                     null,
@@ -285,7 +288,7 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "work-seconds",
                     null,
-                    "(?:(?:for|do|doing|working|work for|of|at|have|its|got|with) )*(\\d+)(?: to (\\d+))? seconds? (?:of |per |for |on |on each |for each |each |worth of )*(?:work|on\\b(?! the (?:clock|timer))|working|effort|each|(?:per|a|an) (?:move|exercise|side|piece|pop)|of (?!these|this|it\\b)\\w+)(?! (?:left|to go))"),
+                    "(?:(?:for|do|doing|working|work for|of|at|have|its|got|with) )*(?<!last |final )(\\d+)(?: to (\\d+))? seconds? (?:of |per |for |on |on each |for each |each |worth of )*(?:work|on\\b(?! the (?:clock|timer))|working|effort|each|(?:per|a|an) (?:move|exercise|side|piece|pop)|of (?!these|this|it\\b)\\w+)(?! (?:left|to go))"),
             rule(
                     CallKind.TOTAL,
                     "work-seconds",
@@ -329,8 +332,13 @@ final class CallPatterns {
                     "(?<!last |final |another |more |number )(\\d+)(?: (?:to|or) (\\d+))? (?:(?!seconds?|minutes?|more|rounds?|sets?|times?)[a-z]+ ){0,2}?(?:squats|lunges|presses|rows|curls|raises|flies|bridges|thrusts|thrusters|deadlifts|ups|crunches|twists|kickbacks|extensions|jacks|climbers|burpees|swings|cleans|snatches|dips|taps|skaters|shrugs)(?: (?:each|per) ~side)?"),
             // What only sounds like a call.
             never("1 more(?: ,)? (?:maybe|or)\\b|(?:hold|on|for|until|till|before|after) the last 1"),
-            never("(?:on|for) the next 1(?! (?:is|we|its|,))|(?:until|till|before) (?:the|your|our) (?:clock|timer) (?:says|reads|hits|gets to) \\d+ (?:minutes?|seconds?)"),
-            rule(CallKind.TOTAL, "minutes", null, "(?:(?:we|you) )?(?:have|got|there are) (?:got )?(\\d+) minutes on the (?:clock|timer)"),
+            never(
+                    "(?:on|for) the next 1(?! (?:is|we|its|,))|(?:until|till|before) (?:the|your|our) (?:clock|timer) (?:says|reads|hits|gets to) \\d+ (?:minutes?|seconds?)"),
+            rule(
+                    CallKind.TOTAL,
+                    "minutes",
+                    null,
+                    "(?:(?:we|you) )?(?:have|got|there are) (?:got )?(\\d+) minutes on the (?:clock|timer)"),
             never(
                     "(?:if|had|than|least|always|leave|have|with) (?:a |about |more than )*\\d+ (?:left|more)(?: in (?:the tank|you))|(?:\\d+ (?:or|to) )?\\d+ (?:reps? )?(?:left|more) in (?:the|your|you)\\b"),
             never(
@@ -443,12 +451,12 @@ final class CallPatterns {
                     CallKind.START,
                     null,
                     null,
-                    "(?:(?:and|okay|right|ready|so|now|3) )*(?:lets (?:go|start|begin|get (?:going|started|to work|it|moving)|do (?:it|this)|hit it|work|get after it)(?! (?:with|by|off|from|on|in|to|into|back|down|up|through|over))|here we go(?! (?:into|to|with))|off (?:we|you) go|(?:and )?we are (?:off|going|on|working)(?! (?:exercise|move|movement|round|set|number|station|drill|our|a|\\d|to|into|in|on|through|for|back|straight|with|the|this|our|left|right|side|again|first|last))|(?:you are|clock is|timer is|clocks|timers|time is|times) (?:on|running|starting|going)(?! (?:to|exercise|move|round|set|the|your|a))|(?:timer|clock) starts?(?: now)?(?! in)|get to work|start(?:ing)? (?:now|the clock|the timer)|begin now|get going(?! in)|go go go|go go)"),
+                    "(?:(?:and|okay|right|ready|so|now|3) )*(?:lets (?:go|start|begin|get (?:going|started|to work|it|moving)|do (?:it|this)|hit it|work|get after it)(?! (?:with|by|off|from|on|in|to|into|back|down|up|through|over))|here we go(?! (?:into|to|with))|off (?:we|you) go|(?:and )?we are (?:off|going|on|working)(?! (?:exercise|move|movement|round|set|number|station|drill|our|a|\\d|to|into|in|on|through|for|back|straight|with|the|this|our|left|right|side|again|first|last))|(?:you are|clock is|timer is|clocks|timers|time is|times) (?:on|running|starting|going)(?! (?:to|exercise|move|round|set|the|your|a))|(?:timer|clock) starts?(?: now)?(?! in)|get to work|start(?:ing)? (?:now|the clock|the timer)|begin now|(?<!to )get going(?! in)|go go go|go go)"),
             rule(
                     CallKind.START,
                     null,
                     null,
-                    "(?:and |okay |ready |set |ready set )+(?:go|begin|start|work)\\b|< ?(?:go|begin|start|work)(?= [.,])|time starts now"));
+                    "(?:and |okay |ready |set |ready set )+(?:go|begin|start|work)\\b|ready set [a-z]+|< ?(?:go|begin|start|work)(?= [.,])|time starts now"));
 
     /** Ways to bring up the next move without naming a known one. */
     static final List<Rule> INTRODUCTIONS = List.of(
@@ -456,7 +464,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|coming up(?: next)?|(?<=[.,] )next(?= [.,])|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
+                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|(?<!(?:set|round|circuit|block|lap|superset) \\d{1,2} )coming up(?: next)?|(?<=[.,] )next(?= [.,])|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
             rule(
                     CallKind.NEXT_UP,
                     null,

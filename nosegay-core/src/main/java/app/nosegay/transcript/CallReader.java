@@ -35,7 +35,16 @@ public final class CallReader {
             "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1");
     /** What moves are called that no library knows: the last word, with one or two before it. */
     static final String MOVE_WORDS =
-            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|toe touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lifts?|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?)";
+            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|toe touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?)";
+
+    private static final Pattern A_PLACE = Pattern.compile("(?:exercise|move|movement|drill|number)(?: number)? \\d+$");
+    /** Words a name does not begin with. */
+    private static final String NO_NAME =
+            "(?!(?:in|let|lets|okay|ready|here|coming|come|up|for|get|got|gotta|go|going|and|or|but|of|off|everyone|everybody|guys|team|you|we|i|so|now|this|that|these|those|it|its|are|at|to|complete|completed|done|down|finished|over|next|again|with|from|on|take|grab|keep|start|starting|begin|same|then|still|if|is|was|has|have|had|will|can|there|what|when|good|nice|right|left|just|really|only)\\b)[a-z]{3,}";
+    /** "Is the", and then a name of two words or three. */
+    private static final Pattern CALLED =
+            Pattern.compile("^ (?:(?:is|its|the|a|an|our|going to be|will be|we have|called) )*(" + NO_NAME + "(?: "
+                    + NO_NAME + "){1,2})(?= )");
     /** How one gets into a move, before its name. */
     private static final String GETS_INTO =
             "(?:(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set)(?: (?!(?:to|into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)){0,4} (?:to|into))";
@@ -137,10 +146,14 @@ public final class CallReader {
 
     private void where(CallPatterns.Rule rule, String heard) {
         Matcher m = rule.pattern().matcher(heard);
-        while (m.find()) {
-            if (isFree(m.start(), m.end())) {
+        boolean is = m.find();
+        while (is) {
+            boolean free = isFree(m.start(), m.end());
+            if (free) {
                 apply(rule, m);
             }
+            // Where only its first words belong to something else, the rest may still be a call.
+            is = free ? m.find() : m.find(m.start() + 1);
         }
     }
 
@@ -166,6 +179,7 @@ public final class CallReader {
                 && ("work-seconds".equals(rule.of()) || "rest-seconds".equals(rule.of()))
                 && value < SHORTEST_INTERVAL;
         boolean few = rule.kind() == CallKind.TOTAL && "reps".equals(rule.of()) && value < FEWEST_REPS;
+        few |= rule.kind() == CallKind.TOTAL && "sets".equals(rule.of()) && value < 2;
         few |= rule.kind() == CallKind.TOTAL && "moves".equals(rule.of()) && value < 2;
         boolean unitless = rule.kind() == CallKind.REPS_LEFT && value != null && value < 2;
         boolean farOrdinal = rule.kind() == CallKind.ORDINAL && value > MOST_MOVES;
@@ -202,6 +216,7 @@ public final class CallReader {
         afterOrdinals(names, planned);
         named(names, planned);
         afterOrdinals(names, anyWord);
+        calledAfterOrdinals();
         named(names, anyWord);
         CallPatterns.Rule anyName = ExpectedCalls.anyName(planned);
         Matcher m = anyName.pattern().matcher(unclaimed());
@@ -231,11 +246,27 @@ public final class CallReader {
         }
     }
 
+    /** "Exercise one, external rotation": behind its number a move has a name, known or not. */
+    private void calledAfterOrdinals() {
+        for (Found ordinal : List.copyOf(found)) {
+            boolean place = ordinal.rule() != null
+                    && ordinal.rule().kind() == CallKind.ORDINAL
+                    && A_PLACE.matcher(text.substring(ordinal.from(), ordinal.to()))
+                            .find();
+            Matcher m = CALLED.matcher(text.substring(ordinal.to(), Math.min(text.length(), ordinal.to() + 60)));
+            if (place && m.find() && isFree(ordinal.to(), ordinal.to() + m.end())) {
+                int from = ordinal.to() + m.start(1);
+                claim(from, ordinal.to() + m.end());
+                found.add(new Found(null, null, from, ordinal.to() + m.end(), null, null, null));
+            }
+        }
+    }
+
     /** Moves brought up by their names alone. */
     private void named(Map<String, String> names, String name) {
         List<Pattern> ways = List.of(
                 Pattern.compile(
-                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try)|now (?:its |we have |for )?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
+                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try)|now (?:its |we have |for )?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
                                         .replace("~", "(?:will|are going to)")
                                 + name + "(?= )"),
                 Pattern.compile(
@@ -247,7 +278,10 @@ public final class CallReader {
                 Pattern.compile(
                         "(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
                                 + " (?:(?:is|are|is coming|coming|come) (?:up )?(?:next|first)|first(?= (?:[.,]|get|grab|we|so|lie|feet|hands))|coming (?:up|at you|in)|up next)(?= )"),
-                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then) )*" + name + " next(?= )"),
+                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
+                        + " (?:next(?= )|again(?= [.,]))"),
+                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then|\\d+) )*" + name
+                        + " to (?:begin|start|finish)(?: with)?(?= )"),
                 Pattern.compile("(?<= )" + GETS_INTO + " (?:(?:a|an|some|our|the|your) )*" + name + "(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*" + name
                         + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in)\\b)"));

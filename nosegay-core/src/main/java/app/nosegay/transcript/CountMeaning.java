@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
  */
 final class CountMeaning {
     private static final Pattern STARTS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do)\\b");
+            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do|(?:lift|press|row|curl|squat|lunge|swing|hike|march|punch|jump|twist|push|pull|drive|hinge|snatch|clean|thrust)(?! (?:down|and lower)))\\b");
     private static final Pattern STOPS_AFTER = Pattern.compile(
             "^[ .,0]*(?:and |okay |now |good |nice |great )*(?:rest|stop|relax|done|release|time|switch|swap|change|other side|take a|shake|catch|well done|good job|good work|nice work|great job|nice job|great work|breathe|lower|drop|down|pause|we are done|you are done|thats it|excellent|beautiful|awesome|perfect|and down|come down|let go|good|nice)\\b");
     private static final Pattern STARTS_BEFORE = Pattern.compile(
@@ -27,6 +27,9 @@ final class CountMeaning {
             Pattern.compile("(?:down|up|lower|lift|slow|slowly|lowering|out|in|count of)[ .,]*$");
     /** A count from above this is of reps unless it goes by the second. */
     static final int MOST_SECONDS_COUNTED = 10;
+
+    /** Who counts slowly from more than this does not count in. */
+    private static final int LONGEST_COUNT_IN = 5;
 
     static final double A_SECOND_EACH = 1.7;
     /** "Three counts down": what is counted then is the tempo. */
@@ -111,6 +114,9 @@ final class CountMeaning {
         }
         if (!bySecond && working) {
             return run.length() > 3 ? CallKind.REP_COUNT : CallKind.COUNT_OUT;
+        }
+        if (!bySecond && run.first() > LONGEST_COUNT_IN) {
+            return CallKind.REP_COUNT;
         }
         if (!working && !ends && expected.isBroughtUp()) {
             return CallKind.COUNT_IN;

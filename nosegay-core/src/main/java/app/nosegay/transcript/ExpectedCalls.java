@@ -12,9 +12,9 @@ final class ExpectedCalls {
     private static final List<String> VERBS = List.of(
             "up", "down", "lift", "press", "squat", "lunge", "row", "curl", "raise", "pull", "push", "swing", "march",
             "hold", "step", "punch", "twist", "jump", "run", "walk", "reach", "drive", "bend", "kick", "hinge", "open",
-            "pulse", "tap", "roll", "rock", "crawl", "dip", "lower", "extend", "draw", "squeeze", "send", "float",
-            "peel", "work", "clean", "thrust", "climb", "carry", "flex", "sit", "stand", "rotate", "circle", "flow",
-            "move", "ride");
+            "pulse", "hike", "tap", "roll", "rock", "crawl", "dip", "lower", "extend", "draw", "squeeze", "send",
+            "float", "peel", "work", "clean", "thrust", "climb", "carry", "flex", "sit", "stand", "rotate", "circle",
+            "flow", "move", "ride");
 
     /** Of a start: only at the moment that was foretold. */
     private static final String FORETOLD = "foretold";
@@ -29,7 +29,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.REST,
                     null,
-                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! and (?:up|lift|press|back up))|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
+                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?!come on\\b)(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! (?:and (?:up|lift|press|back up)|on|onto|into|to)\\b)|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
             expected(
                     CallKind.START,
                     MOVES,
@@ -50,7 +50,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.HALF_WAY,
                     "interval",
-                    "(?:(?:thats|that is|the|at|by|by the|and|were|we are|you are|about|just|passed|past|now|over|another|1) )*half (?:of )?(?:(?:the|your|our|that|it|this|them|is|all) )*(?:(?:time|set|reps|way|interval|work|mark|point|minute|1) )?(?:(?:is|are) )?(?:gone|done|down|left|behind(?: (?:us|you))?|over|in the bag|finished|to go|complete)|^(?:(?:and|thats|that is|there is|theres|the|at|okay|right|your) )+half(?= [.,])|^half(?:way)?(?: (?:time|gone|done|down|left|to go|home|there))?(?= [.,])|(?:thats|that is) half (?:of )?(?:the|your|our) (?:time|set|reps|interval)|(?:second|other|back|last) half(?= [.,])"),
+                    "(?:(?:thats|that is|the|at|by|by the|and|were|we are|you are|about|just|passed|past|now|over|another|1) )*half (?:of )?(?:(?:the|your|our|that|it|this|them|is|all) )*(?:(?:time|set|reps|way|interval|work|mark|point|minute|1) )?(?:(?:is|are) )?(?:gone|done|down|left|behind(?: (?:us|you))?|over|in the bag|finished|to go|complete)|^(?:(?:and|thats|that is|there is|theres|the|at|okay|right|your) )+half(?= [.,])|^half(?:way)?(?: (?:time|gone|done|down|left|to go|home|there))?(?= [.,])|(?:thats|that is) half (?:of )?(?:the|your|our) (?:time|set|reps|interval)|(?:second|other|back|last) half(?= (?:[.,]|now|of (?:it|this)))"),
             expected(
                     CallKind.SECONDS_LEFT,
                     null,
@@ -65,6 +65,7 @@ final class ExpectedCalls {
                     "=60",
                     "(?:(?:you|we|get|have|got|take|lets take|give yourself|its) )+(?:a|1|about a|1 whole|a whole) minutes?(?: (?:between|break|of rest|rest|to|here|off))?|(?:a|1) (?:full |whole )?minute (?:break|rest|off)"));
 
+    static final String ANY_VERB = "(?:" + String.join("|", VERBS) + ")";
     static final CallPatterns.Rule A_MINUTE = expected(CallKind.SECONDS_LEFT, "=60", "a minute");
     static final CallPatterns.Rule BEGIN = expected(CallKind.START, null, "begin");
 
@@ -202,7 +203,7 @@ final class ExpectedCalls {
                 && (!heard.isWorking(f)
                         || counted
                         || heard.saidWithin(CallKind.LAST_REP, NEAR_THE_END, f)
-                        || heard.isForetold(f.from() + 1, NEAR_THE_END))
+                        || heard.isForetold(f.from() + 1))
                 && (heard.isWorking(f)
                         || heard.isSaidSince(CallKind.REST, CallKind.NEXT_UP)
                         || heard.isSaidSince(CallKind.COUNT_OUT, CallKind.NEXT_UP))
@@ -218,8 +219,9 @@ final class ExpectedCalls {
         boolean afterCount = counted != null
                 && heard.isSaidSince(CallKind.COUNT_OUT, CallKind.REST)
                 && heard.isJustAfter(counted, f);
-        boolean foretold =
-                heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST) && heard.isForetold(f.from() + 1, NEAR_THE_END);
+        boolean foretold = heard.isOver(f)
+                || heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
+                        && heard.isForetold(f.from() + 1, NEAR_THE_END);
         boolean praise = PRAISE.matcher(words(f)).matches();
         if (praise) {
             return !afterCount && foretold && heard.isPerhapsWorking(f);
@@ -266,7 +268,7 @@ final class ExpectedCalls {
         boolean ofAMinute = f.value() >= 60;
         return heard.hasStarted()
                 && !soon
-                && (!bare || heard.isTimed() || less)
+                && (!bare || heard.isTimed() || less || heard.isMostlyBySeconds())
                 && (!ofAMinute || heard.isAtRestSince(f));
     }
 

@@ -248,12 +248,39 @@ final class HeardSoFar {
                 && Math.abs(sinceStart(f) + seconds - workSeconds().getAsDouble()) < TO_THE_SECOND;
     }
 
+    /** Whether work has lasted just as long as it was said to. */
+    boolean isOver(CallReader.Found f) {
+        return working
+                && lastStart != null
+                && workSeconds().isPresent()
+                && Math.abs(sinceStart(f) - workSeconds().getAsDouble()) < TO_THE_SECOND;
+    }
+
     /** Whether the time left was called since work started, and no repetition. */
     boolean isBySeconds() {
         return lastStart != null
                 && (since(CallKind.SECONDS_LEFT, lastStart) || workSeconds().isPresent())
                 && !since(CallKind.REP_COUNT, lastStart)
                 && !since(CallKind.REPS_LEFT, lastStart);
+    }
+
+    /** Whether repetitions were called since work started, and never the time. */
+    boolean isByReps() {
+        return lastStart != null
+                && last(CallKind.SECONDS_LEFT) == null
+                && workSeconds().isEmpty()
+                && count(CallKind.REPS_LEFT) + count(CallKind.REP_COUNT) >= 2
+                && (since(CallKind.REPS_LEFT, lastStart) || since(CallKind.REP_COUNT, lastStart));
+    }
+
+    /** Whether the time left is what this speaker calls, most of the time. */
+    boolean isMostlyBySeconds() {
+        long seconds = count(CallKind.SECONDS_LEFT);
+        return seconds >= 2 && seconds > count(CallKind.REPS_LEFT) + count(CallKind.REP_COUNT);
+    }
+
+    private long count(CallKind kind) {
+        return calls.stream().filter(c -> c.kind() == kind).count();
     }
 
     private boolean since(CallKind kind, Time<Axis.Take> moment) {

@@ -9,7 +9,12 @@ import java.util.stream.Stream;
 /** What starts work and what ends it: words of starting, of rest, and counts. */
 final class WorkMeaning {
     /** Said when work ends, and as advice in the middle of it. */
-    private static final Pattern PUT_DOWN = Pattern.compile(" down$|^(?:and )?(?:put|set|pop|place|lay|drop)\\b");
+    private static final Pattern PUT_DOWN =
+            Pattern.compile("^thats it$| down$|^(?:and )?(?:put|set|pop|place|lay|drop)\\b");
+    /** "Row, and release": two halves of a repetition. */
+    private static final Pattern LET_GO = Pattern.compile("and (?:release|relax)");
+
+    private static final Pattern VERB_BEFORE = Pattern.compile("(?:^|[.,] |and )" + ExpectedCalls.ANY_VERB + "[ .,]*$");
     /** Words of starting said sooner after the start, in seconds, are still of it. */
     private static final double CHEERED_WITHIN = 12;
     /** Words of starting that nobody cheers with. */
@@ -81,9 +86,16 @@ final class WorkMeaning {
                         ".*(?:thats it|done|shake|catch|relax|release|pause|break|breather|down|drop|grab|water|drink|sip|finish|park).*");
         Call counted = heard.last(CallKind.COUNT_OUT);
         boolean afterCount = counted != null && heard.isJustAfter(counted, f);
-        boolean told = expected.isAfterLast(f) || heard.isForetold(f.to());
+        boolean told = expected.isAfterLast(f) || heard.isForetold(f.to()) || heard.isOver(f);
         boolean resting =
                 !heard.isWorking(f) && !(told && heard.isPerhapsWorking(f)) && heard.hasStarted() && !afterCount;
+        boolean beat = LET_GO.matcher(text.substring(f.from(), f.to())).matches()
+                && VERB_BEFORE
+                        .matcher(text.substring(Math.max(0, f.from() - 20), f.from()))
+                        .find();
+        if (beat && !afterCount && !told) {
+            return;
+        }
         boolean tied = PUT_DOWN.matcher(text.substring(f.from(), f.to())).find();
         if (tied && !afterCount && !told) {
             return;
