@@ -16,6 +16,9 @@ final class CallMeaning {
     private static final Pattern OF_THESE =
             Pattern.compile("^ (?:of (?:these|those|them)|just like|like (?:that|this)|each|per)\\b");
 
+    /** "Thirty punches left". */
+    private static final Pattern OF_SOMETHING = Pattern.compile("\\d [a-z]+s (?:left|to go|remaining)$");
+
     private static final Pattern NAMES_ROUNDS = Pattern.compile("round|circuit|set|lap");
     /** Names of moves that tell to begin with them. */
     private static final Pattern IMPERATIVE = Pattern.compile(
@@ -29,6 +32,9 @@ final class CallMeaning {
 
     private static final Pattern IS_OVER = Pattern.compile(
             "^ (?:is |are )?(?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank))\\b");
+
+    private static final Pattern COMPLETES = Pattern.compile(
+            "\\b(?:completes?|completed|finished|finishes|the end of|done with|thats it for|all of)(?: (?:your|our|the|that))? $");
 
     /** Words that lead on to something new, whatever goes on. */
     private static final Pattern MOVES_ON = Pattern.compile(
@@ -48,6 +54,9 @@ final class CallMeaning {
     private static final Pattern OTHER_SIDE = Pattern.compile("\\bother (?:side|leg|arm)\\b");
     /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
     private static final double LONGEST_CHANGE = 10;
+
+    /** "Three more" are repetitions, whatever the clock says. */
+    private static final int FEWEST_SECONDS = 5;
 
     private static final double SAME_NEXT = 12;
     private static final Pattern SIDE_NAMED = Pattern.compile("(?i)side|leg|arm|over");
@@ -115,9 +124,14 @@ final class CallMeaning {
     private boolean isNamedAlone(CallReader.Found f) {
         String words = text.substring(f.from(), f.to());
         Call before = heard.last(CallKind.NEXT_UP);
-        return SEVERAL.matcher(words).matches()
-                && text.startsWith(". ", f.from() - 2)
-                && text.startsWith(" .", f.to())
+        boolean ends = text.startsWith(" .", f.to());
+        boolean several = SEVERAL.matcher(words).matches() && text.startsWith(". ", f.from() - 2);
+        boolean known = f.move() != null
+                && f.move().contains(" ")
+                && !heard.saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)
+                && (text.startsWith(". ", f.from() - 2) || text.startsWith(", ", f.from() - 2));
+        return ends
+                && (several || known)
                 && (before == null || !before.text().toLowerCase(Locale.ROOT).contains(words));
     }
 
@@ -224,7 +238,8 @@ final class CallMeaning {
             }
             case ORDINAL -> {
                 said.once(f);
-                if (IS_OVER.matcher(speech.soonAfter(f.to())).find()
+                if ((IS_OVER.matcher(speech.soonAfter(f.to())).find()
+                                || COMPLETES.matcher(saidBefore(f)).find())
                         && NAMES_ROUNDS
                                 .matcher(text.substring(f.from(), f.to()))
                                 .find()) {
@@ -286,6 +301,7 @@ final class CallMeaning {
         boolean reps = NAMES_A_MOVE.matcher(words).find()
                 || OF_THESE.matcher(speech.soonAfter(f.to())).find()
                 || words.contains("rep")
+                || OF_SOMETHING.matcher(words).find()
                 || words.contains("like that")
                 || words.contains("side")
                 || words.contains("each")
@@ -300,7 +316,7 @@ final class CallMeaning {
         boolean tens =
                 f.value() >= 10 && f.value() % 5 == 0 && !heard.isByReps() || f.value() == 5 && heard.isBySeconds();
         boolean seconds = !reps
-                && (tens || f.value() == 5 && countedDown || heard.isBySeconds() && heard.isToTheEnd(f.value(), f));
+                && (tens || f.value() == 5 && countedDown || f.value() >= FEWEST_SECONDS && heard.isBySeconds() && heard.isToTheEnd(f.value(), f));
         CallKind kind = seconds ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT;
         Call last = heard.last(kind);
         boolean again = last != null

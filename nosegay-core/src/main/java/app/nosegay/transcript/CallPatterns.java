@@ -40,7 +40,17 @@ final class CallPatterns {
     static final List<Rule> RULES = List.of(
             never(
                     "(?:do not|did not|not got|no|without) (?:have )?(?:a|the|your|any) (?:\\w+ )?(?:timer|clock|beep|bell)(?: on (?:the |your )?(?:screen|corner))?"),
-            never("if (?:the )?\\d+ (?:seconds?|reps?|rounds?)"),
+            never("(?:if|at least|least)(?: the| a| about)? \\d+ (?:seconds?|reps?|rounds?)|\\d+ (?:more )?rounds? of (?:breaths?|breathing)"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    null,
+                    "(?:you|we) have (?:got )?(10|15|20|25|30|45) (?:seconds )?on (?:the other|this|each) (?:side|leg|arm)"),
+            rule(
+                    CallKind.REPS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:only|just|still|last) )*(\\d+) (?!seconds|minutes|rounds|sets|laps|exercises|moves|movements|stations|drills|stretches|breaths|others|blocks|circuits|times|reps)[a-z]+s (?:left|to go|remaining)"),
             never("(?:~name , ){2,}(?:and (?:a )?)?~name"),
             never("(?:for|on|in) the first 1"),
             never("(?:(?:the|a|some) ~name[ ,]+(?:and )?){2,}(?:the|a|some) ~name"),
@@ -210,7 +220,7 @@ final class CallPatterns {
                     CallKind.ORDINAL,
                     null,
                     null,
-                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with |get )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times|exercises|moves|movements|of|each))(?: (?:out )?of \\d+)?"),
+                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with |get )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times|exercises|moves|movements|of(?! \\d)|each))(?: (?:out )?of \\d+)?"),
             never(
                     "(?:when|until|till|before|once|after) (?:the |your |that )?(?:times|time is) up|(?:did|took|lasted|was|were) \\d+ (?:\\w+)"),
             // Figures of the plan.
@@ -247,6 +257,7 @@ final class CallPatterns {
                     "rounds",
                     null,
                     "(?:each|every|the|this|that) (?:circuit|block|1|series|superset) ([2-6])(?: (?:to|or) (\\d+))? times|(?:go|going|work|run) (?:round|around|through) ([2-6]) times|(?:do|doing|repeat|repeating|run|running|through) (?:[a-z]+ ){1,4}([2-6]) times(?! (?:a|per|on|each))"),
+            rule(CallKind.TOTAL, "rounds", null, "(?:for )?(?:a )?total of ([2-6]) times"),
             rule(CallKind.TOTAL, "rest-seconds", null, "(\\d{2}) rest(?= [.,])"),
             rule(
                     CallKind.TOTAL,
@@ -474,7 +485,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|lets do (?:the|our|some|a)(?! (?:other|same|left side|right side|whole|last|first|final|second|third|next|rest|opposite|quick (?:check|recap)|\\w+ (?:round|set|circuit|side|leg|arm)|round|set|circuit|bit|few|couple|lot|thing|workout|warm)\\b)|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 

@@ -35,7 +35,7 @@ public final class CallReader {
             "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1");
     /** What moves are called that no library knows: the last word, with one or two before it. */
     static final String MOVE_WORDS =
-            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|toe touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?)";
+            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|toe touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?|cat cows?|warrior (?:1|2|3)|(?:warrior|chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
 
     private static final Pattern A_PLACE = Pattern.compile("(?:exercise|move|movement|drill|number)(?: number)? \\d+$");
     /** Words a name does not begin with. */
@@ -284,7 +284,7 @@ public final class CallReader {
                         + " to (?:begin|start|finish)(?: with)?(?= )"),
                 Pattern.compile("(?<= )" + GETS_INTO + " (?:(?:a|an|some|our|the|your) )*" + name + "(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*" + name
-                        + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in)\\b)"));
+                        + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in|for \\d+)\\b)"));
         for (Pattern pattern : ways) {
             Matcher m = pattern.matcher(text);
             while (m.find()) {

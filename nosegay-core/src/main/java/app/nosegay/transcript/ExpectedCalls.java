@@ -33,13 +33,13 @@ final class ExpectedCalls {
             expected(
                     CallKind.START,
                     MOVES,
-                    "(?<=[.#] |hale , )(?:and|ready|okay|now)(?: and| ,)? (?:" + String.join("|", VERBS)
+                    "(?<=[.#] |hale , )(?:and|ready|okay|now(?! (?:bend|step|walk|sit|reach|roll|lower|open|stand|draw|send|hold)))(?: and| ,)? (?:" + String.join("|", VERBS)
                             + ")(?: (?:it|out|we go|you go|and (?:up|down|press|lift|lower|back|out|in)))?"),
             expected(CallKind.START, AFTER_A_PLACE, "(?<=, )and (?:" + String.join("|", VERBS) + ")"),
             expected(
                     CallKind.START,
                     null,
-                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|(?:and )we are (?:squatting|lunging|pressing|rowing|curling|planking|marching|holding|pulsing|lifting|swinging|stepping|moving|running|jumping)|^(?:now )?hold(?= [.,])|^work time"),
+                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)(?! (?:with|by|on|off|from|in)\\b)|^(?:go|begin|start)(?= (?:(?:minute|round|set) \\d|" + CallReader.MOVE_WORDS + "(?<=[a-rt-z]s) ))|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|(?:and )we are (?:squatting|lunging|pressing|rowing|curling|planking|marching|holding|pulsing|lifting|swinging|stepping|moving|running|jumping)|^(?:now )?hold(?= [.,])|^work time"),
             expected(
                     CallKind.START,
                     REPEATED,
@@ -142,7 +142,8 @@ final class ExpectedCalls {
                 (!heard.isWorking(f)
                                         && (isBroughtUp()
                                                 || REPEATED.equals(f.rule().of()))
-                                || heard.isSwitchedOver(f))
+                                || heard.isSwitchedOver(f)
+                                || FORETOLD.equals(f.rule().of()) && heard.isPreviewed())
                         && (!FORETOLD.equals(f.rule().of()) || heard.isForetold(f.from() + 1, NEAR_THE_END))
                         && (!AFTER_A_PLACE.equals(f.rule().of())
                                 || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)

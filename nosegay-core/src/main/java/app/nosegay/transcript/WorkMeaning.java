@@ -97,7 +97,12 @@ final class WorkMeaning {
             return;
         }
         boolean tied = PUT_DOWN.matcher(text.substring(f.from(), f.to())).find();
-        if (tied && !afterCount && !told) {
+        boolean alone = text.startsWith(". ", f.from() - 2)
+                && text.startsWith(" .", f.to())
+                && heard.hasStarted()
+                && heard.sinceStart(f) > CHEERED_WITHIN
+                && !text.startsWith("thats it", f.from());
+        if (tied && !alone && !afterCount && !told) {
             return;
         }
         if (heard.isAtRestSince(f)
