@@ -25,7 +25,7 @@ final class CallMeaning {
             "(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
                     .replace(
                             "VERB",
-                            "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch|plank|bridge|carry)"));
+                            "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)"));
 
     private static final Pattern OF_ROUNDS = Pattern.compile(
             "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
@@ -38,7 +38,7 @@ final class CallMeaning {
 
     /** Words that lead on to something new, whatever goes on. */
     private static final Pattern MOVES_ON = Pattern.compile(
-            "^(?:on to|onto|into|now (?:we have|its|into)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) (?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|take (?:it|this|that) (?:into|onto))");
+            "^(?:on to|onto|into|now (?:we have|its|into)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) (?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|lets (?:add|try|do|get into) |take (?:it|this|that) (?:into|onto))");
 
     /** No interval of a plan is shorter, in seconds. */
     private static final int SHORTEST_PLANNED = 20;
@@ -55,6 +55,8 @@ final class CallMeaning {
     /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
     private static final double LONGEST_CHANGE = 10;
 
+    /** A name this near, in characters, belongs to what was said. */
+    private static final int NEARLY_AT_ONCE = 14;
     /** "Three more" are repetitions, whatever the clock says. */
     private static final int FEWEST_SECONDS = 5;
 
@@ -217,6 +219,11 @@ final class CallMeaning {
                     heard.add(said.call(CallKind.TOTAL, f, work ? "work-seconds" : "rest-seconds"));
                 } else {
                     said.once(f);
+                    if (text.startsWith("hold", f.from())
+                            && !saidBefore(f).endsWith("will ")
+                            && heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST) && !heard.isWorking(f)) {
+                        heard.work(f);
+                    }
                 }
             }
             case HALF_WAY -> {
@@ -246,7 +253,24 @@ final class CallMeaning {
                     heard.rest(f);
                 }
             }
-            case LAST_REP -> said.once(f);
+            case LAST_REP -> {
+                boolean move = (!heard.isWorking(f) || heard.isOver(f))
+                        && heard.hasStarted()
+                        && !expected.isAfterLast(f)
+                        && isNamedNext(f);
+                if (move) {
+                    heard.add(new Call(
+                            CallKind.ORDINAL,
+                            -1,
+                            null,
+                            null,
+                            speech.start(f.from()),
+                            speech.end(f.to() - 1),
+                            speech.asSaid(f.from(), f.to())));
+                } else {
+                    said.once(f);
+                }
+            }
             case SWITCH_SIDE -> {
                 said.say(CallKind.SWITCH_SIDE, f);
                 heard.goOn(f);
@@ -261,6 +285,14 @@ final class CallMeaning {
             }
             default -> said.say(f.rule().kind(), f);
         }
+    }
+
+    /** "Last one, hollow hold": at rest the last move is meant. */
+    private boolean isNamedNext(CallReader.Found f) {
+        return work.soonAfterwards(f).stream()
+                .filter(n -> n.from() - f.to() < NEARLY_AT_ONCE
+                        && text.substring(f.to(), n.from()).indexOf('.') < 0)
+                .anyMatch(n -> n.rule() == null && n.run() == null || n.kind() == CallKind.NEXT_UP);
     }
 
     /** "Forty seconds, with twenty to recover": before anything began such figures are of the plan. */

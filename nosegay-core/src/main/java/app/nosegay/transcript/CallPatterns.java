@@ -19,7 +19,7 @@ final class CallPatterns {
             "~round",
             "(?:rounds?|circuits?|sets?|laps?|times? (?:through|around))",
             "~move",
-            "(?:exercises?|moves?|movements?|stations?|drills?|stretch(?:es)?)",
+            "(?:exercises?|moves?|movements?|stations?|drills?|tracks?|stretch(?:es)?)",
             "~side",
             "(?:sides?|legs?|arms?|hands?|foot|feet|knees?|hips?|directions?)",
             "~more",
@@ -27,7 +27,7 @@ final class CallPatterns {
             "~name",
             "(?:(?:a|an|our|some|the|your) )?(?:[a-z]+ ){0,2}?" + CallReader.MOVE_WORDS,
             "~tail",
-            "(?: (?!(?:okay|number|lets|exercise \\d|first up)\\b)[a-z0-9]+){0,9}",
+            "(?: (?!(?:okay|number|lets|exercise \\d|first up|\\d+ (?:seconds|minutes|rounds|exercises|moves) of)\\b)[a-z0-9]+){0,9}",
             "~will",
             "(?:will|am going to|are going to|is going to|want to|would like to)");
 
@@ -52,7 +52,7 @@ final class CallPatterns {
                     null,
                     "(?:(?:only|just|still|last) )*(\\d+) (?!seconds|minutes|rounds|sets|laps|exercises|moves|movements|stations|drills|stretches|breaths|others|blocks|circuits|times|reps)[a-z]+s (?:left|to go|remaining)"),
             never("(?:~name , ){2,}(?:and (?:a )?)?~name"),
-            never("(?:for|on|in) the first 1"),
+            never("(?:for|on|in) the first 1|\\d+ ~move (?:in|down)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|(?:before|keep|without|until) moving (?:on|along)"),
             never("(?:(?:the|a|some) ~name[ ,]+(?:and )?){2,}(?:the|a|some) ~name"),
             never(
                     "halfway lift|(?:hold|stay|keep|pause|curl|lift|squat|arms?|lunge)(?: [a-z]+){0,3} at (?:the )?halfway(?: point)?"),
@@ -93,7 +93,7 @@ final class CallPatterns {
                     null,
                     null,
                     "(?:we|you) ~will (?:then )?(?:switch|swap|change|do the (?:other|left|right|opposite))\\b(?!(?: [a-z]+)? first)(?: [a-z0-9]+){0,6}"),
-            rule(CallKind.PROMISE, null, null, "i (?:~will )(?:also )?(?:show|demonstrate|offer)\\b~tail"),
+            rule(CallKind.PROMISE, null, null, "i (?:~will )(?:also )?(?:be )?(?:show(?:ing)?|demonstrat(?:e|ing)|offer(?:ing)?|break(?:ing)? (?:it |this |that )?down|talk(?:ing)? you through|walk(?:ing)? you through|guid(?:e|ing) you)\\b~tail"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -220,7 +220,7 @@ final class CallPatterns {
                     CallKind.ORDINAL,
                     null,
                     null,
-                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with |get )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times|exercises|moves|movements|of(?! \\d)|each))(?: (?:out )?of \\d+)?"),
+                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with |get )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill|track)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times|exercises|moves|movements|of(?! \\d)|each))(?: (?:out )?of \\d+)?"),
             never(
                     "(?:when|until|till|before|once|after) (?:the |your |that )?(?:times|time is) up|(?:did|took|lasted|was|were) \\d+ (?:\\w+)"),
             // Figures of the plan.
@@ -258,6 +258,17 @@ final class CallPatterns {
                     null,
                     "(?:each|every|the|this|that) (?:circuit|block|1|series|superset) ([2-6])(?: (?:to|or) (\\d+))? times|(?:go|going|work|run) (?:round|around|through) ([2-6]) times|(?:do|doing|repeat|repeating|run|running|through) (?:[a-z]+ ){1,4}([2-6]) times(?! (?:a|per|on|each))"),
             rule(CallKind.TOTAL, "rounds", null, "(?:for )?(?:a )?total of ([2-6]) times"),
+            rule(
+                    CallKind.TOTAL,
+                    "rest-seconds",
+                    null,
+                    "(?:(?:with|and|have|take|get) )*([2-5]) minutes? (?:of )?(?:rest|recovery|break)(?: (?:in )?between)?(?: (?:sets|rounds|each (?:set|round)))?"),
+            rule(CallKind.SECONDS_LEFT, null, null, "(?<=[.,] )([2-5]) minutes? on the (?:clock|timer)(?= [.,])"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    null,
+                    "(?:(?:last|final|only|just|you have|we have|got) )*([2-5]) (?:more )?minutes? (?:left|to go|remaining|more)(?! (?:in|of) (?:the|this|our|your) (?:workout|session|video|class))"),
             rule(CallKind.TOTAL, "rest-seconds", null, "(\\d{2}) rest(?= [.,])"),
             rule(
                     CallKind.TOTAL,
@@ -485,7 +496,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|lets do (?:the|our|some|a)(?! (?:other|same|left side|right side|whole|last|first|final|second|third|next|rest|opposite|quick (?:check|recap)|\\w+ (?:round|set|circuit|side|leg|arm)|round|set|circuit|bit|few|couple|lot|thing|workout|warm)\\b)|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |again |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|lets do (?:the|our|a)(?! (?:other|same|left side|right side|whole|last|first|final|second|third|next|rest|opposite|quick (?:check|recap)|\\w+ (?:round|set|circuit|side|leg|arm)|round|set|circuit|bit|few|couple|lot|thing|workout|warm)\\b)|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 

@@ -35,9 +35,10 @@ public final class CallReader {
             "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1");
     /** What moves are called that no library knows: the last word, with one or two before it. */
     static final String MOVE_WORDS =
-            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|toe touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?|cat cows?|warrior (?:1|2|3)|(?:warrior|chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
+            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|(?:toe|heel|ankle|knee|shoulder) touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?|cat cows?|warrior (?:1|2|3)|(?:warrior|chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
 
     private static final Pattern A_PLACE = Pattern.compile("(?:exercise|move|movement|drill|number)(?: number)? \\d+$");
+    private static final Pattern IN_MINUTES = Pattern.compile("\\d minutes?\\b");
     /** Words a name does not begin with. */
     private static final String NO_NAME =
             "(?!(?:in|let|lets|okay|ready|here|coming|come|up|for|get|got|gotta|go|going|and|or|but|of|off|everyone|everybody|guys|team|you|we|i|so|now|this|that|these|those|it|its|are|at|to|complete|completed|done|down|finished|over|next|again|with|from|on|take|grab|keep|start|starting|begin|same|then|still|if|is|was|has|have|had|will|can|there|what|when|good|nice|right|left|just|really|only)\\b)[a-z]{3,}";
@@ -166,6 +167,11 @@ public final class CallReader {
                     ? null
                     : "nth".equals(rule.of()) ? Integer.valueOf(NTH.indexOf(first) + 1) : Integer.valueOf(first);
         }
+        boolean ofSeconds = rule.kind() == CallKind.SECONDS_LEFT
+                || rule.of() != null && rule.of().endsWith("-seconds");
+        if (ofSeconds && rule.value() == null && IN_MINUTES.matcher(m.group()).find()) {
+            value = 60 * value;
+        }
         boolean both = m.groupCount() >= 2 && m.group(1) != null && m.group(2) != null;
         if (both && m.end(2) <= m.end()) {
             second = Integer.valueOf(m.group(2));
@@ -266,7 +272,7 @@ public final class CallReader {
     private void named(Map<String, String> names, String name) {
         List<Pattern> ways = List.of(
                 Pattern.compile(
-                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try)|now (?:its |we have |for )?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
+                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now (?:its |we have |for )?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
                                         .replace("~", "(?:will|are going to)")
                                 + name + "(?= )"),
                 Pattern.compile(

@@ -9,7 +9,7 @@ final class CountMeaning {
     private static final Pattern STARTS_AFTER = Pattern.compile(
             "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do|(?:lift|press|row|curl|squat|lunge|swing|hike|march|punch|jump|twist|push|pull|drive|hinge|snatch|clean|thrust)(?! (?:down|and lower)))\\b");
     private static final Pattern STOPS_AFTER = Pattern.compile(
-            "^[ .,0]*(?:and |okay |now |good |nice |great )*(?:rest|stop|relax|done|release|time|switch|swap|change|other side|take a|shake|catch|well done|good job|good work|nice work|great job|nice job|great work|breathe|lower|drop|down|pause|we are done|you are done|thats it|excellent|beautiful|awesome|perfect|and down|come down|let go|good|nice)\\b");
+            "^[ .,0]*(?:and |okay |now |good |nice |great )*(?:rest|stop|relax|done|finish|finished|release|time|switch|swap|change|other side|take a|shake|catch|well done|good job|good work|nice work|great job|nice job|great work|breathe|lower|drop|down|pause|we are done|you are done|thats it|excellent|beautiful|awesome|perfect|and down|come down|let go|good|nice)\\b");
     private static final Pattern STARTS_BEFORE = Pattern.compile(
             "(?:starting|start|begin|beginning|going|go|off|ready|set|we start|lets start|here we go|begin|work|working)(?: (?:in|and|get|set))*[ .,]*$|(?:get ready|ready|here we go|count you in|in we go|coming in|going in) ?[ .,]*$|(?:^|[.,]) in $");
     private static final Pattern HOLDS_BEFORE =
@@ -21,7 +21,7 @@ final class CountMeaning {
             "(?:start|starting|begin|beginning|ready|set|go|here we go|count you in)[ .,]* (?:and )?in $");
     /** What ends a set, and not only a hold within it. */
     private static final Pattern ENDS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|time|switch|swap|change|other side|relax|take a|lower (?:it|them|that|everything|all|down|your|the))\\b");
+            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|finish|finished|time|switch|swap|change|other side|relax|take a|lower (?:it|them|that|everything|all|down|your|the))\\b");
 
     private static final Pattern TEMPO_BEFORE =
             Pattern.compile("(?:down|up|lower|lift|slow|slowly|lowering|out|in|count of)[ .,]*$");

@@ -29,7 +29,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.REST,
                     null,
-                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?!come on\\b)(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! (?:and (?:up|lift|press|back up)|on|onto|into|to)\\b)|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
+                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?!come on\\b)(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! (?:and (?:up|lift|press|back up)|on|onto|into|to)\\b)|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over|out|there|thats it|that is it|finish|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
             expected(
                     CallKind.START,
                     MOVES,
@@ -59,11 +59,11 @@ final class ExpectedCalls {
             expected(
                     CallKind.SWITCH_SIDE,
                     null,
-                    "(?:and )?now (?:forwards?|backwards?)(?= [.,])|same(?: (?:thing|move|again|1))?(?: (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|[ ,.]+(?:left|right|other) (?:side|leg|arm))|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)|(?:then|now|and) (?:its|it is|we do|we have|onto|for) (?:on )?(?:the|your) (?:left|right) (?:side|leg|arm)"),
+                    "(?:^and |(?:and )?now )(?:forwards?|backwards?)(?= [.,])|same(?: (?:thing|move|again|1))?(?: (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|[ ,.]+(?:left|right|other) (?:side|leg|arm))|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)|(?:then|now|and) (?:its|it is|we do|we have|onto|for) (?:on )?(?:the|your) (?:left|right) (?:side|leg|arm)"),
             expected(
                     CallKind.SECONDS_LEFT,
                     "=60",
-                    "(?:(?:you|we|get|have|got|take|lets take|give yourself|its) )+(?:a|1|about a|1 whole|a whole) minutes?(?: (?:between|break|of rest|rest|to|here|off))?|(?:a|1) (?:full |whole )?minute (?:break|rest|off)"));
+                    "(?:(?:you|we|get|have|got|take|lets take|give yourself|its) )+(?:a|1|about a|1 whole|a whole) minutes?(?: (?:between|break|of rest|rest|to|here|off))?|(?:a|1) (?:full |whole )?minute (?:break|rest|off)|(?<!for )1 minute(?! (?:of|each|per|on|in)\\b)"));
 
     static final String ANY_VERB = "(?:" + String.join("|", VERBS) + ")";
     static final CallPatterns.Rule A_MINUTE = expected(CallKind.SECONDS_LEFT, "=60", "a minute");
@@ -144,7 +144,8 @@ final class ExpectedCalls {
                                                 || REPEATED.equals(f.rule().of()))
                                 || heard.isSwitchedOver(f)
                                 || FORETOLD.equals(f.rule().of()) && heard.isPreviewed())
-                        && (!FORETOLD.equals(f.rule().of()) || heard.isForetold(f.from() + 1, NEAR_THE_END))
+                        && (!FORETOLD.equals(f.rule().of()) || heard.isForetold(f.from() + 1, NEAR_THE_END)
+                                || heard.isRestOver(f) && speech.text().startsWith(" .", f.to()))
                         && (!AFTER_A_PLACE.equals(f.rule().of())
                                 || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
                                 || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))
@@ -230,6 +231,9 @@ final class ExpectedCalls {
         boolean named = STOPS.matcher(words(f)).find();
         boolean posture = !named && POSTURE.matcher(words(f)).find();
         boolean stops = named && !heard.saidWithin(CallKind.REST, SHORTEST_WORK, f);
+        if (afterCount && posture && !foretold && !isAfterLast(f)) {
+            return false;
+        }
         return afterCount || (heard.isPerhapsWorking(f) || stops) && (isAfterLast(f) && !posture || foretold);
     }
 

@@ -256,6 +256,19 @@ final class HeardSoFar {
                 && Math.abs(sinceStart(f) - workSeconds().getAsDouble()) < TO_THE_SECOND;
     }
 
+    /** Whether a rest has lasted just as long as rests were said to. */
+    boolean isRestOver(CallReader.Found f) {
+        OptionalDouble length = calls.stream()
+                .filter(c -> c.kind() == CallKind.TOTAL && "rest-seconds".equals(c.of()))
+                .mapToDouble(Call::value)
+                .min();
+        Call rest = last(CallKind.REST);
+        return !working
+                && rest != null
+                && length.isPresent()
+                && Math.abs(speech.start(f.from()).since(rest.time()).seconds() - length.getAsDouble()) < TO_THE_SECOND;
+    }
+
     /** Whether the time left was called since work started, and no repetition. */
     boolean isBySeconds() {
         return lastStart != null

@@ -17,6 +17,20 @@ final class Speech {
     /** Silence this long between two words ends a sentence, with or without punctuation. */
     private static final Length STOP = Length.ofMillis(800);
 
+    /** Nobody stops for longer in the middle of a sentence. */
+    private static final Length LONGEST_BREATH = Length.ofMillis(2500);
+    /** No sentence ends with these. */
+    private static final Pattern OPEN = Pattern.compile(
+            "(?i)(?:a|an|the|your|our|my|of|for|with|to|into|onto|from|by|at|is|are|was|we're|you're|it's|i'm|we'll|you'll|i'll|we've|you've|going|gonna|some|each|every|about)");
+
+    private static final Pattern NUMBER = Pattern.compile(
+            "(?i)(?:\\d+|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty|fifty|sixty)");
+    private static final Pattern COUNTED = Pattern.compile(
+            "(?i)(?:seconds?|minutes?|more|exercises|moves|movements|rounds|sets|reps|times|left|circuits|supersets|blocks)\\W*");
+    private static final Pattern PLACE = Pattern.compile("(?i)(?:last|next|first|second|third|fourth|fifth|final)");
+    private static final Pattern PLACED =
+            Pattern.compile("(?i)(?:exercises?|moves?|movement|round|set|reps?|circuit|superset|block|one|ten|five)\\W*");
+
     private static final Map<String, Integer> UNITS = Map.ofEntries(
             Map.entry("zero", 0),
             Map.entry("one", 1),
@@ -104,13 +118,26 @@ final class Speech {
             captionStart = words.size();
             for (Caption.Word word : caption.words()) {
                 if (last != null && word.start().since(last.end()).compareTo(STOP) > 0) {
-                    stop('.');
+                    boolean broken = words.size() == captionStart
+                            && caption.timed().isEmpty()
+                            && word.start().since(last.end()).compareTo(LONGEST_BREATH) < 0
+                            && isOpen(last.text(), word.text());
+                    if (!broken) {
+                        stop('.');
+                    }
                 }
                 add(word);
                 last = word;
             }
         }
         stop('.');
+    }
+
+    /** Whether no sentence ends between two words: captions break lines anywhere. */
+    private static boolean isOpen(String last, String next) {
+        return OPEN.matcher(last).matches()
+                || NUMBER.matcher(last).matches() && COUNTED.matcher(next).matches()
+                || PLACE.matcher(last).matches() && PLACED.matcher(next).matches();
     }
 
     private void add(Caption.Word word) {
