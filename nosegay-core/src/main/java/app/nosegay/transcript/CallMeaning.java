@@ -21,11 +21,10 @@ final class CallMeaning {
 
     private static final Pattern NAMES_ROUNDS = Pattern.compile("round|circuit|set|lap");
     /** Names of moves that tell to begin with them. */
-    private static final Pattern IMPERATIVE = Pattern.compile(
-            "(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
-                    .replace(
-                            "VERB",
-                            "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)"));
+    private static final Pattern IMPERATIVE = Pattern.compile("(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
+            .replace(
+                    "VERB",
+                    "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)"));
 
     private static final Pattern OF_ROUNDS = Pattern.compile(
             "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
@@ -49,7 +48,8 @@ final class CallMeaning {
     /** Work begins within this of the first move's being brought up, in seconds. */
     private static final double LONGEST_TALK = 40;
 
-    private static final Pattern SEVERAL = Pattern.compile("(?:(?:and|now|okay) )*(?:[a-z]+ ){0,2}[a-z]+[a-rt-z]s");
+    private static final Pattern SEVERAL = Pattern.compile(
+            "(?:(?:and|now|okay) )*(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|all|more|big|two|few|some) )(?:[a-z]+ ){0,2}[a-z]+[a-rt-z]s");
     private static final Pattern DOWN = Pattern.compile("^(?:thats )?(\\d+) (?:[a-z]+ )?down\\b");
     private static final Pattern OTHER_SIDE = Pattern.compile("\\bother (?:side|leg|arm)\\b");
     /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
@@ -57,6 +57,8 @@ final class CallMeaning {
 
     /** A name this near, in characters, belongs to what was said. */
     private static final int NEARLY_AT_ONCE = 14;
+    /** "Thirty each arm" are seconds where all goes by them. */
+    private static final int SHORTEST_HALF = 15;
     /** "Three more" are repetitions, whatever the clock says. */
     private static final int FEWEST_SECONDS = 5;
 
@@ -105,7 +107,8 @@ final class CallMeaning {
                         || heard.saidWithin(CallKind.ORDINAL, SaidCalls.AT_ONCE, f)
                         || said.isJustStarted(f) && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
                         || MOVES_ON.matcher(text.substring(f.from(), f.to())).find()
-                        || isNamedAlone(f);
+                        || isNamedAlone(f)
+                        || isDue(f);
                 boolean ends = heard.isWorking(f) && heard.isForetold(f.from() + 1);
                 boolean again = heard.saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)
                         && !heard.isSaidSince(CallKind.ORDINAL, CallKind.NEXT_UP);
@@ -135,6 +138,18 @@ final class CallMeaning {
         return ends
                 && (several || known)
                 && (before == null || !before.text().toLowerCase(Locale.ROOT).contains(words));
+    }
+
+    /** Another move at the beginning of a sentence when this one has lasted as long as one does. */
+    private boolean isDue(CallReader.Found f) {
+        String words = text.substring(f.from(), f.to());
+        boolean begins = text.startsWith(". ", f.from() - 2) || text.startsWith(", ", f.from() - 2);
+        boolean name =
+                SEVERAL.matcher(words).matches() || f.move() != null && f.move().contains(" ");
+        Call before = heard.last(CallKind.NEXT_UP);
+        String kind = words.substring(words.lastIndexOf(' ') + 1).replaceAll("e?s$", "");
+        boolean same = before != null && before.text().toLowerCase(Locale.ROOT).contains(kind);
+        return begins && name && !same && heard.isLongSinceStart(f);
     }
 
     /** A move brought up; while working, where the end was foretold, it takes the place of a "rest". */
@@ -221,7 +236,8 @@ final class CallMeaning {
                     said.once(f);
                     if (text.startsWith("hold", f.from())
                             && !saidBefore(f).endsWith("will ")
-                            && heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST) && !heard.isWorking(f)) {
+                            && heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
+                            && !heard.isWorking(f)) {
                         heard.work(f);
                     }
                 }
@@ -233,6 +249,12 @@ final class CallMeaning {
             }
             case TOTAL -> {
                 String words = text.substring(f.from(), f.to());
+                if ("reps".equals(f.rule().of())
+                        && heard.hasStarted()
+                        && heard.isMostlyBySeconds()
+                        && f.value() >= SHORTEST_HALF) {
+                    return;
+                }
                 if ("rest-seconds".equals(f.rule().of())
                         && heard.isAtRestSince(f)
                         && f.second() == null
@@ -335,9 +357,8 @@ final class CallMeaning {
                 || words.contains("rep")
                 || OF_SOMETHING.matcher(words).find()
                 || words.contains("like that")
-                || words.contains("side")
-                || words.contains("each")
-                || words.contains("leg");
+                || (words.contains("side") || words.contains("each") || words.contains("leg"))
+                        && !heard.isMostlyBySeconds();
         boolean countedDown = found.stream()
                 .anyMatch(r -> r.run() != null
                         && r.run().isDown()
@@ -348,7 +369,9 @@ final class CallMeaning {
         boolean tens =
                 f.value() >= 10 && f.value() % 5 == 0 && !heard.isByReps() || f.value() == 5 && heard.isBySeconds();
         boolean seconds = !reps
-                && (tens || f.value() == 5 && countedDown || f.value() >= FEWEST_SECONDS && heard.isBySeconds() && heard.isToTheEnd(f.value(), f));
+                && (tens
+                        || f.value() == 5 && countedDown
+                        || f.value() >= FEWEST_SECONDS && heard.isBySeconds() && heard.isToTheEnd(f.value(), f));
         CallKind kind = seconds ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT;
         Call last = heard.last(kind);
         boolean again = last != null

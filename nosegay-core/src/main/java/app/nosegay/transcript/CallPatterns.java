@@ -40,19 +40,21 @@ final class CallPatterns {
     static final List<Rule> RULES = List.of(
             never(
                     "(?:do not|did not|not got|no|without) (?:have )?(?:a|the|your|any) (?:\\w+ )?(?:timer|clock|beep|bell)(?: on (?:the |your )?(?:screen|corner))?"),
-            never("(?:if|at least|least)(?: the| a| about)? \\d+ (?:seconds?|reps?|rounds?)|\\d+ (?:more )?rounds? of (?:breaths?|breathing)"),
+            never(
+                    "(?:if|at least|least)(?: the| a| about)? \\d+ (?:seconds?|reps?|rounds?)|\\d+ (?:more )?rounds? of (?:breaths?|breathing)"),
             rule(
                     CallKind.SECONDS_LEFT,
                     null,
                     null,
-                    "(?:you|we) have (?:got )?(10|15|20|25|30|45) (?:seconds )?on (?:the other|this|each) (?:side|leg|arm)"),
+                    "(?:you|we) have (?:got )?(10|15|20|25|30|45) (?:seconds )?on (?:the other|this|each) (?:side|leg|arm)|(?<!at |in )(10|15|20|30) (?:seconds )?to (?:get (?:set up|set|ready|into position)|set up|change over|switch over)"),
             rule(
                     CallKind.REPS_LEFT,
                     null,
                     null,
                     "(?:(?:only|just|still|last) )*(\\d+) (?!seconds|minutes|rounds|sets|laps|exercises|moves|movements|stations|drills|stretches|breaths|others|blocks|circuits|times|reps)[a-z]+s (?:left|to go|remaining)"),
             never("(?:~name , ){2,}(?:and (?:a )?)?~name"),
-            never("(?:for|on|in) the first 1|\\d+ ~move (?:in|down)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|(?:before|keep|without|until) moving (?:on|along)"),
+            never(
+                    "(?:for|on|in) the first 1|\\d+ ~move (?:(?:in|down|done)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|done|down)|(?:before|keep|without|until) moving (?:on|along)"),
             never("(?:(?:the|a|some) ~name[ ,]+(?:and )?){2,}(?:the|a|some) ~name"),
             never(
                     "halfway lift|(?:hold|stay|keep|pause|curl|lift|squat|arms?|lunge)(?: [a-z]+){0,3} at (?:the )?halfway(?: point)?"),
@@ -67,7 +69,7 @@ final class CallPatterns {
                     CallKind.PROMISE,
                     null,
                     null,
-                    "(?:theres|there is|there ~will be|(?:you|we) ~will (?:see|have|find|hear)|we have|i have|i got|i have got) (?:a|the|your|an|my) (?:\\w+ )?(?:timer|clock|countdown|beep|bell|buzzer)\\b(?! (?:is |all |already )*(?:set|ready|going|running|here))(?: [a-z0-9]+){0,6}"),
+                    "(?:(?:theres|there is)(?! the (?:beep|bell|buzzer))|there ~will be|(?:you|we) ~will (?:see|have|find|hear)|we have|i have|i got|i have got) (?:a|the|your|an|my) (?:\\w+ )?(?:timer|clock|countdown|beep|bell|buzzer)\\b(?! (?:is |all |already )*(?:set|ready|going|running|here))(?: [a-z0-9]+){0,6}"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -93,7 +95,11 @@ final class CallPatterns {
                     null,
                     null,
                     "(?:we|you) ~will (?:then )?(?:switch|swap|change|do the (?:other|left|right|opposite))\\b(?!(?: [a-z]+)? first)(?: [a-z0-9]+){0,6}"),
-            rule(CallKind.PROMISE, null, null, "i (?:~will )(?:also )?(?:be )?(?:show(?:ing)?|demonstrat(?:e|ing)|offer(?:ing)?|break(?:ing)? (?:it |this |that )?down|talk(?:ing)? you through|walk(?:ing)? you through|guid(?:e|ing) you)\\b~tail"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "i (?:~will )(?:also )?(?:be )?(?:show(?:ing)?|demonstrat(?:e|ing)|offer(?:ing)?|break(?:ing)? (?:it |this |that )?down|talk(?:ing)? you through|walk(?:ing)? you through|guid(?:e|ing) you)\\b~tail"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -130,7 +136,7 @@ final class CallPatterns {
             never("(?:workout|session|class) number \\d+"),
             never("(?:episode|day|week|video|part|season|level|phase|volume|chapter) (?:number )?\\d+"),
             never(
-                    "\\d+ minutes? (?:done|down|in|gone)[ ,.]+(?:and )?\\d+ (?:minutes? )?(?:to go|left)|\\d+ (?:seconds?|minutes?) (?:done|down|in|gone|behind (?:us|you))"),
+                    "\\d+ minutes? (?:done|down|in|gone)[ ,.]+(?:and )?\\d+ (?:minutes? )?(?:to go|left)|\\d+ (?:seconds?|minutes?) (?:done|down|in(?! (?:total|all)\\b)|gone|behind (?:us|you))"),
             rule(
                     CallKind.REPS_LEFT,
                     null,
@@ -146,6 +152,11 @@ final class CallPatterns {
                     null,
                     null,
                     "(?:(?:and|give me|just|the|your|our|these) )*(?:last|final) (\\d+) (?:good |big |strong |clean |slow )*reps?(?: (?:each|per|on each))?(?: ~side)?"),
+            rule(
+                    CallKind.LAST_REP,
+                    null,
+                    null,
+                    "(?:(?:and|your|the|this is|very) )*(?:last|final) (?:push|press|squat|lunge|row|curl|swing|pull|lift|dip|crunch|raise|thruster|burpee)(?= [.,])"),
             rule(CallKind.LAST_REP, null, null, "(?:and )?1 last time(?! (?:we|i|through|around|this|last))"),
             rule(
                     CallKind.ROUNDS_LEFT,
@@ -233,7 +244,7 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "minutes",
                     null,
-                    "(?:a |about |around |just |only |in |for |under |in just )*(\\d+)(?: (?:to|or) (\\d+))? minutes?(?: (?:long )?(?:full body |total body |upper body |lower body |home |strength |dumbbell |core |beginner |bodyweight |kettlebell |band )*(?:workout|session|video|class|routine|circuit|long|strength|of))?(?! (?:left|to go|remaining|rest|break|more|plank|hold|in|on|off|each|per))"),
+                    "(?:a |about |around |just |only |in |for |under |in just )*(\\d+)(?: (?:to|or) (\\d+))? minutes?(?: (?:long )?(?:full body |total body |upper body |lower body |home |strength |dumbbell |core |beginner |bodyweight |kettlebell |band )*(?:workout|session|video|class|routine|circuit|long|strength|of))?(?! (?:left|to go|remaining|rest|break|more|plank|hold|in(?! (?:total|all)\\b)|on|off|each|per))(?: in total| in all)?"),
             rule(
                     CallKind.SECONDS_LEFT,
                     null,
@@ -243,7 +254,7 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "rest-seconds",
                     60,
-                    "(?:(?:with|and|get|have|take) )*(?:a|1) (?:full )?minute (?:of )?(?:rest )?(?:between|in between)(?: (?:sets|rounds|each set|circuits))?"),
+                    "(?:(?:with|and|get|have|take) )*(?:a|1) (?:full )?minute (?:of )?(?:rest|break) (?:at the end|after) (?:of )?(?:each|every|the) ~round|(?:(?:with|and|get|have|take) )*(?:a|1) (?:full )?minute (?:of )?(?:rest )?(?:between|in between)(?: (?:sets|rounds|each set|circuits))?"),
             never(
                     "(?:the|these|those|both) 2 ~move|show(?:ing)? you (?:the|your|our|what is|whats) next(?: (?:1|~move))?|couple (?:more )?times"),
             never("\\d+ (?:sets?|pairs?) of (?:\\w+ )?(?:dumbbells?|weights?|bands?|kettlebells?|hand weights?)"),
@@ -251,7 +262,7 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "work-seconds",
                     60,
-                    "(?:(?:for|of|doing|do|at|with) )*(?:1|a) (?:full )?minute (?:each|per (?:exercise|move)|on(?= [.,])|of work|on each|for each)"),
+                    "(?:each|every) (?:1|~move) for (?:1|a) minute|(?:(?:for|of|doing|do|at|with) )*(?:1|a) (?:full )?minute (?:each|per (?:exercise|move)|on(?= [.,])|of work|on each|for each)"),
             rule(
                     CallKind.TOTAL,
                     "rounds",

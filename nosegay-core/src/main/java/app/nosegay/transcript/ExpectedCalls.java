@@ -33,18 +33,24 @@ final class ExpectedCalls {
             expected(
                     CallKind.START,
                     MOVES,
-                    "(?<=[.#] |hale , )(?:and|ready|okay|now(?! (?:bend|step|walk|sit|reach|roll|lower|open|stand|draw|send|hold)))(?: and| ,)? (?:" + String.join("|", VERBS)
+                    "(?<=[.#] |hale , )(?:and|ready|okay|now(?! (?:bend|step|walk|sit|reach|roll|lower|open|stand|draw|send|hold)))(?: and| ,)? (?:"
+                            + String.join("|", VERBS)
                             + ")(?: (?:it|out|we go|you go|and (?:up|down|press|lift|lower|back|out|in)))?"),
             expected(CallKind.START, AFTER_A_PLACE, "(?<=, )and (?:" + String.join("|", VERBS) + ")"),
             expected(
                     CallKind.START,
                     null,
-                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)(?! (?:with|by|on|off|from|in)\\b)|^(?:go|begin|start)(?= (?:(?:minute|round|set) \\d|" + CallReader.MOVE_WORDS + "(?<=[a-rt-z]s) ))|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|(?:and )we are (?:squatting|lunging|pressing|rowing|curling|planking|marching|holding|pulsing|lifting|swinging|stepping|moving|running|jumping)|^(?:now )?hold(?= [.,])|^work time"),
+                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)(?! (?:with|by|on|off|from|in)\\b)|^(?:go|begin|start)(?= (?:(?:minute|round|set) \\d|"
+                            + CallReader.MOVE_WORDS
+                            + "(?<=[a-rt-z]s) ))|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|(?:and )we are (?:squatting|lunging|pressing|rowing|curling|planking|marching|holding|pulsing|lifting|swinging|stepping|moving|running|jumping)|^(?:now )?hold(?= [.,])|^work time"),
             expected(
                     CallKind.START,
                     REPEATED,
                     VERBS.stream().map(v -> v + " " + v + " " + v).collect(Collectors.joining("|"))),
-            expected(CallKind.START, FORETOLD, "^(?:" + String.join("|", VERBS) + ")"),
+            expected(
+                    CallKind.START,
+                    FORETOLD,
+                    "^(?:" + String.join("|", VERBS) + ")(?! (?:into|through|the|your|from|with|that|those)\\b)"),
             expected(CallKind.REPS_LEFT, null, "^([2-9])(?= [.,])"),
             expected(CallKind.LAST_REP, null, "^(?:and )?(?:the |your |our )?(?:last|1)(?: 1)?(?= [.,])"),
             expected(
@@ -63,7 +69,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.SECONDS_LEFT,
                     "=60",
-                    "(?:(?:you|we|get|have|got|take|lets take|give yourself|its) )+(?:a|1|about a|1 whole|a whole) minutes?(?: (?:between|break|of rest|rest|to|here|off))?|(?:a|1) (?:full |whole )?minute (?:break|rest|off)|(?<!for )1 minute(?! (?:of|each|per|on|in)\\b)"));
+                    "(?:(?:you|we|get|have|got|take|lets take|give yourself|its) )+(?:a|1|about a|1 whole|a whole) minutes?(?: (?:between|break|of rest|rest|to|here|off))?|(?:a|1) (?:full |whole )?minute (?:break|rest|off)|^minute (?:break|rest|off)|(?<!for )1 minute(?! (?:of|each|per|on|in)\\b)"));
 
     static final String ANY_VERB = "(?:" + String.join("|", VERBS) + ")";
     static final CallPatterns.Rule A_MINUTE = expected(CallKind.SECONDS_LEFT, "=60", "a minute");
@@ -144,7 +150,8 @@ final class ExpectedCalls {
                                                 || REPEATED.equals(f.rule().of()))
                                 || heard.isSwitchedOver(f)
                                 || FORETOLD.equals(f.rule().of()) && heard.isPreviewed())
-                        && (!FORETOLD.equals(f.rule().of()) || heard.isForetold(f.from() + 1, NEAR_THE_END)
+                        && (!FORETOLD.equals(f.rule().of())
+                                || heard.isForetold(f.from() + 1, NEAR_THE_END)
                                 || heard.isRestOver(f) && speech.text().startsWith(" .", f.to()))
                         && (!AFTER_A_PLACE.equals(f.rule().of())
                                 || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)

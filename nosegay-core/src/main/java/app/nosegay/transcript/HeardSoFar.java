@@ -22,6 +22,10 @@ final class HeardSoFar {
 
     /** A repetition takes no longer, in seconds. */
     private static final double SLOWEST_REP = 3;
+    /** Work of unknown length may be over after this, in seconds. */
+    private static final double LONG_WORK = 30;
+    /** A move may be named this share of the interval before the next begins. */
+    private static final double NEARLY = 0.85;
     /** Nobody calls the time more exactly, in seconds. */
     private static final double TO_THE_SECOND = 2.5;
     /** Work on the other side begins within this of the change, in seconds. */
@@ -100,7 +104,21 @@ final class HeardSoFar {
 
     /** Whether work goes on: it was heard to start, and that is not so long ago that its end must have been missed. */
     boolean isWorking(CallReader.Found f) {
-        return working && !(lastStart != null && sinceStart(f) > longestWork());
+        boolean long_ = lastStart != null && sinceStart(f) > longestWork();
+        return working && (!long_ || isTimeLeft(f));
+    }
+
+    /** Whether the time that was left the last time it was told is not up. */
+    private boolean isTimeLeft(CallReader.Found f) {
+        Call left = last(CallKind.SECONDS_LEFT);
+        return left != null
+                && left.time().since(lastStart).seconds() > 0
+                && speech.start(f.from()).since(left.time()).seconds() < left.value() + FORETOLD_WITHIN;
+    }
+
+    /** Whether work has lasted nearly as long as it was said to, or as the shortest does where nothing was said. */
+    boolean isLongSinceStart(CallReader.Found f) {
+        return lastStart != null && sinceStart(f) > workSeconds().orElse(LONG_WORK) * NEARLY;
     }
 
     /** Whether the side was changed a moment ago, for the rest of a set and not as the beat of an alternating move, and nobody has begun since. */
@@ -114,7 +132,8 @@ final class HeardSoFar {
             }
         }
         return last != null
-                && saidWithin(CallKind.SWITCH_SIDE, SWITCHING, f)
+                && (saidWithin(CallKind.SWITCH_SIDE, SWITCHING, f)
+                        || isSaidSince(CallKind.SECONDS_LEFT, CallKind.SWITCH_SIDE) && isForetold(f.from() + 1))
                 && (before == null || last.time().since(before.time()).seconds() > BEAT)
                 && !isSaidSince(CallKind.START, CallKind.SWITCH_SIDE)
                 && !isSaidSince(CallKind.COUNT_IN, CallKind.SWITCH_SIDE);

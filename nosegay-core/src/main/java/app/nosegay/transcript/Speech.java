@@ -28,8 +28,8 @@ final class Speech {
     private static final Pattern COUNTED = Pattern.compile(
             "(?i)(?:seconds?|minutes?|more|exercises|moves|movements|rounds|sets|reps|times|left|circuits|supersets|blocks)\\W*");
     private static final Pattern PLACE = Pattern.compile("(?i)(?:last|next|first|second|third|fourth|fifth|final)");
-    private static final Pattern PLACED =
-            Pattern.compile("(?i)(?:exercises?|moves?|movement|round|set|reps?|circuit|superset|block|one|ten|five)\\W*");
+    private static final Pattern PLACED = Pattern.compile(
+            "(?i)(?:exercises?|moves?|movement|round|set|reps?|circuit|superset|block|one|ten|five)\\W*");
 
     private static final Map<String, Integer> UNITS = Map.ofEntries(
             Map.entry("zero", 0),
