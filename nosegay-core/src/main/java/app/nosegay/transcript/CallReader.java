@@ -288,8 +288,9 @@ public final class CallReader {
                         + " (?:next(?= )|again(?= [.,]))"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then|\\d+) )*" + name
                         + " to (?:begin|start|finish)(?: with)?(?= )"),
-                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*(?=(?:[a-z]+ )*[a-z]+[a-rt-z]s )"
-                        + name + "(?= )"),
+                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*"
+                        + "(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|all|more) )" + name
+                        + "(?<=[a-rt-z]s)(?= )(?! (?:is |are |all )?(?:finished|done|over|complete)\\b)"),
                 Pattern.compile("(?<= )" + GETS_INTO + " (?:(?:a|an|some|our|the|your) )*" + name + "(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*" + name
                         + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in|for \\d+)\\b)"));
