@@ -44,7 +44,7 @@ final class CallMeaning {
 
     private static final Pattern OF_ALL_RESTS = Pattern.compile("\\b(?:between|each|every)\\b");
     private static final Pattern OF_REST = Pattern.compile(
-            "\\b(?:rest|break|between|recover|off|no rest|change ?over|to change|transition|to set up|to get ready)\\b");
+            "\\b(?:rest|break|between|recover|off|no rest|change ?over|to change|transition|to set up|to get (?:ready|into|to|set)|to move)\\b");
     /** Work begins within this of the first move's being brought up, in seconds. */
     private static final double LONGEST_TALK = 40;
 
@@ -243,6 +243,12 @@ final class CallMeaning {
                 }
             }
             case HALF_WAY -> {
+                if ("round".equals(f.rule().of())
+                        && heard.isWorking(f)
+                        && text.substring(f.from(), f.to()).matches(".* (?:set|track)(?: \\d+)?")) {
+                    said.once(new CallReader.Found(ExpectedCalls.HALF, null, f.from(), f.to(), null, null, null));
+                    return;
+                }
                 if (!CallPatterns.BY_TIME.equals(f.rule().of()) || heard.isHalf(f)) {
                     said.once(f);
                 }

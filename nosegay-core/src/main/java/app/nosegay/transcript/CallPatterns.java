@@ -54,7 +54,7 @@ final class CallPatterns {
                     "(?:(?:only|just|still|last) )*(\\d+) (?!seconds|minutes|rounds|sets|laps|exercises|moves|movements|stations|drills|stretches|breaths|others|blocks|circuits|times|reps)[a-z]+s (?:left|to go|remaining)"),
             never("(?:~name , ){2,}(?:and (?:a )?)?~name"),
             never(
-                    "(?:for|on|in) the first 1|\\d+ ~move (?:(?:in|down|done)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|done|down)|(?:before|keep|without|until) moving (?:on|along)"),
+                    "(?:for|on|in) the first 1|\\d+ ~move (?:(?:in|down|done)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|done|down)|(?:before|keep|without|until) moving (?:on|along)|get(?:ting)? (?:in)?to the next (?:1|~move)"),
             never("(?:(?:the|a|some) ~name[ ,]+(?:and )?){2,}(?:the|a|some) ~name"),
             never(
                     "halfway lift|(?:hold|stay|keep|pause|curl|lift|squat|arms?|lunge)(?: [a-z]+){0,3} at (?:the )?halfway(?: point)?"),

@@ -35,7 +35,7 @@ public final class CallReader {
             "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1");
     /** What moves are called that no library knows: the last word, with one or two before it. */
     static final String MOVE_WORDS =
-            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|(?:toe|heel|ankle|knee|shoulder) touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?|cat cows?|warrior (?:1|2|3)|(?:warrior|chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
+            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|(?:toe|heel|ankle|knee|shoulder) touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?|cat cows?|step ?touch(?:es)?|side steps?|heel digs?|grape ?vines?|frog pumps?|(?:shadow )?boxing|jab cross|upper ?cuts?|kick ?throughs?|(?:bear|hollow) holds?|roll ?ups?|(?:sit|shoot|pull) ?throughs?|wood ?chop(?:s|pers?)?|(?:monster|crab|duck|lateral|bear) walks?|around the worlds?|warrior (?:1|2|3)|(?:warrior|chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
 
     private static final Pattern A_PLACE = Pattern.compile("(?:exercise|move|movement|drill|number)(?: number)? \\d+$");
     private static final Pattern IN_MINUTES = Pattern.compile("\\d minutes?\\b");
@@ -147,14 +147,21 @@ public final class CallReader {
 
     private void where(CallPatterns.Rule rule, String heard) {
         Matcher m = rule.pattern().matcher(heard);
+        m.useTransparentBounds(true);
         boolean is = m.find();
         while (is) {
-            boolean free = isFree(m.start(), m.end());
-            if (free) {
+            int from = m.start();
+            int to = m.end();
+            // Where only its first or last words belong to something else, the rest may still be a call.
+            int free = freeUpTo(from, to);
+            boolean shorter = free > from && free < to && m.region(from, free).lookingAt();
+            if (free == to || shorter) {
+                to = m.end();
                 apply(rule, m);
+                is = to <= heard.length() && m.find(to);
+            } else {
+                is = m.find(from + 1);
             }
-            // Where only its first words belong to something else, the rest may still be a call.
-            is = free ? m.find() : m.find(m.start() + 1);
         }
     }
 
@@ -335,6 +342,15 @@ public final class CallReader {
     /** A move's name as {@link Speech} writes it. */
     private static String plain(String move) {
         return move.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
+    }
+
+    /** Where the first claimed character from {@code from} on is, or {@code to}. */
+    private int freeUpTo(int from, int to) {
+        int at = from;
+        while (at < to && !claimed[at]) {
+            at++;
+        }
+        return at;
     }
 
     private boolean isFree(int from, int to) {

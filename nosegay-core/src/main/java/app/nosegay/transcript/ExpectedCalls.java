@@ -22,6 +22,8 @@ final class ExpectedCalls {
     private static final String AFTER_A_PLACE = "after a place";
     /** Of a start: what to do three times over, which nobody says while describing it. */
     private static final String REPEATED = "repeated";
+    /** Of a time: only if it is just what is left. */
+    private static final String TO_THE_END = "to the end";
     /** Of a start: by what to do, which is said when a move is described as well. */
     private static final String MOVES = "moves";
 
@@ -36,6 +38,10 @@ final class ExpectedCalls {
                     "(?<=[.#] |hale , )(?:and|ready|okay|now(?! (?:bend|step|walk|sit|reach|roll|lower|open|stand|draw|send|hold)))(?: and| ,)? (?:"
                             + String.join("|", VERBS)
                             + ")(?: (?:it|out|we go|you go|and (?:up|down|press|lift|lower|back|out|in)))?"),
+            expected(
+                    CallKind.START,
+                    MOVES,
+                    "^(?:lift|press|pull|up|down|in|out|open|squeeze|row|curl|reach|push|extend|bend|roll|kick)(?: [a-z]+){0,3}(?: ,)? and (?:slowly )?(?:lower|down|release|back|return|up|in|out|close|straighten)(?= [.,])"),
             expected(CallKind.START, AFTER_A_PLACE, "(?<=, )and (?:" + String.join("|", VERBS) + ")"),
             expected(
                     CallKind.START,
@@ -61,6 +67,7 @@ final class ExpectedCalls {
                     CallKind.SECONDS_LEFT,
                     null,
                     "(?:(?:heres|here is|theres|there is|thats|and|your|the|last|final|only|just|have|got|you|we|with|still|now|about|down to|hit|give me|(?<!,) at) )*(?<!for |every |each |in |of |by |hold |to )([1-9]\\d|[5-9]) (?:(?:more|extra|last|final|little|short|quick|good|big|hard|tiny|long|beautiful|precious|whole|full) )*seconds?(?: (?:of (?:these|this|it|that)|to (?:go|rest|breathe|recover|set up|get ready)|on the (?:clock|timer)|left|more|extra))?|(?:(?:heres|here is|theres|there is|last|final|just|you have|we have|have got|down to|(?<!up )in|inside the last|into the last|in the last|at) )+(?:your |the |our |my )*(?:last |final )?(5|10|15|20|30|45)(?= [.,])|^(5|10|15|20|30)(?= [.,])"),
+            expected(CallKind.SECONDS_LEFT, TO_THE_END, "(?<=[a-z] )(5|10|15|20|30)(?= [.,])"),
             expected(CallKind.TOTAL, "rounds=2", "twice(?! (?:a|per|as|the|in)\\b)"),
             expected(
                     CallKind.SWITCH_SIDE,
@@ -73,6 +80,7 @@ final class ExpectedCalls {
 
     static final String ANY_VERB = "(?:" + String.join("|", VERBS) + ")";
     static final CallPatterns.Rule A_MINUTE = expected(CallKind.SECONDS_LEFT, "=60", "a minute");
+    static final CallPatterns.Rule HALF = expected(CallKind.HALF_WAY, "interval", "halfway");
     static final CallPatterns.Rule BEGIN = expected(CallKind.START, null, "begin");
 
     /** Parts of moves' names that are common words as well. */
@@ -81,7 +89,7 @@ final class ExpectedCalls {
 
     /** Said of a move, they look back on it. */
     private static final Pattern LOOKS_BACK = Pattern.compile(
-            "(?:was|were|did|it for|done(?: with)?|finished(?: with)?|from|like|last|as|every|each|your|that|those|these|per|between|after|before|than|love|hate|all|of|more|through|in)(?: (?:the|our|a|an|some|those|these|that|your|my|all))? $");
+            "(?:was|were|did|it for|done(?: with)?|finished(?: with)?|from|like|last|as|every|each|your|that|those|these|per|between|after|before|few|than|love|hate|all|of|more|through|in)(?: (?:the|our|a|an|some|those|these|that|your|my|all))? $");
 
     /** A single word that is told to do, and not the name of a move. */
     private static final Pattern ONE_WORD = Pattern.compile(
@@ -110,6 +118,8 @@ final class ExpectedCalls {
     private static final double SHORTEST_WORK = 25;
     /** A move is described for this long after it was brought up, in seconds. */
     private static final double DESCRIBED = 2;
+    /** A repetition may take as long, in seconds. */
+    private static final double SLOW_REP = 4.5;
     /** So few repetitions are done by then, too. */
     private static final int FEW = 3;
     /** Weak words end work only this near to its foretold end, in seconds. */
@@ -163,7 +173,10 @@ final class ExpectedCalls {
                         && heard.hasStarted()
                         && heard.sinceStart(f) > SHORTEST_HALF
                         && !heard.isSaidSinceStart(CallKind.HALF_WAY);
-            case SECONDS_LEFT -> isTimeLeft(f);
+            case SECONDS_LEFT ->
+                isTimeLeft(f)
+                        && (!TO_THE_END.equals(f.rule().of())
+                                || heard.isToTheEnd(f.value(), f));
             case SWITCH_SIDE -> heard.hasStarted() && isSwitch(f);
             case REPS_LEFT, LAST_REP -> isCountedDown(f) && next.stream().noneMatch(n -> isNextDown(f, n));
             case NEXT_UP -> isName(f);
@@ -247,7 +260,9 @@ final class ExpectedCalls {
     /** Whether the last repetition was only just called. */
     boolean isAfterLast(CallReader.Found f) {
         Call left = heard.last(CallKind.REPS_LEFT);
-        boolean few = left != null && left.value() <= FEW && heard.saidWithin(CallKind.REPS_LEFT, AFTER_THE_LAST, f);
+        boolean few = left != null
+                && left.value() <= FEW
+                && heard.saidWithin(CallKind.REPS_LEFT, Math.max(AFTER_THE_LAST, SLOW_REP * left.value()), f);
         return heard.isTargetReached(f)
                 || heard.isSaidSince(CallKind.LAST_REP, CallKind.REST)
                         && heard.saidWithin(CallKind.LAST_REP, AFTER_THE_LAST, f)

@@ -92,6 +92,7 @@ final class SaidCalls {
                 : f.rule() == null
                                 || "nth".equals(f.rule().of())
                                 || CallPatterns.TO_GO.equals(f.rule().of())
+                                || f.rule().kind() == CallKind.SECONDS_LEFT
                         ? null
                         : f.rule().of();
     }
