@@ -204,6 +204,9 @@ final class CallMeaning {
                 }
             }
             case ROUNDS_LEFT -> {
+                if (!heard.hasStarted() && f.value() == 1) {
+                    return;
+                }
                 Call last = heard.last(CallKind.ROUNDS_LEFT);
                 if (last != null
                         && f.value().equals(last.value())

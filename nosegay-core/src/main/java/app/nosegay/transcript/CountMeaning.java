@@ -14,6 +14,8 @@ final class CountMeaning {
             "(?:starting|start|begin|beginning|going|go|off|ready|set|we start|lets start|here we go|begin|work|working)(?: (?:in|and|get|set))*[ .,]*$|(?:get ready|ready|here we go|count you in|in we go|coming in|going in) ?[ .,]*$|(?:^|[.,]) in $");
     private static final Pattern HOLDS_BEFORE =
             Pattern.compile("(?:hold|holding|squeeze|pause|pulse|pulses|stay|freeze)(?: [a-z]+){0,6}[ .,]*$");
+    private static final Pattern OUT_BEFORE =
+            Pattern.compile("\\bcount (?:you|it|us|this) (?:out|down)[ .,]*(?:in )?$");
     private static final Pattern SWITCHES_BEFORE = Pattern.compile(
             "\\b(?:switch|switching|swap|swapping|change|changing)(?: (?:sides?|legs?|arms?|hands|over))? in $");
     /** Says only that something comes, its start or its end. */
@@ -103,7 +105,8 @@ final class CountMeaning {
         if (startsBehind) {
             return CallKind.COUNT_IN;
         }
-        if (working && SWITCHES_BEFORE.matcher(before).find()) {
+        if (OUT_BEFORE.matcher(before).find()
+                || working && SWITCHES_BEFORE.matcher(before).find()) {
             return CallKind.COUNT_OUT;
         }
         boolean held = HOLDS_BEFORE.matcher(before).find() && (working || !expected.isBroughtUp());

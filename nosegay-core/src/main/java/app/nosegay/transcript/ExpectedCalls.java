@@ -72,7 +72,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.SWITCH_SIDE,
                     null,
-                    "(?:^and |(?:and )?now )(?:forwards?|backwards?)(?= [.,])|same(?: (?:thing|move|again|1))?(?: (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|[ ,.]+(?:left|right|other) (?:side|leg|arm))|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)|(?:then|now|and) (?:its|it is|we do|we have|onto|for) (?:on )?(?:the|your) (?:left|right) (?:side|leg|arm)"),
+                    "(?:^and |(?:and )?now )(?:forwards?|backwards?)(?= [.,])|same(?: (?:thing|move|again|1))?(?: (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|[ ,.]+(?:left|right|other) (?:side|leg|arm))|(?:we will|lets|we are going to) (?:go|move|come) (?:over )?(?:to|onto) the (?:left|right|other)(?: (?:side|leg|arm))?(?= [.,])|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)|(?:then|now|and) (?:its|it is|we do|we have|onto|for) (?:on )?(?:the|your) (?:left|right) (?:side|leg|arm)"),
             expected(
                     CallKind.SECONDS_LEFT,
                     "=60",
@@ -173,10 +173,7 @@ final class ExpectedCalls {
                         && heard.hasStarted()
                         && heard.sinceStart(f) > SHORTEST_HALF
                         && !heard.isSaidSinceStart(CallKind.HALF_WAY);
-            case SECONDS_LEFT ->
-                isTimeLeft(f)
-                        && (!TO_THE_END.equals(f.rule().of())
-                                || heard.isToTheEnd(f.value(), f));
+            case SECONDS_LEFT -> isTimeLeft(f) && (!TO_THE_END.equals(f.rule().of()) || heard.isToTheEnd(f.value(), f));
             case SWITCH_SIDE -> heard.hasStarted() && isSwitch(f);
             case REPS_LEFT, LAST_REP -> isCountedDown(f) && next.stream().noneMatch(n -> isNextDown(f, n));
             case NEXT_UP -> isName(f);
@@ -196,7 +193,7 @@ final class ExpectedCalls {
     private boolean isSwitch(CallReader.Found f) {
         String said = words(f);
         boolean after = isAfterLast(f) || heard.saidWithin(CallKind.REP_COUNT, 2, f);
-        return !said.matches("(?:same|then|now|and (?:its|it|we|for|onto)).*")
+        return !said.matches("(?:same|then|now|we will|lets|we are|and (?:its|it|we|for|onto)).*")
                         && (said.contains("left") || said.contains("right"))
                 ? after
                 : after || !heard.isWorking(f);
@@ -244,6 +241,9 @@ final class ExpectedCalls {
         boolean foretold = heard.isOver(f)
                 || heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
                         && heard.isForetold(f.from() + 1, NEAR_THE_END);
+        if (words(f).contains("done with")) {
+            return heard.isPerhapsWorking(f);
+        }
         boolean praise = PRAISE.matcher(words(f)).matches();
         if (praise) {
             return !afterCount && foretold && heard.isPerhapsWorking(f);

@@ -23,7 +23,7 @@ final class HeardSoFar {
     /** A repetition takes no longer, in seconds. */
     private static final double SLOWEST_REP = 3;
     /** Work of unknown length may be over after this, in seconds. */
-    private static final double LONG_WORK = 30;
+    private static final double LONG_WORK = 25;
     /** A move may be named this share of the interval before the next begins. */
     private static final double NEARLY = 0.85;
     /** Nobody calls the time more exactly, in seconds. */
@@ -42,6 +42,9 @@ final class HeardSoFar {
     private final Speech speech;
     private final List<Call> calls = new ArrayList<>();
     private boolean working;
+    /** Whether the time left was ever told while working. */
+    private boolean timeToldAtWork;
+
     private Time<Axis.Take> lastStart;
     /** Whether something new was brought up since work was last heard to start: the rest between was perhaps not said. */
     private boolean previewed;
@@ -55,6 +58,7 @@ final class HeardSoFar {
     }
 
     void add(Call call) {
+        timeToldAtWork |= working && call.kind() == CallKind.SECONDS_LEFT;
         calls.add(call);
     }
 
@@ -299,7 +303,7 @@ final class HeardSoFar {
     /** Whether repetitions were called since work started, and never the time. */
     boolean isByReps() {
         return lastStart != null
-                && last(CallKind.SECONDS_LEFT) == null
+                && !timeToldAtWork
                 && workSeconds().isEmpty()
                 && count(CallKind.REPS_LEFT) + count(CallKind.REP_COUNT) >= 2
                 && (since(CallKind.REPS_LEFT, lastStart) || since(CallKind.REP_COUNT, lastStart));
