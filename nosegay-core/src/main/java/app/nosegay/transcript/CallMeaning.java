@@ -26,6 +26,9 @@ final class CallMeaning {
                     "VERB",
                     "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)"));
 
+    /** "Move four is a row" only names it. */
+    private static final Pattern ANNOUNCED = Pattern.compile("\\b(?:a|an|the|our|your|is|some|next|up|for|to|into) $");
+
     private static final Pattern OF_ROUNDS = Pattern.compile(
             "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
 
@@ -37,7 +40,7 @@ final class CallMeaning {
 
     /** Words that lead on to something new, whatever goes on. */
     private static final Pattern MOVES_ON = Pattern.compile(
-            "^(?:on to|onto|into|now (?:we have|its|into)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) (?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|lets (?:add|try|do|get into) |take (?:it|this|that) (?:into|onto))");
+            "^(?:on to|onto|into|now (?:we have|its|into)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) (?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|lets (?:add|try|do|get into) |take (?:it|this|that) (?:into|onto)|(?:and )?(?:down|back|up|over) (?:for|into))");
 
     /** No interval of a plan is shorter, in seconds. */
     private static final int SHORTEST_PLANNED = 20;
@@ -50,6 +53,8 @@ final class CallMeaning {
 
     private static final Pattern SEVERAL = Pattern.compile(
             "(?:(?:and|now|okay) )*(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|all|more|big|two|few|some) )(?:[a-z]+ ){0,2}[a-z]+[a-rt-z]s");
+    private static final Pattern ROUNDS_DONE = Pattern.compile(
+            "\\d (?:rounds|circuits|sets|laps) (?:done|down|complete|finished)[ .,]*(?:and |so )?(?:we are )?$");
     private static final Pattern DOWN = Pattern.compile("^(?:thats )?(\\d+) (?:[a-z]+ )?down\\b");
     private static final Pattern OTHER_SIDE = Pattern.compile("\\bother (?:side|leg|arm)\\b");
     /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
@@ -59,6 +64,8 @@ final class CallMeaning {
     private static final int NEARLY_AT_ONCE = 14;
     /** "Thirty each arm" are seconds where all goes by them. */
     private static final int SHORTEST_HALF = 15;
+    /** What to do is said this soon after a count that starts it, in seconds. */
+    private static final double BEHIND_THE_COUNT = 2;
     /** "Three more" are repetitions, whatever the clock says. */
     private static final int FEWEST_SECONDS = 5;
 
@@ -93,9 +100,16 @@ final class CallMeaning {
             if (f.run() != null) {
                 work.count(f);
             } else if (f.rule() == null) {
-                if (IMPERATIVE.matcher(text.substring(f.from(), f.to())).matches()
+                boolean imperative =
+                        IMPERATIVE.matcher(text.substring(f.from(), f.to())).matches()
+                                && !ANNOUNCED.matcher(saidBefore(f)).find();
+                if (imperative && heard.saidWithin(CallKind.COUNT_IN, BEHIND_THE_COUNT, f)) {
+                    continue;
+                }
+                if (imperative
                         && !heard.isWorking(f)
-                        && (heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
+                        && (expected.isBroughtUp()
+                                || heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
                                 || heard.saidWithin(CallKind.ROUNDS_LEFT, SaidCalls.AT_ONCE, f))) {
                     work.start(new CallReader.Found(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
                     continue;
@@ -115,6 +129,8 @@ final class CallMeaning {
                 if ((free || ends) && !again) {
                     next(f);
                 }
+            } else if (f.kind() == CallKind.SWITCH_SIDE && isWithinACount(f)) {
+                continue;
             } else if (!f.rule().onlyExpected()) {
                 rule(f);
             } else if (f.from() >= understood && expected.isCall(f, work.soonAfterwards(f))) {
@@ -246,6 +262,11 @@ final class CallMeaning {
                 }
             }
             case HALF_WAY -> {
+                if (ROUNDS_DONE.matcher(saidBefore(f)).find()
+                        && "interval".equals(f.rule().of())) {
+                    heard.add(said.call(CallKind.HALF_WAY, f, "workout"));
+                    return;
+                }
                 if ("round".equals(f.rule().of())
                         && heard.isWorking(f)
                         && text.substring(f.from(), f.to()).matches(".* (?:set|track)(?: \\d+)?")) {
@@ -316,6 +337,11 @@ final class CallMeaning {
             }
             default -> said.say(f.rule().kind(), f);
         }
+    }
+
+    /** "One, other side, two": the beat of an alternating move. */
+    private boolean isWithinACount(CallReader.Found f) {
+        return found.stream().anyMatch(r -> r.run() != null && r.from() < f.from() && f.to() < r.to());
     }
 
     /** "Last one, hollow hold": at rest the last move is meant. */

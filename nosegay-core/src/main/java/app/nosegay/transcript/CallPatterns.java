@@ -54,7 +54,17 @@ final class CallPatterns {
                     "(?:(?:only|just|still|last) )*(\\d+) (?!seconds|minutes|rounds|sets|laps|exercises|moves|movements|stations|drills|stretches|breaths|others|blocks|circuits|times|reps|steps|counts|points|degrees|fingers|weights)[a-z]+s (?:left|to go|remaining)"),
             never("(?:~name , ){2,}(?:and (?:a )?)?~name"),
             never(
-                    "(?:second|next) to (?:the )?last|(?:for|on|in) the first 1|\\d+ ~move (?:(?:in|down|done)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|done|down)|(?:before|keep|without|until) moving (?:on|along)|get(?:ting)? (?:in)?to the next (?:1|~move)"),
+                    "(?:second|next) to (?:the )?last|(?:for|on|in) the first 1|\\d+ ~move (?:(?:in|down|done)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|done|down)|(?:before|keep|without|until) moving (?:on|along)|get(?:ting)? (?:in)?to the next (?:1|~move)|halfway through (?:our|the|your|these|those) (?:[a-z]+ )?(?:sets|exercises|moves)"),
+            rule(
+                    CallKind.TOTAL,
+                    "rest-seconds",
+                    null,
+                    "(?:you |we )?rest for (\\d{2})(?: seconds?)? (?:after|between|in between)(?: (?:each|every) [a-z]+)?"),
+            rule(
+                    CallKind.REPS_LEFT,
+                    null,
+                    null,
+                    "(\\d+) (?:more )?(?:each|per|on each|a) (?:side|leg|arm)(?: (?:to go|left|more))"),
             never("(?:(?:the|a|some) ~name[ ,]+(?:and )?){2,}(?:the|a|some) ~name"),
             never(
                     "halfway lift|(?:hold|stay|keep|pause|curl|lift|squat|arms?|lunge)(?: [a-z]+){0,3} at (?:the )?halfway(?: point)?"),
@@ -94,7 +104,7 @@ final class CallPatterns {
                     CallKind.PROMISE,
                     null,
                     null,
-                    "(?:we|you) ~will (?:then )?(?:switch|swap|change|do the (?:other|left|right|opposite))\\b(?!(?: [a-z]+)? first)(?: [a-z0-9]+){0,6}"),
+                    "(?:we|you) ~will (?:then )?(?:switch|swap|change|do (?:the )?(?:other|left|right|opposite))\\b(?!(?: [a-z]+)? first)(?: [a-z0-9]+){0,6}"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -187,7 +197,7 @@ final class CallPatterns {
                     CallKind.SWITCH_SIDE,
                     null,
                     null,
-                    "(?:(?:and|now|okay|lets) )*(?:go|come|move|head|over) (?:over )?(?:to|onto|on to) (?:the|your) (?:other|opposite|second) ~side(?: now)?|(?:lets )?even (?:it|things|that|them) (?:out|up)|(?:(?:and|now|lets) )+(?:go|going|we go) the other (?:way|direction)|(?<=[.,] )(?:go|going) the other (?:way|direction)|(?:lets )?(?:take|bring) (?:it|that|this) (?:over |across )?(?:to|onto) (?:the|your) (?:other|opposite|left|right)(?: ~side)?|(?:(?:and|now|okay|lets go) )+over (?:to|onto) (?:the|your) (?:right|left)(?: ~side)?"),
+                    "(?:(?:and|now|okay|lets) )*(?:go|come|move|head|over) (?:over )?(?:to|onto|on to) (?:the|your) (?:other|opposite|second) ~side(?: now)?|(?:lets )?even (?:it|things|that|them) (?:out|up)|(?:(?:and|now|lets) )+(?:go|going|we go) the other (?:way|direction)|(?<=[.,] )(?:go|going) the other (?:way|direction)|(?:lets )?(?:take|bring) (?:it|that|this) (?:over |across )?(?:to|onto) (?:the|your) (?:other|opposite|left|right)(?: ~side)?|(?:(?:(?:and|now|okay|lets go) )+|(?<=rest |done ))over (?:to|onto) (?:the|your) (?:right|left)(?: ~side)?"),
             rule(
                     CallKind.SECONDS_LEFT,
                     null,
@@ -209,7 +219,7 @@ final class CallPatterns {
                     CallKind.ROUNDS_LEFT,
                     null,
                     1,
-                    "(?:(?:this is|its|and|our|the|your|onto|on to|in to|into|to|of) )*(?:very )?(?:last|final) ~round(?! of (?:the|our) week)"),
+                    "(?<!~nth |~nth and )(?:(?:this is|its|and|our|the|your|onto|on to|in to|into|to|of) )*(?:very )?(?:last|final) ~round(?! of (?:the|our) week)"),
             rule(
                     CallKind.ROUNDS_LEFT,
                     null,
@@ -220,6 +230,7 @@ final class CallPatterns {
             ordinals(
                     "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:~round|~move|block|section|sequence|series|combo|superset|1 up|1 is)(?! (?:and|is) (?:position))"),
             never("this is number \\d+(?= [.,])(?! [.,] [a-z ]{0,20}~name)"),
+            ordinals("(?<=[.,] )(?!first)(~nth)(?= (?:is|its|we have) (?:a|an|the|our|some)\\b)"),
             ordinals(
                     "(~nth) (?:and (?:final|last) )?(?:1|time (?:through|round|around))(?= (?:[.,]|coming|up|is|here|now|today|back|we|so|and|of))"),
             rule(
@@ -280,6 +291,12 @@ final class CallPatterns {
                     null,
                     null,
                     "(?:(?:last|final|only|just|you have|we have|got) )*([2-5]) (?:more )?minutes? (?:left|to go|remaining|more)(?! (?:in|of) (?:the|this|our|your) (?:workout|session|video|class))"),
+            rule(
+                    CallKind.TOTAL,
+                    "work-seconds",
+                    null,
+                    "(?<!seconds |\\d )work(?:ing)? (?:for )?(\\d{2})(?= [ ,.]*(?:and |then |you )*rest)"),
+            rule(CallKind.TOTAL, "rest-seconds", null, "(?<=\\d |\\d and |\\d , )rest (?:for )?(\\d{2})(?! more)"),
             rule(CallKind.TOTAL, "rest-seconds", null, "(\\d{2}) rest(?= [.,])"),
             rule(
                     CallKind.TOTAL,
@@ -395,7 +412,7 @@ final class CallPatterns {
             never(
                     "work (?:on|out|the|your|hard|through|your way|from|for|in|with|those|that|it|all|against|together|both|at|up|as|to|towards|into|done|here|of|everyone|guys|team|well|a)|(?:the|good|great|nice|hard|to|of|we|you|will|that|amazing|awesome|fantastic|excellent|lovely|solid|beautiful|brilliant|strong|foot|floor|leg|arm|core|body|your|seconds|beautiful|this|should|and|can|really|some|bit of|lots of|super) work"),
             never(
-                    "halfway (?:down|up|back|into|between|position|out|to|in(?! [.,]))|(?:come|comes|coming|lower|go|going|down|up|drop|lift|only|bend|squat|press|pulse|hold|stop|pause) (?:just |only )?(?:to )?halfway(?! (?:there|through|done))|(?:to|before|until|till|by|reach|hit|near|nearly|almost|after|when) (?:the |we (?:hit|get to|reach) )?halfway(?! (?:there|done|through))|(?:almost|nearly|not quite|more than|well over) halfway(?: there)?|halfway (?:point|mark) (?:we|you|i)|halfway was"),
+                    "halfway (?:down|up|back|into|between|position|out|to|in(?! [.,]))|(?:come|comes|coming|lower|go|going|down|up|drop|lift|only|bend|squat|press|pulse|hold|stop|pause) (?:just |only )?(?:to )?halfway(?! (?:there|through|done))|(?:to|before|until|till|by|reach|hit|near|nearly|almost|after|when) (?:the |we (?:hit|get to|reach) )?halfway(?! (?:there|done|through))|(?:almost|nearly|not quite) halfway(?: there)?|halfway (?:point|mark) (?:we|you|i)|halfway was"),
             never(
                     "(?:last|final|first) (?:week|time we|day|video|month|night|year|couple of (?:weeks|days|months|seconds? of)|few|thing(?! (?:we|is|up|on))|name|but not least|bit|part|minute change)"),
             never(

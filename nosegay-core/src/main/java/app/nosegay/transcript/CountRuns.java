@@ -28,6 +28,9 @@ final class CountRuns {
     private static final double SLOWEST_OF_TWO = 2.2;
 
     private static final Pattern BETWEEN = Pattern.compile("[a-z]+");
+    /** "Two down, one up". */
+    private static final Pattern TEMPO = Pattern.compile("\\b(?:down|up)\\b");
+
     private static final Pattern BREAKS_A_COUNT = Pattern.compile(
             "\\b(?:seconds?|minutes?|rounds?|sets?|more|left|go|number|exercise|move|last|final|next|first)\\b");
 
@@ -86,7 +89,8 @@ final class CountRuns {
     /** Two numbers alone are a count only when next to nothing is said between them. */
     private static boolean isClose(int[] first, int[] last, Speech speech) {
         String between = speech.text().substring(first[1], last[0]);
-        return BETWEEN.matcher(between).results().count() <= 1;
+        return BETWEEN.matcher(between).results().count() <= 1
+                && !TEMPO.matcher(between).find();
     }
 
     /** "Three, two, go": the last number is the word itself; or "in three, two" and a breath. */
