@@ -54,7 +54,7 @@ final class CallPatterns {
                     "(?:(?:only|just|still|last) )*(\\d+) (?!seconds|minutes|rounds|sets|laps|exercises|moves|movements|stations|drills|stretches|breaths|others|blocks|circuits|times|reps|steps|counts|points|degrees|fingers|weights)[a-z]+s (?:left|to go|remaining)"),
             never("(?:~name , ){2,}(?:and (?:a )?)?~name"),
             never(
-                    "(?:second|next) to (?:the )?last|(?:for|on|in) the first 1|\\d+ ~move (?:(?:in|down|done)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|done|down)|(?:before|keep|without|until) moving (?:on|along)|get(?:ting)? (?:in)?to the next (?:1|~move)|halfway through (?:our|the|your|these|those) (?:[a-z]+ )?(?:sets|exercises|moves)"),
+                    "(?:second|next) to (?:the )?last|(?:took|takes|taken)(?: (?:us|me|him|her|them|you))?(?: (?:about|like|around))? \\d+ (?:minutes|seconds|rounds)|(?:see you|catch you|meet you) (?:in|on|at|for) the (?:next|last)(?: 1)?|(?:for|on|in) the first 1|\\d+ ~move (?:(?:in|down|done)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|done|down)|(?:before|keep|without|until) moving (?:on|along)|get(?:ting)? (?:in)?to the next (?:1|~move)|halfway through (?:our|the|your|these|those) (?:[a-z]+ )?(?:sets|exercises|moves)"),
             rule(
                     CallKind.TOTAL,
                     "rest-seconds",

@@ -41,7 +41,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.START,
                     MOVES,
-                    "^(?:lift|press|pull|up|down|in|out|open|squeeze|row|curl|reach|push|extend|bend|roll|kick)(?: [a-z]+){0,3}(?: ,)? and (?:slowly )?(?:lower|down|release|back|return|up|in|out|close|straighten)(?= [.,])"),
+                    "^(?:lift|press|pull|up|down|in|out|open|squeeze|row|curl|reach|push|extend|bend|roll|kick)(?: [a-z]+){0,3}(?: ,)? and (?:slowly )?(?:lower|down|hold|pulse|release|back|return|up|in|out|close|straighten)(?= [.,])"),
             expected(CallKind.START, AFTER_A_PLACE, "(?<=, )and (?:" + String.join("|", VERBS) + ")"),
             expected(
                     CallKind.START,
@@ -72,7 +72,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.SWITCH_SIDE,
                     null,
-                    "(?:^and |(?:and )?now )(?:forwards?|backwards?)(?= [.,])|same(?: (?:thing|move|again|1))?(?: (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|[ ,.]+(?:left|right|other) (?:side|leg|arm))|(?:we will|lets|we are going to) (?:go|move|come) (?:over )?(?:to|onto) the (?:left|right|other)(?: (?:side|leg|arm))?(?= [.,])|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)|(?:then|now|and) (?:its|it is|we do|we have|onto|for) (?:on )?(?:the|your) (?:left|right) (?:side|leg|arm)"),
+                    "(?:^and |(?:and )?now )(?:(?:circle|roll|swing|pedal) )?(?:forwards?|backwards?)(?= [.,])|same(?: (?:thing|move|again|1))?(?: (?:on|to|with) (?:the|your) (?:left|right|other)(?: (?:side|leg|arm))?|[ ,.]+(?:left|right|other) (?:side|leg|arm))|(?:we will|lets|we are going to) (?:go|move|come) (?:over )?(?:to|onto) the (?:left|right|other)(?: (?:side|leg|arm))?(?= [.,])|(?:do|doing|repeat|repeating|all|that|same|thing|it|everything|this) (?:\\w+ ){0,2}(?:on|to|over to|with) (?:the|our|your) other (?:side|leg|arm)|(?<=# )(?:the )?(?:other|opposite) (?:side|leg|arm)|^(?:and |now |okay )*(?:left|right) (?:side|leg|arm|hand)|(?:then|now|and) (?:its|it is|we do|we have|onto|for) (?:on )?(?:the|your) (?:left|right) (?:side|leg|arm)"),
             expected(
                     CallKind.SECONDS_LEFT,
                     "=60",

@@ -29,7 +29,7 @@ final class HeardSoFar {
     /** Nobody calls the time more exactly, in seconds. */
     private static final double TO_THE_SECOND = 2.5;
     /** Work on the other side begins within this of the change, in seconds. */
-    private static final double SWITCHING = 9;
+    private static final double SWITCHING = 12;
     /** Changes of side nearer together than this, in seconds, are of an alternating move. */
     private static final double BEAT = 12;
     /** What is said of its length this near to its start, in seconds, is of this interval. */
