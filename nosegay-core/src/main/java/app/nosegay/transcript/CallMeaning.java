@@ -40,7 +40,7 @@ final class CallMeaning {
 
     /** Words that lead on to something new, whatever goes on. */
     private static final Pattern MOVES_ON = Pattern.compile(
-            "^(?:on to|onto|into|now (?:we have|its|into)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) (?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|lets (?:add|try|do|get into) |take (?:it|this|that) (?:into|onto)|(?:and )?(?:down|back|up|over) (?:for|into))");
+            "^(?:on to|onto|into|now (?:we (?:have|are|will)|its|into|the|our|a|some)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) (?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|lets (?:add|try|do|get into) |take (?:it|this|that) (?:into|onto)|(?:and )?(?:down|back|up|over) (?:for|into))");
 
     /** No interval of a plan is shorter, in seconds. */
     private static final int SHORTEST_PLANNED = 20;
@@ -53,6 +53,8 @@ final class CallMeaning {
 
     private static final Pattern SEVERAL = Pattern.compile(
             "(?:(?:and|now|okay) )*(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|all|more|big|two|few|some) )(?:[a-z]+ ){0,2}[a-z]+[a-rt-z]s");
+    private static final Pattern OF_A_REST =
+            Pattern.compile("^ (?:(?:through|of|into) )?(?:your|the|our|this) (?:rest|break)\\b");
     private static final Pattern ROUNDS_DONE = Pattern.compile(
             "\\d (?:rounds|circuits|sets|laps) (?:done|down|complete|finished)[ .,]*(?:and |so )?(?:we are )?$");
     private static final Pattern DOWN = Pattern.compile("^(?:thats )?(\\d+) (?:[a-z]+ )?down\\b");
@@ -70,9 +72,11 @@ final class CallMeaning {
     private static final int FEWEST_SECONDS = 5;
 
     private static final double SAME_NEXT = 12;
-    private static final Pattern SIDE_NAMED = Pattern.compile("(?i)side|leg|arm|over");
+    private static final Pattern ONLY_SWITCH = Pattern.compile("(?i)(?:and )?(?:switch|change|swap)\\W*");
     /** "Switch, switch, switch" this close together is the beat of an alternating move. */
     private static final double BEAT = 6;
+
+    private static final double SAID_TWICE = 1.2;
 
     private final Speech speech;
     private final String text;
@@ -160,8 +164,8 @@ final class CallMeaning {
     private boolean isDue(CallReader.Found f) {
         String words = text.substring(f.from(), f.to());
         boolean begins = text.startsWith(". ", f.from() - 2) || text.startsWith(", ", f.from() - 2);
-        boolean name =
-                SEVERAL.matcher(words).matches() || f.move() != null && f.move().contains(" ");
+        boolean name = SEVERAL.matcher(words).matches()
+                || f.move() != null && (f.move().contains(" ") || f.move().equals("plank"));
         Call before = heard.last(CallKind.NEXT_UP);
         String kind = words.substring(words.lastIndexOf(' ') + 1).replaceAll("e?s$", "");
         boolean same = before != null && before.text().toLowerCase(Locale.ROOT).contains(kind);
@@ -171,6 +175,12 @@ final class CallMeaning {
     /** A move brought up; while working, where the end was foretold, it takes the place of a "rest". */
     private void next(CallReader.Found f) {
         boolean working = heard.isWorking(f);
+        boolean unannounced = heard.isSaidSince(CallKind.NEXT_UP, CallKind.COUNT_IN)
+                && heard.isSaidSince(CallKind.NEXT_UP, CallKind.START);
+        if (working && (unannounced || heard.isLongSinceStart(f))) {
+            // Who began the last move without a word begins this one so.
+            heard.goOn(f);
+        }
         said.say(CallKind.NEXT_UP, f);
         if (working && heard.isForetold(f.from() + 1)) {
             heard.rest(f);
@@ -262,6 +272,10 @@ final class CallMeaning {
                 }
             }
             case HALF_WAY -> {
+                if (OF_A_REST.matcher(speech.soonAfter(f.to())).find()) {
+                    heard.add(said.call(CallKind.HALF_WAY, f, "interval"));
+                    return;
+                }
                 if (ROUNDS_DONE.matcher(saidBefore(f)).find()
                         && "interval".equals(f.rule().of())) {
                     heard.add(said.call(CallKind.HALF_WAY, f, "workout"));
@@ -292,7 +306,11 @@ final class CallMeaning {
                                 || WorkMeaning.A_MINUTE.matcher(words).find())) {
                     heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
                 } else {
+                    boolean planned = "work-seconds".equals(f.rule().of()) && !heard.isTotalSaid("work-seconds");
                     said.once(f);
+                    if (planned && heard.isThoughtWorking()) {
+                        heard.rest(f);
+                    }
                 }
             }
             case ORDINAL -> {
@@ -421,23 +439,23 @@ final class CallMeaning {
     private List<Call> withoutBeats() {
         List<Call> switches = heard.calls().stream()
                 .filter(c -> c.kind() == CallKind.SWITCH_SIDE
-                        && !SIDE_NAMED.matcher(c.text()).find())
+                        && ONLY_SWITCH.matcher(c.text()).matches())
                 .toList();
         List<Call> beats = new ArrayList<>();
-        for (int i = 0; i + 2 < switches.size(); i++) {
-            boolean beat =
-                    switches.get(i + 1).time().since(switches.get(i).time()).seconds() < BEAT
-                            && switches.get(i + 2)
-                                            .time()
-                                            .since(switches.get(i + 1).time())
-                                            .seconds()
-                                    < BEAT;
-            if (beat) {
-                beats.addAll(switches.subList(i, i + 3));
+        for (int i = 0; i + 1 < switches.size(); i++) {
+            double apart = apart(switches.get(i), switches.get(i + 1));
+            boolean goesOn = i + 2 < switches.size() && apart(switches.get(i + 1), switches.get(i + 2)) < BEAT;
+            // Two of them nearer together are one change, said twice.
+            if (apart < BEAT && (goesOn || apart > SAID_TWICE)) {
+                beats.addAll(switches.subList(i, goesOn ? i + 3 : i + 2));
             }
         }
         return heard.calls().stream()
                 .filter(c -> beats.stream().noneMatch(b -> b == c))
                 .toList();
+    }
+
+    private static double apart(Call one, Call next) {
+        return next.time().since(one.time()).seconds();
     }
 }

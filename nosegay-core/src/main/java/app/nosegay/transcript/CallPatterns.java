@@ -52,7 +52,7 @@ final class CallPatterns {
                     null,
                     null,
                     "(?:(?:only|just|still|last) )*(\\d+) (?!seconds|minutes|rounds|sets|laps|exercises|moves|movements|stations|drills|stretches|breaths|others|blocks|circuits|times|reps|steps|counts|points|degrees|fingers|weights)[a-z]+s (?:left|to go|remaining)"),
-            never("(?:~name , ){2,}(?:and (?:a )?)?~name"),
+            never("(?:~name(?: ,)? (?:and (?:a )?)?){2,}~name"),
             never(
                     "(?:second|next) to (?:the )?last|(?:took|takes|taken)(?: (?:us|me|him|her|them|you))?(?: (?:about|like|around))? \\d+ (?:minutes|seconds|rounds)|(?:see you|catch you|meet you) (?:in|on|at|for) the (?:next|last)(?: 1)?|(?:for|on|in) the first 1|\\d+ ~move (?:(?:in|down|done)[ ,.]+(?:and )?\\d+ (?:more )?(?:to go|left)|done|down)|(?:before|keep|without|until) moving (?:on|along)|get(?:ting)? (?:in)?to the next (?:1|~move)|halfway through (?:our|the|your|these|those) (?:[a-z]+ )?(?:sets|exercises|moves)"),
             rule(
@@ -69,6 +69,11 @@ final class CallPatterns {
             never(
                     "halfway lift|(?:hold|stay|keep|pause|curl|lift|squat|arms?|lunge)(?: [a-z]+){0,3} at (?:the )?halfway(?: point)?"),
             never("(?:good |okay |and |nice )*thats 1 (?:complete |whole |full )?~round(?= [.,])"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    null,
+                    "(?:last|final) (\\d+) seconds of (?!work|rest|each|the|this|that)[a-z]+"),
             // Promises first: they hold words of other calls.
             rule(
                     CallKind.PROMISE,
@@ -398,17 +403,17 @@ final class CallPatterns {
             never(
                     "(?:in|during|left in|into|out of) (?:the|your|this|our) rest|(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|(?<!and )rest (?:your(?! (?:legs?|arms?) [.,])|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|(?:no|without|zero|minimal) (?:\\w+ )?rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
             never(
-                    "well done|almost done|nearly done|(?:when|once|after|until|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
+                    "well done|almost done|nearly done|(?:when|once|after|until|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|(?<!we are )done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
             never(
                     "(?:(?:feel free to|can always|free to|need to|want to|have to) )?(?:take|grab) (?:a|your|another|any) (?:quick |little |short |longer )*(?:rest|break|breather|pause)s? (?:here )?(?:if|when|whenever|as|any ?time|at any|where|wherever|in between whenever)|(?:feel free to|can always|free to|need to|want to|have to) (?:take|grab) (?:a|your|another|any) (?:quick |little |short |longer )*(?:rest|break|breather|pause)"),
             never(
                     "(?:do not|never|not|non|no|without|cannot|can|will|to|before (?:you|we)|you|we|should|must|would) stop(?! (?:there|here|now))|stop (?:if|when|at|the|your|you|it|and rest if|for|in|on|short|any)|(?:if|when|whenever) (?:you|something|it|anything|that|this) (?:need|have|want|hurt|feel)s? (?:to |wrong |pain |off |sharp )*(?:, )?(?:please |then |just )*stop"),
             never(
-                    "(?:keep|keeps|kept) (?:it |on |them |that )?going|(?:there|here) you go|go ahead|ready to go|ways? to go(?= [.,])|(?:good|great|rearing|nice) to go|(?:to|we|you|they|can|could|and|i|will|not|let it|never|as|should|that|would|do|might|may|want to|going to) go (?:all|back|down|up|as|(?:into|in|to|for)(?! ~name)|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|straight|forward|at|out|with|hard|harder|past|further|beyond|any|around|(?:right|left)(?! (?:arm|leg|side|hand|foot))|again|slightly|side|from)|go (?:back|down|up|as|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|forward|at|out|with|hard|harder|past|further|beyond|any|around|slightly|side|from|all|get|grab|straight)"),
+                    "(?:keep|keeps|kept) (?:it |on |them |that )?going|(?:there|here) you go|go ahead|ready to go|ways? to go(?= [.,])|(?:good|great|rearing|nice) to go|(?:to|we|you|they|can|could|and|i|will|not|let it|never|as|should|that|would|do|might|may|want to|going to) go (?:all|back|down|up|as|(?:into|in|to|for)(?! (?:~name|the (?:left|right|other)))|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|straight|forward|at|out|with|hard|harder|past|further|beyond|any|around|(?:right|left)(?! (?:arm|leg|side|hand|foot))|again|slightly|side|from)|go (?:back|down|up|as|to|for|too|slow|slower|heavy|heavier|light|lighter|lower|low|deep|deeper|faster|fast|wide|through|over|forward|at|out|with|hard|harder|past|further|beyond|any|around|slightly|side|from|all|get|grab|straight)"),
             never(
                     "(?:every|each|another|a|this|that|which|wrong|right) (?:\\w+ )?(?:time|times)|(?:at|in|on|over|of|by|your|the|same|some|take|first|next|last|this|any|my|have|whole|all|no|long|long|much|to|for|good|great) time(?! (?:is|through|around))|(?<!its |now )time (?:to|for|under|of|i|you|we|on|with|in|out|as|and space)"),
             never(
-                    "(?:start|starting|begin|beginning|started|begins?|starts?) (?:position|by|off(?! with)|from|at|on|to|slow|slowly|position|side|leg|standing|lying|seated|up|of|of the|light|small|over|out)|(?:to|you|we|before|when|the|from|i|a|your|can|let us|will|then|head|good|fresh|going to) (?:start|begin)s?(?! (?:now|(?:off |out )?with))"),
+                    "(?:start|starting|begin|beginning|started|begins?|starts?) (?:position|by|off(?! with)|from|at|on|to|slow|slowly|position|side|leg|standing|lying|seated|up|of|of the|light|small|over|out)|(?:to|you|we|before|when|the|from|i|a|your|can|let us|will|then|head|good|fresh|going to) (?:start|begin)s?(?! (?:(?:right )?now|(?:off |out |again )?with))"),
             never(
                     "work (?:on|out|the|your|hard|through|your way|from|for|in|with|those|that|it|all|against|together|both|at|up|as|to|towards|into|done|here|of|everyone|guys|team|well|a)|(?:the|good|great|nice|hard|to|of|we|you|will|that|amazing|awesome|fantastic|excellent|lovely|solid|beautiful|brilliant|strong|foot|floor|leg|arm|core|body|your|seconds|beautiful|this|should|and|can|really|some|bit of|lots of|super) work"),
             never(

@@ -37,7 +37,8 @@ public final class CallReader {
     static final String MOVE_WORDS =
             "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|(?:toe|heel|ankle|knee|shoulder) touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?|cat cows?|step ?touch(?:es)?|side steps?|heel digs?|grape ?vines?|frog pumps?|(?:shadow )?boxing|jab cross|upper ?cuts?|kick ?throughs?|(?:bear|hollow) holds?|roll ?ups|(?:sit|shoot|pull) ?throughs?|wood ?chop(?:s|pers?)?|(?:monster|crab|duck|lateral|bear|band(?:ed)?) walks?|around the worlds?|warrior (?:1|2|3)|(?:warrior|chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
 
-    private static final Pattern A_PLACE = Pattern.compile("(?:exercise|move|movement|drill|number)(?: number)? \\d+$");
+    private static final Pattern A_PLACE = Pattern.compile(
+            "(?:exercise|move|movement|drill|number)(?: number)? \\d+$|(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|move|movement)(?: is)?$");
     private static final Pattern IN_MINUTES = Pattern.compile("\\d minutes?\\b");
     /** Words a name does not begin with. */
     private static final String NO_NAME =
@@ -279,14 +280,14 @@ public final class CallReader {
     private void named(Map<String, String> names, String name) {
         List<Pattern> ways = List.of(
                 Pattern.compile(
-                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now (?:its |we have |for |we ~ |we are )?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?<=[.,] )(?:and )?(?:down|back|up|over) (?:for|into)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
+                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now(?: (?:its|we have|for|we (?:will|are going to)(?: do)?|we are))?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?<=[.,] )(?:and )?(?:down|back|up|over) (?:for|into)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
                                         .replace("~", "(?:will|are going to)")
                                 + name + "(?= )"),
                 Pattern.compile(
                         "(?<=(?:exercise|move|movement|number|station|drill|round) (?:number )?\\d{1,2} |(?:circuit|block|superset|set) \\d |(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|move|movement|1) )(?:(?:with|starts with|begins with|of (?:this|the|our) (?:round|circuit|block|workout|session)|is|is going to be|will be|its|the|a|our|some|,) )*"
                                 + name + "(?= )"),
                 Pattern.compile(
-                        "(?<=[.,] )(?:(?:and|okay|so|now|its|then|a|our|some|the|into|to|heavy|light|weighted|alternating|same|more|next) )*"
+                        "(?<=[.,] |\\b2 1 )(?:(?:and|okay|so|now|its|then|a|our|some|the|into|to|heavy|light|weighted|alternating|same|more|next) )*"
                                 + name + "(?= [.,])"),
                 Pattern.compile(
                         "(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
@@ -323,8 +324,10 @@ public final class CallReader {
                     String after = text.substring(m.end(), Math.min(text.length(), m.end() + 90));
                     Matcher move = known.matcher(after);
                     Matcher other = unknown.matcher(after);
-                    boolean hasMove = move.find();
-                    int to = m.end() + (hasMove ? move.end() : other.find() ? other.end() : 0);
+                    boolean hasOther = other.find();
+                    // The nearer name is the one that was brought up.
+                    boolean hasMove = move.find() && (!hasOther || move.start(1) <= other.end());
+                    int to = m.end() + (hasMove ? move.end() : hasOther ? other.end() : 0);
                     claim(m.start(), to);
                     found.add(new Found(
                             rule, null, m.start(), to, null, null, hasMove ? known(names, move.group(1)) : null));

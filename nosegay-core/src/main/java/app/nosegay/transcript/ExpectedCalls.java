@@ -68,6 +68,10 @@ final class ExpectedCalls {
                     null,
                     "(?:(?:heres|here is|theres|there is|thats|and|your|the|last|final|only|just|have|got|you|we|with|still|now|about|down to|hit|give me|(?<!,) at) )*(?<!for |every |each |in |of |by |hold |to )([1-9]\\d|[5-9]) (?:(?:more|extra|last|final|little|short|quick|good|big|hard|tiny|long|beautiful|precious|whole|full) )*seconds?(?: (?:of (?:these|this|it|that)|to (?:go|rest|breathe|recover|set up|get ready)|on the (?:clock|timer)|left|more|extra))?|(?:(?:heres|here is|theres|there is|last|final|just|you have|we have|have got|down to|(?<!up )in|inside the last|into the last|in the last|at) )+(?:your |the |our |my )*(?:last |final )?(5|10|15|20|30|45)(?= [.,])|^(5|10|15|20|30)(?= [.,])"),
             expected(CallKind.SECONDS_LEFT, TO_THE_END, "(?<=[a-z] )(5|10|15|20|30)(?= [.,])"),
+            expected(
+                    CallKind.ORDINAL,
+                    null,
+                    "^(?:and )?([2-9]|1\\d)(?= (?:is )?(?:[a-z]+ ){0,2}?" + CallReader.MOVE_WORDS + ")"),
             expected(CallKind.TOTAL, "rounds=2", "twice(?! (?:a|per|as|the|in)\\b)"),
             expected(
                     CallKind.SWITCH_SIDE,
@@ -177,6 +181,10 @@ final class ExpectedCalls {
             case SWITCH_SIDE -> heard.hasStarted() && isSwitch(f);
             case REPS_LEFT, LAST_REP -> isCountedDown(f) && next.stream().noneMatch(n -> isNextDown(f, n));
             case NEXT_UP -> isName(f);
+            case ORDINAL -> {
+                Call place = heard.last(CallKind.ORDINAL);
+                yield !heard.isWorking(f) && place != null && place.value() + 1 == f.value();
+            }
             case TOTAL -> !heard.hasStarted() && heard.last(CallKind.TOTAL) != null;
             default -> false;
         };

@@ -10,6 +10,9 @@ final class SaidCalls {
     /** A move's name this soon behind its number, in seconds, belongs to it. */
     static final double AT_ONCE = 4;
 
+    /** So many more are announced before the set as well. */
+    private static final int MOST_LEFT = 10;
+
     private final Speech speech;
     private final String text;
     private final HeardSoFar heard;
@@ -22,7 +25,7 @@ final class SaidCalls {
 
     void say(CallKind kind, CallReader.Found f) {
         boolean busy = kind == CallKind.REP_COUNT
-                || kind == CallKind.REPS_LEFT
+                || kind == CallKind.REPS_LEFT && f.value() <= MOST_LEFT
                 || kind == CallKind.LAST_REP
                 || kind == CallKind.SWITCH_SIDE && !heard.hasStarted()
                 || kind == CallKind.HALF_WAY && "interval".equals(of(f));

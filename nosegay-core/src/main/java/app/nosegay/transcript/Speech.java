@@ -137,6 +137,7 @@ final class Speech {
     private static boolean isOpen(String last, String next) {
         return OPEN.matcher(last).matches()
                 || NUMBER.matcher(last).matches() && COUNTED.matcher(next).matches()
+                || last.equalsIgnoreCase("more") && (COUNTED.matcher(next).matches() || next.equals("time"))
                 || PLACE.matcher(last).matches() && PLACED.matcher(next).matches();
     }
 
@@ -214,6 +215,8 @@ final class Speech {
         if (token.matches("way|weigh|wait") && endsWith(" half ")) {
             text.setLength(text.length() - 1);
             text.append("way ");
+            Caption.Word half = words.get(words.size() - 1);
+            words.set(words.size() - 1, new Caption.Word(half.start(), word.end(), half.text() + " " + word.text()));
             return;
         }
         if (token.equals("right") && endsWith(" all ")) {

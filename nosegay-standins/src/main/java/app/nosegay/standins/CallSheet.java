@@ -1,7 +1,7 @@
 package app.nosegay.standins;
 
+import app.nosegay.time.Axis;
 import app.nosegay.time.DurationText;
-import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Call;
@@ -42,11 +42,26 @@ public final class CallSheet {
             "calls-r.txt",
             "calls-s.txt",
             "calls-t.txt",
-            "calls-u.txt");
+            "calls-u.txt",
+            "calls-v.txt",
+            "calls-w.txt",
+            "calls-x.txt",
+            "calls-y.txt",
+            "calls-z.txt",
+            "calls-aa.txt",
+            "calls-bb.txt",
+            "calls-cc.txt",
+            "calls-dd.txt",
+            "calls-ee.txt",
+            "calls-ff.txt",
+            "calls-gg.txt");
+
+    /** Classes told rather than called, in which less is found. */
+    public static final String NARRATED = "calls-narrated.txt";
 
     /** A call may be found this much before its caption begins … */
     private static final double BEFORE_SECONDS = 1.5;
-    /** … and this much after, as its place inside a long caption is reckoned by syllables. */
+    /** … and this much after, as its place inside a caption is reckoned by syllables; or before its caption ends. */
     private static final double AFTER_SECONDS = 6;
 
     /**
@@ -64,38 +79,53 @@ public final class CallSheet {
         }
     }
 
-    public record Expected(String call, double seconds) {}
+    /** @param until when its caption ends, in seconds */
+    public record Expected(String call, double seconds, double until) {}
 
     public record Recording(List<Caption> captions, List<Expected> expected) {}
 
     private CallSheet() {}
 
+    /** The recordings of a sheet, each line up to the next one, as {@link TranscriptReader} reads pasted text. */
     public static List<Recording> read(String name) throws IOException {
         List<Recording> recordings = new ArrayList<>();
-        List<Caption> captions = new ArrayList<>();
-        List<Expected> expected = new ArrayList<>();
+        List<String[]> lines = new ArrayList<>();
         try (InputStream in = CallSheet.class.getResourceAsStream(name)) {
             for (String line : new String(in.readAllBytes(), StandardCharsets.UTF_8).split("\n")) {
                 if (line.startsWith("---")) {
-                    recordings.add(new Recording(List.copyOf(captions), List.copyOf(expected)));
-                    captions.clear();
-                    expected.clear();
+                    recordings.add(recording(lines));
+                    lines.clear();
                 } else if (!line.startsWith("#") && !line.isBlank()) {
-                    String[] parts = line.split("\\|", -1);
-                    Length at = DurationText.parse(parts[0].strip()).orElseThrow();
-                    Length takes = SpeechRate.DEFAULT.toSay(parts[1].strip(), false);
-                    captions.add(new Caption(
-                            new Time<>(at.micros()), new Time<>(at.plus(takes).micros()), parts[1].strip()));
-                    for (String call : parts[2].split(";")) {
-                        if (!call.isBlank()) {
-                            expected.add(new Expected(call.strip(), at.seconds()));
-                        }
-                    }
+                    lines.add(line.split("\\|", -1));
                 }
             }
         }
-        recordings.add(new Recording(captions, expected));
+        recordings.add(recording(lines));
         return recordings;
+    }
+
+    private static Recording recording(List<String[]> lines) {
+        List<Caption> captions = new ArrayList<>();
+        List<Expected> expected = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            Time<Axis.Take> at = time(lines.get(i));
+            String words = lines.get(i)[1].strip();
+            Time<Axis.Take> said = at.plus(SpeechRate.DEFAULT.toSay(words, false));
+            Time<Axis.Take> next = i + 1 < lines.size() ? time(lines.get(i + 1)) : said;
+            Caption caption = new Caption(at, next.isAfter(at) ? next : said, words);
+            captions.add(caption);
+            for (String call : lines.get(i)[2].split(";")) {
+                if (!call.isBlank()) {
+                    expected.add(new Expected(
+                            call.strip(), at.seconds(), caption.end().seconds()));
+                }
+            }
+        }
+        return new Recording(List.copyOf(captions), List.copyOf(expected));
+    }
+
+    private static Time<Axis.Take> time(String[] line) {
+        return new Time<>(DurationText.parse(line[0].strip()).orElseThrow().micros());
     }
 
     /** Reads the calls of every recording of a sheet and compares them with what is written there. */
@@ -112,7 +142,7 @@ public final class CallSheet {
                 Call hit = calls.stream()
                         .filter(c -> matches(c, e.call())
                                 && c.time().seconds() > e.seconds() - BEFORE_SECONDS
-                                && c.time().seconds() < e.seconds() + AFTER_SECONDS)
+                                && c.time().seconds() < Math.max(e.seconds() + AFTER_SECONDS, e.until()))
                         .findFirst()
                         .orElse(null);
                 if (hit == null) {

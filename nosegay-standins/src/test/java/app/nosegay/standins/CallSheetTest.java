@@ -41,6 +41,13 @@ class CallSheetTest {
     }
 
     @Test
+    void findsMostOfWhatIsToldRatherThanCalled() throws IOException {
+        CallSheet.Score score = CallSheet.score(CallSheet.NARRATED, MOVES);
+        assertThat(score.precision()).as("precision").isGreaterThanOrEqualTo(0.85);
+        assertThat(score.recall()).as("recall").isGreaterThanOrEqualTo(0.75);
+    }
+
+    @Test
     void theHeardStructureBecomesADraftSheet() throws IOException {
         CallSheet.Recording recording = CallSheet.read("calls-c.txt").get(0);
         List<Call> calls = CallReader.read(recording.captions(), MOVES);
