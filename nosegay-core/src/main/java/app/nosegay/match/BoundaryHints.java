@@ -44,6 +44,7 @@ final class BoundaryHints {
     /** When each move is named for the first time in a while, in seconds. */
     private final Map<String, List<Double>> namedFirst = new HashMap<>();
 
+    private final Map<String, double[]> introduced = new HashMap<>();
     private final Map<String, double[]> expected = new HashMap<>();
     private final List<String> moves;
     private final Map<String, float[]> sums = new ConcurrentHashMap<>();
@@ -227,11 +228,36 @@ final class BoundaryHints {
             }
         }
         mentions.forEach((move, sum) -> {
-            for (int b = 1; b <= bins; b++) {
-                sum[b] += sum[b - 1];
-            }
+            accumulate(sum);
             expected.put(move, expected(sum));
         });
+        introduce(said);
+    }
+
+    private static void accumulate(double[] sum) {
+        for (int b = 1; b < sum.length; b++) {
+            sum[b] += sum[b - 1];
+        }
+    }
+
+    /** Cumulative weight of each move's being announced as the next one: in the rest before it, or a little before that rest begins. */
+    private void introduce(List<SpokenNames.Mention> said) {
+        moves.forEach(move -> introduced.put(move, new double[bins + 1]));
+        Map<String, Double> last = new HashMap<>();
+        for (SpokenNames.Mention m : said) {
+            double at = m.time().seconds();
+            Double before = last.get(m.move());
+            if (m.weight() > 1 && (before == null || at - before > MatchWeights.INTRODUCED_AGAIN)) {
+                last.put(m.move(), at);
+                for (double later : new double[] {0, MatchWeights.INTRODUCED_EARLY}) {
+                    int b = bin(at + later);
+                    if (b >= 0 && b < bins) {
+                        introduced.get(m.move())[b + 1] += m.weight() * MatchWeights.INTRODUCED / 2;
+                    }
+                }
+            }
+        }
+        introduced.values().forEach(BoundaryHints::accumulate);
     }
 
     /**
@@ -399,9 +425,18 @@ final class BoundaryHints {
     Within within(int k) {
         Segment s = timeline.segments().get(k);
         double moves = movesShare(s);
-        double[] named = s.kind().isMoving() && s.move() != null ? expected.get(s.move()) : null;
-        double stands = named == null || moves <= 0 ? 0 : seen.standing(s.move());
+        double[] named = s.kind().isMoving() && s.move() != null ? expected.get(s.move()) : introducing(k);
+        double stands = named == null || !s.kind().isMoving() || moves <= 0 ? 0 : seen.standing(s.move());
         return new Within(seen.movement(), moves, named, seen.posture(), stands);
+    }
+
+    /** What tells that a rest goes before the move it is followed by; null where that move was done before it, too. */
+    private double[] introducing(int k) {
+        Segment before = segment(k - 1);
+        Segment next = segment(k + 1);
+        boolean leads = segment(k).kind() == SegmentKind.REST && isWork(next) && next.move() != null;
+        boolean same = leads && before != null && next.move().equals(before.move());
+        return leads && !same ? introduced.get(next.move()) : null;
     }
 
     /** How much movement is expected of a segment: 1 to −1. Stretches and holds are as still as a rest or not. */

@@ -119,6 +119,12 @@ final class MatchWeights {
     static final double NAMED_SIGMA = 1.5;
     /** However often it is named. */
     static final double NAMED_AT_MOST = 7;
+    /** A move announced as the next one, in the rest before it … */
+    static final double INTRODUCED = 2;
+    /** … or this long before that rest begins, in seconds. */
+    static final double INTRODUCED_EARLY = 5;
+    /** Announced again sooner than this, in seconds, it is the same announcement. */
+    static final double INTRODUCED_AGAIN = 25;
     /** Two moves are taken for exchanged when their names tell it by three mentions more than the plan's order. */
     static final double SWAPPED = 3 * NAMED;
     /** Doubt asks how likely the boundary lies further away than this, in seconds: what can be had from beeps … */

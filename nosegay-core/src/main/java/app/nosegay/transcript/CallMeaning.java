@@ -177,7 +177,7 @@ final class CallMeaning {
         boolean working = heard.isWorking(f);
         boolean unannounced = heard.isSaidSince(CallKind.NEXT_UP, CallKind.COUNT_IN)
                 && heard.isSaidSince(CallKind.NEXT_UP, CallKind.START);
-        if (working && (unannounced || heard.isLongSinceStart(f))) {
+        if (working && (unannounced || heard.isLongSinceStart(f)) && !heard.isTimeLeft(f)) {
             // Who began the last move without a word begins this one so.
             heard.goOn(f);
         }
@@ -230,7 +230,7 @@ final class CallMeaning {
                 }
             }
             case ROUNDS_LEFT -> {
-                if (!heard.hasStarted() && f.value() == 1) {
+                if (!heard.hasStarted() && heard.last(CallKind.TOTAL) != null && f.value() == 1) {
                     return;
                 }
                 Call last = heard.last(CallKind.ROUNDS_LEFT);
@@ -299,6 +299,10 @@ final class CallMeaning {
                         && f.value() >= SHORTEST_HALF) {
                     return;
                 }
+                if ("work-seconds".equals(f.rule().of()) && heard.hasStarted() && words.matches("for \\d+ seconds")) {
+                    heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
+                    return;
+                }
                 if ("rest-seconds".equals(f.rule().of())
                         && heard.isAtRestSince(f)
                         && f.second() == null
@@ -320,6 +324,12 @@ final class CallMeaning {
                         && NAMES_ROUNDS
                                 .matcher(text.substring(f.from(), f.to()))
                                 .find()) {
+                    boolean ends = heard.isWorking(f) && (heard.isForetold(f.from() + 1) || heard.isOver(f));
+                    if (ends) {
+                        said.say(
+                                CallKind.REST,
+                                new CallReader.Found(ExpectedCalls.OVER, null, f.from(), f.to(), null, null, null));
+                    }
                     heard.rest(f);
                 }
             }
@@ -424,7 +434,9 @@ final class CallMeaning {
         boolean seconds = !reps
                 && (tens
                         || f.value() == 5 && countedDown
-                        || f.value() >= FEWEST_SECONDS && heard.isBySeconds() && heard.isToTheEnd(f.value(), f));
+                        || (f.value() >= FEWEST_SECONDS || !words.contains("more"))
+                                && heard.isBySeconds()
+                                && heard.isToTheEnd(f.value(), f));
         CallKind kind = seconds ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT;
         Call last = heard.last(kind);
         boolean again = last != null

@@ -354,7 +354,7 @@ final class CallPatterns {
                     CallKind.TOTAL,
                     "work-seconds",
                     null,
-                    "(?:work(?:ing)? for|each (?:exercise|move) (?:for|is)|for) (\\d+) seconds?(?: (?:each|of|on)\\b)?(?= (?:[.,]|each|per|and|then|with|on|followed|rest(?:ing)?)\\b)"),
+                    "(?:work(?:ing)? for|each (?:exercise|move) (?:for|is)|for) (\\d+) seconds?(?: (?:each|of|on)\\b)?(?= (?:[.,]|(?:each|per|and|then|with|on|followed|rest(?:ing)?)\\b))"),
             rule(
                     CallKind.TOTAL,
                     "rounds",

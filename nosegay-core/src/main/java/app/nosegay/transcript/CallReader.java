@@ -195,7 +195,8 @@ public final class CallReader {
         boolean few = rule.kind() == CallKind.TOTAL && "reps".equals(rule.of()) && value < FEWEST_REPS;
         few |= rule.kind() == CallKind.TOTAL && "sets".equals(rule.of()) && value < 2;
         few |= rule.kind() == CallKind.TOTAL && "moves".equals(rule.of()) && value < 2;
-        boolean unitless = rule.kind() == CallKind.REPS_LEFT && value != null && value < 2;
+        boolean left = rule.kind() == CallKind.REPS_LEFT || rule.kind() == CallKind.SECONDS_LEFT;
+        boolean unitless = left && value != null && value < 2;
         boolean farOrdinal = rule.kind() == CallKind.ORDINAL && value > MOST_MOVES;
         if (farOrdinal || shortMinutes || tempo || few || unitless) {
             return;

@@ -25,7 +25,7 @@ final class CountMeaning {
             "(?:start|starting|begin|beginning|ready|set|go|here we go|count you in)[ .,]* (?:and )?in $");
     /** What ends a set, and not only a hold within it. */
     private static final Pattern ENDS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|finish|finished|time|switch|swap|change|other side|relax|take a|lower (?:it|them|that|everything|all|down|your|the))\\b");
+            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|finish|finished|time|switch|swap|change|other side|relax|take a|(?:put|set|park|pop) (?:it|the|them|your)|lower (?:it|them|that|everything|all|down|your|the))\\b");
 
     private static final Pattern TEMPO_BEFORE =
             Pattern.compile("(?:down|up|lower|lift|slow|slowly|lowering|out|in|count of)[ .,]*$");

@@ -85,6 +85,7 @@ final class ExpectedCalls {
     static final String ANY_VERB = "(?:" + String.join("|", VERBS) + ")";
     static final CallPatterns.Rule A_MINUTE = expected(CallKind.SECONDS_LEFT, "=60", "a minute");
     static final CallPatterns.Rule HALF = expected(CallKind.HALF_WAY, "interval", "halfway");
+    static final CallPatterns.Rule OVER = expected(CallKind.REST, null, "over");
     static final CallPatterns.Rule BEGIN = expected(CallKind.START, null, "begin");
 
     /** Parts of moves' names that are common words as well. */

@@ -113,7 +113,7 @@ final class HeardSoFar {
     }
 
     /** Whether the time that was left the last time it was told is not up. */
-    private boolean isTimeLeft(CallReader.Found f) {
+    boolean isTimeLeft(CallReader.Found f) {
         Call left = last(CallKind.SECONDS_LEFT);
         return left != null
                 && left.time().since(lastStart).seconds() > 0

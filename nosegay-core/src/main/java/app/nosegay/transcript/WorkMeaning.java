@@ -100,8 +100,7 @@ final class WorkMeaning {
         boolean alone = text.startsWith(". ", f.from() - 2)
                 && text.startsWith(" .", f.to())
                 && heard.hasStarted()
-                && heard.sinceStart(f) > CHEERED_WITHIN
-                && !text.startsWith("thats it", f.from());
+                && heard.sinceStart(f) > CHEERED_WITHIN;
         if (tied && !alone && !afterCount && !told) {
             return;
         }
