@@ -46,13 +46,11 @@ final class CountMeaning {
     private static final double GOES_ON = 5;
 
     private final Speech speech;
-    private final String text;
     private final HeardSoFar heard;
     private final ExpectedCalls expected;
 
     CountMeaning(Speech speech, HeardSoFar heard, ExpectedCalls expected) {
         this.speech = speech;
-        this.text = speech.text();
         this.heard = heard;
         this.expected = expected;
     }
@@ -68,7 +66,7 @@ final class CountMeaning {
     }
 
     private String before(CallReader.Found f) {
-        return text.substring(Math.max(0, f.from() - 40), f.from());
+        return speech.soonBefore(f.from());
     }
 
     private boolean isCount(CallReader.Found f) {

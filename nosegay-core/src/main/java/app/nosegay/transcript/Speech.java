@@ -306,6 +306,15 @@ final class Speech {
         return text.substring(at, to);
     }
 
+    /** What was said in the moments before character {@code at}. */
+    String soonBefore(int at) {
+        int from = Math.max(0, at - SOON_CHARACTERS);
+        while (from < at - 1 && start(at).since(end(from)).seconds() > SOON_SECONDS) {
+            from++;
+        }
+        return text.substring(from, at);
+    }
+
     /** The words between two characters as they were transcribed. */
     String asSaid(int from, int to) {
         StringBuilder said = new StringBuilder();
