@@ -519,7 +519,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|(?<!(?:set|round|circuit|block|lap|superset) \\d{1,2} )coming up(?: next)?|(?<=[.,] )next(?= [.,])|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
+                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|(?<!(?:set|round|circuit|block|lap|superset) \\d{1,2} )coming up(?: next)?(?! (?:to|onto|from|into|on|off)\\b)|(?<=[.,] )next(?= [.,])|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
             rule(
                     CallKind.NEXT_UP,
                     null,

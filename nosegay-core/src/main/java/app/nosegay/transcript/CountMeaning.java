@@ -107,6 +107,9 @@ final class CountMeaning {
                 || working && SWITCHES_BEFORE.matcher(before).find()) {
             return CallKind.COUNT_OUT;
         }
+        if (READY_BEFORE.matcher(before).find() && !heard.isForetold(run.to())) {
+            return CallKind.COUNT_IN;
+        }
         boolean held = HOLDS_BEFORE.matcher(before).find() && (working || !expected.isBroughtUp());
         boolean ends = stops && ENDS_AFTER.matcher(after).find();
         if (held && !last && !ends && !heard.isForetold(run.to())) {

@@ -35,7 +35,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.START,
                     MOVES,
-                    "(?<=[.#] |hale , )(?:and|ready|okay|now(?! (?:bend|step|walk|sit|reach|roll|lower|open|stand|draw|send|hold)))(?: and| ,)? (?:"
+                    "(?<=[.#] |hale , )(?:(?:ready|okay|now)(?: ,)? and|and|ready|okay|now(?! (?:bend|step|walk|sit|reach|roll|lower|open|stand|draw|send|hold)))(?: and| ,)? (?:"
                             + String.join("|", VERBS)
                             + ")(?: (?:it|out|we go|you go|and (?:up|down|press|lift|lower|back|out|in)))?"),
             expected(
@@ -71,7 +71,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.ORDINAL,
                     null,
-                    "^(?:and )?([2-9]|1\\d)(?= (?:is )?(?:[a-z]+ ){0,2}?" + CallReader.MOVE_WORDS + ")"),
+                    "^(?:and )?([2-9]|1\\d)(?= (?:[.,] )?(?:is )?(?:[a-z]+ ){0,2}?" + CallReader.MOVE_WORDS + ")"),
             expected(CallKind.TOTAL, "rounds=2", "twice(?! (?:a|per|as|the|in)\\b)"),
             expected(
                     CallKind.SWITCH_SIDE,

@@ -54,9 +54,11 @@ public final class CallSheet {
             "calls-dd.txt",
             "calls-ee.txt",
             "calls-ff.txt",
-            "calls-gg.txt");
+            "calls-gg.txt",
+            "calls-hh.txt",
+            "calls-ii.txt");
 
-    /** Classes told rather than called, in which less is found. */
+    /** Classes told rather than called, and a ladder, in which less is found. */
     public static final String NARRATED = "calls-narrated.txt";
 
     /** A call may be found this much before its caption begins … */
