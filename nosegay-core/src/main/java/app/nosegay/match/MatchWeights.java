@@ -20,11 +20,11 @@ final class MatchWeights {
     /** The most a longer segment costs: interruptions of any length happen. */
     static final double MOST_FOR_LONGER = 12.5;
     /** A segment left out altogether. */
-    static final double LEFT_OUT = 16;
+    static final double LEFT_OUT = 14;
     /** Each further segment left out with it. */
-    static final double LEFT_OUT_AGAIN = 9;
+    static final double LEFT_OUT_AGAIN = 5.5;
     /** The rest behind a move left out goes with it. */
-    static final double LEFT_OUT_WITH_IT = 3;
+    static final double LEFT_OUT_WITH_IT = 5;
     /** A pause between two segments. */
     static final double PAUSE = 10;
     /** Each second of a pause: they may be long. */
@@ -120,7 +120,7 @@ final class MatchWeights {
     /** However often it is named. */
     static final double NAMED_AT_MOST = 7;
     /** A move announced as the next one, in the rest before it … */
-    static final double INTRODUCED = 2;
+    static final double INTRODUCED = 4;
     /** … or this long before that rest begins, in seconds. */
     static final double INTRODUCED_EARLY = 5;
     /** Announced again sooner than this, in seconds, it is the same announcement. */

@@ -48,24 +48,30 @@ final class TakeOrder {
                 .toList();
         double best = Double.NEGATIVE_INFINITY;
         int bestOffset = 0;
+        // Of one run the next file holds something later, however long the camera was off.
+        boolean goesOn = next > 0 && entries.stream().anyMatch(e -> indexes.get(e.segment()) >= next);
         double end = entries.isEmpty()
                 ? 0
                 : entries.get(entries.size() - 1).span().end().seconds();
-        int from = (int) (-end / MatchWeights.GRID_SECONDS / 2);
-        int to = hints.bins() - from / 2;
+        // A take may hold any part of what was logged, its very end as well.
+        int from = -BoundaryHints.bin(end);
+        int to = hints.bins();
         for (int offset = from; offset < to; offset++) {
             double score = -Math.abs(offset) * 1e-6;
+            int first = -1;
             for (int i = 0; i < entries.size(); i++) {
                 ShootLog.Entry e = entries.get(i);
                 int k = indexes.get(e.segment());
                 int a = offset + BoundaryHints.bin(e.span().start().seconds());
                 int b = offset + BoundaryHints.bin(e.span().end().seconds());
                 if (a >= 0 && b < hints.bins() && b > a) {
+                    first = first < 0 ? k : first;
                     score += hints.joint(k)[a]
                             + hints.within(k).at(b)
                             - hints.within(k).at(a);
                 }
             }
+            score -= first < 0 ? 0 : goesOn ? first < next ? entering(first) : 0 : logBegins(entries, first);
             if (score > best) {
                 best = score;
                 bestOffset = offset;
@@ -87,6 +93,25 @@ final class TakeOrder {
             last = b;
         }
         return items;
+    }
+
+    /** A first take holds the beginning of what was logged, more often than not. */
+    private double logBegins(List<ShootLog.Entry> entries, int first) {
+        return first == indexes.get(entries.get(0).segment()) ? 0 : MatchWeights.PART_OF_PLAN;
+    }
+
+    /** What it costs that a take begins with segment {@code k}: the next takes up where the one before it broke off. */
+    private double entering(int k) {
+        int n = timeline.segments().size();
+        boolean goesOn = next > 0 && next < n;
+        boolean rest = goesOn && !timeline.segments().get(next).kind().isMoving();
+        int behindRest = rest ? next + 1 : next;
+        if (goesOn) {
+            return k == next || k == behindRest
+                    ? 0
+                    : k == 0 ? MatchWeights.UNLIKELY_BEGINNING : MatchWeights.PART_OF_PLAN;
+        }
+        return k == 0 ? 0 : MatchWeights.PART_OF_PLAN + MatchWeights.UNLIKELY_BEGINNING;
     }
 
     private List<SequenceSolver.Item> heard() {
@@ -172,15 +197,7 @@ final class TakeOrder {
 
         @Override
         public double entering(int k) {
-            boolean goesOn = next > 0 && next < n;
-            boolean rest = goesOn && !timeline.segments().get(next).kind().isMoving();
-            int behindRest = rest ? next + 1 : next;
-            if (goesOn) {
-                return k == next || k == behindRest
-                        ? 0
-                        : k == 0 ? MatchWeights.UNLIKELY_BEGINNING : MatchWeights.PART_OF_PLAN;
-            }
-            return k == 0 ? 0 : MatchWeights.PART_OF_PLAN + MatchWeights.UNLIKELY_BEGINNING;
+            return TakeOrder.this.entering(k);
         }
 
         @Override
