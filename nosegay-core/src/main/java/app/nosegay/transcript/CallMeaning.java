@@ -239,7 +239,7 @@ final class CallMeaning {
                         && speech.start(f.from()).since(last.end()).seconds() < SaidCalls.SAME_CALL) {
                     return;
                 }
-                boolean unnamed = CallPatterns.TO_GO.equals(f.rule().of())
+                boolean unnamed = CallRule.TO_GO.equals(f.rule().of())
                         && !OF_ROUNDS.matcher(saidBefore(f)).find()
                         && !NAMES_ROUNDS
                                 .matcher(text.substring(f.from(), f.to()))
@@ -287,7 +287,7 @@ final class CallMeaning {
                     said.once(new CallReader.Found(ExpectedCalls.HALF, null, f.from(), f.to(), null, null, null));
                     return;
                 }
-                if (!CallPatterns.BY_TIME.equals(f.rule().of()) || heard.isHalf(f)) {
+                if (!CallRule.BY_TIME.equals(f.rule().of()) || heard.isHalf(f)) {
                     said.once(f);
                 }
             }

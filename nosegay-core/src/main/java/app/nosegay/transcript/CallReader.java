@@ -66,8 +66,7 @@ public final class CallReader {
     private final List<Found> found = new ArrayList<>();
 
     /** A candidate at its place in the text. */
-    record Found(
-            CallPatterns.Rule rule, CountRuns.Run run, int from, int to, Integer value, Integer second, String move) {
+    record Found(CallRule rule, CountRuns.Run run, int from, int to, Integer value, Integer second, String move) {
         /** What it may be; null for a count or a name. */
         CallKind kind() {
             return rule == null ? null : rule.kind();
@@ -134,19 +133,19 @@ public final class CallReader {
             run.numbers().forEach(n -> claim(n[0], n[1]));
             found.add(new Found(null, run, run.from(), run.to(), run.first(), run.last(), null));
         }
-        for (CallPatterns.Rule rule : CallPatterns.RULES) {
+        for (CallRule rule : CallPatterns.RULES) {
             // A promise goes on until something else is said.
             String heard = rule.kind() == CallKind.PROMISE ? unclaimed() : text;
             where(rule, heard);
         }
         introductions(moves);
-        for (CallPatterns.Rule rule : ExpectedCalls.RULES) {
+        for (CallRule rule : ExpectedCalls.RULES) {
             where(rule, unclaimed());
         }
         found.sort(Comparator.comparingInt(Found::from));
     }
 
-    private void where(CallPatterns.Rule rule, String heard) {
+    private void where(CallRule rule, String heard) {
         Matcher m = rule.pattern().matcher(heard);
         m.useTransparentBounds(true);
         boolean is = m.find();
@@ -166,7 +165,7 @@ public final class CallReader {
         }
     }
 
-    private void apply(CallPatterns.Rule rule, Matcher m) {
+    private void apply(CallRule rule, Matcher m) {
         Integer value = rule.value();
         Integer second = null;
         if (value == null) {
@@ -233,7 +232,7 @@ public final class CallReader {
         afterOrdinals(names, anyWord);
         calledAfterOrdinals();
         named(names, anyWord);
-        CallPatterns.Rule anyName = ExpectedCalls.anyName(planned);
+        CallRule anyName = ExpectedCalls.anyName(planned);
         Matcher m = anyName.pattern().matcher(unclaimed());
         while (m.find()) {
             String move = m.group(1) == null ? null : known(names, m.group(1));
@@ -318,7 +317,7 @@ public final class CallReader {
     private void introduced(Map<String, String> names, String planned, String anyWord) {
         Pattern known = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,5}?[ .,]+" + planned + "(?= )");
         Pattern unknown = Pattern.compile("^(?: [a-z0-9]+){0,2}? " + anyWord + "(?= )");
-        for (CallPatterns.Rule rule : CallPatterns.INTRODUCTIONS) {
+        for (CallRule rule : CallPatterns.INTRODUCTIONS) {
             Matcher m = rule.pattern().matcher(text);
             while (m.find()) {
                 if (isFree(m.start(), m.end())) {

@@ -27,7 +27,7 @@ final class ExpectedCalls {
     /** Of a start: by what to do, which is said when a move is described as well. */
     private static final String MOVES = "moves";
 
-    static final List<CallPatterns.Rule> RULES = List.of(
+    static final List<CallRule> RULES = List.of(
             expected(
                     CallKind.REST,
                     null,
@@ -83,10 +83,10 @@ final class ExpectedCalls {
                     "(?:(?:you|we|get|have|got|take|lets take|give yourself|its) )+(?:a|1|about a|1 whole|a whole) minutes?(?: (?:between|break|of rest|rest|to|here|off))?|(?:a|1) (?:full |whole )?minute (?:break|rest|off)|^minute (?:break|rest|off)|(?<!for )1 minute(?! (?:of|each|per|on|in)\\b)"));
 
     static final String ANY_VERB = "(?:" + String.join("|", VERBS) + ")";
-    static final CallPatterns.Rule A_MINUTE = expected(CallKind.SECONDS_LEFT, "=60", "a minute");
-    static final CallPatterns.Rule HALF = expected(CallKind.HALF_WAY, "interval", "halfway");
-    static final CallPatterns.Rule OVER = expected(CallKind.REST, null, "over");
-    static final CallPatterns.Rule BEGIN = expected(CallKind.START, null, "begin");
+    static final CallRule A_MINUTE = expected(CallKind.SECONDS_LEFT, "=60", "a minute");
+    static final CallRule HALF = expected(CallKind.HALF_WAY, "interval", "halfway");
+    static final CallRule OVER = expected(CallKind.REST, null, "over");
+    static final CallRule BEGIN = expected(CallKind.START, null, "begin");
 
     /** Parts of moves' names that are common words as well. */
     private static final String WIDE = "(?:" + CallReader.MOVE_WORDS
@@ -141,8 +141,8 @@ final class ExpectedCalls {
     }
 
     /** A name of a move, anywhere: {@code planned} is the pattern of the plan's, with one group. */
-    static CallPatterns.Rule anyName(String planned) {
-        return new CallPatterns.Rule(
+    static CallRule anyName(String planned) {
+        return new CallRule(
                 CallKind.NEXT_UP,
                 null,
                 null,
@@ -310,10 +310,10 @@ final class ExpectedCalls {
     }
 
     /** {@code of} may hold the value the words stand for behind an equals sign. */
-    private static CallPatterns.Rule expected(CallKind kind, String of, String pattern) {
+    private static CallRule expected(CallKind kind, String of, String pattern) {
         String regex = pattern.replace("^", "(?<=[.,#] )");
         String[] parts = of == null ? new String[] {""} : of.split("=");
-        return new CallPatterns.Rule(
+        return new CallRule(
                 kind,
                 parts[0].isEmpty() ? null : parts[0],
                 parts.length < 2 ? null : Integer.valueOf(parts[1]),

@@ -87,14 +87,14 @@ final class SaidCalls {
         if (f.kind() == CallKind.START) {
             return null;
         }
-        if (f.rule() != null && CallPatterns.BY_TIME.equals(f.rule().of())) {
+        if (f.rule() != null && CallRule.BY_TIME.equals(f.rule().of())) {
             return "interval";
         }
         return f.move() != null
                 ? f.move()
                 : f.rule() == null
                                 || "nth".equals(f.rule().of())
-                                || CallPatterns.TO_GO.equals(f.rule().of())
+                                || CallRule.TO_GO.equals(f.rule().of())
                                 || f.rule().kind() == CallKind.SECONDS_LEFT
                         ? null
                         : f.rule().of();
