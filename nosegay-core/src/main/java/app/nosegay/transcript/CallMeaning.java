@@ -3,7 +3,6 @@ package app.nosegay.transcript;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -11,13 +10,6 @@ import java.util.regex.Pattern;
  * work or only cheers. Work whose end nobody announced is taken to be over after a time.
  */
 final class CallMeaning {
-
-    private static final Pattern NAMES_A_MOVE = Pattern.compile("\\b" + CallReader.MOVE_WORDS + "\\b");
-    private static final Pattern OF_THESE =
-            Pattern.compile("^ (?:of (?:these|those|them)|just like|like (?:that|this)|each|per)\\b");
-
-    /** "Thirty punches left". */
-    private static final Pattern OF_SOMETHING = Pattern.compile("\\d [a-z]+s (?:left|to go|remaining)$");
 
     private static final Pattern NAMES_ROUNDS = Pattern.compile("round|circuit|set|lap");
     /** Names of moves that tell to begin with them. */
@@ -29,9 +21,6 @@ final class CallMeaning {
     /** "Move four is a row" only names it. */
     private static final Pattern ANNOUNCED = Pattern.compile("\\b(?:a|an|the|our|your|is|some|next|up|for|to|into) $");
 
-    private static final Pattern OF_ROUNDS = Pattern.compile(
-            "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
-
     private static final Pattern IS_OVER = Pattern.compile(
             "^ (?:is |are )?(?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank))\\b");
 
@@ -42,34 +31,16 @@ final class CallMeaning {
     private static final Pattern MOVES_ON = Pattern.compile(
             "^(?:on to|onto|into|now (?:we (?:have|are|will)|its|into|the|our|a|some)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) (?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|lets (?:add|try|do|get into) |take (?:it|this|that) (?:into|onto)|(?:and )?(?:down|back|up|over) (?:for|into))");
 
-    /** No interval of a plan is shorter, in seconds. */
-    private static final int SHORTEST_PLANNED = 20;
-
-    private static final Pattern OF_ALL_RESTS = Pattern.compile("\\b(?:between|each|every)\\b");
-    private static final Pattern OF_REST = Pattern.compile(
-            "\\b(?:rest|break|between|recover|off|no rest|change ?over|to change|transition|to set up|to get (?:ready|into|to|set)|to move)\\b");
-    /** Work begins within this of the first move's being brought up, in seconds. */
-    private static final double LONGEST_TALK = 40;
-
     private static final Pattern SEVERAL = Pattern.compile(
             "(?:(?:and|now|okay) )*(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|all|more|big|two|few|some) )(?:[a-z]+ ){0,2}[a-z]+[a-rt-z]s");
-    private static final Pattern OF_A_REST =
-            Pattern.compile("^ (?:(?:through|of|into) )?(?:your|the|our|this) (?:rest|break)\\b");
-    private static final Pattern ROUNDS_DONE = Pattern.compile(
-            "\\d (?:rounds|circuits|sets|laps) (?:done|down|complete|finished)[ .,]*(?:and |so )?(?:we are )?$");
-    private static final Pattern DOWN = Pattern.compile("^(?:thats )?(\\d+) (?:[a-z]+ )?down\\b");
     private static final Pattern OTHER_SIDE = Pattern.compile("\\bother (?:side|leg|arm)\\b");
     /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
     private static final double LONGEST_CHANGE = 10;
 
     /** A name this near, in characters, belongs to what was said. */
     private static final int NEARLY_AT_ONCE = 14;
-    /** "Thirty each arm" are seconds where all goes by them. */
-    private static final int SHORTEST_HALF = 15;
     /** What to do is said this soon after a count that starts it, in seconds. */
     private static final double BEHIND_THE_COUNT = 2;
-    /** "Three more" are repetitions, whatever the clock says. */
-    private static final int FEWEST_SECONDS = 5;
 
     private static final double SAME_NEXT = 12;
     private static final Pattern ONLY_SWITCH = Pattern.compile("(?i)(?:and )?(?:switch|change|swap)\\W*");
@@ -85,6 +56,7 @@ final class CallMeaning {
     private final ExpectedCalls expected;
     private final SaidCalls said;
     private final WorkMeaning work;
+    private final FigureMeaning figures;
 
     /** The meanings of {@code found}, in the order of the text. */
     CallMeaning(Speech speech, List<CallReader.Found> found) {
@@ -95,6 +67,7 @@ final class CallMeaning {
         this.expected = new ExpectedCalls(speech, heard);
         this.said = new SaidCalls(speech, heard);
         this.work = new WorkMeaning(speech, found, heard, expected, said);
+        this.figures = new FigureMeaning(speech, found, heard, said);
     }
 
     List<Call> settle() {
@@ -106,7 +79,7 @@ final class CallMeaning {
             } else if (f.rule() == null) {
                 boolean imperative =
                         IMPERATIVE.matcher(text.substring(f.from(), f.to())).matches()
-                                && !ANNOUNCED.matcher(saidBefore(f)).find();
+                                && !ANNOUNCED.matcher(said.before(f)).find();
                 if (imperative && heard.saidWithin(CallKind.COUNT_IN, BEHIND_THE_COUNT, f)) {
                     continue;
                 }
@@ -222,105 +195,15 @@ final class CallMeaning {
                     next(f);
                 }
             }
-            case REPS_LEFT -> {
-                if (!heard.isWorking(f) && OF_ROUNDS.matcher(saidBefore(f)).find()) {
-                    said.say(CallKind.ROUNDS_LEFT, f);
-                } else {
-                    repsLeft(f);
-                }
-            }
-            case ROUNDS_LEFT -> {
-                if (!heard.hasStarted() && heard.last(CallKind.TOTAL) != null && f.value() == 1) {
-                    return;
-                }
-                Call last = heard.last(CallKind.ROUNDS_LEFT);
-                if (last != null
-                        && f.value().equals(last.value())
-                        && speech.start(f.from()).since(last.end()).seconds() < SaidCalls.SAME_CALL) {
-                    return;
-                }
-                boolean unnamed = CallRule.TO_GO.equals(f.rule().of())
-                        && !OF_ROUNDS.matcher(saidBefore(f)).find()
-                        && !NAMES_ROUNDS
-                                .matcher(text.substring(f.from(), f.to()))
-                                .find();
-                if (!unnamed) {
-                    said.say(CallKind.ROUNDS_LEFT, f);
-                } else if (heard.isWorking(f) && !isOfAllRounds(f)) {
-                    said.say(CallKind.REPS_LEFT, f);
-                } else if (heard.hasStarted() && (heard.isTimed() && !isOfMoves(f) || isOfAllRounds(f))) {
-                    said.say(CallKind.ROUNDS_LEFT, f);
-                }
-            }
-            case SECONDS_LEFT -> {
-                if (!heard.hasStarted() && text.substring(f.from(), f.to()).endsWith(" second")) {
-                    return;
-                }
-                if (isOfThePlan(f)) {
-                    boolean work = !heard.isTotalSaid("work-seconds")
-                            && !OF_REST.matcher(text.substring(Math.max(0, f.from() - 60), f.from()))
-                                    .find();
-                    heard.add(said.call(CallKind.TOTAL, f, work ? "work-seconds" : "rest-seconds"));
-                } else {
-                    said.once(f);
-                    if (text.startsWith("hold", f.from())
-                            && !saidBefore(f).endsWith("will ")
-                            && heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
-                            && !heard.isWorking(f)) {
-                        heard.work(f);
-                    }
-                }
-            }
-            case HALF_WAY -> {
-                if (OF_A_REST.matcher(speech.soonAfter(f.to())).find()) {
-                    heard.add(said.call(CallKind.HALF_WAY, f, "interval"));
-                    return;
-                }
-                if (ROUNDS_DONE.matcher(saidBefore(f)).find()
-                        && "interval".equals(f.rule().of())) {
-                    heard.add(said.call(CallKind.HALF_WAY, f, "workout"));
-                    return;
-                }
-                if ("round".equals(f.rule().of())
-                        && heard.isWorking(f)
-                        && text.substring(f.from(), f.to()).matches(".* (?:set|track)(?: \\d+)?")) {
-                    said.once(new CallReader.Found(ExpectedCalls.HALF, null, f.from(), f.to(), null, null, null));
-                    return;
-                }
-                if (!CallRule.BY_TIME.equals(f.rule().of()) || heard.isHalf(f)) {
-                    said.once(f);
-                }
-            }
-            case TOTAL -> {
-                String words = text.substring(f.from(), f.to());
-                if ("reps".equals(f.rule().of())
-                        && heard.hasStarted()
-                        && heard.isMostlyBySeconds()
-                        && f.value() >= SHORTEST_HALF) {
-                    return;
-                }
-                if ("work-seconds".equals(f.rule().of()) && heard.hasStarted() && words.matches("for \\d+ seconds")) {
-                    heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
-                    return;
-                }
-                if ("rest-seconds".equals(f.rule().of())
-                        && heard.isAtRestSince(f)
-                        && f.second() == null
-                        && (!OF_ALL_RESTS.matcher(words).find()
-                                || WorkMeaning.A_MINUTE.matcher(words).find())) {
-                    heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
-                } else {
-                    boolean planned = "work-seconds".equals(f.rule().of()) && !heard.isTotalSaid("work-seconds");
-                    said.once(f);
-                    if (planned && heard.isThoughtWorking()) {
-                        heard.rest(f);
-                    }
-                }
-            }
+            case REPS_LEFT -> figures.repsOrRoundsLeft(f);
+            case ROUNDS_LEFT -> figures.roundsLeft(f);
+            case SECONDS_LEFT -> figures.secondsLeft(f);
+            case HALF_WAY -> figures.halfWay(f);
+            case TOTAL -> figures.total(f);
             case ORDINAL -> {
                 said.once(f);
                 if ((IS_OVER.matcher(speech.soonAfter(f.to())).find()
-                                || COMPLETES.matcher(saidBefore(f)).find())
+                                || COMPLETES.matcher(said.before(f)).find())
                         && NAMES_ROUNDS
                                 .matcher(text.substring(f.from(), f.to()))
                                 .find()) {
@@ -378,73 +261,6 @@ final class CallMeaning {
                 .filter(n -> n.from() - f.to() < NEARLY_AT_ONCE
                         && text.substring(f.to(), n.from()).indexOf('.') < 0)
                 .anyMatch(n -> n.rule() == null && n.run() == null || n.kind() == CallKind.NEXT_UP);
-    }
-
-    /** "Forty seconds, with twenty to recover": before anything began such figures are of the plan. */
-    private boolean isOfThePlan(CallReader.Found f) {
-        boolean rest = OF_REST.matcher(around(f)).find() && heard.isTotalSaid("work-seconds");
-        return !heard.hasStarted()
-                && (f.value() >= SHORTEST_PLANNED || rest)
-                && (!heard.saidWithin(CallKind.NEXT_UP, LONGEST_TALK, f)
-                        || text.startsWith("for ", f.from()) && heard.last(CallKind.TOTAL) != null);
-    }
-
-    /** "Two down, three to go" where five rounds were told. */
-    private boolean isOfAllRounds(CallReader.Found f) {
-        Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
-        return down.find() && heard.isTotalSaid("rounds", Integer.parseInt(down.group(1)) + f.value());
-    }
-
-    /** "Four down, six to go" behind the fourth move. */
-    private boolean isOfMoves(CallReader.Found f) {
-        Call place = heard.last(CallKind.ORDINAL);
-        return place != null && SaidCalls.isOfAMove(place.text()) && text.startsWith(place.value() + " ", f.from());
-    }
-
-    private String around(CallReader.Found f) {
-        return text.substring(Math.max(0, f.from() - 25), Math.min(text.length(), f.to() + 20));
-    }
-
-    private String saidBefore(CallReader.Found f) {
-        return text.substring(Math.max(0, f.from() - 40), f.from());
-    }
-
-    /** Tens of "last ten" are seconds, and so is a "last five" that is then counted down. */
-    private void repsLeft(CallReader.Found f) {
-        if (heard.hasStarted() && heard.isTotalSaid("work-seconds") && heard.isResting(f)) {
-            return;
-        }
-        String words = text.substring(f.from(), f.to());
-        boolean reps = NAMES_A_MOVE.matcher(words).find()
-                || OF_THESE.matcher(speech.soonAfter(f.to())).find()
-                || words.contains("rep")
-                || OF_SOMETHING.matcher(words).find()
-                || words.contains("like that")
-                || (words.contains("side") || words.contains("each") || words.contains("leg"))
-                        && !heard.isMostlyBySeconds();
-        boolean countedDown = found.stream()
-                .anyMatch(r -> r.run() != null
-                        && r.run().isDown()
-                        && r.run().first() <= f.value()
-                        && r.run().secondsEach() < CountMeaning.A_SECOND_EACH
-                        && r.from() >= f.to()
-                        && speech.start(r.from()).since(speech.end(f.to() - 1)).seconds() < f.value() + 1);
-        boolean tens =
-                f.value() >= 10 && f.value() % 5 == 0 && !heard.isByReps() || f.value() == 5 && heard.isBySeconds();
-        boolean seconds = !reps
-                && (tens
-                        || f.value() == 5 && countedDown
-                        || (f.value() >= FEWEST_SECONDS || !words.contains("more"))
-                                && heard.isBySeconds()
-                                && heard.isToTheEnd(f.value(), f));
-        CallKind kind = seconds ? CallKind.SECONDS_LEFT : CallKind.REPS_LEFT;
-        Call last = heard.last(kind);
-        boolean again = last != null
-                && f.value().equals(last.value())
-                && speech.start(f.from()).since(last.time()).seconds() < SaidCalls.SAME_CALL;
-        if (!again) {
-            said.say(kind, f);
-        }
     }
 
     /** Without the "switch" of every rep of an alternating move. */

@@ -68,6 +68,11 @@ final class SaidCalls {
         return heard.saidWithin(CallKind.COUNT_IN, AT_ONCE, f) || heard.saidWithin(CallKind.START, AT_ONCE, f);
     }
 
+    /** What was said before {@code f}, a few words of it. */
+    String before(CallReader.Found f) {
+        return text.substring(Math.max(0, f.from() - 40), f.from());
+    }
+
     Call call(CallKind kind, CallReader.Found f, String of) {
         boolean plain = kind == CallKind.LAST_REP
                 || kind == CallKind.PROMISE
