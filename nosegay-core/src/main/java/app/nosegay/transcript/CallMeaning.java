@@ -11,7 +11,6 @@ import java.util.regex.Pattern;
  */
 final class CallMeaning {
 
-    private static final Pattern NAMES_ROUNDS = Pattern.compile("round|circuit|set|lap");
     /** Names of moves that tell to begin with them. */
     private static final Pattern IMPERATIVE = Pattern.compile("(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
             .replace(
@@ -204,7 +203,7 @@ final class CallMeaning {
                 said.once(f);
                 if ((IS_OVER.matcher(speech.soonAfter(f.to())).find()
                                 || COMPLETES.matcher(said.before(f)).find())
-                        && NAMES_ROUNDS
+                        && FigureMeaning.NAMES_ROUNDS
                                 .matcher(text.substring(f.from(), f.to()))
                                 .find()) {
                     boolean ends = heard.isWorking(f) && (heard.isForetold(f.from() + 1) || heard.isOver(f));

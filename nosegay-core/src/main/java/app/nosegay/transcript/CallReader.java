@@ -299,6 +299,7 @@ public final class CallReader {
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*"
                         + "(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|all|more) )" + name
                         + "(?<=[a-rt-z]s)(?= )(?! (?:is |are |all )?(?:finished|done|over|complete)\\b)"),
+                Pattern.compile("(?<=seconds (?:to|till|until) )(?:(?:the|our|your|some|a) )?" + name + "(?= )"),
                 Pattern.compile("(?<= )" + GETS_INTO + " (?:(?:a|an|some|our|the|your) )*" + name + "(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*" + name
                         + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in|for \\d+)\\b)"));

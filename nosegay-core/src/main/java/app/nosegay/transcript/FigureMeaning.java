@@ -34,7 +34,7 @@ final class FigureMeaning {
     /** "Three more" are repetitions, whatever the clock says. */
     private static final int FEWEST_SECONDS = 5;
 
-    private static final Pattern NAMES_ROUNDS = Pattern.compile("round|circuit|set|lap");
+    static final Pattern NAMES_ROUNDS = Pattern.compile("round|circuit|set|lap");
 
     private final Speech speech;
     private final String text;

@@ -29,7 +29,7 @@ final class PlanPatterns {
                     CallKind.ROUNDS_LEFT,
                     null,
                     null,
-                    "(?:\\d+ ~round |(?<=~nth ~round ))(?:down|done|finished|complete)[ ,.]+(?:and )?(\\d+)[ .]+(?:more )?(?:to go|left)"),
+                    "thats \\d+ ~round[ ,.]+(?:and )?(\\d+) (?:more|to go|left)(?! (?:reps?|seconds?|minutes?))|(?:\\d+ ~round |(?<=~nth ~round ))(?:down|done|finished|complete)[ ,.]+(?:and )?(\\d+)[ .]+(?:more )?(?:to go|left)"),
             rule(CallKind.ROUNDS_LEFT, null, null, "(?:(?:the|our|these|your) )*(?:last|final) (\\d+) ~round"),
             rule(CallKind.ROUNDS_LEFT, null, 1, "(?:just |only )?(?:another) ~round(?: to go| left)?"),
             ordinals(
