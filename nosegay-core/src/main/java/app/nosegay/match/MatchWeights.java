@@ -23,7 +23,7 @@ final class MatchWeights {
     static final double LEFT_OUT = 14;
     /** Each further segment left out with it. */
     static final double LEFT_OUT_AGAIN = 5.5;
-    /** The rest behind a move left out goes with it. */
+    /** The rest behind a move left out goes with it; a pair costs nearly the same whether it begins with the rest or the move. */
     static final double LEFT_OUT_WITH_IT = 5;
     /** A pause between two segments. */
     static final double PAUSE = 10;
