@@ -216,7 +216,7 @@ final class CallMeaning {
                 }
             }
             case LAST_REP -> {
-                boolean move = (!heard.isWorking(f) || heard.isOver(f))
+                boolean move = (!heard.isWorking(f) || heard.isOver(f) || heard.isPastTheEnd(f))
                         && heard.hasStarted()
                         && !expected.isAfterLast(f)
                         && isNamedNext(f);

@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
  */
 final class CountMeaning {
     private static final Pattern STARTS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do|(?:lift|press|row|curl|squat|lunge|swing|hike|march|punch|jump|twist|push|pull|drive|hinge|snatch|clean|thrust)(?! (?:down|and lower)))\\b");
+            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do|(?:lift|press|row|curl|squat|lunge|swing|hike|march|punch|jump|twist|push|pull|drive|hinge|snatch|clean|thrust)(?= (?:[.,]|and|it|out|up|away|now)))\\b");
     private static final Pattern STOPS_AFTER = Pattern.compile(
             "^[ .,0]*(?:and |okay |now |good |nice |great )*(?:rest|stop|relax|done|finish|finished|release|time|switch|swap|change|other side|take a|shake|catch|well done|good job|good work|nice work|great job|nice job|great work|breathe|lower|drop|down|(?:put|set|park|pop) (?:it|the|them|your)|pause|we are done|you are done|thats it|excellent|beautiful|awesome|perfect|thats (?:block|round|set|circuit|exercise|superset) \\d|and down|come down|let go|good|nice)\\b");
     private static final Pattern STARTS_BEFORE = Pattern.compile(

@@ -35,7 +35,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.START,
                     MOVES,
-                    "(?<=[.#] |hale , )(?:(?:ready|okay|now)(?: ,)? and|and|ready|okay|now(?! (?:bend|step|walk|sit|reach|roll|lower|open|stand|draw|send|hold)))(?: and| ,)? (?:"
+                    "(?<=[.#] |hale , |hale )(?:(?:ready|okay|now)(?: ,)? and|and|ready|okay|now(?! (?:bend|step|walk|sit|reach|roll|lower|open|stand|draw|send|hold)))(?: and| ,)? (?:"
                             + String.join("|", VERBS)
                             + ")(?: (?:it|out|we go|you go|and (?:up|down|press|lift|lower|back|out|in)))?"),
             expected(
@@ -168,7 +168,8 @@ final class ExpectedCalls {
                         && (!FORETOLD.equals(f.rule().of())
                                 || heard.isForetold(f.from() + 1, NEAR_THE_END)
                                         && !heard.isSaidSince(CallKind.COUNT_OUT, CallKind.SECONDS_LEFT)
-                                || heard.isRestOver(f) && speech.text().startsWith(" .", f.to()))
+                                || (heard.isRestOver(f) || heard.isSwitchedOver(f))
+                                        && speech.text().startsWith(" .", f.to()))
                         && (!AFTER_A_PLACE.equals(f.rule().of())
                                 || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
                                 || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))

@@ -148,6 +148,14 @@ final class HeardSoFar {
         return !working && saidWithin(CallKind.REST, JUST_SAID, f);
     }
 
+    /** Whether a move was brought up in this rest, and only just: "try one more rep this time" is not of now. */
+    boolean isBeingBroughtUp(CallReader.Found f) {
+        return !isWorking(f)
+                && isSaidSince(CallKind.NEXT_UP, CallKind.REST)
+                && last(CallKind.REST) != null
+                && saidWithin(CallKind.NEXT_UP, SHORTEST_WORK, f);
+    }
+
     /** Whether a figure said now is likely the length of this rest. */
     boolean isAtRestSince(CallReader.Found f) {
         return !working && saidWithin(CallKind.REST, OF_THE_REST, f);
@@ -277,6 +285,13 @@ final class HeardSoFar {
                 && lastStart != null
                 && workSeconds().isPresent()
                 && Math.abs(sinceStart(f) - workSeconds().getAsDouble()) < TO_THE_SECOND;
+    }
+
+    /** Whether work would have lasted longer than it was said to. */
+    boolean isPastTheEnd(CallReader.Found f) {
+        return lastStart != null
+                && workSeconds().isPresent()
+                && sinceStart(f) > workSeconds().getAsDouble() + TO_THE_SECOND;
     }
 
     /** Whether a rest has lasted just as long as rests were said to. */

@@ -78,7 +78,7 @@ final class PlanPatterns {
                     CallKind.TOTAL,
                     "work-seconds",
                     60,
-                    "(?:each|every) (?:1|~move) for (?:1|a) minute|(?:(?:for|of|doing|do|at|with) )*(?:1|a) (?:full )?minute (?:each|per (?:exercise|move)|on(?= [.,])|of work|on each|for each)"),
+                    "(?:each|every) (?:1|~move) (?:for|is|lasts|takes)(?: about| just)? (?:1|a) minute|(?:(?:for|of|doing|do|at|with) )*(?:1|a) (?:full )?minute (?:each|per (?:exercise|move)|on(?= [.,])|of work|on each|for each)"),
             rule(
                     CallKind.TOTAL,
                     "rounds",

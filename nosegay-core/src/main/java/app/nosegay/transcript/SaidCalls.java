@@ -52,7 +52,7 @@ final class SaidCalls {
                 && (f.rule().kind() != CallKind.TOTAL || last.text().equals(speech.asSaid(f.from(), f.to())))
                 && isOfAMove(last.text()) == isOfAMove(text.substring(f.from(), f.to()))
                 && speech.start(f.from()).since(last.time()).seconds() < SAME_CALL;
-        boolean late = f.rule().kind() == CallKind.LAST_REP && heard.isResting(f);
+        boolean late = f.rule().kind() == CallKind.LAST_REP && (heard.isResting(f) || heard.isBeingBroughtUp(f));
         if (!again && !late) {
             say(f.rule().kind(), f);
         }

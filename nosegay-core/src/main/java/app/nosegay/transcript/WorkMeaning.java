@@ -70,6 +70,7 @@ final class WorkMeaning {
                 && heard.hasStarted()
                 && !heard.isPreviewed()
                 && !heard.isSwitchedOver(f)
+                && !heard.isPastTheEnd(f)
                 && !(heard.sinceStart(f) > CHEERED_WITHIN
                         && BEGINS.matcher(text.substring(f.from(), f.to())).find());
         if (!counted && !startedAlready && !heard.saidWithin(CallKind.START, 5, f)) {
