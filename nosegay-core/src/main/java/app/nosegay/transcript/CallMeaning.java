@@ -41,6 +41,9 @@ final class CallMeaning {
     /** What to do is said this soon after a count that starts it, in seconds. */
     private static final double BEHIND_THE_COUNT = 2;
 
+    /** A last word shorter than this, "up" or "in", tells nothing of a move. */
+    private static final int TELLS_A_MOVE = 3;
+
     private static final double SAME_NEXT = 12;
     private static final Pattern ONLY_SWITCH = Pattern.compile("(?i)(?:and )?(?:switch|change|swap)\\W*");
     /** "Switch, switch, switch" this close together is the beat of an alternating move. */
@@ -140,7 +143,10 @@ final class CallMeaning {
                 || f.move() != null && (f.move().contains(" ") || f.move().equals("plank"));
         Call before = heard.last(CallKind.NEXT_UP);
         String kind = words.substring(words.lastIndexOf(' ') + 1).replaceAll("e?s$", "");
-        boolean same = before != null && before.text().toLowerCase(Locale.ROOT).contains(kind);
+        boolean same = before != null
+                && (f.move() != null && f.move().equals(before.of())
+                        || kind.length() >= TELLS_A_MOVE
+                                && before.text().toLowerCase(Locale.ROOT).contains(kind));
         return begins && name && !same && heard.isLongSinceStart(f);
     }
 

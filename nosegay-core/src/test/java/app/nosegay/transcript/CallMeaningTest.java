@@ -2,29 +2,10 @@ package app.nosegay.transcript;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.time.Time;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Locale;
 import org.junit.jupiter.api.Test;
 
 /** The same words mean something else by what went before. */
-class CallMeaningTest {
-    private final List<Caption> captions = new ArrayList<>();
-
-    private CallMeaningTest say(double at, String text) {
-        captions.add(
-                new Caption(Time.ofSeconds(at), Time.ofSeconds(at + Math.max(1, text.split(" ").length * 0.4)), text));
-        return this;
-    }
-
-    /** The calls heard, as "kind value". */
-    private List<String> heard() {
-        return CallReader.read(captions, List.of("goblet squat", "push-up")).stream()
-                .map(c -> (c.kind().word() + (c.value() == null ? "" : " " + c.value())).toLowerCase(Locale.ROOT))
-                .toList();
-    }
-
+class CallMeaningTest extends SaidInATake {
     @Test
     void aCountEndsWorkAndStartsItAfterARest() {
         say(0, "ready set go").say(37, "three two one").say(40, "and rest").say(57, "three two one");

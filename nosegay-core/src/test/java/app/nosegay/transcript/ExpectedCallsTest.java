@@ -2,30 +2,13 @@ package app.nosegay.transcript;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.time.Time;
-import java.util.ArrayList;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Words that are calls only where one is expected: each is tried where it is and where it is not. */
-class ExpectedCallsTest {
-    private final List<Caption> captions = new ArrayList<>();
-
-    private ExpectedCallsTest say(double at, String text) {
-        captions.add(
-                new Caption(Time.ofSeconds(at), Time.ofSeconds(at + Math.max(1, text.split(" ").length * 0.4)), text));
-        return this;
-    }
-
-    private List<String> heard() {
-        return CallReader.read(captions, List.of("goblet squat", "push-up")).stream()
-                .map(c -> c.kind().word() + (c.value() == null ? "" : " " + c.value()))
-                .toList();
-    }
-
+class ExpectedCallsTest extends SaidInATake {
     @ParameterizedTest
     @ValueSource(
             strings = {
