@@ -44,6 +44,9 @@ final class BoundaryHints {
     /** When each move is named for the first time in a while, in seconds. */
     private final Map<String, List<Double>> namedFirst = new HashMap<>();
 
+    /** How much is said up to each bin: who says goodbye talks; null where nothing is known of it. */
+    private final double[] spoken;
+
     private final Map<String, double[]> introduced = new HashMap<>();
     private final Map<String, double[]> expected = new HashMap<>();
     private final List<String> moves;
@@ -131,6 +134,7 @@ final class BoundaryHints {
         List<Call> calls = CallReader.read(take.words(), moves);
         calls.forEach(this::hear);
         mention(SpokenNames.in(take.words(), moves, calls));
+        spoken = take.words().isEmpty() ? null : spoken(take.words());
         seen = new SeenHints(take, bins, moves);
         voice = VoiceHints.of(timeline, lines, take, bins);
         heard = !take.words().isEmpty();
@@ -238,6 +242,20 @@ final class BoundaryHints {
         for (int b = 1; b < sum.length; b++) {
             sum[b] += sum[b - 1];
         }
+    }
+
+    /** Cumulative weight of somebody's talking. */
+    private double[] spoken(List<Caption> words) {
+        double[] sum = new double[bins + 1];
+        for (Caption c : words) {
+            int from = Math.max(0, bin(c.start().seconds()));
+            int to = Math.min(bins, bin(c.end().seconds() + MatchWeights.BETWEEN_LINES));
+            for (int b = from; b < to; b++) {
+                sum[b + 1] = MatchWeights.SPOKEN_PER_SECOND * MatchWeights.GRID_SECONDS;
+            }
+        }
+        accumulate(sum);
+        return sum;
     }
 
     /** Cumulative weight of each move's being announced as the next one: in the rest before it, or a little before that rest begins. */
@@ -425,7 +443,10 @@ final class BoundaryHints {
     Within within(int k) {
         Segment s = timeline.segments().get(k);
         double moves = movesShare(s);
-        double[] named = s.kind().isMoving() && s.move() != null ? expected.get(s.move()) : introducing(k);
+        boolean closes =
+                s.kind() == SegmentKind.TALK && k == timeline.segments().size() - 1;
+        double[] named =
+                closes ? spoken : s.kind().isMoving() && s.move() != null ? expected.get(s.move()) : introducing(k);
         double stands = named == null || !s.kind().isMoving() || moves <= 0 ? 0 : seen.standing(s.move());
         return new Within(seen.movement(), moves, named, seen.posture(), stands);
     }

@@ -125,6 +125,10 @@ final class MatchWeights {
     static final double INTRODUCED_EARLY = 5;
     /** Announced again sooner than this, in seconds, it is the same announcement. */
     static final double INTRODUCED_AGAIN = 25;
+    /** Each second of the closing talk in which something is said: a timer left on beeps behind it, but nobody talks there. */
+    static final double SPOKEN_PER_SECOND = 0.8;
+    /** Who goes on talking begins the next line within this, in seconds. */
+    static final double BETWEEN_LINES = 1.5;
     /** Two moves are taken for exchanged when their names tell it by three mentions more than the plan's order. */
     static final double SWAPPED = 3 * NAMED;
     /** Doubt asks how likely the boundary lies further away than this, in seconds: what can be had from beeps … */
