@@ -7,11 +7,8 @@ import app.nosegay.script.ScriptLine;
 import app.nosegay.transcript.Call;
 import app.nosegay.transcript.CallReader;
 import app.nosegay.transcript.Caption;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 
@@ -35,21 +32,10 @@ final class BoundaryHints {
     private final float[] change;
     private final float[] ends;
     private final float[] fluffs;
-    /** Where the first word is said. */
-    private final float[] greeting;
-
     private final SeenHints seen;
     private final VoiceHints voice;
-    private final Map<String, double[]> mentions = new HashMap<>();
-    /** When each move is named for the first time in a while, in seconds. */
-    private final Map<String, List<Double>> namedFirst = new HashMap<>();
-
-    /** How much is said up to each bin: who says goodbye talks; null where nothing is known of it. */
-    private final double[] spoken;
-
-    private final Map<String, double[]> introduced = new HashMap<>();
-    private final Map<String, double[]> expected = new HashMap<>();
-    private final List<String> moves;
+    private final NameHints names;
+    private final TalkHints talk;
     private final Map<String, float[]> sums = new ConcurrentHashMap<>();
     private final boolean heard;
     private final boolean anything;
@@ -103,7 +89,6 @@ final class BoundaryHints {
         change = new float[bins];
         ends = new float[bins];
         fluffs = new float[bins];
-        greeting = new float[bins];
         List<BeepPattern.Signal> signals = BeepPattern.of(take.beeps());
         timed = signals.stream().filter(s -> !s.pip()).count() >= MatchWeights.TIMER_SHARE * turns(timeline, take);
         for (BeepPattern.Signal signal : signals) {
@@ -118,23 +103,21 @@ final class BoundaryHints {
                 .filter(b -> timed && !b.pip())
                 .map(BeepPattern.Signal::seconds)
                 .toList();
-        take.words().stream()
-                .min(java.util.Comparator.comparing(Caption::start))
-                .ifPresent(c -> bump(greeting, c.start().seconds(), MatchWeights.GREETED_SIGMA, MatchWeights.GREETED));
         for (Caption c : take.words()) {
             if (Stretches.isFluff(c.text())) {
                 bump(fluffs, c.start().seconds(), MatchWeights.FLUFF_SIGMA, MatchWeights.FLUFF_SAID);
             }
         }
-        TreeSet<String> names = new TreeSet<>();
-        timeline.segments().stream()
+        List<String> moves = timeline.segments().stream()
                 .filter(s -> s.kind().isMoving() && s.move() != null)
-                .forEach(s -> names.add(s.move()));
-        moves = new ArrayList<>(names);
+                .map(Segment::move)
+                .distinct()
+                .sorted()
+                .toList();
         List<Call> calls = CallReader.read(take.words(), moves);
         calls.forEach(this::hear);
-        mention(SpokenNames.in(take.words(), moves, calls));
-        spoken = take.words().isEmpty() ? null : spoken(take.words());
+        names = new NameHints(SpokenNames.in(take.words(), moves, calls), moves, bins);
+        talk = new TalkHints(take.words(), bins);
         seen = new SeenHints(take, bins, moves);
         voice = VoiceHints.of(timeline, lines, take, bins);
         heard = !take.words().isEmpty();
@@ -182,10 +165,16 @@ final class BoundaryHints {
         return onsets;
     }
 
-    private void bump(float[] to, double seconds, double sigma, double weight) {
+    private float[] peaks(List<Double> seconds, double sigma, double weight) {
+        float[] peaks = new float[bins];
+        seconds.forEach(t -> bump(peaks, t, sigma, weight));
+        return peaks;
+    }
+
+    private static void bump(float[] to, double seconds, double sigma, double weight) {
         int reach = (int) Math.ceil(3 * sigma / MatchWeights.GRID_SECONDS);
         int centre = bin(seconds);
-        for (int b = Math.max(0, centre - reach); b <= Math.min(bins - 1, centre + reach); b++) {
+        for (int b = Math.max(0, centre - reach); b <= Math.min(to.length - 1, centre + reach); b++) {
             double off = (b * MatchWeights.GRID_SECONDS - seconds) / sigma;
             to[b] = (float) Math.max(to[b], weight * Math.exp(-0.5 * off * off));
         }
@@ -212,88 +201,6 @@ final class BoundaryHints {
                 // says nothing of a boundary's moment
             }
         }
-    }
-
-    /** Cumulative weight of each move's name being said. */
-    private void mention(List<SpokenNames.Mention> said) {
-        moves.forEach(move -> mentions.put(move, new double[bins + 1]));
-        Map<String, Double> last = new HashMap<>();
-        for (SpokenNames.Mention m : said) {
-            double at = m.time().seconds();
-            Double before = last.put(m.move(), at);
-            if (m.weight() >= 1 && (before == null || at - before > MatchWeights.NAMED_BEFORE)) {
-                namedFirst.computeIfAbsent(m.move(), x -> new ArrayList<>()).add(at);
-            }
-        }
-        for (SpokenNames.Mention m : said) {
-            int b = bin(m.time().seconds());
-            if (b >= 0 && b < bins) {
-                mentions.get(m.move())[b + 1] += m.weight() * MatchWeights.NAMED;
-            }
-        }
-        mentions.forEach((move, sum) -> {
-            accumulate(sum);
-            expected.put(move, expected(sum));
-        });
-        introduce(said);
-    }
-
-    private static void accumulate(double[] sum) {
-        for (int b = 1; b < sum.length; b++) {
-            sum[b] += sum[b - 1];
-        }
-    }
-
-    /** Cumulative weight of somebody's talking. */
-    private double[] spoken(List<Caption> words) {
-        double[] sum = new double[bins + 1];
-        for (Caption c : words) {
-            int from = Math.max(0, bin(c.start().seconds()));
-            int to = Math.min(bins, bin(c.end().seconds() + MatchWeights.BETWEEN_LINES));
-            for (int b = from; b < to; b++) {
-                sum[b + 1] = MatchWeights.SPOKEN_PER_SECOND * MatchWeights.GRID_SECONDS;
-            }
-        }
-        accumulate(sum);
-        return sum;
-    }
-
-    /** Cumulative weight of each move's being announced as the next one: in the rest before it, or a little before that rest begins. */
-    private void introduce(List<SpokenNames.Mention> said) {
-        moves.forEach(move -> introduced.put(move, new double[bins + 1]));
-        Map<String, Double> last = new HashMap<>();
-        for (SpokenNames.Mention m : said) {
-            double at = m.time().seconds();
-            Double before = last.get(m.move());
-            if (m.weight() > 1 && (before == null || at - before > MatchWeights.INTRODUCED_AGAIN)) {
-                last.put(m.move(), at);
-                for (double later : new double[] {0, MatchWeights.INTRODUCED_EARLY}) {
-                    int b = bin(at + later);
-                    if (b >= 0 && b < bins) {
-                        introduced.get(m.move())[b + 1] += m.weight() * MatchWeights.INTRODUCED / 2;
-                    }
-                }
-            }
-        }
-        introduced.values().forEach(BoundaryHints::accumulate);
-    }
-
-    /**
-     * Cumulative weight of a move being done now because it was named not long before, or is named presently. Spread over time, it tells the
-     * order and hardly moves a boundary, and a segment of no length has none of it.
-     */
-    private double[] expected(double[] said) {
-        int before = bin(MatchWeights.NAMED_BEFORE);
-        int after = bin(MatchWeights.NAMED_AFTER);
-        double[] sum = new double[bins + 1];
-        for (int b = 0; b < bins; b++) {
-            double named = said[Math.min(bins, b + after)] - said[Math.max(0, b - before)];
-            sum[b + 1] = sum[b]
-                    + Math.min(MatchWeights.NAMED_AT_MOST, named)
-                            * MatchWeights.GRID_SECONDS
-                            / MatchWeights.NAMED_BEFORE;
-        }
-        return sum;
     }
 
     private Segment segment(int k) {
@@ -348,19 +255,23 @@ final class BoundaryHints {
     private float[] sum(int ending, int starting) {
         Segment before = segment(ending);
         Segment after = segment(starting);
-        float[] kinds = starting == 0 && before == null && after.kind() == SegmentKind.TALK
-                ? sums.computeIfAbsent("greeting", x -> greeted(sum(null, after)))
-                : sum(before, after);
-        List<Double> names =
-                isUnintroduced(before, after) ? namedFirst.getOrDefault(after.move(), List.of()) : List.of();
-        if (!voice.isTelling() && names.isEmpty()) {
+        float[] kinds = sum(before, after);
+        boolean talks = after != null && after.kind() == SegmentKind.TALK;
+        boolean greets = talks && starting == 0 && before == null;
+        boolean closes = talks && starting == timeline.segments().size() - 1;
+        List<Double> named = isUnintroduced(before, after) ? names.first(after.move()) : List.of();
+        if (!voice.isTelling() && named.isEmpty() && !greets && !closes) {
             return kinds;
         }
         return sums.computeIfAbsent(ending + ">" + starting, x -> {
             float[] sum = kinds.clone();
-            float[] named = new float[bins];
-            names.forEach(t -> bump(named, t, MatchWeights.NAMED_SIGMA, MatchWeights.NAMED_AT_START));
-            addTo(sum, named, 1);
+            addTo(sum, peaks(named, MatchWeights.NAMED_SIGMA, MatchWeights.NAMED_AT_START), 1);
+            if (greets) {
+                addTo(sum, peaks(talk.greeting(), MatchWeights.GREETED_SIGMA, MatchWeights.GREETED), 1);
+            }
+            if (closes) {
+                addTo(sum, talk.closing(after.duration().seconds()), 1);
+            }
             if (!voice.isTelling()) {
                 return sum;
             }
@@ -378,12 +289,6 @@ final class BoundaryHints {
     private static boolean isUnintroduced(Segment before, Segment after) {
         boolean follows = before != null && before.kind() != SegmentKind.REST && before.kind() != SegmentKind.SWITCH;
         return follows && isWork(after) && after.move() != null && !after.move().equals(before.move());
-    }
-
-    private float[] greeted(float[] kinds) {
-        float[] sum = kinds.clone();
-        addTo(sum, greeting, 1);
-        return sum;
     }
 
     private float[] sum(Segment before, Segment after) {
@@ -443,10 +348,7 @@ final class BoundaryHints {
     Within within(int k) {
         Segment s = timeline.segments().get(k);
         double moves = movesShare(s);
-        boolean closes =
-                s.kind() == SegmentKind.TALK && k == timeline.segments().size() - 1;
-        double[] named =
-                closes ? spoken : s.kind().isMoving() && s.move() != null ? expected.get(s.move()) : introducing(k);
+        double[] named = s.kind().isMoving() && s.move() != null ? names.expected(s.move()) : introducing(k);
         double stands = named == null || !s.kind().isMoving() || moves <= 0 ? 0 : seen.standing(s.move());
         return new Within(seen.movement(), moves, named, seen.posture(), stands);
     }
@@ -457,7 +359,7 @@ final class BoundaryHints {
         Segment next = segment(k + 1);
         boolean leads = segment(k).kind() == SegmentKind.REST && isWork(next) && next.move() != null;
         boolean same = leads && before != null && next.move().equals(before.move());
-        return leads && !same ? introduced.get(next.move()) : null;
+        return leads && !same ? names.introduced(next.move()) : null;
     }
 
     /** How much movement is expected of a segment: 1 to −1. Stretches and holds are as still as a rest or not. */
@@ -483,10 +385,7 @@ final class BoundaryHints {
 
     /** How often and how strongly a move is named from one moment to another, in seconds. */
     double named(String move, double from, double to) {
-        double[] sum = mentions.get(move);
-        int a = Math.max(0, Math.min(bins, bin(from)));
-        int b = Math.max(a, Math.min(bins, bin(to)));
-        return sum == null ? 0 : sum[b] - sum[a];
+        return names.mentioned(move, bin(from), bin(to));
     }
 
     /** How far what is seen between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell. */

@@ -17,6 +17,10 @@ final class MatchWeights {
     static final double TALK_SHARE = 0.85;
     /** … and where no timer is heard, so that the lengths were kept by eye. */
     static final double BY_HAND_SHARE = 0.7;
+    /** Without a timer a rest takes as long as its talk does. */
+    static final double REST_BY_HAND_SHARE = 0.4;
+    /** A set of repetitions ends with the last of them, at whatever tempo. */
+    static final double BY_REPS_SHARE = 0.3;
     /** The most a longer segment costs: interruptions of any length happen. */
     static final double MOST_FOR_LONGER = 12.5;
     /** A segment left out altogether. */
@@ -87,6 +91,10 @@ final class MatchWeights {
     static final double RHYTHM_PER_SECOND = 0.5;
     /** How much moves, where it is also known how far it comes round: people walk about in rests, and a press-up moves little … */
     static final double MUCH_SHARE = 0.7;
+    /** What moves much tells of work as far as what comes round moves more than what does not: by more than this share of the range … */
+    static final double MUCH_TELLS_FROM = 0.15;
+    /** … and wholly from this on. */
+    static final double MUCH_TELLS_WHOLLY = 0.5;
     /** … and how far it comes round, which gestures do not. */
     static final double RHYTHM_SHARE = 0.5;
     /** Each second of movement high in the picture in a move done standing, or low in one on the floor; the reverse counts against. */
@@ -125,8 +133,12 @@ final class MatchWeights {
     static final double INTRODUCED_EARLY = 5;
     /** Announced again sooner than this, in seconds, it is the same announcement. */
     static final double INTRODUCED_AGAIN = 25;
-    /** Each second of the closing talk in which something is said: a timer left on beeps behind it, but nobody talks there. */
+    /** Each second of the closing talk in which something is said, the reverse counts against: a timer left on beeps behind it, but nobody talks there. */
     static final double SPOKEN_PER_SECOND = 0.8;
+    /** A closing talk is known by as many seconds, … */
+    static final double CLOSING_SECONDS = 20;
+    /** … and this share of speech tells nothing: work is talked over, too. */
+    static final double SPOKEN_IN_WORK = 0.5;
     /** Who goes on talking begins the next line within this, in seconds. */
     static final double BETWEEN_LINES = 1.5;
     /** Two moves are taken for exchanged when their names tell it by three mentions more than the plan's order. */

@@ -9,6 +9,8 @@ final class Rhythm {
     static final double HZ = 2;
     /** Pairs of pictures are compared over this long a stretch, in seconds: two repetitions of most moves. */
     private static final double STRETCH = 6;
+    /** Somebody who steps aside and back again does that once: what comes round does so over this long a stretch, too, in seconds. */
+    private static final double LONG_STRETCH = 11;
     /** Repetitions show only this long after they began and before they end, in seconds. */
     private static final double LOST_AT_EDGES = 1;
     /** Repetitions and steps take this long, in seconds. */
@@ -63,15 +65,21 @@ final class Rhythm {
             byLag[lag] = summed(lag);
         }
         float[] rhythm = new float[values];
+        float[] lasting = new float[values];
         for (int v = 0; v < values; v++) {
-            rhythm[v] = (float) at(v / HZ, byLag, near, shortest);
+            rhythm[v] = (float) at(v / HZ, STRETCH, byLag, near, shortest);
+            lasting[v] = (float) at(v / HZ, LONG_STRETCH, byLag, near, shortest);
         }
-        return new Trace(HZ, widened(rhythm));
+        lasting = widened(lasting, (LONG_STRETCH - STRETCH) / 2 + LOST_AT_EDGES);
+        for (int v = 0; v < values; v++) {
+            rhythm[v] = Math.min(rhythm[v], lasting[v]);
+        }
+        return new Trace(HZ, widened(rhythm, LOST_AT_EDGES));
     }
 
     /** A stretch has to lie in the repetitions almost whole before they show: they begin before and end after that. */
-    private static float[] widened(float[] rhythm) {
-        int reach = (int) Math.round(LOST_AT_EDGES * HZ);
+    private static float[] widened(float[] rhythm, double seconds) {
+        int reach = (int) Math.round(seconds * HZ);
         float[] wide = new float[rhythm.length];
         for (int v = 0; v < rhythm.length; v++) {
             for (int u = Math.max(0, v - reach); u <= Math.min(rhythm.length - 1, v + reach); u++) {
@@ -82,15 +90,15 @@ final class Rhythm {
     }
 
     /** How deep the deepest dip of the differences over the distance in time is. */
-    private double at(double seconds, double[][] byLag, double[] near, int shortest) {
-        double noise = mean(near, seconds, 1);
+    private double at(double seconds, double stretch, double[][] byLag, double[] near, int shortest) {
+        double noise = mean(near, seconds, stretch, 1);
         double highest = 0;
         double deepest = 0;
         for (int lag = 0; lag < byLag.length; lag++) {
             if (byLag[lag] == null) {
                 continue;
             }
-            double difference = mean(byLag[lag], seconds, lag);
+            double difference = mean(byLag[lag], seconds, stretch, lag);
             if (lag >= shortest && highest > 0) {
                 deepest = Math.max(deepest, 1 - difference / highest);
             }
@@ -117,9 +125,9 @@ final class Rhythm {
     }
 
     /** The mean over the stretch whose pairs lie evenly about {@code seconds}. */
-    private double mean(double[] sum, double seconds, int lag) {
+    private double mean(double[] sum, double seconds, double stretch, int lag) {
         double middle = seconds * poseHz - lag / 2.0;
-        double half = STRETCH / 2 * poseHz - lag / 2.0;
+        double half = stretch / 2 * poseHz - lag / 2.0;
         int from = (int) Math.max(0, Math.min(sum.length - 1, Math.round(middle - half)));
         int to = (int) Math.max(from, Math.min(sum.length - 1, Math.round(middle + half)));
         return to == from ? 0 : (sum[to] - sum[from]) / (to - from);

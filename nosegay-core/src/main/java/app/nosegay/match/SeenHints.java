@@ -66,13 +66,29 @@ final class SeenHints {
         float[] much = motion.isEmpty() ? null : scaled(smoothed(motion, 0.25, true), 0.1, 0.5);
         motionPerSecond = rhythm.isEmpty() ? MatchWeights.MOTION_PER_SECOND : MatchWeights.RHYTHM_PER_SECOND;
         float[] round = rhythm.isEmpty() ? null : scaled(smoothed(rhythm, 0, false), 0.15, 0.25);
+        double share = MatchWeights.MUCH_SHARE * (much == null || round == null ? 1 : telling(much, round));
         for (int b = 0; b < bins; b++) {
-            double z = much == null ? 0 : round == null ? much[b] : MatchWeights.MUCH_SHARE * much[b];
-            z += round == null ? 0 : (much == null ? 1 : MatchWeights.RHYTHM_SHARE) * round[b];
+            double z = much == null ? 0 : round == null ? much[b] : share * much[b];
+            z += round == null ? 0 : (much == null ? 1 : MatchWeights.RHYTHM_SHARE + MatchWeights.MUCH_SHARE - share) * round[b];
             z = Math.max(-1, Math.min(1, z));
             movement[b + 1] = movement[b] + z * motionPerSecond * MatchWeights.GRID_SECONDS;
         }
         return much != null || round != null;
+    }
+
+    /** How far what moves much is what comes round in this take, 0 to 1: some walk about in every rest, and a press moves the arms alone. */
+    private static double telling(float[] much, float[] round) {
+        double[] sum = new double[2];
+        int[] count = new int[2];
+        for (int b = 0; b < much.length; b++) {
+            int works = round[b] > 0 ? 1 : 0;
+            sum[works] += much[b];
+            count[works]++;
+        }
+        double apart = (sum[1] / Math.max(1, count[1]) - sum[0] / Math.max(1, count[0])) / 2;
+        double above = (apart - MatchWeights.MUCH_TELLS_FROM)
+                / (MatchWeights.MUCH_TELLS_WHOLLY - MatchWeights.MUCH_TELLS_FROM);
+        return Math.max(0, Math.min(1, above));
     }
 
     private double[] posture(Trace height) {

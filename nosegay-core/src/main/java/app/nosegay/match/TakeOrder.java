@@ -124,13 +124,23 @@ final class TakeOrder {
     /** What each bin of the fine grid off the planned length of segment {@code k} costs. */
     double costPerBin(int k) {
         Segment s = timeline.segments().get(k);
-        double share = log != null
-                ? MatchWeights.LOGGED_STRICTNESS
-                : s.open()
-                        ? MatchWeights.OPEN_SHARE
-                        : (s.kind() == SegmentKind.TALK ? MatchWeights.TALK_SHARE : 1)
-                                * (hints.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
+        double share = log != null ? MatchWeights.LOGGED_STRICTNESS : strictness(s);
         return MatchWeights.PER_SECOND_OFF * MatchWeights.GRID_SECONDS * share;
+    }
+
+    /** How strictly people keep to the planned length of a segment. */
+    private double strictness(Segment s) {
+        if (s.open()) {
+            return MatchWeights.OPEN_SHARE;
+        }
+        if (s.reps() != null) {
+            return MatchWeights.BY_REPS_SHARE;
+        }
+        if (s.kind() == SegmentKind.REST && !hints.isTimed()) {
+            return MatchWeights.REST_BY_HAND_SHARE;
+        }
+        return (s.kind() == SegmentKind.TALK ? MatchWeights.TALK_SHARE : 1)
+                * (hints.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
     }
 
     /** The take on the coarse grid: of two fine bins the stronger evidence counts. */

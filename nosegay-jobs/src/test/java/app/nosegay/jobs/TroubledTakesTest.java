@@ -1,0 +1,31 @@
+package app.nosegay.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.standins.Accuracy;
+import app.nosegay.standins.Trouble;
+import java.util.EnumSet;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Single troubles in whole workouts, by the evidence they were once misread with. */
+class TroubledTakesTest {
+    /** A timer that goes on beeping behind the end does not draw the last segments after it: there nobody says goodbye. */
+    @ParameterizedTest
+    @ValueSource(longs = {3, 29, 46})
+    void theLastSegmentsStayWhereTheyWereDone(long seed) {
+        Accuracy.Errors errors =
+                Accuracy.of(Demo.sheets().get(0), seed, EnumSet.of(Trouble.TIMER_LEFT_ON), Accuracy.Level.ALL);
+        assertThat(errors.share()).isGreaterThanOrEqualTo(0.95);
+    }
+
+    /** Words all through a recording do not make it one long goodbye. */
+    @ParameterizedTest
+    @CsvSource({"3, 1", "16, 1", "16, 2"})
+    void twoRecordingsOfOneRunAreFoundByTheirWords(long seed, int sheet) {
+        Accuracy.Errors errors =
+                Accuracy.of(Demo.sheets().get(sheet), seed, EnumSet.of(Trouble.STOP_START), Accuracy.Level.WORDS);
+        assertThat(errors.share()).isGreaterThanOrEqualTo(0.95);
+    }
+}
