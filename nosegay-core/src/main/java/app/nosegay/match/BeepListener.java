@@ -27,6 +27,10 @@ public final class BeepListener {
     private static final double SHORTEST = 0.045;
 
     private static final double LONGEST = 2.5;
+    /** Where voices have their first partials, below this many hertz, … */
+    private static final double VOICED_HZ = 700;
+    /** … a beep lasts at least as long, in seconds. */
+    private static final double SHORTEST_VOICED = 0.09;
 
     /** A voice never holds its pitch like a timer does: the spread of a tone's frequency, in hertz. */
     private static final double STEADY_HZ = 1.5;
@@ -62,6 +66,7 @@ public final class BeepListener {
     private final double[][] recent = new double[DROWNED_FRAMES + 4][WINDOW / 2];
 
     private final WhistleListener whistles;
+    private final ChimeListener chimes;
     private final List<Line> lines = new ArrayList<>();
     private int filled;
     private long frame;
@@ -88,6 +93,7 @@ public final class BeepListener {
         this.sampleRate = sampleRate;
         this.hop = sampleRate / 100;
         this.whistles = new WhistleListener(WINDOW, hop, sampleRate);
+        this.chimes = new ChimeListener(sampleRate);
         for (int i = 0; i < WINDOW; i++) {
             window[i] = (float) (0.5 - 0.5 * Math.cos(2 * Math.PI * i / WINDOW));
         }
@@ -95,6 +101,7 @@ public final class BeepListener {
 
     /** Takes the next {@code count} samples, mono, −1 to 1. */
     public void listen(float[] samples, int count) {
+        chimes.listen(samples, count);
         int from = 0;
         while (from < count) {
             int n = Math.min(count - from, WINDOW - filled);
@@ -121,6 +128,15 @@ public final class BeepListener {
                         Time.ofSeconds(onset), Length.ofSeconds(w.seconds()), w.hz(), 20 * Math.log10(w.amplitude())));
             }
         }
+        for (ChimeListener.Heard c : chimes.heard()) {
+            if (beeps.stream().noneMatch(b -> isDuring(c, b))) {
+                beeps.add(new TakeEvidence.Beep(
+                        Time.ofSeconds(c.seconds()),
+                        Length.ofSeconds(c.length()),
+                        c.hz(),
+                        20 * Math.log10(c.amplitude())));
+            }
+        }
         beeps.sort(Comparator.comparing(TakeEvidence.Beep::time));
         List<TakeEvidence.Beep> once = new ArrayList<>();
         for (TakeEvidence.Beep beep : beeps) {
@@ -129,6 +145,12 @@ public final class BeepListener {
             }
         }
         return once;
+    }
+
+    /** Whether a chime is what was heard as a beep, or as what is left of one. */
+    private static boolean isDuring(ChimeListener.Heard chime, TakeEvidence.Beep beep) {
+        double off = chime.seconds() - beep.time().seconds();
+        return off > -ONE_SOUND && off < beep.length().seconds() + ONE_SOUND;
     }
 
     /** Whether {@code later} is what is left of {@code earlier}: the same note before that one has ended, or weaker soon after. */
@@ -178,13 +200,13 @@ public final class BeepListener {
         return Math.sqrt(powers[bin]) * 4 / WINDOW;
     }
 
-    /** The frequency of a peak between bins, by the parabola through its logarithms (Smith and Serra 1987). */
-    private double hz(double[] powers, int peak) {
+    /** Where a peak lies between bins, by the parabola through its logarithms (Smith and Serra 1987). */
+    static double peak(double[] powers, int peak) {
         double left = Math.log(powers[peak - 1] + 1e-20);
         double middle = Math.log(powers[peak] + 1e-20);
         double right = Math.log(powers[peak + 1] + 1e-20);
         double bend = left - 2 * middle + right;
-        return (peak + (bend == 0 ? 0 : 0.5 * (left - right) / bend)) * sampleRate / WINDOW;
+        return peak + (bend == 0 ? 0 : 0.5 * (left - right) / bend);
     }
 
     /** A frame in which one line stands above all others: of a tone that lasts already, or the first of one. */
@@ -202,7 +224,7 @@ public final class BeepListener {
         line.clearFrame = frame;
         line.lastFrame = frame;
         line.clear.add(amplitude(powers, peak));
-        line.hz.add(hz(powers, peak));
+        line.hz.add(peak(powers, peak) * sampleRate / WINDOW);
         if (line.hz.size() == LEAST_CLEAR + 2) {
             line.onset = onsetSeconds(line);
         }
@@ -222,7 +244,11 @@ public final class BeepListener {
 
     private void close(Line line) {
         double clear = (line.clearFrame - line.firstFrame + 1) * hop / (double) sampleRate;
-        if (line.hz.size() < LEAST_CLEAR || clear < SHORTEST || clear > LONGEST || spread(line.hz) > STEADY_HZ) {
+        if (line.hz.size() < LEAST_CLEAR) {
+            return;
+        }
+        double shortest = median(line.hz) < VOICED_HZ ? SHORTEST_VOICED : SHORTEST;
+        if (clear < shortest || clear > LONGEST || spread(line.hz) > STEADY_HZ) {
             return;
         }
         double onset = Double.isNaN(line.onset) ? onsetSeconds(line) : line.onset;
@@ -238,12 +264,12 @@ public final class BeepListener {
     }
 
     /** The spread of a tone's frequency: 1.4826 × the median distance from the median, which a few drowned frames do not change. */
-    private static double spread(List<Double> hz) {
+    static double spread(List<Double> hz) {
         double middle = median(hz);
         return 1.4826 * median(hz.stream().map(h -> Math.abs(h - middle)).toList());
     }
 
-    private static double median(List<Double> values) {
+    static double median(List<Double> values) {
         double[] sorted =
                 values.stream().mapToDouble(Double::doubleValue).sorted().toArray();
         return sorted[sorted.length / 2];

@@ -350,7 +350,9 @@ final class BoundaryHints {
         double moves = movesShare(s);
         double[] named = s.kind().isMoving() && s.move() != null ? names.expected(s.move()) : introducing(k);
         double stands = named == null || !s.kind().isMoving() || moves <= 0 ? 0 : seen.standing(s.move());
-        return new Within(seen.movement(), moves, named, seen.posture(), stands);
+        return moves == 0
+                ? new Within(seen.either(), MatchWeights.EITHER_SHARE, named, seen.posture(), stands)
+                : new Within(seen.movement(), moves, named, seen.posture(), stands);
     }
 
     /** What tells that a rest goes before the move it is followed by; null where that move was done before it, too. */

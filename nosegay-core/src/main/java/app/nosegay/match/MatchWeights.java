@@ -99,7 +99,9 @@ final class MatchWeights {
     static final double RHYTHM_SHARE = 0.5;
     /** Each second of movement high in the picture in a move done standing, or low in one on the floor; the reverse counts against. */
     static final double POSTURE_PER_SECOND = 0.25;
-    /** Talk and switches say little about motion. */
+    /** A hold or a stretch is as still as a rest or moves as much as work: of what either would gain it gains this share. */
+    static final double EITHER_SHARE = 0.8;
+    /** Talk says little about motion. */
     static final double TALK_MOTION_SHARE = 0.3;
     /** Each second in which somebody speaks where a line is to be said, or is silent where none is; the reverse counts against. */
     static final double VOICE_PER_SECOND = 0.3;

@@ -10,6 +10,7 @@ import java.util.Map;
 final class SeenHints {
     private final int bins;
     private final double[] movement;
+    private final double[] either;
     /** Cumulative evidence of standing rather than being on the floor; null where it is not told. */
     private final double[] posture;
 
@@ -21,6 +22,7 @@ final class SeenHints {
     SeenHints(TakeEvidence take, int bins, Collection<String> moves) {
         this.bins = bins;
         movement = new double[bins + 1];
+        either = new double[bins + 1];
         telling = motion(take.motion(), Rhythm.of(take.pose()));
         posture = posture(MotionHeight.of(take.pose()));
         moves.forEach(move -> standing.put(move, position(move)));
@@ -34,6 +36,11 @@ final class SeenHints {
     /** Cumulative log odds of work. */
     double[] movement() {
         return movement;
+    }
+
+    /** Cumulative log odds of what may as well be still as move. */
+    double[] either() {
+        return either;
     }
 
     /** Cumulative log odds of standing; null where it is not told. */
@@ -69,9 +76,13 @@ final class SeenHints {
         double share = MatchWeights.MUCH_SHARE * (much == null || round == null ? 1 : telling(much, round));
         for (int b = 0; b < bins; b++) {
             double z = much == null ? 0 : round == null ? much[b] : share * much[b];
-            z += round == null ? 0 : (much == null ? 1 : MatchWeights.RHYTHM_SHARE + MatchWeights.MUCH_SHARE - share) * round[b];
+            z += round == null
+                    ? 0
+                    : (much == null ? 1 : MatchWeights.RHYTHM_SHARE + MatchWeights.MUCH_SHARE - share) * round[b];
             z = Math.max(-1, Math.min(1, z));
-            movement[b + 1] = movement[b] + z * motionPerSecond * MatchWeights.GRID_SECONDS;
+            double odds = z * motionPerSecond * MatchWeights.GRID_SECONDS;
+            movement[b + 1] = movement[b] + odds;
+            either[b + 1] = either[b] + Math.abs(odds);
         }
         return much != null || round != null;
     }
