@@ -105,7 +105,9 @@ final class BoundaryHints {
                 .toList();
         for (Caption c : take.words()) {
             if (Stretches.isFluff(c.text())) {
-                bump(fluffs, c.start().seconds(), MatchWeights.FLUFF_SIGMA, MatchWeights.FLUFF_SAID);
+                boolean again = Stretches.isDoneAgain(c.text());
+                double weight = again ? MatchWeights.AGAIN_SAID : MatchWeights.FLUFF_SAID;
+                bump(fluffs, c.start().seconds(), MatchWeights.FLUFF_SIGMA, weight);
             }
         }
         List<String> moves = timeline.segments().stream()
@@ -259,8 +261,9 @@ final class BoundaryHints {
         boolean talks = after != null && after.kind() == SegmentKind.TALK;
         boolean greets = talks && starting == 0 && before == null;
         boolean closes = talks && starting == timeline.segments().size() - 1;
+        boolean over = after == null && ending == timeline.segments().size() - 1 && before.kind() == SegmentKind.TALK;
         List<Double> named = isUnintroduced(before, after) ? names.first(after.move()) : List.of();
-        if (!voice.isTelling() && named.isEmpty() && !greets && !closes) {
+        if (!voice.isTelling() && named.isEmpty() && !greets && !closes && !over) {
             return kinds;
         }
         return sums.computeIfAbsent(ending + ">" + starting, x -> {
@@ -268,6 +271,9 @@ final class BoundaryHints {
             addTo(sum, peaks(named, MatchWeights.NAMED_SIGMA, MatchWeights.NAMED_AT_START), 1);
             if (greets) {
                 addTo(sum, peaks(talk.greeting(), MatchWeights.GREETED_SIGMA, MatchWeights.GREETED), 1);
+            }
+            if (over) {
+                addTo(sum, talk.unfinished(), 1);
             }
             if (closes) {
                 addTo(sum, talk.closing(after.duration().seconds()), 1);

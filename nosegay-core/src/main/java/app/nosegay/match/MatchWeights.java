@@ -14,13 +14,13 @@ final class MatchWeights {
     /** Of which: an open-ended one, which has only an estimate; … */
     static final double OPEN_SHARE = 0.2;
     /** … talk, which nobody times; … */
-    static final double TALK_SHARE = 0.85;
+    static final double TALK_SHARE = 0.3;
     /** … and where no timer is heard, so that the lengths were kept by eye. */
     static final double BY_HAND_SHARE = 0.7;
     /** Without a timer a rest takes as long as its talk does. */
     static final double REST_BY_HAND_SHARE = 0.4;
     /** A set of repetitions ends with the last of them, at whatever tempo. */
-    static final double BY_REPS_SHARE = 0.3;
+    static final double BY_REPS_SHARE = 0.55;
     /** The most a longer segment costs: interruptions of any length happen. */
     static final double MOST_FOR_LONGER = 12.5;
     /** A segment left out altogether. */
@@ -37,6 +37,8 @@ final class MatchWeights {
     static final double BROKEN_OFF = 16;
     /** Saying that something went wrong, where it is broken off. */
     static final double FLUFF_SAID = 9;
+    /** Saying that it is done again from its beginning. */
+    static final double AGAIN_SAID = 14;
     /** How near the words are to the breaking off, in seconds. */
     static final double FLUFF_SIGMA = 2;
     /** Beeps count less where a clock need not sound: at the ends of rests and talk. */
@@ -76,8 +78,10 @@ final class MatchWeights {
     /** How closely people say it on the moment, in seconds. */
     static final double WORD_SIGMA = 0.5;
     /** The workout begins with talk where the first word of a take is said … */
-    static final double GREETED = 5.5;
-    /** … within this, in seconds. */
+    static final double GREETED = 6;
+    /** The end of the workout with words behind it: there may be some. */
+    static final double STILL_TALKING = 5.5;
+    /** How near they are, in seconds. */
     static final double GREETED_SIGMA = 0.6;
     /** "Ten seconds" or "half-way" tells of a boundary further on. */
     static final double CALL = 1.5;

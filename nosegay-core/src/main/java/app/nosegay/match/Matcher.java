@@ -63,7 +63,10 @@ public final class Matcher {
             TakeSolver.Found f = TakeSolver.solve(timeline, lines, takes.get(i), log, pins, next);
             next = behind(f.visits(), next);
             found.add(new TakeSolver.Found(
-                    MoveOrder.swapped(timeline, f.visits(), f.hints()), f.clock(), f.foreign(), f.hints()));
+                    MoveOrder.swapped(timeline, MoveOrder.misplaced(timeline, f.visits(), f.hints()), f.hints()),
+                    f.clock(),
+                    f.foreign(),
+                    f.hints()));
         }
         TakeChoice choice = new TakeChoice(timeline, takes, found, pins, choices);
         List<Match.Placed> placed = new ArrayList<>();

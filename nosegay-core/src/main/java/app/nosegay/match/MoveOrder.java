@@ -13,7 +13,48 @@ import java.util.Objects;
 final class MoveOrder {
     private static final double FIRST_PART = 0.6;
 
+    /** A move done out of its place is looked for this many segments from it. */
+    private static final int REACH = 6;
+
     private MoveOrder() {}
+
+    /**
+     * The visits, those that seemed to be one move done again given to the one that was left out, where its name tells so: it was done later or
+     * earlier than planned.
+     */
+    static List<Visit> misplaced(Timeline timeline, List<Visit> visits, BoundaryHints hints) {
+        List<Visit> out = new ArrayList<>(visits);
+        for (int k = 0; k < timeline.segments().size(); k++) {
+            Segment missing = timeline.segments().get(k);
+            int segment = k;
+            boolean lost = missing.kind() == SegmentKind.WORK
+                    && missing.move() != null
+                    && out.stream().noneMatch(v -> v.segment() == segment);
+            if (!lost) {
+                continue;
+            }
+            List<Visit> own = out.stream()
+                    .filter(v -> Math.abs(v.segment() - segment) <= REACH && isNamed(timeline, out, v, missing, hints))
+                    .toList();
+            for (Visit v : own) {
+                boolean last = v == own.get(own.size() - 1);
+                out.set(out.indexOf(v), moved(segment, v).broken(!last));
+            }
+        }
+        return out;
+    }
+
+    /** Whether a visit is one of several of its segment, not the last, and is named as {@code missing} rather than as its own move. */
+    private static boolean isNamed(
+            Timeline timeline, List<Visit> visits, Visit v, Segment missing, BoundaryHints hints) {
+        Segment own = timeline.segments().get(v.segment());
+        boolean again = visits.stream().anyMatch(o -> o.segment() == v.segment() && o.start() > v.start());
+        if (!again || own.kind() != SegmentKind.WORK || missing.move().equals(own.move()) || v.startPinned()) {
+            return false;
+        }
+        double from = introducedFrom(timeline, visits, v);
+        return fit(hints, missing.move(), v, from) - fit(hints, own.move(), v, from) >= MatchWeights.NAMED;
+    }
 
     /** The visits, those of moves done in each other's place exchanged. */
     static List<Visit> swapped(Timeline timeline, List<Visit> visits, BoundaryHints hints) {

@@ -12,10 +12,6 @@ final class Stretches {
     private static final Pattern FLUFF = Pattern.compile(String.join(
             "|",
             "(?i)(?<!not )\\bsorry\\b(?!,? (?:not sorry|i know|if|but|to (?:say|tell)|in advance|legs|arms|abs|for (?:that|this) (?:one|burn)))",
-            "\\b(?:start|try|take|say|film|shoot) (?:that|this|it)(?: one| bit)? (?:over|again)\\b",
-            "\\b(?:let me|i'?ll|i will|i need to|i have to|can i)(?: just)? (?:redo|do|start|try|say|take|film) (?:that|this|it|over)\\b",
-            "\\bagain from\\b",
-            "\\bone more take\\b",
             "\\b(?:oops|whoops)\\b",
             "\\bmessed (?:that|it|this) up\\b",
             "\\bhang on,? (?:a (?:second|sec|minute|moment)|one (?:second|sec)|sorry|there(?:'s| is| was)|i(?:'m|'ve| am| have| think| need| forgot)|let me|wait|what|my|someone|somebody|the (?:dog|phone|door|timer))",
@@ -26,8 +22,17 @@ final class Stretches {
             "\\bcut that\\b",
             "\\bwrong (?:side|leg|arm|one), (?:sorry|let)"));
 
-    private static final Remembered<Boolean> IS_FLUFF =
-            new Remembered<>(words -> FLUFF.matcher(words).find());
+    /** What is said when something is done again from its beginning. */
+    private static final Pattern AGAIN = Pattern.compile("(?i)"
+            + String.join(
+                    "|",
+                    "\\b(?:start|try|take|say|film|shoot) (?:that|this|it)(?: one| bit)? (?:over|again)\\b",
+                    "\\b(?:let me|i'?ll|i will|i need to|i have to|can i)(?: just)? (?:redo|do|start|try|say|take|film) (?:that|this|it|over)\\b",
+                    "\\bagain from\\b",
+                    "\\bone more take\\b"));
+
+    private static final Remembered<Boolean> IS_FLUFF = new Remembered<>(
+            words -> FLUFF.matcher(words).find() || AGAIN.matcher(words).find());
 
     private static final double LEAST_MOVEMENT = 0.25;
     private static final double LEAST_DEAD_AIR = 5;
@@ -37,6 +42,11 @@ final class Stretches {
     /** Whether someone says that something went wrong. */
     static boolean isFluff(String words) {
         return IS_FLUFF.of(words);
+    }
+
+    /** Whether someone says that it is done again. */
+    static boolean isDoneAgain(String words) {
+        return AGAIN.matcher(words).find();
     }
 
     static String kind(TakeEvidence take, BoundaryHints hints, Span<Axis.Take> span) {

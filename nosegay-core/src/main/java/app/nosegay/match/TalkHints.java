@@ -7,6 +7,9 @@ import java.util.List;
 /** Where one take sounds like the welcome and the goodbye, by when somebody talks at all. */
 final class TalkHints {
     private final List<Double> greeting;
+    /** When the last word has been said, in seconds; 0 where none are known. */
+    private final double lastWord;
+
     /** Seconds in which something is said up to each bin; null where no words are known. */
     private final double[] spoken;
 
@@ -19,12 +22,23 @@ final class TalkHints {
                 .map(c -> c.start().seconds())
                 .stream()
                 .toList();
+        lastWord = words.stream().mapToDouble(c -> c.end().seconds()).max().orElse(0);
         spoken = words.isEmpty() ? null : spoken(words);
     }
 
     /** When the first word is said, in seconds; none where none are known. */
     List<Double> greeting() {
         return greeting;
+    }
+
+    /** What speaks against the end of the workout at each bin: somebody is still talking. */
+    float[] unfinished() {
+        float[] unfinished = new float[bins];
+        int last = Math.min(bins, BoundaryHints.bin(lastWord));
+        for (int b = 0; b < last; b++) {
+            unfinished[b] = (float) -MatchWeights.STILL_TALKING;
+        }
+        return unfinished;
     }
 
     /** How far a closing talk of {@code seconds} from each bin on would be talk: who says goodbye says something most of the time. */

@@ -76,6 +76,107 @@ class OrderToldTest {
                 .isBetween(starts.get(7) - 1, starts.get(7) + 1);
     }
 
+    private Match found(double end) {
+        return Matcher.match(timeline, List.of(take("t", end, List.of(), words)), noLogs(1), List.of());
+    }
+
+    private static void assertStarts(Match m, String id, double at) {
+        assertThat(m.segment(id).orElseThrow().start().seconds()).as(id).isBetween(at - 1, at + 1);
+    }
+
+    /** Forgotten in its place and done behind the next one, begun twice: its name tells which it is. */
+    @Test
+    void aMoveDoneLaterThanPlannedIsNotTheNextOneBegunSeveralTimes() {
+        say(0.4, "Hello. The first one is the squat.");
+        say(20, "Go!");
+        double at = done(60, "plank");
+        say(at + 0.2, "And rest. Next, push-up.");
+        say(at + 20, "Go!");
+        say(at + 33, "Oh sorry, let me start that again.");
+        say(at + 36, "So, push-up.");
+        say(at + 42, "Go!");
+        double again = at + 42;
+        at = again + 40;
+        for (String move : List.of("reverse lunge", "squat", "push-up", "plank", "reverse lunge")) {
+            at = done(at, move);
+        }
+        Match m = found(at + 5);
+        assertStarts(m, "a/plank/r1", 80);
+        assertStarts(m, "a/push-up/r1", again);
+        assertStarts(m, "a/reverse-lunge/r1", again + 60);
+        assertStarts(m, "a/squat/r2", again + 120);
+    }
+
+    /** Who says that it is done again means the stretch before, though the interval alone would fit the plan. */
+    @Test
+    void aSetBegunAgainIsUsedFromItsSecondBeginning() {
+        say(0.4, "Hello. The first one is the squat.");
+        say(20, "Go!");
+        double at = done(60, "push-up");
+        say(at + 0.2, "And rest. Next, plank.");
+        say(at + 20, "Go!");
+        say(at + 32, "Oh, I messed that up. Let me do that again.");
+        say(at + 42, "Go!");
+        double again = at + 42;
+        at = done(again + 40, "reverse lunge");
+        for (String move : List.of("squat", "push-up", "plank", "reverse lunge")) {
+            at = done(at, move);
+        }
+        Match m = found(at + 5);
+        assertStarts(m, "a/plank/r1", again);
+        assertStarts(m, "a/reverse-lunge/r1", again + 60);
+        assertThat(m.unplanned()).extracting(Match.Unplanned::kind).contains("fluff");
+    }
+
+    /** Nobody times a welcome: however long it takes, none of it is cut off. */
+    @Property(tries = 8)
+    void theWelcomeBeginsWithItsFirstWord(@ForAll @IntRange(min = 15, max = 45) int seconds) {
+        double hello = 7;
+        double go = hello + seconds;
+        say(hello, "Hello everyone, and welcome back to the shed.");
+        say(hello + 5, "Today we have a good steady session for you.");
+        say(go - 5, "The first one is the squat.");
+        say(go, "Go!");
+        double at = go + 40;
+        for (String move : List.of("push-up", "plank", "reverse lunge", "squat", "push-up", "plank", "reverse lunge")) {
+            at = done(at, move);
+        }
+        Match m = found(at + 5);
+        assertStarts(m, "hi", hello);
+        assertStarts(m, "a/squat/r1", go);
+        words.clear();
+    }
+
+    /** Without a timer rests take as long as their talk does. */
+    @Property(tries = 8)
+    void restsKeptByHandMoveNoBoundary(@ForAll @IntRange(min = -6, max = 14) int longer) {
+        say(0.4, "Hello. The first one is the squat.");
+        say(20, "Go!");
+        double at = 60;
+        List<Double> starts = new ArrayList<>();
+        for (int round = 1; round <= 3; round++) {
+            for (String move : round == 1
+                    ? List.of("push-up", "plank", "reverse lunge")
+                    : List.of("squat", "push-up", "plank", "reverse lunge")) {
+                say(at + 0.2, "And rest. Next, " + move + ".");
+                at += 20 + longer;
+                say(at, "Go!");
+                starts.add(at);
+                at += 40;
+            }
+        }
+        say(at + 0.2, "And rest. Bye for now.");
+        Match m = found(at + 12);
+        List<Segment> work = timeline.segments().stream()
+                .filter(s -> s.kind() == SegmentKind.WORK)
+                .skip(1)
+                .toList();
+        for (int i = 0; i < work.size(); i++) {
+            assertStarts(m, work.get(i).id(), starts.get(i));
+        }
+        words.clear();
+    }
+
     /** The camera was off until late in the workout: what the log tells of the time before lies before the take. */
     @Property(tries = 12)
     void aTakeOfAnyPartOfWhatWasLoggedIsFoundInIt(@ForAll @IntRange(min = 4, max = 20) int first) {

@@ -53,6 +53,16 @@ class SeenTest {
         assertThat(mean(rhythm, 26, 36)).isLessThan(0.4);
     }
 
+    /** Somebody steps aside and comes back, once, in every rest: that is no repetition. */
+    @Property(tries = 20)
+    void oneWayThereAndBackDoesNotComeRound(@ForAll @DoubleRange(min = 2, max = 5) double away) {
+        Trace rhythm = Rhythm.of(filmed(60, t -> {
+            double since = t % 20;
+            return since < away ? 0.4 + 0.3 * Math.sin(Math.PI * since / away) : 0.4;
+        }));
+        assertThat(mean(rhythm, 3, 57)).isLessThan(0.35);
+    }
+
     @Test
     void noiseAloneDoesNotComeRound() {
         assertThat(mean(Rhythm.of(filmed(20, t -> 0.5)), 3, 17)).isLessThan(0.1);
