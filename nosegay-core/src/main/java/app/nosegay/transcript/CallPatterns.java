@@ -97,7 +97,7 @@ final class CallPatterns {
                     CallKind.HALF_WAY,
                     "workout",
                     null,
-                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*(?<!almost |nearly |quite |until |till |before |to )halfway (?:there |point |mark )?(?:through|done with|into|of|in) (?:with )?(?:the|this|our|your|todays)? ?(?:whole |entire |full )?(?:workout|session|video|class|routine|work out|thing)|(?:(?:and|we are|you are|thats|we have done|you have done|through|done with) )+half (?:of )?(?:the|this|our|your|todays) (?:whole |entire |full )?(?:workout|session|video|class|routine)(?: (?:done|down|over|behind us))?"),
+                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*(?<!almost |nearly |quite |until |till |before |to )halfway (?:there |point |mark )?(?:through|done with|into|of|in) (?:with )?(?:the|this|our|your|todays)? ?(?:whole |entire |full )?(?:workout|session|video|class|routine|work out|thing)|(?:(?:and|we are|you are|thats|we have done|you have done|through|done with) )+half (?:of )?(?:the|this|our|your|todays) (?:whole |entire |full )?(?:workout|session|video|class|routine|(?<=our )exercises)(?: (?:done|down|over|behind us))?"),
             rule(
                     CallKind.HALF_WAY,
                     "workout",

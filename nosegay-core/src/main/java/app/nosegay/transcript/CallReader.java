@@ -44,9 +44,9 @@ public final class CallReader {
     private static final String NO_NAME =
             "(?!(?:in|let|lets|okay|ready|here|coming|come|up|for|get|got|gotta|go|going|and|or|but|of|off|everyone|everybody|guys|team|you|we|i|so|now|this|that|these|those|it|its|are|at|to|complete|completed|done|down|finished|over|next|again|with|from|on|take|grab|keep|start|starting|begin|same|then|still|if|is|was|has|have|had|will|can|there|what|when|good|nice|right|left|just|really|only)\\b)[a-z]{3,}";
     /** "Is the", and then a name of two words or three. */
-    private static final Pattern CALLED =
-            Pattern.compile("^ (?:(?:is|its|the|a|an|our|going to be|will be|we have|called) )*(" + NO_NAME + "(?: "
-                    + NO_NAME + "){1,2})(?= )");
+    private static final Pattern CALLED = Pattern.compile(
+            "^ (?:(?:is|its|the|a|an|our|going to be|will be|we have|called|,|everyone|everybody|guys|folks|team|we are going to|we will) )*("
+                    + NO_NAME + "(?: " + NO_NAME + "){1,2})(?= )");
     /** How one gets into a move, before its name. */
     private static final String GETS_INTO =
             "(?:(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set)(?: (?!(?:to|into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)){0,4} (?:to|into))";

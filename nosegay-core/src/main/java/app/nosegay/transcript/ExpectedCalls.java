@@ -41,12 +41,20 @@ final class ExpectedCalls {
             expected(
                     CallKind.START,
                     MOVES,
-                    "^(?:lift|press|pull|up|down|in|out|open|squeeze|row|curl|reach|push|extend|bend|roll|kick)(?: [a-z]+){0,3}(?: ,)? and (?:slowly )?(?:lower|down|hold|pulse|release|back|return|up|in|out|close|straighten)(?= [.,])"),
+                    "^(?:lift|press|pull|up|down|in|out|open|squeeze|row|curl|reach|push|extend|bend|roll|kick|straighten|stretch|rotate|circle|step)(?: [a-z]+){0,3}(?: ,)? and (?:slowly )?(?:lower|down|hold|pulse|release|relax|back|return|up|in|out|close|straighten|bend|hug|squeeze|press|lift|switch|together)(?= [.,])"),
+            // "Palms down, and lift." with a move brought up: it is done from here.
+            expected(
+                    CallKind.START,
+                    MOVES,
+                    "(?<=, )and (?!(?:up|down|hold|roll|reach|squeeze|lower) )(?:" + String.join("|", VERBS)
+                            + ")(?= \\.)"),
             expected(CallKind.START, AFTER_A_PLACE, "(?<=, )and (?:" + String.join("|", VERBS) + ")"),
             expected(
                     CallKind.START,
                     null,
-                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)(?! (?:with|by|on|off|from|in)\\b)|^(?:go|begin|start)(?= (?:(?:minute|round|set) \\d|"
+                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|(?<=[, ]and )(?:in your own time|when(?:ever)? you are ready) (?:start|begin|go|"
+                            + String.join("|", VERBS)
+                            + ")(?= [.,])|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)(?! (?:with|by|on|off|from|in)\\b)|^(?:go|begin|start)(?= (?:(?:minute|round|set) \\d|"
                             + CallReader.MOVE_WORDS
                             + "(?<=[a-rt-z]s) ))|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|(?:and )we are (?:squatting|lunging|pressing|rowing|curling|planking|marching|holding|pulsing|lifting|swinging|stepping|moving|running|jumping)|^(?:now )?hold(?= [.,])|^work time"),
             expected(

@@ -58,7 +58,8 @@ public final class CallSheet {
             "calls-hh.txt",
             "calls-ii.txt",
             "calls-jj.txt",
-            "calls-kk.txt");
+            "calls-kk.txt",
+            "calls-ll.txt");
 
     /** What was hardest: classes told rather than called, a ladder, a minute of each. Less is found in them. */
     public static final String HARD = "calls-hard.txt";
