@@ -15,6 +15,7 @@ import app.nosegay.standins.FilmedAccuracy;
 import app.nosegay.standins.FindingAccuracy;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.LoudnessSignals;
+import app.nosegay.standins.OtherPresenter;
 import app.nosegay.standins.RepAccuracy;
 import app.nosegay.standins.Trouble;
 import app.nosegay.time.Axis;
@@ -35,6 +36,7 @@ final class AccuracyBench {
 
     private static final int FINDING_SEEDS = 10;
     private static final int REP_RUNS = 24;
+    private static final int OTHER_SEEDS = 12;
 
     private final PrintWriter out;
 
@@ -49,6 +51,7 @@ final class AccuracyBench {
         reps();
         findings();
         Accuracy.table(Demo.sheets(), runs, ALONE, this::line);
+        line("another figure, MOTION within 2.000 s: %s", OtherPresenter.errors(Demo.sheets(), OTHER_SEEDS));
         FilmedAccuracy.table(folder, new GuideVoice(), this::line);
     }
 

@@ -152,6 +152,11 @@ final class BoundaryHints {
         return timed;
     }
 
+    /** Whether it is known what is said. */
+    boolean hearsWords() {
+        return heard;
+    }
+
     /** Whether speech and silence were held against the script. */
     boolean hearsVoice() {
         return voice.isTelling();

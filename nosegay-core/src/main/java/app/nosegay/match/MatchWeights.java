@@ -13,8 +13,10 @@ final class MatchWeights {
     static final double PER_SECOND_OFF = 1.2;
     /** Of which: an open-ended one, which has only an estimate; … */
     static final double OPEN_SHARE = 0.2;
-    /** … talk, which nobody times; … */
-    static final double TALK_SHARE = 0.3;
+    /** … talk; … */
+    static final double TALK_SHARE = 0.85;
+    /** … where it is heard, it takes as long as it takes; … */
+    static final double HEARD_TALK_SHARE = 0.3;
     /** … and where no timer is heard, so that the lengths were kept by eye. */
     static final double BY_HAND_SHARE = 0.7;
     /** Without a timer a rest takes as long as its talk does. */

@@ -73,12 +73,12 @@ final class SeenHints {
         float[] much = motion.isEmpty() ? null : scaled(smoothed(motion, 0.25, true), 0.1, 0.5);
         motionPerSecond = rhythm.isEmpty() ? MatchWeights.MOTION_PER_SECOND : MatchWeights.RHYTHM_PER_SECOND;
         float[] round = rhythm.isEmpty() ? null : scaled(smoothed(rhythm, 0, false), 0.15, 0.25);
-        double share = MatchWeights.MUCH_SHARE * (much == null || round == null ? 1 : telling(much, round));
+        double both = much == null || round == null ? 0 : MatchWeights.MUCH_SHARE * telling(much, round);
+        double ofMuch = much == null ? 0 : round == null ? 1 : both;
+        double ofRound =
+                round == null ? 0 : much == null ? 1 : MatchWeights.RHYTHM_SHARE + MatchWeights.MUCH_SHARE - both;
         for (int b = 0; b < bins; b++) {
-            double z = much == null ? 0 : round == null ? much[b] : share * much[b];
-            z += round == null
-                    ? 0
-                    : (much == null ? 1 : MatchWeights.RHYTHM_SHARE + MatchWeights.MUCH_SHARE - share) * round[b];
+            double z = (much == null ? 0 : ofMuch * much[b]) + (round == null ? 0 : ofRound * round[b]);
             z = Math.max(-1, Math.min(1, z));
             double odds = z * motionPerSecond * MatchWeights.GRID_SECONDS;
             movement[b + 1] = movement[b] + odds;

@@ -139,8 +139,8 @@ final class TakeOrder {
         if (s.kind() == SegmentKind.REST && !hints.isTimed()) {
             return MatchWeights.REST_BY_HAND_SHARE;
         }
-        return (s.kind() == SegmentKind.TALK ? MatchWeights.TALK_SHARE : 1)
-                * (hints.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
+        double talk = hints.hearsWords() ? MatchWeights.HEARD_TALK_SHARE : MatchWeights.TALK_SHARE;
+        return (s.kind() == SegmentKind.TALK ? talk : 1) * (hints.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
     }
 
     /** The take on the coarse grid: of two fine bins the stronger evidence counts. */

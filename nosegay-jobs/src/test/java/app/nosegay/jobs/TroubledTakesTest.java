@@ -3,8 +3,10 @@ package app.nosegay.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.standins.Accuracy;
+import app.nosegay.standins.OtherPresenter;
 import app.nosegay.standins.Trouble;
 import java.util.EnumSet;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -18,6 +20,14 @@ class TroubledTakesTest {
         Accuracy.Errors errors =
                 Accuracy.of(Demo.sheets().get(0), seed, EnumSet.of(Trouble.TIMER_LEFT_ON), Accuracy.Level.ALL);
         assertThat(errors.share()).isGreaterThanOrEqualTo(0.95);
+    }
+
+    /** Another body than the matcher grew up with, restless in rests, times kept by hand, nothing to hear: worse, but told where. */
+    @Test
+    void anotherFigureIsFoundByItsMovementAlone() {
+        Accuracy.Errors errors = OtherPresenter.errors(Demo.sheets(), 2);
+        assertThat(errors.share()).isGreaterThanOrEqualTo(0.82);
+        assertThat(errors.calibration()).isGreaterThanOrEqualTo(0.95);
     }
 
     /** Words all through a recording do not make it one long goodbye. */
