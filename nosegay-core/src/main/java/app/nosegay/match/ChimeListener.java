@@ -52,6 +52,10 @@ final class ChimeListener {
     private static final double RINGS_ON = 2;
 
     private static final double WEAKER = 0.6;
+    /** Signals that follow each other within so many seconds … */
+    private static final double MUSIC_GAP = 8;
+    /** … for longer than this are music: a countdown and a short change of side are over by then. */
+    private static final double LONGEST_COUNTDOWN = 16;
 
     private final int sampleRate;
     private final int hop;
@@ -213,7 +217,26 @@ final class ChimeListener {
                 heard.add(next);
             }
         }
-        return heard;
+        return withoutMusic(heard);
+    }
+
+    /** The signals without those that go on and on: no countdown is as long, and chords of music are. */
+    private static List<Heard> withoutMusic(List<Heard> heard) {
+        List<Heard> signals = new ArrayList<>();
+        List<Heard> run = new ArrayList<>();
+        for (Heard h : heard) {
+            if (!run.isEmpty() && h.seconds() - run.get(run.size() - 1).seconds() > MUSIC_GAP) {
+                signals.addAll(isMusic(run) ? List.of() : run);
+                run.clear();
+            }
+            run.add(h);
+        }
+        signals.addAll(isMusic(run) ? List.of() : run);
+        return signals;
+    }
+
+    private static boolean isMusic(List<Heard> run) {
+        return !run.isEmpty() && run.get(run.size() - 1).seconds() - run.get(0).seconds() > LONGEST_COUNTDOWN;
     }
 
     /** Whether a sound is what is left of the one before it when a word in between is over: a gong rings on for long. */
