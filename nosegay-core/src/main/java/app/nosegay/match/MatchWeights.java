@@ -81,10 +81,10 @@ final class MatchWeights {
     static final double WORD_SIGMA = 0.5;
     /** The workout begins with talk where the first word of a take is said … */
     static final double GREETED = 6;
+    /** … within this, in seconds. */
+    static final double GREETED_SIGMA = 0.6;
     /** The end of the workout with words behind it: there may be some. */
     static final double STILL_TALKING = 5.5;
-    /** How near they are, in seconds. */
-    static final double GREETED_SIGMA = 0.6;
     /** "Ten seconds" or "half-way" tells of a boundary further on. */
     static final double CALL = 1.5;
     /** How well such a call is timed, in seconds. */

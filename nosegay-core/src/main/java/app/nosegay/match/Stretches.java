@@ -12,6 +12,10 @@ final class Stretches {
     private static final Pattern FLUFF = Pattern.compile(String.join(
             "|",
             "(?i)(?<!not )\\bsorry\\b(?!,? (?:not sorry|i know|if|but|to (?:say|tell)|in advance|legs|arms|abs|for (?:that|this) (?:one|burn)))",
+            "\\b(?:start|try|take|say|film|shoot) (?:that|this|it)(?: one| bit)? (?:over|again)\\b",
+            "\\b(?:let me|i'?ll|i will|i need to|i have to|can i)(?: just)? (?:redo|do|start|try|say|take|film) (?:that|this|it|over)\\b",
+            "\\bagain from\\b",
+            "\\bone more take\\b",
             "\\b(?:oops|whoops)\\b",
             "\\bmessed (?:that|it|this) up\\b",
             "\\bhang on,? (?:a (?:second|sec|minute|moment)|one (?:second|sec)|sorry|there(?:'s| is| was)|i(?:'m|'ve| am| have| think| need| forgot)|let me|wait|what|my|someone|somebody|the (?:dog|phone|door|timer))",
@@ -22,17 +26,17 @@ final class Stretches {
             "\\bcut that\\b",
             "\\bwrong (?:side|leg|arm|one), (?:sorry|let)"));
 
-    /** What is said when something is done again from its beginning. */
-    private static final Pattern AGAIN = Pattern.compile("(?i)"
-            + String.join(
-                    "|",
-                    "\\b(?:start|try|take|say|film|shoot) (?:that|this|it)(?: one| bit)? (?:over|again)\\b",
-                    "\\b(?:let me|i'?ll|i will|i need to|i have to|can i)(?: just)? (?:redo|do|start|try|say|take|film) (?:that|this|it|over)\\b",
-                    "\\bagain from\\b",
-                    "\\bone more take\\b"));
+    /** Of which what is said when something is done again from its beginning, and of nothing else: "I'll take it slow", "do it again" go on. */
+    private static final Pattern AGAIN = Pattern.compile(String.join(
+            "|",
+            "(?i)\\b(?:let me|i'?ll|i will|i need to|i have to|can i|i'?m going to)(?: just)? (?:redo|start|try|say|take|film|do) (?:that|this|it)(?: one| bit)? (?:over|again)\\b(?! (?:on|with|in|for|to|next|later))",
+            "\\blet'?s (?:take|film) (?:that|this|it) again\\b",
+            "\\b(?:let me|i'?ll|i need to|i have to) (?:just )?redo\\b",
+            "\\bagain from the (?:top|start|beginning)\\b",
+            "\\bone more take\\b"));
 
-    private static final Remembered<Boolean> IS_FLUFF = new Remembered<>(
-            words -> FLUFF.matcher(words).find() || AGAIN.matcher(words).find());
+    private static final Remembered<Boolean> IS_FLUFF =
+            new Remembered<>(words -> FLUFF.matcher(words).find());
 
     private static final double LEAST_MOVEMENT = 0.25;
     private static final double LEAST_DEAD_AIR = 5;

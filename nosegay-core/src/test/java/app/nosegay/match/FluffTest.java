@@ -49,4 +49,32 @@ class FluffTest {
     void isPartOfTheWorkout(String words) {
         assertThat(Stretches.isFluff(words)).isFalse();
     }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Oh sorry, I messed that up. Let me start that again.",
+                "oh hang on sorry my mat slipped let me do that again",
+                "okay let's take that again",
+                "Sorry, again from the top.",
+                "let me redo the squats"
+            })
+    void isDoneAgain(String words) {
+        assertThat(Stretches.isDoneAgain(words)).isTrue();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "I'll do it with you",
+                "I'll take it slow",
+                "let's do that again on the other side",
+                "and do it again",
+                "I'll do that again with a heavier weight",
+                "sorry, the dog",
+                "start this one with the right leg"
+            })
+    void goesOn(String words) {
+        assertThat(Stretches.isDoneAgain(words)).isFalse();
+    }
 }
