@@ -5,7 +5,6 @@ import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import org.jtransforms.fft.FloatFFT_1D;
 
 /**
  * Hears the onsets of steady tones, as any interval timer makes them, over voice and room: one spectral line that stands far above all others
@@ -58,9 +57,7 @@ public final class BeepListener {
 
     private final int sampleRate;
     private final int hop;
-    private final float[] window = new float[WINDOW];
-    private final float[] pending = new float[WINDOW];
-    private final FloatFFT_1D fft = new FloatFFT_1D(WINDOW);
+    private final Spectra spectra;
     private final List<TakeEvidence.Beep> beeps = new ArrayList<>();
     /** The spectra of the last frames, newest at {@code frame % size}. */
     private final double[][] recent = new double[DROWNED_FRAMES + 4][WINDOW / 2];
@@ -68,7 +65,6 @@ public final class BeepListener {
     private final WhistleListener whistles;
     private final ChimeListener chimes;
     private final List<Line> lines = new ArrayList<>();
-    private int filled;
     private long frame;
 
     /** A tone while it lasts. */
@@ -94,27 +90,13 @@ public final class BeepListener {
         this.hop = sampleRate / 100;
         this.whistles = new WhistleListener(WINDOW, hop, sampleRate);
         this.chimes = new ChimeListener(sampleRate);
-        for (int i = 0; i < WINDOW; i++) {
-            window[i] = (float) (0.5 - 0.5 * Math.cos(2 * Math.PI * i / WINDOW));
-        }
+        spectra = new Spectra(WINDOW, hop, this::analyse);
     }
 
     /** Takes the next {@code count} samples, mono, −1 to 1. */
     public void listen(float[] samples, int count) {
         chimes.listen(samples, count);
-        int from = 0;
-        while (from < count) {
-            int n = Math.min(count - from, WINDOW - filled);
-            System.arraycopy(samples, from, pending, filled, n);
-            filled += n;
-            from += n;
-            if (filled == WINDOW) {
-                analyse();
-                System.arraycopy(pending, hop, pending, 0, WINDOW - hop);
-                filled = WINDOW - hop;
-                frame++;
-            }
-        }
+        spectra.listen(samples, count);
     }
 
     /** The beeps heard, in order; call once, after the last sample. */
@@ -161,12 +143,7 @@ public final class BeepListener {
         return soon && Math.abs(earlier.hz() - later.hz()) < SAME_NOTE * earlier.hz();
     }
 
-    private void analyse() {
-        float[] spectrum = new float[WINDOW];
-        for (int i = 0; i < WINDOW; i++) {
-            spectrum[i] = pending[i] * window[i];
-        }
-        fft.realForward(spectrum);
+    private void analyse(float[] spectrum) {
         whistles.frame(spectrum, frame);
         double[] powers = recent[(int) (frame % recent.length)];
         int low = (int) (LOW_HZ * WINDOW / sampleRate);
@@ -193,6 +170,7 @@ public final class BeepListener {
             clear(powers, peak);
         }
         lines.removeIf(line -> ends(line, powers));
+        frame++;
     }
 
     /** A Hann-windowed sine of amplitude a peaks at power (a · N / 4)². */

@@ -3,7 +3,6 @@ package app.nosegay.match;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import org.jtransforms.fft.FloatFFT_1D;
 
 /**
  * Hears signals of several tones at once: chimes, bells, gongs, buzzers, two keys of a telephone. Each of their partials keeps its pitch from
@@ -59,13 +58,10 @@ final class ChimeListener {
 
     private final int sampleRate;
     private final int hop;
-    private final float[] window = new float[WINDOW];
-    private final float[] pending = new float[WINDOW];
-    private final FloatFFT_1D fft = new FloatFFT_1D(WINDOW);
+    private final Spectra spectra;
     private final List<Partial> sounding = new ArrayList<>();
     private final List<Partial> steady = new ArrayList<>();
     private final List<Float> totals = new ArrayList<>();
-    private int filled;
 
     /** One chime: its onset and length in seconds, the pitch of its strongest partial and its amplitude. */
     record Heard(double seconds, double length, double hz, double amplitude) {}
@@ -106,33 +102,15 @@ final class ChimeListener {
     ChimeListener(int sampleRate) {
         this.sampleRate = sampleRate;
         hop = sampleRate / FRAMES;
-        for (int i = 0; i < WINDOW; i++) {
-            window[i] = (float) (0.5 - 0.5 * Math.cos(2 * Math.PI * i / WINDOW));
-        }
+        spectra = new Spectra(WINDOW, hop, this::analyse);
     }
 
     /** Takes the next {@code count} samples, mono, −1 to 1. */
     void listen(float[] samples, int count) {
-        int from = 0;
-        while (from < count) {
-            int n = Math.min(count - from, WINDOW - filled);
-            System.arraycopy(samples, from, pending, filled, n);
-            filled += n;
-            from += n;
-            if (filled == WINDOW) {
-                analyse();
-                System.arraycopy(pending, hop, pending, 0, WINDOW - hop);
-                filled = WINDOW - hop;
-            }
-        }
+        spectra.listen(samples, count);
     }
 
-    private void analyse() {
-        float[] spectrum = new float[WINDOW];
-        for (int i = 0; i < WINDOW; i++) {
-            spectrum[i] = pending[i] * window[i];
-        }
-        fft.realForward(spectrum);
+    private void analyse(float[] spectrum) {
         int low = (int) (FROM_HZ * WINDOW / sampleRate);
         int high = (int) Math.min(WINDOW / 2.0 - 2, TO_HZ * WINDOW / sampleRate);
         double[] powers = new double[high + 2];
