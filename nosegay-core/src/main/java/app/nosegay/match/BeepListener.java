@@ -99,7 +99,7 @@ public final class BeepListener {
         spectra.listen(samples, count);
     }
 
-    /** The beeps heard, in order; call once, after the last sample. */
+    /** The beeps heard, in order, without the notes of music; call once, after the last sample. */
     public List<TakeEvidence.Beep> heard() {
         lines.forEach(this::close);
         lines.clear();
@@ -126,7 +126,8 @@ public final class BeepListener {
                 once.add(beep);
             }
         }
-        return once;
+        double minutes = (double) frame * hop / sampleRate / 60;
+        return OutOfMusic.of(once, minutes, b -> Math.pow(10, b.db() / 20));
     }
 
     /** Whether a chime is what was heard as a beep, or as what is left of one. */

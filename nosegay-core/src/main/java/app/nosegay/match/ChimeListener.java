@@ -44,8 +44,8 @@ final class ChimeListener {
     private static final int SHARP_FRAMES = 4;
     /** So many clear ones of the same pitches make a signal, which is then known under a voice, too. */
     private static final int LEAST_CLEAR = 3;
-    /** More often than this a minute it is music: the shortest intervals with three pips before each turn are 16. */
-    private static final double MOST_A_MINUTE = 24;
+    /** … and not much weaker than those: music has the same pitches now and then. */
+    private static final double AS_STRONG = 0.4;
 
     /** What begins within so many seconds behind a signal and has less than this share of its amplitude is its end. */
     private static final double RINGS_ON = 2;
@@ -181,10 +181,11 @@ final class ChimeListener {
                 share[frame] += p.power.get(i) / Math.max(1e-12, totals.get(frame));
             }
         }
-        List<List<Partial>> clear =
-                sounds.stream().filter(s -> isClear(s, share)).toList();
-        double minutes = totals.size() / (60.0 * FRAMES);
-        if (clear.size() < LEAST_CLEAR || clear.size() > MOST_A_MINUTE * Math.max(1, minutes)) {
+        List<List<Partial>> clear = sounds.stream()
+                .filter(s -> isClear(s, share) && heard(s) != null)
+                .toList();
+        clear = OutOfMusic.of(clear, totals.size() / (60.0 * FRAMES), ChimeListener::strongest);
+        if (clear.size() < LEAST_CLEAR) {
             return List.of();
         }
         List<Heard> heard = new ArrayList<>();
@@ -248,9 +249,15 @@ final class ChimeListener {
     /** Whether a sound has the pitches of several clear ones: a timer sounds the same every time, and no two vowels do. */
     private static boolean isKnown(List<Partial> sound, List<List<Partial>> clear) {
         long alike = clear.stream()
-                .filter(c -> sound.stream().filter(p -> has(c, p.pitch())).count() >= Math.min(2, c.size()))
+                .filter(c -> sound.stream().filter(p -> has(c, p.pitch())).count() >= Math.min(2, c.size())
+                        && strongest(sound) >= AS_STRONG * strongest(c))
                 .count();
         return alike >= LEAST_CLEAR;
+    }
+
+    /** The amplitude of its strongest partial, in no particular unit. */
+    private static double strongest(List<Partial> sound) {
+        return Math.sqrt(sound.stream().mapToDouble(Partial::strongest).max().orElse(0));
     }
 
     private static boolean has(List<Partial> sound, double hz) {

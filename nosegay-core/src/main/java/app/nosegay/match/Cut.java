@@ -133,11 +133,11 @@ public record Cut(List<Clip> clips) {
 
     private static void segment(
             Pieces pieces, Match.Placed p, Time<Axis.Take> from, Time<Axis.Take> to, LengthRule rule) {
-        Length missing = p.planned().minus(p.end().since(p.start()));
+        Length missing = p.planned().minus(pieces.kept(p.take(), p.start(), p.end()));
         boolean byClock = rule == LengthRule.CLOCK;
         boolean byCard = rule == LengthRule.CARD && p.id().endsWith("/rest");
         if (byClock && missing.negated().isPositive()) {
-            pieces.add(p.take(), from, p.start().plus(p.planned()));
+            pieces.add(p.take(), from, pieces.after(p.take(), p.start(), p.planned()));
         } else {
             pieces.add(p.take(), from, to);
             if ((byClock || byCard) && missing.isPositive()) {
@@ -155,14 +155,43 @@ public record Cut(List<Clip> clips) {
             this.out = out;
         }
 
-        void add(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
-            List<CutProposal> inside = out.stream()
+        /** How much of a stretch stays. */
+        Length kept(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            Length kept = Length.ZERO;
+            Time<Axis.Take> at = from;
+            for (CutProposal c : inside(take, from, to)) {
+                Time<Axis.Take> until = Time.max(at, c.span().start());
+                kept = kept.plus(until.since(at));
+                at = Time.max(at, Time.min(to, c.span().end()));
+            }
+            kept = kept.plus(to.since(at));
+            return kept;
+        }
+
+        /** The moment until which that much stays from a moment on. */
+        Time<Axis.Take> after(String take, Time<Axis.Take> from, Length length) {
+            Time<Axis.Take> to = from.plus(length);
+            for (CutProposal c : out) {
+                if (c.take().equals(take)
+                        && c.span().end().isAfter(from)
+                        && c.span().start().isBefore(to)) {
+                    to = to.plus(c.span().end().since(Time.max(from, c.span().start())));
+                }
+            }
+            return to;
+        }
+
+        private List<CutProposal> inside(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            return out.stream()
                     .filter(c -> c.take().equals(take)
                             && c.span().start().isBefore(to)
                             && from.isBefore(c.span().end()))
                     .toList();
+        }
+
+        void add(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
             Time<Axis.Take> at = from;
-            for (CutProposal c : inside) {
+            for (CutProposal c : inside(take, from, to)) {
                 piece(take, at, Time.min(to, c.span().start()));
                 at = Time.max(at, c.span().end());
             }

@@ -11,7 +11,7 @@ import java.util.List;
 /**
  * A stretch of a take that may be cut.
  *
- * @param kind fluff, repeat, dead air, interruption, unplanned or after the end
+ * @param kind fluff, repeat, dead air, interruption, unplanned, long rest or after the end
  * @param cut whether it is cut as things stand
  * @param decided whether that was decided by hand
  */

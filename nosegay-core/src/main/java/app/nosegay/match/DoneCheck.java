@@ -52,6 +52,8 @@ final class DoneCheck {
     }
 
     private void lengths(MatchNotes notes) {
+        List<CutProposal> out =
+                CutProposal.of(match, notes).stream().filter(CutProposal::cut).toList();
         for (Interval interval : timeline.intervals()) {
             List<Match.Placed> parts = placed(interval);
             boolean whole = parts.size() == interval.segments().size();
@@ -60,7 +62,7 @@ final class DoneCheck {
                 continue;
             }
             double recorded = parts.stream()
-                    .mapToDouble(p -> p.end().since(p.start()).seconds())
+                    .mapToDouble(p -> p.end().since(p.start()).seconds() - takenOut(out, p))
                     .sum();
             double planned = interval.length().seconds();
             double off = recorded - planned;
@@ -77,7 +79,9 @@ final class DoneCheck {
                         .orElse(
                                 work
                                         ? "trust the clock for it, or change the plan"
-                                        : "extend it with a card, or trust the clock");
+                                        : off < 0
+                                                ? "extend it with a card, or trust the clock"
+                                                : "cut what is too long (Cuts beside the Score), or trust the clock");
                 found.add(
                         off < 0 ? "match.short" : "match.long",
                         severity,
@@ -91,6 +95,18 @@ final class DoneCheck {
             }
             performed(interval, parts);
         }
+    }
+
+    /** How much of a segment is cut away, in seconds. */
+    private static double takenOut(List<CutProposal> out, Match.Placed p) {
+        return out.stream()
+                .filter(c -> c.take().equals(p.take())
+                        && c.span().start().isBefore(p.end())
+                        && p.start().isBefore(c.span().end()))
+                .mapToDouble(c -> Time.min(c.span().end(), p.end())
+                        .since(Time.max(c.span().start(), p.start()))
+                        .seconds())
+                .sum();
     }
 
     private void performed(Interval interval, List<Match.Placed> parts) {

@@ -139,11 +139,16 @@ public record Match(
     public record Other(String take, Time<Axis.Take> start, Time<Axis.Take> end, String kind) {}
 
     /**
-     * A stretch inside the workout that no planned segment takes.
+     * A stretch inside the workout that nobody planned.
      *
-     * @param kind interruption, fluff, dead air, unplanned (movement) or after the end
+     * @param kind interruption, fluff, dead air or unplanned (movement); long rest is what can be taken out of a rest far longer than planned
      */
-    public record Unplanned(String take, Span<Axis.Take> span, String kind) {}
+    public record Unplanned(String take, Span<Axis.Take> span, String kind) {
+        /** Whether it lies inside a planned rest and not between two segments. */
+        public boolean isOfARest() {
+            return kind.equals(Stretches.LONG_REST);
+        }
+    }
 
     /** With rep moments tapped by hand in place of those found. */
     public Match withTaps(Map<String, List<Time<Axis.Take>>> taps) {

@@ -168,7 +168,7 @@ public final class MatchCheck {
                             "cut it, or keep it as a water break");
                 case "after the end" -> timerLeftOn(c);
                 default -> {
-                    // fluffs and first tries are cut already
+                    // fluffs and first tries are cut already; a long rest is told with its length
                 }
             }
         }

@@ -1,6 +1,7 @@
 package app.nosegay.match;
 
 import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootLog;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Finds for every planned segment where it is in the takes. Each take is solved on its own ({@link TakeSolver}), so that takes may hold any
@@ -128,17 +130,27 @@ public final class Matcher {
             List<Visit> visits = found.get(i).visits().stream()
                     .sorted(Comparator.comparingDouble(Visit::start))
                     .toList();
+            TakeEvidence take = takes.get(i);
+            visits.forEach(v -> longRest(take, v).ifPresent(gaps::add));
             for (int v = 1; v < visits.size(); v++) {
                 double from = visits.get(v - 1).end();
                 double to = visits.get(v).start();
                 if (to - from > LEAST_GAP) {
                     Span<Axis.Take> span = new Span<>(time(from), time(to));
-                    String kind = Stretches.kind(takes.get(i), found.get(i).hints(), span);
-                    gaps.add(new Match.Unplanned(takes.get(i).id(), span, kind));
+                    String kind = Stretches.kind(take, found.get(i).hints(), span);
+                    gaps.add(new Match.Unplanned(take.id(), span, kind));
                 }
             }
         }
         return gaps;
+    }
+
+    private Optional<Match.Unplanned> longRest(TakeEvidence take, Visit v) {
+        Segment s = timeline.segments().get(v.segment());
+        return s.kind() == SegmentKind.REST && !s.open()
+                ? Stretches.tooLong(take, new Span<>(time(v.start()), time(v.end())), s.duration())
+                        .map(span -> new Match.Unplanned(take.id(), span, Stretches.LONG_REST))
+                : Optional.empty();
     }
 
     private List<Match.Take> described() {

@@ -137,6 +137,41 @@ class ChimeListenerTest {
         }
     }
 
+    /** A melody of plucked notes, two a second, over held chords. */
+    private static float[] melody(double seconds, long seed) {
+        Random random = new Random(seed);
+        float[] sound = room(seconds, seed);
+        int[][] chords = {{262, 330, 392}, {220, 262, 330}, {175, 220, 262}, {196, 247, 294}};
+        for (int i = 0; i * 0.5 < seconds - 1; i++) {
+            int[] chord = chords[i / 4 % 4];
+            double hz = chord[random.nextInt(3)] * (random.nextBoolean() ? 2 : 4);
+            add(sound, tones(0.4, 7, new double[] {hz, 2 * hz}, new double[] {1, 0.35}), i * 0.5, 0.03);
+            if (i % 4 == 0) {
+                add(sound, tones(1.9, 0, new double[] {chord[0], chord[1]}, new double[] {1, 1}), i * 0.5, 0.01);
+            }
+        }
+        return sound;
+    }
+
+    @Example
+    void aTimerStandsOutOfAMelody() {
+        List<Double> turns = List.of(20.2, 41.0, 60.7, 81.3, 100.9, 121.1, 140.4, 161.2, 180.8);
+        double[][] signals = {{1760}, {690, 920}};
+        for (double[] hz : signals) {
+            float[] sound = melody(200, 3);
+            float[] signal = tones(0.35, 0, hz, new double[] {1, 1});
+            turns.forEach(t -> add(sound, signal, t, 0.2));
+            List<Double> heard = heard(sound);
+            assertThat(heard).as("%d tones at once", hz.length).hasSizeBetween(7, 10);
+            assertThat(heard).allMatch(h -> turns.stream().anyMatch(t -> Math.abs(t - h) < 0.05));
+        }
+    }
+
+    @Example
+    void aMelodyAloneIsNoTimer() {
+        assertThat(heard(melody(200, 5))).isEmpty();
+    }
+
     @Example
     void chordsOfMusicAreNoSignals() {
         Random random = new Random(8);

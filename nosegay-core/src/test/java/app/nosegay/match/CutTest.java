@@ -78,6 +78,28 @@ class CutTest {
     }
 
     @Test
+    void theClockCountsWhatIsLeftOfARestThatWasCut() {
+        Match m = match(
+                List.of(
+                        placed("a", 40, "t", 10, 50),
+                        placed("a/rest", 20, "t", 50, 110),
+                        placed("b", 40, "t", 110, 150)),
+                new Match.Unplanned("t", new Span<>(s(60), s(95)), "long rest"));
+        Match.Placed rest = m.segments().get(1);
+        assertThat(Cut.of(m).shown(rest).orElseThrow().length())
+                .as("stays unless it is cut")
+                .isEqualTo(Length.ofSeconds(60));
+        MatchNotes cut = MatchNotes.NONE.withCut(new MatchNotes.CutDecision("t", new Span<>(s(60), s(95)), true));
+        assertThat(Cut.of(m, cut).shown(rest).orElseThrow().length()).isEqualTo(Length.ofSeconds(25));
+        Cut byClock = Cut.of(m, cut.withRule(LengthRule.CLOCK));
+        assertThat(byClock.shown(rest).orElseThrow().length()).isEqualTo(Length.ofSeconds(20));
+        assertThat(byClock.toCut("t", s(100)))
+                .as("ten seconds before the cut, ten behind it")
+                .isPresent();
+        assertThat(byClock.toCut("t", s(107))).isEmpty();
+    }
+
+    @Test
     void aCardExtendsAShortRestAlone() {
         Cut cut = Cut.of(SIMPLE, MatchNotes.NONE.withRule(LengthRule.CARD));
         assertThat(cut.shown(SIMPLE.segments().get(1)).orElseThrow().length()).isEqualTo(Length.ofSeconds(20));

@@ -29,7 +29,7 @@ import java.util.stream.Stream;
  */
 public final class TakeShelf {
     /** Raise when reading changes, so that old entries are read again. */
-    private static final int FORMAT = 10;
+    private static final int FORMAT = 11;
 
     private TakeShelf() {}
 

@@ -215,6 +215,7 @@ final class CutPanel {
                         case "repeat" -> "First try, begun again";
                         case "fluff" -> "Fluff";
                         case "dead air" -> "Dead air";
+                        case "long rest" -> "Rest longer than planned";
                         case "unplanned" -> "Movement nobody planned";
                         case "after the end" -> "After the end";
                         default -> "Pause";

@@ -105,6 +105,9 @@ record ScoreLine(
             lines.add(new ScoreLine(interval, placed, recorded, take, reps, target));
         }
         for (Match.Unplanned u : match.unplanned()) {
+            if (u.isOfARest()) {
+                continue;
+            }
             ScoreLine line = new ScoreLine(null, List.of(), u.span(), evidence(programme, u.take()), List.of(), 0);
             int at = 0;
             while (at < lines.size()
