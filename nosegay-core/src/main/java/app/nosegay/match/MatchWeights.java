@@ -21,6 +21,8 @@ final class MatchWeights {
     static final double BY_HAND_SHARE = 0.7;
     /** Without a timer a rest takes as long as its talk does. */
     static final double REST_BY_HAND_SHARE = 0.4;
+    /** What is left of a minute is as long as the set before it was short. */
+    static final double LEFT_OF_MINUTE_SHARE = 0.15;
     /** A set of repetitions ends with the last of them, at whatever tempo. */
     static final double BY_REPS_SHARE = 0.55;
     /** The most a longer segment costs: interruptions of any length happen. */
@@ -167,8 +169,10 @@ final class MatchWeights {
     static final double REFINE_SECONDS = 15;
     /** A start is borne out by this much evidence … */
     static final double SIGN_OF_START = 2;
-    /** … or by movement after stillness … */
+    /** … or by movement … */
     static final double SIGN_OF_MOVEMENT = 0.2;
+    /** … after stillness, as seen over so many seconds … */
+    static final double STILL_BEFORE = 5;
     /** … or by a voice that speaks and is silent as the script says … */
     static final double SIGN_OF_VOICE = 1;
     /** … and a take in which fewer than this share of the moves are borne out is something else. */

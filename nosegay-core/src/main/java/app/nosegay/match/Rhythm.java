@@ -12,7 +12,7 @@ final class Rhythm {
     /** Somebody who steps aside and back again does that once: what comes round does so over this long a stretch, too, in seconds. */
     private static final double LONG_STRETCH = 11;
     /** Repetitions show only this long after they began and before they end, in seconds. */
-    private static final double LOST_AT_EDGES = 1;
+    private static final double LOST_AT_EDGES = 1.5;
     /** Repetitions and steps take this long, in seconds. */
     private static final double SHORTEST = 0.6;
 

@@ -1,5 +1,6 @@
 package app.nosegay.match;
 
+import app.nosegay.plan.BlockKind;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
@@ -135,6 +136,9 @@ final class TakeOrder {
         }
         if (s.reps() != null) {
             return MatchWeights.BY_REPS_SHARE;
+        }
+        if (s.kind() == SegmentKind.REST && s.block().kind() == BlockKind.EVERY_MINUTE) {
+            return MatchWeights.LEFT_OF_MINUTE_SHARE;
         }
         if (s.kind() == SegmentKind.REST && !hints.isTimed()) {
             return MatchWeights.REST_BY_HAND_SHARE;

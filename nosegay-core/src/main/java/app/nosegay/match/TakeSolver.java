@@ -298,7 +298,7 @@ final class TakeSolver {
                 int bin = Math.min(hints.bins() - 1, BoundaryHints.bin(v.start()));
                 boolean signal = hints.starting(v.segment())[bin] >= MatchWeights.SIGN_OF_START;
                 boolean moves = hints.movement(v.start(), v.end()) > MatchWeights.SIGN_OF_MOVEMENT
-                        && hints.movement(v.start() - 3, v.start()) < 0;
+                        && hints.movement(v.start() - MatchWeights.STILL_BEFORE, v.start()) < 0;
                 boolean named = hints.named(timeline.segments().get(v.segment()).move(), v.start() - 25, v.end()) > 0;
                 boolean voiced = hints.voiced(v.segment(), bin) >= MatchWeights.SIGN_OF_VOICE;
                 told += signal || moves || named || voiced ? 1 : 0;
