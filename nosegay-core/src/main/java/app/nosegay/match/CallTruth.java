@@ -81,6 +81,13 @@ public final class CallTruth {
                 .orElse(p.end().seconds());
     }
 
+    /** The end a call is of that is said to be due at a moment: that of the running interval, or of the side before the change. */
+    private double endNear(Match.Placed p, double due) {
+        double interval = intervalEnd(p);
+        double part = p.end().seconds();
+        return Math.abs(part - due) < Math.abs(interval - due) ? part : interval;
+    }
+
     private double intervalStart(Match.Placed p) {
         String interval = byId.get(p.id()).interval();
         return inTake.stream()
@@ -98,14 +105,15 @@ public final class CallTruth {
         Segment s = byId.get(p.id());
         boolean unitless = !c.text().matches("(?i).*\\b(?:seconds?|secs?|reps?|each|side|leg|arm)\\b.*");
         if ((c.kind() == CallKind.REPS_LEFT || c.kind() == CallKind.SECONDS_LEFT) && unitless) {
-            double secondsOff = Math.abs(intervalEnd(p) - c.time().seconds() - c.value());
+            double due = c.time().seconds() + c.value();
+            double secondsOff = Math.abs(endNear(p, due) - due);
             double repsOff = Math.abs(repsAfter(p, c.time()) - c.value());
             boolean reps = s.kind() == SegmentKind.WORK && (s.reps() != null || repsOff < secondsOff);
             return c.as(reps ? CallKind.REPS_LEFT : CallKind.SECONDS_LEFT);
         }
         if (c.kind() == CallKind.COUNT_IN || c.kind() == CallKind.COUNT_OUT) {
             double to = c.time().seconds() + c.value();
-            double toEnd = Math.abs(to - intervalEnd(p));
+            double toEnd = Math.abs(to - endNear(p, to));
             boolean late = c.time().seconds() - p.start().seconds() < AFTERWARDS;
             boolean near = toEnd < AFTERWARDS + c.value() && !late;
             return near ? c.as(s.kind().isMoving() ? CallKind.COUNT_OUT : CallKind.COUNT_IN) : c;
@@ -148,9 +156,9 @@ public final class CallTruth {
         };
     }
 
-    /** What is left of the running interval; just behind a boundary the one that ended is meant. */
+    /** What is left of the running interval or side; just behind a boundary the one that ended is meant. */
     private Double left(Call c, Match.Placed p, double t) {
-        double left = intervalEnd(p) - t;
+        double left = endNear(p, t + c.value()) - t;
         boolean count = c.kind() != CallKind.SECONDS_LEFT;
         if (count && t - p.start().seconds() < AFTERWARDS && Math.abs(left - c.value()) > AFTERWARDS) {
             return p.start().seconds() - t;

@@ -1,8 +1,10 @@
 package app.nosegay.match;
 
+import app.nosegay.plan.BlockKind;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Interval;
+import app.nosegay.plan.RunSheet;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Side;
@@ -58,43 +60,72 @@ final class DoneCheck {
             List<Match.Placed> parts = placed(interval);
             boolean whole = parts.size() == interval.segments().size();
             Segment s = interval.first();
-            if (!whole || s.open() || s.kind() == SegmentKind.TALK || s.kind() == SegmentKind.DEMO) {
+            boolean untimed = s.open() || s.kind() == SegmentKind.TALK || s.kind() == SegmentKind.DEMO;
+            if (!whole || untimed) {
                 continue;
             }
-            double recorded = parts.stream()
-                    .mapToDouble(p -> p.end().since(p.start()).seconds() - takenOut(out, p))
-                    .sum();
-            double planned = interval.length().seconds();
-            double off = recorded - planned;
-            double doubt = parts.stream().mapToDouble(Match.Placed::doubt).max().orElse(0);
-            boolean told = Math.abs(off) > Math.max(LENGTH_SECONDS, LENGTH_SHARE * planned);
-            if (told && notes.rule(s.id()) != LengthRule.CLOCK) {
-                boolean work = s.kind().isMoving();
-                Severity severity = work && doubt < 0.3 ? Severity.FIX : Severity.LOOK;
-                Optional<CutInTwo> cut = CutInTwo.of(match, parts.get(parts.size() - 1));
-                String because = cut.map(c -> " " + c.first() + " ends in it, and it goes on in " + c.second() + ".")
-                        .orElse("");
-                String mend = cut.map(
-                                c -> "join " + c.first() + " and " + c.second() + " (page Takes beside the Score)")
-                        .orElse(
-                                work
-                                        ? "trust the clock for it, or change the plan"
-                                        : off < 0
-                                                ? "extend it with a card, or trust the clock"
-                                                : "cut what is too long (Cuts beside the Score), or trust the clock");
-                found.add(
-                        off < 0 ? "match.short" : "match.long",
-                        severity,
-                        s,
-                        MatchFindings.name(s) + " lasts " + MatchFindings.seconds(recorded) + ", "
-                                + MatchFindings.seconds(Math.abs(off))
-                                + (off < 0 ? " less" : " more") + " than the " + MatchFindings.seconds(planned)
-                                + " promised."
-                                + because,
-                        mend);
+            if (isByReps(s)) {
+                // Repetitions are promised, not seconds.
+                performed(interval, parts);
+                continue;
             }
-            performed(interval, parts);
+            boolean minute = s.kind() == SegmentKind.REST && s.block().kind() == BlockKind.EVERY_MINUTE;
+            if (minute) {
+                // What is left of a minute is rest: the minute is promised.
+                parts = placed(s.block(), s.round());
+            }
+            if (notes.rule(s.id()) != LengthRule.CLOCK) {
+                String name =
+                        minute ? "Minute " + s.round() + " of " + s.block().name() : MatchFindings.name(s);
+                length(s, name, parts, out);
+            }
+            performed(interval, placed(interval));
         }
+    }
+
+    /** Tells a length that is not the one promised. */
+    private void length(Segment s, String name, List<Match.Placed> parts, List<CutProposal> out) {
+        double recorded = parts.stream()
+                .mapToDouble(p -> p.end().since(p.start()).seconds() - takenOut(out, p))
+                .sum();
+        double planned = parts.stream().mapToDouble(p -> p.planned().seconds()).sum();
+        double off = recorded - planned;
+        if (Math.abs(off) <= Math.max(LENGTH_SECONDS, LENGTH_SHARE * planned)) {
+            return;
+        }
+        double doubt = parts.stream().mapToDouble(Match.Placed::doubt).max().orElse(0);
+        boolean work = s.kind().isMoving();
+        Optional<CutInTwo> cut = CutInTwo.of(match, parts.get(parts.size() - 1));
+        String because = cut.map(c -> " " + c.first() + " ends in it, and it goes on in " + c.second() + ".")
+                .orElse("");
+        String mend = cut.map(c -> "join " + c.first() + " and " + c.second() + " (page Takes beside the Score)")
+                .orElse(
+                        work
+                                ? "trust the clock for it, or change the plan"
+                                : off < 0
+                                        ? "extend it with a card, or trust the clock"
+                                        : "cut what is too long (Cuts beside the Score), or trust the clock");
+        found.add(
+                off < 0 ? "match.short" : "match.long",
+                work && doubt < 0.3 ? Severity.FIX : Severity.LOOK,
+                s,
+                name + " lasts " + MatchFindings.seconds(recorded) + ", " + MatchFindings.seconds(Math.abs(off))
+                        + (off < 0 ? " less" : " more") + " than the " + MatchFindings.seconds(planned) + " promised."
+                        + because,
+                mend);
+    }
+
+    private static boolean isByReps(Segment s) {
+        return s.kind() == SegmentKind.WORK && s.reps() != null && s.block().kind() != BlockKind.PHRASE;
+    }
+
+    /** All found of one minute. */
+    private List<Match.Placed> placed(RunSheet.Block block, Integer minute) {
+        return timeline.segments().stream()
+                .filter(s -> s.block().equals(block) && Objects.equals(s.round(), minute))
+                .flatMap(s -> match.segment(s.id()).stream())
+                .filter(Match.Placed::matched)
+                .toList();
     }
 
     /** How much of a segment is cut away, in seconds. */

@@ -108,6 +108,9 @@ class CallTruthTest {
         "b/push-up/s1, 18, six more",
         "b/push-up/s1, 33.5, last one",
         "a/single-arm-row/r1/right, 17, switch sides",
+        "a/single-arm-row/r1/right, 7.5, ten seconds",
+        "a/single-arm-row/r1/right, 14.5, 'three, two, one'",
+        "a/single-arm-row/r1/right, 30, ten seconds left",
         "hi, 5, seventeen seconds on each side"
     })
     void isTrue(String segment, double seconds, String words) {
@@ -120,6 +123,7 @@ class CallTruthTest {
 
     @ParameterizedTest
     @CsvSource({
+        "a/single-arm-row/r1/right, 3, ten seconds",
         "hi, 5, we have five moves today",
         "hi, 5, it is five rounds",
         "hi, 5, seven sets of push ups",
