@@ -64,7 +64,7 @@ final class DoneCheck {
             if (!whole || untimed) {
                 continue;
             }
-            if (isByReps(s)) {
+            if (s.isCounted()) {
                 // Repetitions are promised, not seconds.
                 performed(interval, parts);
                 continue;
@@ -113,10 +113,6 @@ final class DoneCheck {
                         + (off < 0 ? " less" : " more") + " than the " + MatchFindings.seconds(planned) + " promised."
                         + because,
                 mend);
-    }
-
-    private static boolean isByReps(Segment s) {
-        return s.kind() == SegmentKind.WORK && s.reps() != null && s.block().kind() != BlockKind.PHRASE;
     }
 
     /** All found of one minute. */

@@ -3,17 +3,20 @@ package app.nosegay.match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Side;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import org.apache.commons.lang3.StringUtils;
 
 /** Findings about the match while they are collected. */
 final class MatchFindings {
     private final List<Finding> findings = new ArrayList<>();
 
-    Finding add(String code, Severity severity, Segment s, String message, String fix) {
+    Finding add(String code, Severity severity, Segment s, String told, String fix) {
+        String message = StringUtils.capitalize(told);
         Finding f = s == null ? Finding.of(code, severity, message) : Finding.at(code, severity, s, message);
         Finding whole = fix == null ? f : f.withFix(fix);
         findings.add(whole);
@@ -43,11 +46,14 @@ final class MatchFindings {
 
     /** A segment as people name it. */
     static String name(Segment s) {
-        String what = s.move() == null
-                ? s.block().name().isEmpty()
-                        ? s.kind().name().toLowerCase(Locale.ROOT)
-                        : s.block().name()
-                : s.move();
+        boolean behindMove = s.kind() == SegmentKind.REST && s.line() != null;
+        String what = behindMove
+                ? "the rest after " + s.line().name()
+                : s.move() != null
+                        ? s.move()
+                        : s.block().name().isEmpty()
+                                ? s.kind().name().toLowerCase(Locale.ROOT)
+                                : s.block().name();
         String side = s.side() == Side.LEFT || s.side() == Side.RIGHT
                 ? ", " + s.side().word()
                 : "";

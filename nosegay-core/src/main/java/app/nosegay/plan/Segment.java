@@ -75,6 +75,11 @@ public record Segment(
         return id.hashCode();
     }
 
+    /** Whether repetitions are promised and not seconds; a phrase goes by its beat. */
+    public boolean isCounted() {
+        return kind == SegmentKind.WORK && reps != null && block.kind() != BlockKind.PHRASE;
+    }
+
     public Time<Axis.Plan> end() {
         return start.plus(duration);
     }

@@ -64,7 +64,7 @@ record ScoreFold(String block, List<ScoreLine> lines, boolean open) implements S
                 .map(l -> l.interval().first().block().name().isEmpty()
                         ? l.title()
                         : Wordings.capital(l.interval().first().block().name()))
-                .orElse("not planned");
+                .orElse("Not planned");
     }
 
     Length planned() {

@@ -167,7 +167,7 @@ record ScoreLine(
     /** The first line of its label. */
     String title() {
         if (isUnplanned()) {
-            return "not planned";
+            return "Not planned";
         }
         Segment s = interval.first();
         String what = s.move() != null && s.kind().isMoving()

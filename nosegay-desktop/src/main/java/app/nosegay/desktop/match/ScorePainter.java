@@ -187,19 +187,23 @@ final class ScorePainter {
         double drift = line.drift().seconds();
         double late = line.lateBy().seconds();
         boolean startsLate = Math.abs(drift) < 0.5 && late > LATE;
-        String shown = startsLate
-                ? String.format(Locale.ROOT, "%.1f s late", late)
-                : Math.abs(drift) < 0.05 ? "on time" : String.format(Locale.ROOT, "%+.1f s", drift);
+        boolean counted = line.interval().first().isCounted();
+        String shown = counted
+                ? String.format(Locale.ROOT, "%.1f s", line.recorded().length().seconds())
+                : startsLate
+                        ? String.format(Locale.ROOT, "%.1f s late", late)
+                        : Math.abs(drift) < 0.05 ? "on time" : String.format(Locale.ROOT, "%+.1f s", drift);
         text(
                 g,
                 shown,
                 Typefaces.strong(15),
-                Math.abs(drift) < 0.5 && !startsLate ? Palette.COUNT : Palette.CAUTION,
+                counted ? Palette.INK : Math.abs(drift) < 0.5 && !startsLate ? Palette.COUNT : Palette.CAUTION,
                 x,
                 26);
         if (line.interval().kind() == SegmentKind.WORK) {
             String reps = line.reps().size() + (line.target() > 0 ? " of " + line.target() : "") + " reps";
-            text(g, reps, Typefaces.text(13), Palette.INK, x, 45);
+            boolean off = counted && line.reps().size() != line.target();
+            text(g, reps, Typefaces.text(13), off ? Palette.CAUTION : Palette.INK, x, 45);
         }
         if (line.doubt() > DOUBTFUL) {
             text(g, String.format(Locale.ROOT, "doubt %.2f", line.doubt()), Typefaces.text(13), Palette.VOICE, x, 62);
