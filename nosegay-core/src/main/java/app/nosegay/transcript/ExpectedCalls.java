@@ -18,6 +18,8 @@ final class ExpectedCalls {
 
     /** Of a start: only at the moment that was foretold. */
     private static final String FORETOLD = "foretold";
+    /** Of a start: what to do with what, which describes the move at any other moment. */
+    private static final String DUE = "due";
     /** Of a start: in the same breath as the place of the set or the time to its start. */
     private static final String AFTER_A_PLACE = "after a place";
     /** Of a start: what to do three times over, which nobody says while describing it. */
@@ -31,7 +33,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.REST,
                     null,
-                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now) )*(?!come on\\b)(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! (?:and (?:up|lift|press|back up)|on|onto|into|to)\\b)|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over(?! and)|out(?! and)|there|thats it|that is it|finish|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
+                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now|thats \\d+) (?:, )?)*(?!come on\\b)(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! (?:we go|and (?:up|lift|press|back up)|on|onto|into|to)\\b)|up you (?:get|come)|off(?= [.,])|let (?:it|them|that|those) go|hug (?:your|the|both) knees|both knees in|(?:roll|lie) (?:all the way )?down and (?:release|relax|rest)|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over(?! and)|out(?! and)|there|thats it|that is it|finish|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
             expected(
                     CallKind.START,
                     MOVES,
@@ -65,12 +67,16 @@ final class ExpectedCalls {
                     CallKind.START,
                     FORETOLD,
                     "^(?:" + String.join("|", VERBS) + ")(?! (?:into|through|the|your|from|with|that|those)\\b)"),
+            expected(
+                    CallKind.START,
+                    DUE,
+                    "^(?:and )?(?:" + String.join("|", VERBS) + ") (?:the|your|that|those|both) [a-z]+(?= [.,])"),
             expected(CallKind.REPS_LEFT, null, "^([2-9])(?= [.,])"),
             expected(CallKind.LAST_REP, null, "^(?:and )?(?:the |your |our )?(?:last|1)(?: 1)?(?= [.,])"),
             expected(
                     CallKind.HALF_WAY,
                     "interval",
-                    "(?:(?:thats|that is|the|at|by|by the|and|were|we are|you are|about|just|passed|past|now|over|another|1) )*half (?:of )?(?:(?:the|your|our|that|it|this|them|is|all) )*(?:(?:time|set|reps|way|interval|work|mark|point|minute|1) )?(?:(?:is|are) )?(?:gone|done|down|left|behind(?: (?:us|you))?|over|in the bag|finished|to go|complete)|^(?:(?:and|thats|that is|there is|theres|the|at|okay|right|your) )+half(?= [.,])|^half(?:way)?(?: (?:time|gone|done|down|left|to go|home|there))?(?= [.,])|(?:thats|that is) half (?:of )?(?:the|your|our) (?:time|set|reps|interval)|(?:second|other|back|last) half(?= (?:[.,]|now|of (?:it|this)))"),
+                    "(?:(?:thats|that is|the|at|by|by the|and|were|we are|you are|about|just|passed|past|now|over|another|1) )*half (?:of )?(?:(?:the|your|our|that|it|this|them|is|all) )*(?:(?:time|set|reps|way|interval|work|mark|point|minute|1) )?(?:(?:is|are) )?(?:gone|done|down|left|behind(?: (?:us|you))?|over|in the bag|finished|to go|complete)|^(?:(?:and|thats|that is|there is|theres|the|at|okay|right|your) )+half(?= [.,])|^half(?:way)?(?: (?:time|gone|done|down|left|to go|home|there))?(?= [.,])|(?:thats|that is) half (?:of )?(?:the|your|our) (?:time|set|reps|interval)|(?:(?:in|at|about|were|we are|thats) )*(?:the )?(?:mid point|midpoint|middle) of (?:the|this|your|our) (?:set|interval|round|work|minute)|(?:second|other|back|last) half(?= (?:[.,]|now|of (?:it|this)))"),
             expected(
                     CallKind.SECONDS_LEFT,
                     null,
@@ -178,6 +184,9 @@ final class ExpectedCalls {
                                         && !heard.isSaidSince(CallKind.COUNT_OUT, CallKind.SECONDS_LEFT)
                                 || (heard.isRestOver(f) || heard.isSwitchedOver(f))
                                         && speech.text().startsWith(" .", f.to()))
+                        && (!DUE.equals(f.rule().of())
+                                || heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
+                                        && heard.isForetold(f.from() + 1, AT_ONCE))
                         && (!AFTER_A_PLACE.equals(f.rule().of())
                                 || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
                                 || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))

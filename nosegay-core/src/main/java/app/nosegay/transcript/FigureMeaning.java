@@ -138,10 +138,12 @@ final class FigureMeaning {
             heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
             return;
         }
+        boolean last = said.before(f).matches(".*\\b(?:last|final) ");
         if ("rest-seconds".equals(f.rule().of())
-                && heard.isAtRestSince(f)
+                && (last || heard.isAtRestSince(f))
                 && f.second() == null
-                && (!OF_ALL_RESTS.matcher(words).find()
+                && (last
+                        || !OF_ALL_RESTS.matcher(words).find()
                         || WorkMeaning.A_MINUTE.matcher(words).find())) {
             heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
         } else {

@@ -59,7 +59,8 @@ public final class CallSheet {
             "calls-ii.txt",
             "calls-jj.txt",
             "calls-kk.txt",
-            "calls-ll.txt");
+            "calls-ll.txt",
+            "calls-mm.txt");
 
     /** What was hardest: classes told rather than called, a ladder, a minute of each. Less is found in them. */
     public static final String HARD = "calls-hard.txt";
