@@ -36,6 +36,7 @@ final class BoundaryHints {
     private final VoiceHints voice;
     private final NameHints names;
     private final TalkHints talk;
+    private final LineHints said;
     private final Map<String, float[]> sums = new ConcurrentHashMap<>();
     private final boolean heard;
     private final boolean anything;
@@ -120,6 +121,7 @@ final class BoundaryHints {
         calls.forEach(this::hear);
         names = new NameHints(SpokenNames.in(take.words(), moves, calls), moves, bins);
         talk = new TalkHints(take.words(), bins);
+        said = new LineHints(timeline, lines, take.words());
         seen = new SeenHints(take, bins, moves);
         voice = VoiceHints.of(timeline, lines, take, bins);
         heard = !take.words().isEmpty();
@@ -249,7 +251,7 @@ final class BoundaryHints {
 
     /** The fit of a pause, which nothing is expected of. */
     Within still() {
-        return new Within(seen.movement(), 0, null, null, 0);
+        return new Within(seen.movement(), 0, null, null, 0, null);
     }
 
     /** How near a boundary can be placed with this evidence, in seconds: what its doubt is about. */
@@ -361,9 +363,10 @@ final class BoundaryHints {
         double moves = movesShare(s);
         double[] named = s.kind().isMoving() && s.move() != null ? names.expected(s.move()) : introducing(k);
         double stands = named == null || !s.kind().isMoving() || moves <= 0 ? 0 : seen.standing(s.move());
+        LineHints.Steps lines = said.in(s.id());
         return moves == 0
-                ? new Within(seen.either(), MatchWeights.EITHER_SHARE, named, seen.posture(), stands)
-                : new Within(seen.movement(), moves, named, seen.posture(), stands);
+                ? new Within(seen.either(), MatchWeights.EITHER_SHARE, named, seen.posture(), stands, lines)
+                : new Within(seen.movement(), moves, named, seen.posture(), stands, lines);
     }
 
     /** What tells that a rest goes before the move it is followed by; null where that move was done before it, too. */
@@ -390,10 +393,20 @@ final class BoundaryHints {
     }
 
     /** A running sum: its value over a stretch is the difference of two entries. */
-    record Within(double[] movement, double moves, double[] named, double[] posture, double stands) {
+    record Within(
+            double[] movement, double moves, double[] named, double[] posture, double stands, LineHints.Steps lines) {
         double at(int bin) {
-            return moves * movement[bin] + (named == null ? 0 : named[bin]) + (stands == 0 ? 0 : stands * posture[bin]);
+            return moves * movement[bin]
+                    + (named == null ? 0 : named[bin])
+                    + (stands == 0 ? 0 : stands * posture[bin])
+                    + (lines == null ? 0 : lines.at(bin));
         }
+    }
+
+    /** Whether a line written for segment {@code k} is said from one moment to another, in seconds. */
+    boolean isScripted(int k, double from, double to) {
+        LineHints.Steps lines = said.in(segment(k).id());
+        return lines != null && lines.at(bin(to)) > lines.at(bin(from));
     }
 
     /** How often and how strongly a move is named from one moment to another, in seconds. */

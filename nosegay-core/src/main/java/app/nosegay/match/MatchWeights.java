@@ -127,6 +127,8 @@ final class MatchWeights {
     static final double LATE_BEGINNING_PER_SECOND = 0.02;
     /** A number counted down to a boundary: "three, two, one". */
     static final double COUNTED = 3.5;
+    /** A line of the script said in its segment: some are said a little before or behind it. */
+    static final double LINE_SAID = Double.parseDouble(System.getProperty("LS", "1.2"));
     /** A move is introduced this long before it begins, in seconds, at the most … */
     static final double NAMED_BEFORE = 25;
     /** … or this soon after. */

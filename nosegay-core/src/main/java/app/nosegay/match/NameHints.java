@@ -58,7 +58,7 @@ final class NameHints {
         for (SpokenNames.Mention m : said) {
             double at = m.time().seconds();
             Double before = last.put(m.move(), at);
-            if (m.weight() >= 1 && (before == null || at - before > MatchWeights.NAMED_BEFORE)) {
+            if (m.weight() >= 1 && !m.ahead() && (before == null || at - before > MatchWeights.NAMED_BEFORE)) {
                 first.computeIfAbsent(m.move(), x -> new ArrayList<>()).add(at);
             }
             add(mentions.get(m.move()), at, m.weight() * MatchWeights.NAMED);

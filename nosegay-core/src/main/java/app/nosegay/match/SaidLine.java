@@ -116,7 +116,8 @@ public record SaidLine(ScriptLine line, String take, Time<Axis.Take> time, doubl
         return hit / (double) wanted.size();
     }
 
-    private static List<String> telling(String text) {
+    /** The words that tell a line from others. */
+    static List<String> telling(String text) {
         List<String> words = new ArrayList<>();
         for (String w : text.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}']+")) {
             if (!w.isEmpty() && !EVERYWHERE.contains(w)) {

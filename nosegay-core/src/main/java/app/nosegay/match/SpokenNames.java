@@ -30,6 +30,11 @@ final class SpokenNames {
     /** Words this far behind the beginning of an announcement belong to it, in seconds. */
     private static final double ANNOUNCEMENT = 4;
 
+    /** Said of what does not begin yet, so many words before a name or behind it. */
+    private static final Set<String> TO_COME = Set.of("next", "coming", "later", "after");
+
+    private static final int AROUND = 4;
+
     private final Map<String, List<String>> full = new HashMap<>();
     private final Map<String, List<String>> byLastWord = new HashMap<>();
 
@@ -37,8 +42,9 @@ final class SpokenNames {
      * One mention.
      *
      * @param weight 1 for a whole name in passing
+     * @param ahead whether it is said to come, and not to begin
      */
-    record Mention(String move, Time<Axis.Take> time, double weight) {}
+    record Mention(String move, Time<Axis.Take> time, double weight, boolean ahead) {}
 
     private SpokenNames(Collection<String> moves) {
         for (String move : moves) {
@@ -74,15 +80,22 @@ final class SpokenNames {
                     .toList();
             Time<Axis.Take> time = said.get(i).start();
             boolean announced = announcements.stream().anyMatch(c -> isIn(c, time));
-            whole.forEach(m -> mentions.add(new Mention(m, time, announced ? ANNOUNCED : 1)));
+            whole.forEach(
+                    m -> mentions.add(new Mention(m, time, announced ? ANNOUNCED : 1, announced && isAhead(said, at))));
             List<String> alike = byLastWord.getOrDefault(said.get(i).text(), List.of());
             boolean inFull = alike.stream().anyMatch(m -> ends(full.get(m), said, at));
             if (!inFull) {
                 double weight = (announced ? LAST_WORD_ANNOUNCED : LAST_WORD) / alike.size();
-                alike.forEach(m -> mentions.add(new Mention(m, time, weight)));
+                alike.forEach(m -> mentions.add(new Mention(m, time, weight, announced && isAhead(said, at))));
             }
         }
         return mentions;
+    }
+
+    /** Whether the words around a name say that it comes next: it is not being begun. */
+    private static boolean isAhead(List<Caption.Word> said, int at) {
+        return said.subList(Math.max(0, at - AROUND), Math.min(said.size(), at + AROUND)).stream()
+                .anyMatch(w -> TO_COME.contains(w.text()));
     }
 
     private static boolean isIn(Call announcement, Time<Axis.Take> time) {

@@ -301,7 +301,8 @@ final class TakeSolver {
                         && hints.movement(v.start() - MatchWeights.STILL_BEFORE, v.start()) < 0;
                 boolean named = hints.named(timeline.segments().get(v.segment()).move(), v.start() - 25, v.end()) > 0;
                 boolean voiced = hints.voiced(v.segment(), bin) >= MatchWeights.SIGN_OF_VOICE;
-                told += signal || moves || named || voiced ? 1 : 0;
+                boolean scripted = hints.isScripted(v.segment(), v.start(), v.end());
+                told += signal || moves || named || voiced || scripted ? 1 : 0;
             }
         }
         return asked == 0 || told < MatchWeights.FOREIGN_SHARE * asked;

@@ -3,6 +3,7 @@ package app.nosegay.match;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.time.Time;
+import app.nosegay.transcript.CallReader;
 import app.nosegay.transcript.Caption;
 import java.util.List;
 import net.jqwik.api.Example;
@@ -16,7 +17,7 @@ class WordHintsTest {
     private static final List<String> MOVES = List.of("plank", "squat");
 
     private static SpokenNames.Mention said(String move, double seconds, double weight) {
-        return new SpokenNames.Mention(move, Time.ofSeconds(seconds), weight);
+        return new SpokenNames.Mention(move, Time.ofSeconds(seconds), weight, false);
     }
 
     private static NameHints names(SpokenNames.Mention... said) {
@@ -44,6 +45,18 @@ class WordHintsTest {
                 names(said("squat", 30, 1), said("squat", 41, 1), said("squat", 55, 1), said("squat", 120, 1));
         assertThat(hints.first("squat")).containsExactly(30.0, 120.0);
         assertThat(hints.first("plank")).isEmpty();
+    }
+
+    @Example
+    void whatIsSaidToComeNextDoesNotBegin() {
+        NameHints hints = names(new SpokenNames.Mention("squat", Time.ofSeconds(30), 2, true), said("squat", 70, 1));
+        assertThat(hints.first("squat")).containsExactly(70.0);
+        List<Caption> words = List.of(
+                new Caption(Time.ofSeconds(30), Time.ofSeconds(32), "Next, squat."),
+                new Caption(Time.ofSeconds(70), Time.ofSeconds(72), "Now squat."));
+        assertThat(SpokenNames.in(words, MOVES, CallReader.read(words, MOVES)))
+                .extracting(SpokenNames.Mention::ahead)
+                .containsExactly(true, false);
     }
 
     @Example
