@@ -81,7 +81,11 @@ public record Cut(List<Clip> clips) {
             }
             boolean first = before == null || !before.take().equals(p.take());
             boolean last = after == null || !after.take().equals(p.take());
-            Time<Axis.Take> from = first ? Time.max(Time.zero(), p.start().minus(LEAD)) : p.start();
+            // Pins that contradict each other make segments overlap: nothing is shown twice.
+            boolean overlaps = !first && !p.start().isBefore(before.start());
+            Time<Axis.Take> from = first
+                    ? Time.max(Time.zero(), p.start().minus(LEAD))
+                    : overlaps ? Time.max(p.start(), before.end()) : p.start();
             Time<Axis.Take> to = last && !leads ? endOf(p, takeEnd, match, proposals) : p.end();
             segment(pieces, p, from, to, notes.rule(p.id()));
         }

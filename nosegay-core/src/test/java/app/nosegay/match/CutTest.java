@@ -109,6 +109,18 @@ class CutTest {
     }
 
     @Test
+    void segmentsThatOverlapAreNotShownTwice() {
+        Match m = match(List.of(
+                placed("a", 40, "t", 10, 50),
+                placed("a/rest", 20, "t", 50, 90),
+                placed("b", 40, "t", 70, 130),
+                placed("c", 5, "t", 125, 129)));
+        Cut cut = Cut.of(m);
+        assertThat(cut.clips()).hasSize(1);
+        assertThat(cut.total().seconds()).isBetween(119.0, 122.0);
+    }
+
+    @Test
     void aRetakeIsCutIn() {
         Match m = match(
                 List.of(placed("a", 40, "t", 10, 50), placed("b", 40, "u", 5, 45), placed("c", 20, "t", 100, 120)));

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
+import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.shoot.SyncTone;
@@ -130,6 +131,29 @@ class MatcherTest {
         assertThat(match(silent).segments().get(0).start().seconds()).isBetween(13.5, 14.5);
         assertThat(match(greeted).segments().get(0).start().seconds()).isBetween(9.5, 10.5);
         assertThat(match(greeted).segments().get(1).start().seconds()).isBetween(33.9, 34.1);
+    }
+
+    @Test
+    void aRestPinnedAtBothEndsIsOneRestHoweverLong() {
+        Segment rest = timeline.segments().stream()
+                .filter(s -> s.kind() == SegmentKind.REST)
+                .findFirst()
+                .orElseThrow();
+        double from = rest.start().seconds() + 5;
+        double to = from + rest.duration().seconds() + 18;
+        Match m = match(
+                take(timeline.total().seconds() + 40, List.of()),
+                new Pin(rest.id(), false, "t", Time.ofSeconds(from)),
+                new Pin(rest.id(), true, "t", Time.ofSeconds(to)));
+        Match.Placed p = m.segment(rest.id()).orElseThrow();
+        assertThat(p.span().orElseThrow()).isEqualTo(new Span<>(Time.ofSeconds(from), Time.ofSeconds(to)));
+        assertThat(p.others()).isEmpty();
+        Cut cut = Cut.of(m);
+        for (int i = 1; i < cut.clips().size(); i++) {
+            assertThat(cut.clips().get(i).source().start())
+                    .as("nothing is shown twice")
+                    .isGreaterThanOrEqualTo(cut.clips().get(i - 1).source().end());
+        }
     }
 
     @Test

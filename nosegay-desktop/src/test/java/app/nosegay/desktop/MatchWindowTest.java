@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.library.CueKind;
-import app.nosegay.match.CutProposal;
 import app.nosegay.match.LengthRule;
 import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
@@ -233,40 +232,6 @@ class MatchWindowTest extends DrivenWindow {
     }
 
     /** The end is told by hand 8 s before the recording's: what is behind it is offered to be cut. */
-    @Test
-    void theSilentPartOfALongRestIsOfferedAndCut() throws Exception {
-        openWithTake("WEBVTT\n\n00:00.500 --> 00:03.000\nHello and welcome.\n\n"
-                + "00:25.000 --> 00:26.000\nAnd rest.\n\n00:47.000 --> 00:49.000\nPush-ups, off we go.\n");
-        Workout pinned = shell.session()
-                .workout()
-                .withPin(new Pin("a/squat", true, "take-1", Time.ofSeconds(25)))
-                .withPin(new Pin("a/push-up", false, "take-1", Time.ofSeconds(49)));
-        interact(() -> shell.session().apply("a long rest", pinned));
-        clickOn("#stage-match");
-        clickOn("#match-tab-cuts");
-        ListView<CutProposal> cuts = lookup("#cuts").queryListView();
-        until(() -> cuts.getItems().stream().anyMatch(c -> c.kind().equals("long rest")));
-        CutProposal rest = cuts.getItems().stream()
-                .filter(c -> c.kind().equals("long rest"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(rest.cut()).isFalse();
-        assertThat(rest.span().start().seconds()).isGreaterThan(26);
-        assertThat(rest.span().end().seconds()).isLessThan(47);
-        double length = programme().cut().total().seconds();
-        interact(() -> {
-            cuts.getSelectionModel().select(rest);
-            cuts.requestFocus();
-        });
-        push(KeyCode.C);
-        until(() -> Math.abs(length
-                        - programme().cut().total().seconds()
-                        - rest.span().length().seconds())
-                < 0.05);
-        assertThat(programme().matchFindings())
-                .noneMatch(f -> f.code().equals("match.long") && "a/squat/rest".equals(f.segment()));
-    }
-
     @Test
     void aCutIsKeptMovedAndPlayed() throws Exception {
         openWithTake();
