@@ -4,7 +4,6 @@ import app.nosegay.plan.BlockKind;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Interval;
-import app.nosegay.plan.RunSheet;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Side;
@@ -72,9 +71,9 @@ final class DoneCheck {
             boolean minute = s.kind() == SegmentKind.REST && s.block().kind() == BlockKind.EVERY_MINUTE;
             if (minute) {
                 // What is left of a minute is rest: the minute is promised.
-                parts = placed(s.block(), s.round());
+                parts = minute(s);
             }
-            if (notes.rule(s.id()) != LengthRule.CLOCK) {
+            if (!parts.isEmpty() && notes.rule(s.id()) != LengthRule.CLOCK) {
                 String name =
                         minute ? "Minute " + s.round() + " of " + s.block().name() : MatchFindings.name(s);
                 length(s, name, parts, out);
@@ -115,13 +114,13 @@ final class DoneCheck {
                 mend);
     }
 
-    /** All found of one minute. */
-    private List<Match.Placed> placed(RunSheet.Block block, Integer minute) {
-        return timeline.segments().stream()
-                .filter(s -> s.block().equals(block) && Objects.equals(s.round(), minute))
+    /** The whole minute a rest belongs to; nothing where not all of it was found. */
+    private List<Match.Placed> minute(Segment rest) {
+        List<Match.Placed> minute = timeline.segments().stream()
+                .filter(s -> s.block().equals(rest.block()) && Objects.equals(s.round(), rest.round()))
                 .flatMap(s -> match.segment(s.id()).stream())
-                .filter(Match.Placed::matched)
                 .toList();
+        return minute.stream().allMatch(Match.Placed::matched) ? minute : List.of();
     }
 
     /** How much of a segment is cut away, in seconds. */
