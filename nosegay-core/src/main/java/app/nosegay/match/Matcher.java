@@ -64,11 +64,10 @@ public final class Matcher {
             ShootLog log = i < logs.size() ? logs.get(i) : null;
             TakeSolver.Found f = TakeSolver.solve(timeline, lines, takes.get(i), log, pins, next);
             next = behind(f.visits(), next);
+            List<Visit> visits =
+                    MoveOrder.swapped(timeline, MoveOrder.misplaced(timeline, f.visits(), f.hints()), f.hints());
             found.add(new TakeSolver.Found(
-                    MoveOrder.swapped(timeline, MoveOrder.misplaced(timeline, f.visits(), f.hints()), f.hints()),
-                    f.clock(),
-                    f.foreign(),
-                    f.hints()));
+                    log == null ? MoveOrder.ownRests(timeline, visits) : visits, f.clock(), f.foreign(), f.hints()));
         }
         TakeChoice choice = new TakeChoice(timeline, takes, found, pins, choices);
         List<Match.Placed> placed = new ArrayList<>();

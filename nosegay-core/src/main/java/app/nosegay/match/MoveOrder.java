@@ -8,6 +8,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Tells by the names said, and by who stands and who is on the floor, whether two moves of one round were done in the wrong order: their times alone look right. */
 final class MoveOrder {
@@ -42,6 +44,39 @@ final class MoveOrder {
             }
         }
         return out;
+    }
+
+    /** The visits, a rest behind a move that was left out given to the move before it whose rest is missing: people rest after what they did. */
+    static List<Visit> ownRests(Timeline timeline, List<Visit> visits) {
+        Set<Integer> done = visits.stream()
+                .filter(v -> v.length()
+                        >= MatchWeights.LEFT_OUT_SHARE
+                                * timeline.segments()
+                                        .get(v.segment())
+                                        .duration()
+                                        .seconds())
+                .map(Visit::segment)
+                .collect(Collectors.toSet());
+        List<Visit> out = new ArrayList<>(visits);
+        for (int i = 0; i < out.size(); i++) {
+            Visit v = out.get(i);
+            int k = v.segment();
+            boolean follows = k >= 3
+                    && isRest(timeline, k)
+                    && isRest(timeline, k - 2)
+                    && timeline.segments().get(k - 1).kind() == SegmentKind.WORK
+                    && !done.contains(k - 1)
+                    && !done.contains(k - 2)
+                    && done.contains(k - 3);
+            if (follows && !v.startPinned() && !v.endPinned()) {
+                out.set(i, moved(k - 2, v));
+            }
+        }
+        return out;
+    }
+
+    private static boolean isRest(Timeline timeline, int segment) {
+        return timeline.segments().get(segment).kind() == SegmentKind.REST;
     }
 
     /** Whether a visit is one of several of its segment, not the last, and is named as {@code missing} rather than as its own move. */

@@ -251,4 +251,25 @@ class OrderToldTest {
     private static List<ShootLog> noLogs(int takes) {
         return new ArrayList<>(java.util.Collections.nCopies(takes, null));
     }
+
+    @Test
+    void theRestInFrontOfAMoveLeftOutIsThatOfTheMoveBeforeIt() {
+        Timeline plan = SampleSheets.timeline("title: T\ntalk Hi  0:20\ncircuit A  work 0:30  rest 0:20\n"
+                + "  goblet squat\n  push-up\n  kettlebell deadlift\n");
+        Visit squat = new Visit(1, 20, 50, 0, 0, false, false, false);
+        Visit behindPush = new Visit(4, 50, 70, 0, 0, false, false, false);
+        Visit lift = new Visit(5, 70, 100, 0, 0, false, false, false);
+        assertThat(MoveOrder.ownRests(plan, List.of(squat, behindPush, lift)))
+                .extracting(Visit::segment)
+                .containsExactly(1, 2, 5);
+        Visit pinned = new Visit(4, 50, 70, 0, 0, true, false, false);
+        assertThat(MoveOrder.ownRests(plan, List.of(squat, pinned, lift)))
+                .extracting(Visit::segment)
+                .containsExactly(1, 4, 5);
+        Visit push = new Visit(3, 50, 56, 0, 0, false, false, true);
+        assertThat(MoveOrder.ownRests(plan, List.of(squat, push, behindPush, lift)))
+                .as("the move was begun")
+                .extracting(Visit::segment)
+                .containsExactly(1, 3, 4, 5);
+    }
 }
