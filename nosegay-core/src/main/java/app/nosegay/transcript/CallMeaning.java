@@ -1,8 +1,10 @@
 package app.nosegay.transcript;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -15,10 +17,10 @@ final class CallMeaning {
     private static final Pattern IMPERATIVE = Pattern.compile("(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
             .replace(
                     "VERB",
-                    "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)"));
+                    "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)(?: (?:up|down|out|in|back))?"));
 
     /** "Move four is a row" only names it. */
-    private static final Pattern ANNOUNCED = Pattern.compile("\\b(?:a|an|the|our|your|is|some|next|up|for|to|into) $");
+    private static final Pattern ANNOUNCED = Pattern.compile("\\b(?:a|an|the|our|your|is|some|next|up|for|to|into|called|with|its|be) $");
 
     private static final Pattern IS_OVER = Pattern.compile(
             "^ (?:is |are )?(?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank))\\b");
@@ -35,6 +37,14 @@ final class CallMeaning {
     private static final Pattern OTHER_SIDE = Pattern.compile("\\bother (?:side|leg|arm)\\b");
     /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
     private static final double LONGEST_CHANGE = 10;
+
+    private static final Set<CallKind> MAY_DEPEND =
+            EnumSet.of(CallKind.REST, CallKind.SECONDS_LEFT, CallKind.REPS_LEFT, CallKind.LAST_REP);
+    private static final Pattern CONDITION = Pattern.compile(
+            "\\b(?:if|once|whenever|unless|as soon as) (?:you|your|youre|things|anything|it)\\b(?: [a-z0-9]+){1,3} $|\\b(?:do not|never)(?: you)?(?: dare)? $");
+
+    /** "Only one more" so soon behind "that's round one", in seconds, is of rounds. */
+    private static final double AFTER_A_ROUND = 6;
 
     /** A name this near, in characters, belongs to what was said. */
     private static final int NEARLY_AT_ONCE = 14;
@@ -76,6 +86,9 @@ final class CallMeaning {
         int understood = 0;
         for (int i = 0; i < found.size(); i++) {
             CallReader.Found f = found.get(i);
+            if (isConditional(f)) {
+                continue;
+            }
             if (f.run() != null) {
                 work.count(f);
             } else if (f.rule() == null) {
@@ -100,6 +113,7 @@ final class CallMeaning {
                         || heard.saidWithin(CallKind.ORDINAL, SaidCalls.AT_ONCE, f)
                         || said.isJustStarted(f) && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
                         || MOVES_ON.matcher(text.substring(f.from(), f.to())).find()
+                        || text.startsWith(" first", f.to() - 6)
                         || isNamedAlone(f)
                         || isDue(f);
                 boolean ends = heard.isWorking(f) && heard.isForetold(f.from() + 1);
@@ -118,6 +132,11 @@ final class CallMeaning {
             }
         }
         return withoutBeats();
+    }
+
+    /** "Once you hit twelve, put it down": of a moment nobody says is now. */
+    private boolean isConditional(CallReader.Found f) {
+        return f.kind() != null && MAY_DEPEND.contains(f.kind()) && CONDITION.matcher(said.before(f)).find();
     }
 
     /** "Rows.": more than one of them, and nothing else in the sentence. What to do is told in the singular. */
@@ -226,7 +245,17 @@ final class CallMeaning {
                         && heard.hasStarted()
                         && !expected.isAfterLast(f)
                         && isNamedNext(f);
-                if (move) {
+                Call place = heard.last(CallKind.ORDINAL);
+                boolean round = heard.hasStarted()
+                        && !heard.isWorking(f)
+                        && place != null
+                        && FigureMeaning.NAMES_ROUNDS
+                                .matcher(place.text().toLowerCase(Locale.ROOT))
+                                .find()
+                        && heard.saidWithin(CallKind.ORDINAL, AFTER_A_ROUND, f);
+                if (round && !move) {
+                    figures.roundsLeft(f.withValue(1));
+                } else if (move) {
                     heard.add(new Call(
                             CallKind.ORDINAL,
                             -1,

@@ -97,7 +97,7 @@ final class CallPatterns {
                     CallKind.HALF_WAY,
                     "workout",
                     null,
-                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*(?<!almost |nearly |quite |until |till |before |to )halfway (?:there |point |mark )?(?:through|done with|into|of|in) (?:with )?(?:the|this|our|your|todays)? ?(?:whole |entire |full )?(?:workout|session|video|class|routine|work out|thing)|(?:(?:and|we are|you are|thats|we have done|you have done|through|done with) )+half (?:of )?(?:the|this|our|your|todays) (?:whole |entire |full )?(?:workout|session|video|class|routine|(?<=our )exercises)(?: (?:done|down|over|behind us))?"),
+                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*(?<!almost |nearly |quite |until |till |before |to )halfway (?:there |point |mark )?(?:through|done with|into|of|in) (?:with )?(?:the|this|our|your|todays)? ?(?:whole |entire |full )?(?:workout|session|video|class|routine|work out|finisher|thing)|(?:(?:and|we are|you are|thats|we have done|you have done|through|done with) )+half (?:of )?(?:the|this|our|your|todays) (?:whole |entire |full )?(?:workout|session|video|class|routine|(?<=our )exercises)(?: (?:done|down|over|behind us))?"),
             rule(
                     CallKind.HALF_WAY,
                     "workout",
@@ -107,7 +107,7 @@ final class CallPatterns {
                     CallKind.HALF_WAY,
                     "round",
                     null,
-                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*(?<!almost |nearly |quite |until |till |before |to )halfway (?:there |point |mark )?(?:through|done with|of) (?:with )?(?:the|this|our|your|that)? ?(?:(?:~nth|last|final) )?(?:round|circuit|set|block)(?: (?:number )?\\d)?|(?:(?:and|we are|you are|thats|we have done|you have done|through|done with) )+(?:is )?half (?:of )?(?:the|this|our|your) (?:(?:~nth|last|final) )?(?:round|circuit|block)(?: (?:done|down|over|behind us))?"),
+                    "(?:(?:and|we are|you are|already|thats|were|officially|just|now|over) )*(?<!almost |nearly |quite |until |till |before |to )halfway (?:there |point |mark )?(?:through|done with|of) (?:with )?(?:the|this|our|your|that)? ?(?:(?:~nth|last|final) )?(?:round|circuit|set|block|tabata|superset)(?: (?:number )?\\d)?|(?:(?:and|we are|you are|thats|we have done|you have done|through|done with) )+(?:is )?half (?:of )?(?:the|this|our|your) (?:(?:~nth|last|final) )?(?:round|circuit|block)(?: (?:done|down|over|behind us))?"),
             rule(
                     CallKind.HALF_WAY,
                     "interval",
@@ -116,11 +116,18 @@ final class CallPatterns {
             rule(
                     CallKind.HALF_WAY,
                     CallRule.BY_TIME,
+                    30,
+                    "(?:and |thats |thats about )?half (?:a |1 )?minute (?:gone|down|done|in|over)(?: already)?"),
+            rule(
+                    CallKind.HALF_WAY,
+                    CallRule.BY_TIME,
                     null,
                     "(?:(?:and|thats|that is|we are|you are) )*(\\d{2}) (?:seconds? )?(?:down|gone|in(?! between)|done|behind (?:us|you))(?![ ,.]+(?:and )?(?:another )?\\d+ (?:seconds? )?(?:more )?(?:to go|left|more|go))|(?:thats|that is) (\\d{2})(?: seconds)?(?= [.,])|(?:(?:we are|you are|thats) )?(?:at|hit|hitting|past|passed) (?:the |our |your )?(\\d{2}) seconds? mark"),
             // Said at once with what would make it something else.
-            never("(?:the )?\\d+ seconds? mark"),
-            never("(?:workout|session|class) number \\d+"),
+            never("(?:the )?\\d+ (?:seconds?|minutes?) mark"),
+            never("(?:can you|try to|see if you can|try and|aim to) (?:get|do|fit in|squeeze in|finish|hit|make) (?:another )?\\d+ more ~round"),
+            never("(?:until|till|til|before) (?:the|our|your) next (?:1|~move|minute|~round)(?! (?:[.,] )?(?:which|its|is|and)\\b)"),
+            never("(?:workout|session|class) number \\d+|this is a (?:long|tough|hard|big|spicy) \\d+ seconds"),
             never("(?:episode|day|week|video|part|season|level|phase|volume|chapter) (?:number )?\\d+"),
             never(
                     "\\d+ minutes? (?:done|down|in|gone)[ ,.]+(?:and )?\\d+ (?:minutes? )?(?:to go|left)|\\d+ (?:seconds?|minutes?) (?:done|down|in(?! (?:total|all)\\b)|gone|behind (?:us|you))"),
@@ -149,7 +156,7 @@ final class CallPatterns {
                     CallKind.ROUNDS_LEFT,
                     null,
                     1,
-                    "(?:(?:and|do|go|run|repeat|all|that|this|it|of|through|the|whole|thing|everything) )*(?:(?:round|around|through|everything|whole thing|that all|all of that|all of it|this all|it all|all that) 1 more time|1 more time (?:through|around|round|from the top))"),
+                    "(?:(?:and|do|go|run|repeat|all|that|this|it|of|through|the|whole|thing|everything) )*(?:(?:round|around|through|everything|whole thing|that all|all of that|all of it|this all|it all|all that|(?:these|those|the|all) (?:\\d |same )?(?:~move)) (?:1 more time|once more)|(?:do|repeat|run|through) (?:it|that|this|all of (?:it|that|this)|everything|the whole thing|the (?:round|circuit)) (?:all )?once more|1 more time (?:through|around|round|from the top))"),
             rule(
                     CallKind.ROUNDS_LEFT,
                     CallRule.TO_GO,
@@ -217,7 +224,7 @@ final class CallPatterns {
                     CallKind.LAST_REP,
                     null,
                     null,
-                    "(?:(?:and|this is|its|your|the|our|give me|just|only|for|you have|got|we have) )*(?:(?:very )?(?:last|final) (?:1|rep)|1 (?:more|last|final)(?: (?:rep|time|1))?|1 (?:rep )?(?:left|to go))(?! (?:~round|~move|minutes?|seconds?|thing|of (?:the|these|those)|side|leg|arm|day|block|set|half))(?: (?:each|per|on each|on this|this|like that))*(?: ~side)?"),
+                    "(?:(?:and|this is|its|your|the|our|give me|just|only|for|you have|got|we have) )*(?:(?:very )?(?:last|final) (?:1|rep)|1 (?:more|last|final)(?: (?:rep|time|1))?|1 (?:rep )?(?:left|to go))(?! (?:out\\b|~round|~move|minutes?|seconds?|thing|of (?:the|these|those)|side|leg|arm|day|block|set|half))(?: (?:each|per|on each|on this|this|like that))*(?: ~side)?"),
             rule(
                     CallKind.REPS_LEFT,
                     null,
@@ -234,13 +241,18 @@ final class CallPatterns {
                     null,
                     "(?:(?:and|give me|just|only|for|you have|got|we have|we need|need|about|have) )*(?:another )?(\\d+) (?:reps? )?~more(?: reps?| times)?(?! (?:seconds?|~round|minutes?|~move|weeks?|after))(?: (?:each|per|on each|on this|like that|and))?(?: ~side)?"),
             // Change side.
+            rule(
+                    CallKind.NEXT_UP,
+                    null,
+                    null,
+                    "(?:switch|swap|change)(?:ing)? (?:over |it )?(?:to|into) (?:(?:your|our|the|some|a) )?(?!left|right|other)(?:[a-z]+ ){0,2}?~name(?! if\\b)"),
             never(
                     "(?:~will|before|until|till|about to|ready to|then|going to|to|not|when(?! you are ready)|when we|when you|can|you|we|seconds|in between|without|could|i|or) (?:switch|swap|change)(?:es|ing)?|(?:switch|swap|change|changing|switching) (?:between|it(?! (?:up|over|around|now|out|to)| [.,])|the (?:weight|angle|tempo|pace|grip)|your (?:weight|grip|band)|weights?|things|position|into|out|from|if|grip|tempo|levels?|for|of|gears?|out)(?! over| up| sides?)|(?:switch|swap|change)(?:ing)? your (?:weights?|dumbbells?|bells?|bands?|mat|shoes)|(?:opposite|other) (?:arm|leg|hand|foot)[ ,]+(?:and )?(?:opposite|other) (?:arm|leg|hand|foot)|the (?:switch|change|swap)|a (?:quick )?(?:switch|change|swap)|no change|whatever side|either side|each side|both sides|on (?:the|your) other (?:side|leg|arm|hand)(?= (?:of|as|for|in|too|later|so|is|when|and))|(?:the |your )?other (?:leg|arm|hand|foot|knee|side) (?:helps?|is|out|behind|stays?|on|can|bent|straight|should|back|forward|comes?|goes|in|up|down|to|will|of|reaches|lifts|extends|that|which)|(?:bend|keep|with|lift|use|place|put|extend|reach|from|to the|against|holding|hold|grab|lower) (?:the|your) other (?:leg|arm|hand|foot|knee|side)(?! now)|and (?:the|your) other (?:leg|arm|hand|foot|knee|side)(?! (?:now|[.,]))"),
             rule(
                     CallKind.SWITCH_SIDE,
                     null,
                     null,
-                    "(?:(?:and|okay|now|quick|quickly|lets|time to|go ahead and|we) )*(?:switch|swap|change)(?: it)?+(?: over| up| around)?+(?: (?:your|the|to the|to your))?+(?: (?:other|opposite|right|left))?+(?: ~side)?+(?: now)?+(?! (?:in \\d|in a|in about|in the|to (?!the|your|left|right|other|opposite|it)|at|on|every|each|when(?! you are ready)|halfway))"),
+                    "(?:(?:and|okay|now|quick|quickly|lets|time to|go ahead and|we) )*(?:switch|swap|change)(?: it)?+(?: over| up| around)?+(?: (?:your|the|to the|to your|onto (?:the|your)|on to (?:the|your)))?+(?: (?:other|opposite|right|left))?+(?: ~side)?+(?: now)?+(?! (?:in \\d|in a|in about|in the|to (?!the|your|left|right|other|opposite|it)|at|on|every|each|when(?! you are ready)|halfway))"),
             rule(
                     CallKind.SWITCH_SIDE,
                     null,
@@ -261,7 +273,7 @@ final class CallPatterns {
                     CallKind.REST,
                     null,
                     null,
-                    "(?:(?:and|now|lets|okay|you can|go ahead and) )*take (?:a|your|another|that|some) (?:quick |little |short |well earned |deserved |well deserved |\\d+ seconds? |nice )*(?:rest|break|breather|pause)|(?:and )?(?:time is up|times up|thats (?:the )?(?:clock|bell|buzzer)|take a (?:moment|minute)(?= (?:[.,]|get|grab|catch|sip|drink|breathe|here|to breathe))|(?<=2 1 |2 1 and |2 , 1 |2 , 1 , |2 , 1 and |2 , 1 , and |2 and 1 |2 and 1 and |2 \\. 1 \\. |2 \\. 1 \\. and )(?:rest|time|done|stop|relax|release)(?! (?:your|the|on|it|if|when|at|for))|thats it(?= (?:[.,]|grab|take|rest|shake|drop|for (?:that|this)))|(?<=[.,] |and )rest (?:the|your|that|those|both) (?:(?:top|back|right|left) )?(?:legs?|arms?|head|feet|hips) (?:down|back down|to the (?:floor|mat))|stop there|all done|thats a wrap|bring it to rest|set it down|put it down|park (?:it|that|the (?:bell|kettlebell|weights?))|down you come)|(?:and )?(?:you are|we are|thats us|its) (?:all )?done(?= (?:[.,]|great job|good job|nice|well done|amazing|awesome|guys|everyone|everybody|team))|(?:and |< ?)(?:done|time|break)(?= [.,])|(?<=[.,] )(?:done|time)(?= (?:thats|that is|nice|good|great|well|amazing|excellent|everyone|everybody|guys|team|take|shake|drop|awesome|beautiful|lovely|okay|rest)\\b)|(?:and |the )*(?:weights?|dumbbells?|bells?|bar|barbell|arms|knees) down(?= [.,])|shake (?:it|that|them|those (?:legs|arms)|your (?:legs|arms)) (?:out|off|all out)|shake out (?:your|those|the|that|it|them)(?: \\w+)?|(?<!to )catch (?:your|a|that) breath|have (?:a|your) (?:quick |little |short |nice |well earned )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:(?:its|and|okay) )*(?:rest|break) time(?= [.,])|(?:its |and )?rest time|(?:and )?(?:we are|you are) resting|(?:and )?(?:stop|finish) (?:right )?there|and pause there|(?:and |okay )finish(?= [.,])|(?:lets )?take (?:our|your) rest|(?:put|set|pop|place|lay) (?:the|your|those|that) (?:weights?|dumbbells?|kettlebells?|bells?) down(?! (?:\\w+ )?(?:if|when|whenever))|drop (?:the|your|those) (?:weights?|dumbbells?|kettlebells?)(?! (?:if|when|whenever|down to))|(?:grab|get|take|have) (?:a|some|your) (?:quick |little |sip of |drink of )*(?:drink|sip|water)(?: of water)?(?! (?:if|when|whenever|as|any|bottle))|(?:quick|little|short) (?:rest|breather|break)(?= [.,])"),
+                    "(?:(?:and|now|lets|okay|you can|go ahead and) )*take (?:a|your|another|that|some) (?:quick |little |short |well earned |deserved |well deserved |\\d+ seconds? |nice )*(?:rest|break|breather|pause)|(?:and )?(?:time is up|times up|thats (?:the )?(?:clock|bell|buzzer)|take a (?:moment|minute)(?= (?:[.,]|get|grab|catch|sip|drink|breathe|here|to breathe))|(?<=2 1 |2 1 and |2 , 1 |2 , 1 , |2 , 1 and |2 , 1 , and |2 and 1 |2 and 1 and |2 \\. 1 \\. |2 \\. 1 \\. and )(?:rest|time|done|stop|relax|release)(?! (?:your|the|on|it|if|when|at|for))|thats it(?= (?:[.,]|grab|take|rest|shake|drop|for (?:that|this)))|(?<=[.,] |and )rest (?:the|your|that|those|both) (?:(?:top|back|right|left) )?(?:legs?|arms?|head|feet|hips) (?:down|back down|to the (?:floor|mat))|stop there|all done|thats a wrap|bring it to rest|set it down|put it down|park (?:it|that|the (?:bell|kettlebell|weights?))|down you come)|(?:and )?(?:you are|we are|thats us|its) (?:all )?done(?= (?:[.,]|great job|good job|nice|well done|amazing|awesome|guys|everyone|everybody|team))|(?:and |< ?)(?:done|time|break)(?= [.,])|(?<=[.,] )(?:done|time)(?= (?:~name|thats|that is|nice|good|great|well|amazing|excellent|everyone|everybody|guys|team|take|shake|drop|awesome|beautiful|lovely|okay|rest)\\b)|(?:and |the )*(?:weights?|dumbbells?|bells?|bar|barbell|arms|knees) down(?= [.,])|shake (?:it|that|them|those (?:legs|arms)|your (?:legs|arms)) (?:out|off|all out)|shake out (?:your|those|the|that|it|them)(?: \\w+)?|shake (?:the|those) (?:legs|arms|hands) (?:out|off)|(?<!to )catch (?:your|a|that) breath|have (?:a|your) (?:quick |little |short |nice |well earned )*(?:rest|breather|break|pause)(?! (?:if|when|whenever|as|any))|(?:(?:its|and|okay) )*(?:rest|break) time(?= [.,])|(?:its |and )?rest time|(?:and )?(?:we are|you are) resting|(?:and )?(?:stop|finish) (?:right )?there|and pause there|(?:and |okay )finish(?= [.,])|(?:lets )?take (?:our|your) rest|(?:put|set|pop|place|lay) (?:the|your|those|that) (?:weights?|dumbbells?|kettlebells?|bells?) down(?! (?:\\w+ )?(?:if|when|whenever))|drop (?:the|your|those) (?:weights?|dumbbells?|kettlebells?)(?! (?:if|when|whenever|down to))|(?:grab|get|take|have) (?:a|some|your) (?:quick |little |sip of |drink of )*(?:drink|sip|water)(?: of water)?(?! (?:if|when|whenever|as|any|bottle))|(?:quick|little|short) (?:rest|breather|break)(?= [.,])"),
             // Work starts.
             rule(
                     CallKind.START,
@@ -272,7 +284,7 @@ final class CallPatterns {
                     CallKind.START,
                     null,
                     null,
-                    "(?:and |okay |ready |set |ready set )+(?:go|begin|start|work)\\b|ready set [a-z]+|< ?(?:go|begin|start|work)(?= [.,])|time starts now"));
+                    "(?:and |okay |ready |set |ready set )+(?:go|begin|start|work)\\b|ready , set , (?:go|work)|ready set [a-z]+|< ?(?:go|begin|start|work)(?= [.,])|time starts now"));
 
     static final List<CallRule> RULES = Stream.of(FIRST, PlanPatterns.RULES, NoCalls.RULES, OF_THE_MOMENT)
             .flatMap(List::stream)
@@ -284,7 +296,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|(?<!(?:set|round|circuit|block|lap|superset) \\d{1,2} )coming up(?: next)?(?! (?:to|onto|from|into|on|off)\\b)|(?<=[.,] )next(?= [.,])|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
+                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|(?<!(?:set|round|circuit|block|lap|superset) \\d{1,2} )(?<!\\b(?:no|not|without|keep|stop|before|as you are|when you are|you are|and|just|only) )coming up(?: next)?(?! (?:to|onto|from|into|on|off)\\b)|(?<=[.,] )next(?= [.,])|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:tabata|superset|block|circuit|combo|section) (?:is|we have|will be)|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
             rule(
                     CallKind.NEXT_UP,
                     null,
@@ -294,7 +306,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|from (?:here|there)(?: ,)? (?:(?:we|you|lets|we are|we will|now) )*(?:go|going|move|moving|come|coming|head|flow|roll|step) (?:straight |right |on |back )*(?:into|onto|on to) (?!it\\b|that\\b|this\\b|the (?:right|left|other)\\b)[a-z]+|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?) (?:off |again |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?<!leg |arm |side |hand |foot )(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)(?! (?:\\d+|today|workout|session|weekly|daily|usual))|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|last but not least|lets do (?:the|our|a)(?! (?:other|same|left side|right side|whole|last|first|final|second|third|next|rest|opposite|quick (?:check|recap)|\\w+ (?:round|set|circuit|side|leg|arm)|round|set|circuit|bit|few|couple|lot|thing|workout|warm)\\b)|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|from (?:here|there)(?: ,)? (?:(?:we|you|lets|we are|we will|now) )*(?:go|going|move|moving|come|coming|head|flow|roll|step) (?:straight |right |on |back )*(?:into|onto|on to) (?!it\\b|that\\b|this\\b|the (?:right|left|other)\\b)[a-z]+|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?|get (?:cracking|going|moving|stuck in)) (?:off |again |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?<!leg |arm |side |hand |foot )(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)(?! (?:\\d+|today|workout|session|weekly|daily|usual))|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|lets do (?:the|our|a)(?! (?:other|same|left side|right side|whole|last|first|final|second|third|next|rest|opposite|quick (?:check|recap)|\\w+ (?:round|set|circuit|side|leg|arm)|round|set|circuit|bit|few|couple|lot|thing|workout|warm)\\b)|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 }

@@ -32,14 +32,14 @@ public final class CallReader {
             "eleventh",
             "twelfth");
     static final Pattern OF_A_MOVE = Pattern.compile(
-            "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1");
+            "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1|last but not least");
     /** What moves are called that no library knows: the last word, with one or two before it. */
     static final String MOVE_WORDS =
-            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|(?:toe|heel|ankle|knee|shoulder) touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?|cat cows?|step ?touch(?:es)?|side steps?|heel digs?|grape ?vines?|frog pumps?|(?:shadow )?boxing|jab cross|upper ?cuts?|kick ?throughs?|(?:bear|hollow|squat|lunge) holds?|roll ?ups|(?:sit|shoot|pull) ?throughs?|wood ?chop(?:s|pers?)?|(?:monster|crab|duck|lateral|bear|band(?:ed)?) walks?|around the worlds?|warrior (?:1|2|3)|(?:warrior|chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
+            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|bicycles|tendus?|releves?|arabesques?|renegades|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|(?:toe|heel|ankle|knee|shoulder) touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?|cat cows?|step ?touch(?:es)?|side steps?|heel digs?|grape ?vines?|frog pumps?|(?:shadow )?boxing|jab cross|upper ?cuts?|kick ?throughs?|(?:bear|hollow|squat|lunge) holds?|roll ?ups|(?:sit|shoot|pull) ?throughs?|wood ?chop(?:s|pers?)?|(?:monster|crab|duck|lateral|bear|band(?:ed)?) walks?|around the worlds?|warrior (?:1|2|3)|(?:warrior|chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
 
     private static final Pattern A_PLACE = Pattern.compile(
-            "(?:exercise|move|movement|drill|number)(?: number)? \\d+$|(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|move|movement)(?: is)?$");
-    private static final Pattern IN_MINUTES = Pattern.compile("\\d minutes?\\b");
+            "(?:exercise|move|movement|drill|number)(?: number)? \\d+$|(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|move|movement)(?: is)?$|last but not least$");
+    private static final Pattern IN_MINUTES = Pattern.compile("\\d (?:more )?minutes?\\b");
     /** Words a name does not begin with. */
     private static final String NO_NAME =
             "(?!(?:in|let|lets|okay|ready|here|coming|come|up|for|get|got|gotta|go|going|and|or|but|of|off|everyone|everybody|guys|team|you|we|i|so|now|this|that|these|those|it|its|are|at|to|complete|completed|done|down|finished|over|next|again|with|from|on|take|grab|keep|start|starting|begin|same|then|still|if|is|was|has|have|had|will|can|there|what|when|good|nice|right|left|just|really|only)\\b)[a-z]{3,}";
@@ -49,7 +49,7 @@ public final class CallReader {
                     + NO_NAME + "(?: " + NO_NAME + "){1,2})(?= )");
     /** How one gets into a move, before its name. */
     private static final String GETS_INTO =
-            "(?:(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set)(?: (?!(?:to|into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)){0,4} (?:to|into))";
+            "(?:(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set)(?: (?!(?:into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)){0,4} (?:to|into))";
     /** Fewer seconds than this are of a hold or a tempo, not of the plan. */
     private static final int SHORTEST_INTERVAL = 5;
     /** No workout has more moves or rounds than this. */
@@ -67,6 +67,10 @@ public final class CallReader {
 
     /** A candidate at its place in the text. */
     record Found(CallRule rule, CountRuns.Run run, int from, int to, Integer value, Integer second, String move) {
+        Found withValue(int other) {
+            return new Found(rule, run, from, to, other, second, move);
+        }
+
         /** What it may be; null for a count or a name. */
         CallKind kind() {
             return rule == null ? null : rule.kind();
@@ -280,7 +284,7 @@ public final class CallReader {
     private void named(Map<String, String> names, String name) {
         List<Pattern> ways = List.of(
                 Pattern.compile(
-                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now(?: (?:its|we have|for|we (?:will|are going to)(?: do)?|we are))?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?<=[.,] )(?:and )?(?:down|back|up|over) (?:for|into)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
+                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now(?: (?:its|we have|for|we (?:will|are going to)(?: do)?|we are))?|on to|onto|into|we have(?: got)?|we ~ (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?<=[.,] |\\b1 )(?:and )?(?:down|back|up|over) (?:for|into)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|(?<!the |your |our |this |that |is |are )next|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
                                         .replace("~", "(?:will|are going to)")
                                 + name + "(?= )"),
                 Pattern.compile(
@@ -291,9 +295,9 @@ public final class CallReader {
                                 + name + "(?= [.,])"),
                 Pattern.compile(
                         "(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
-                                + " (?:(?:is|are|is coming|coming|come) (?:up )?(?:next|first)|first(?= (?:[.,]|get|grab|we|so|lie|feet|hands))|coming (?:up|at you|in)|up next)(?= )"),
+                                + " (?:(?:is|are|is coming|coming|come) (?:up )?(?:next|first)|first(?= (?:[.,]|\\d|get|grab|we|so|lie|feet|hands|palms|arms|elbows|with|right|left|standing|in))|coming (?:up|at you|in)|up next)(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
-                        + " (?:next(?= )|again(?= [.,]))"),
+                        + " (?:next(?= )|again(?= (?:[.,]|in \\d)))"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then|\\d+) )*" + name
                         + " to (?:begin|start|finish)(?: with)?(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*"

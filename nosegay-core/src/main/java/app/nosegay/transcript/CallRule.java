@@ -33,6 +33,9 @@ record CallRule(CallKind kind, String of, Integer value, Pattern pattern, boolea
     /** "One down, two to go": of rounds where one was spoken of, of repetitions while working, else of moves. */
     static final String TO_GO = "to go";
 
+    /** "Ten minutes left": of the window in which as much as possible is done, where there is one. */
+    static final String OF_ONE_WINDOW = "of one window";
+
     /** "Fifteen down": half of an interval if it lasts thirty seconds. */
     static final String BY_TIME = "by time";
 

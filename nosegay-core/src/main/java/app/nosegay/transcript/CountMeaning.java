@@ -7,22 +7,26 @@ import java.util.regex.Pattern;
  */
 final class CountMeaning {
     private static final Pattern STARTS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do|(?:lift|press|row|curl|squat|lunge|swing|hike|march|punch|jump|twist|push|pull|drive|hinge|snatch|clean|thrust)(?= (?:[.,]|and|it|out|up|away|now)))\\b");
+            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do|(?:lift|press|row|curl|squat|lunge|swing|hike|march|punch|jump|twist|push|pull|drive|hinge|snatch|clean|thrust|sit|plank|crunch|jack|kick|climb|run|raise|reach|dip|skate)(?= (?:[.,]|and|it|out|up|away|now)))\\b");
     private static final Pattern STOPS_AFTER = Pattern.compile(
             "^[ .,0]*(?:and |okay |now |good |nice |great )*(?:rest|stop|relax|done|finish|finished|release|time|switch|swap|change|other side|take a|shake|catch|well done|good job|good work|nice work|great job|nice job|great work|breathe|lower|drop|down|(?:put|set|park|pop) (?:it|the|them|your)|pause|we are done|you are done|thats it|excellent|beautiful|awesome|perfect|thats (?:block|round|set|circuit|exercise|superset) \\d|and down|come down|let go|good|nice)\\b");
     private static final Pattern STARTS_BEFORE = Pattern.compile(
-            "(?:starting|start|begin|beginning|going|go|off|ready|set|we start|lets start|here we go|begin|work|working)(?: (?:in|and|get|set))*[ .,]*$|(?:get ready|ready|here we go|count you in|in we go|coming in|going in) ?[ .,]*$|(?:^|[.,]) in $");
+            "(?:starting|start|begin|beginning|going|(?<!to )go|off|ready|set|we start|lets start|here we go|begin|work|working)(?: (?:in|and|get|set))*[ .,]*$|(?:get ready|ready|here we go|count you in|in we go|coming in|going in) ?[ .,]*$|(?:^|[.,]) in $");
     private static final Pattern HOLDS_BEFORE =
             Pattern.compile("(?:hold|holding|squeeze|pause|pulse|pulses|stay|freeze)(?: [a-z]+){0,6}[ .,]*$");
     private static final Pattern OUT_BEFORE =
             Pattern.compile("\\bcount (?:you|it|us|this) (?:out|down)[ .,]*(?:in )?$");
     private static final Pattern SWITCHES_BEFORE = Pattern.compile(
             "\\b(?:switch|switching|swap|swapping|change|changing)(?: (?:sides?|legs?|arms?|hands|over))? in $");
+    /** "Squats again in three, two, one". */
+    private static final Pattern AGAIN_BEFORE = Pattern.compile("\\bagain in $");
     /** Says only that something comes, its start or its end. */
     private static final Pattern IN_BEFORE = Pattern.compile("(?:^|[ .,])(?:and )?in $");
 
     private static final Pattern READY_BEFORE = Pattern.compile(
             "(?:start|starting|begin|beginning|ready|set|go|here we go|count you in)[ .,]* (?:and )?in $");
+    private static final Pattern YOU_ARE_DONE =
+            Pattern.compile("^[ .,]*(?:and )?(?:(?:you|we) are )?(?:done|finished)\\b");
     /** What ends a set, and not only a hold within it. */
     private static final Pattern ENDS_AFTER = Pattern.compile(
             "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|finish|finished|time|switch|swap|change|other side|relax|take a|(?:put|set|park|pop) (?:it|the|them|your)|lower (?:it|them|that|everything|all|down|your|the))\\b");
@@ -107,8 +111,14 @@ final class CountMeaning {
                 || working && SWITCHES_BEFORE.matcher(before).find()) {
             return CallKind.COUNT_OUT;
         }
+        if (AGAIN_BEFORE.matcher(before).find() && heard.isSaidSince(CallKind.NEXT_UP, CallKind.COUNT_IN)) {
+            return CallKind.COUNT_IN;
+        }
         if (READY_BEFORE.matcher(before).find() && !heard.isForetold(run.to())) {
             return CallKind.COUNT_IN;
+        }
+        if (stops && heard.hasStarted() && YOU_ARE_DONE.matcher(after).find()) {
+            return CallKind.COUNT_OUT;
         }
         boolean held = HOLDS_BEFORE.matcher(before).find() && (working || !expected.isBroughtUp());
         boolean ends = stops && ENDS_AFTER.matcher(after).find();

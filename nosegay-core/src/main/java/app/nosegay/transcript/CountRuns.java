@@ -31,11 +31,14 @@ final class CountRuns {
     /** "Two down, one up". */
     private static final Pattern TEMPO = Pattern.compile("\\b(?:down|up)\\b");
 
+    /** "One, two, one, two": the beat of a march. */
+    private static final Pattern BEAT = Pattern.compile("\\b1[ ,.]+$");
+
     private static final Pattern BREAKS_A_COUNT = Pattern.compile(
             "\\b(?:seconds?|minutes?|rounds?|sets?|more|left|go|number|exercise|move|last|final|next|first)\\b");
 
     private static final Pattern COUNTED_ON =
-            Pattern.compile("^[ .,]*(?:and |ready )?(?:go|begin|start|rest|stop|lets go|done|switch|relax)\\b");
+            Pattern.compile("^[ .,]*(?:and |ready )?(?:go|begin|start|rest|stop|lets go|done|switch|relax)\\b|^ and " + ExpectedCalls.ANY_VERB + "\\b");
 
     private CountRuns() {}
 
@@ -108,7 +111,8 @@ final class CountRuns {
             int[] last = run.get(run.size() - 1);
             double seconds = speech.start(last[0]).since(speech.start(first[0])).seconds();
             boolean down = first[2] > last[2] && isClose(first, last, speech);
-            boolean countdown = down && (last[2] <= 1 || last[2] == 2 && isCountedOn(first[0], last[1], speech));
+            boolean beat = run.size() == 2 && BEAT.matcher(speech.text().substring(0, first[0])).find();
+            boolean countdown = !beat && down && (last[2] <= 1 || last[2] == 2 && isCountedOn(first[0], last[1], speech));
             boolean slow = seconds > SLOWEST_OF_TWO;
             if (run.size() >= 3 || run.size() == 2 && countdown && !slow) {
                 runs.add(new Run(first[0], last[1], first[2], last[2], seconds / (run.size() - 1), List.copyOf(run)));

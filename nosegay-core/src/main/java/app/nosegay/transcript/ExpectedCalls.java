@@ -1,6 +1,7 @@
 package app.nosegay.transcript;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
@@ -22,6 +23,8 @@ final class ExpectedCalls {
     private static final String DUE = "due";
     /** Of a start: in the same breath as the place of the set or the time to its start. */
     private static final String AFTER_A_PLACE = "after a place";
+    /** Of a start: what the move is called by, and nothing else: "Press." */
+    private static final String ITS_NAME = "its name";
     /** Of a start: what to do three times over, which nobody says while describing it. */
     private static final String REPEATED = "repeated";
     /** Of a time: only if it is just what is left. */
@@ -33,7 +36,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.REST,
                     null,
-                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now|thats \\d+) (?:, )?)*(?!come on\\b)(?:(?:drop|lower|release|relax|recover|rest|set|put|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! (?:we go|and (?:up|lift|press|back up)|on|onto|into|to)\\b)|up you (?:get|come)|off(?= [.,])|let (?:it|them|that|those) go|hug (?:your|the|both) knees|both knees in|(?:roll|lie) (?:all the way )?down and (?:release|relax|rest)|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|ease (?:off|out)|over(?! and)|out(?! and)|there|thats it|that is it|finish|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
+                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now|thats \\d+) (?:, )?)*(?!come on\\b|set [.,])(?:(?:drop|lower|release|relax|recover|rest|set|put|place|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! (?:we go|and (?:up|lift|press|back up)|on|onto|into|to)\\b)|up you (?:get|come)|off(?= [.,])|let (?:it|them|that|those) go|hug (?:your|the|both) knees|both knees in|(?:roll|lie) (?:all the way )?down and (?:release|relax|rest)|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|stretch (?:it|that|them|those) out|ease (?:off|out)|over(?! and)|out(?! and)|there|thats it|that is it|finish|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
             expected(
                     CallKind.START,
                     MOVES,
@@ -56,7 +59,7 @@ final class ExpectedCalls {
                     null,
                     "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|(?<=[, ]and )(?:in your own time|when(?:ever)? you are ready) (?:start|begin|go|"
                             + String.join("|", VERBS)
-                            + ")(?= [.,])|^(?:hit|get|move|crush|own|smash) it(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)(?! (?:with|by|on|off|from|in)\\b)|^(?:go|begin|start)(?= (?:(?:minute|round|set) \\d|"
+                            + ")(?= [.,])|^(?:hit|get|move|crush|own|smash) it(?= [.,])|(?:^|and )go again(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)(?! (?:with|by|on|off|from|in)\\b)|^(?:go|begin|start)(?= (?:(?:minute|round|set) \\d|"
                             + CallReader.MOVE_WORDS
                             + "(?<=[a-rt-z]s) ))|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|(?:and )we are (?:squatting|lunging|pressing|rowing|curling|planking|marching|holding|pulsing|lifting|swinging|stepping|moving|running|jumping)|^(?:now )?hold(?= [.,])|^work time"),
             expected(
@@ -67,6 +70,8 @@ final class ExpectedCalls {
                     CallKind.START,
                     FORETOLD,
                     "^(?:" + String.join("|", VERBS) + ")(?! (?:into|through|the|your|from|with|that|those)\\b)"),
+            expected(
+                    CallKind.START, ITS_NAME, "(?<=[.#] )(?:and |now )?(?:" + String.join("|", VERBS) + ")(?= \\.)"),
             expected(
                     CallKind.START,
                     DUE,
@@ -123,6 +128,7 @@ final class ExpectedCalls {
 
     private static final Pattern LIFTED =
             Pattern.compile("\\b(?:lift|up|raise|press|float|curl)(?: (?!down)[a-z]+){0,4}[ ,.]+(?:and )?$");
+    private static final Pattern PRAISED = Pattern.compile("^(?:good|great|nice|lovely|perfect|excellent)\\b");
     /** Praise alone ends work only where its end was foretold. */
     private static final Pattern PRAISE = Pattern.compile(
             "(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|job|work|stuff|one|beautiful|awesome|amazing) ?)+");
@@ -179,8 +185,10 @@ final class ExpectedCalls {
                                                 || REPEATED.equals(f.rule().of()))
                                 || heard.isSwitchedOver(f)
                                 || FORETOLD.equals(f.rule().of()) && heard.isPreviewed())
+                        && (!ITS_NAME.equals(f.rule().of()) || isOfTheName(f))
                         && (!FORETOLD.equals(f.rule().of())
                                 || heard.isForetold(f.from() + 1, NEAR_THE_END)
+                                        && heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
                                         && !heard.isSaidSince(CallKind.COUNT_OUT, CallKind.SECONDS_LEFT)
                                 || (heard.isRestOver(f) || heard.isSwitchedOver(f))
                                         && speech.text().startsWith(" .", f.to()))
@@ -216,6 +224,16 @@ final class ExpectedCalls {
 
     private String words(CallReader.Found f) {
         return speech.text().substring(f.from(), f.to());
+    }
+
+    /** Whether the move that was brought up is called by what is told to do. */
+    private boolean isOfTheName(CallReader.Found f) {
+        String words = words(f);
+        Call next = heard.last(CallKind.NEXT_UP);
+        return next != null
+                && next.text()
+                        .toLowerCase(Locale.ROOT)
+                        .matches(".*\\b" + words.substring(words.lastIndexOf(' ') + 1) + "(?:e?s)?\\b.*");
     }
 
     private boolean isSwitch(CallReader.Found f) {
@@ -277,7 +295,9 @@ final class ExpectedCalls {
             return !afterCount && foretold && heard.isPerhapsWorking(f);
         }
         boolean named = STOPS.matcher(words(f)).find();
-        boolean posture = !named && POSTURE.matcher(words(f)).find();
+        boolean posture = !named
+                && POSTURE.matcher(words(f)).find()
+                && !PRAISED.matcher(words(f)).find();
         boolean stops = named && !heard.saidWithin(CallKind.REST, SHORTEST_WORK, f);
         if (afterCount && posture && !foretold && !isAfterLast(f)) {
             return false;
@@ -324,7 +344,9 @@ final class ExpectedCalls {
         return heard.hasStarted()
                 && !soon
                 && (!bare || heard.isTimed() || less || heard.isMostlyBySeconds())
-                && (!ofAMinute || heard.isAtRestSince(f));
+                && (!ofAMinute
+                        || heard.isAtRestSince(f)
+                        || !heard.isThoughtWorking() && heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f));
     }
 
     /** {@code of} may hold the value the words stand for behind an equals sign. */

@@ -15,6 +15,9 @@ final class FigureMeaning {
 
     private static final Pattern OF_ROUNDS = Pattern.compile(
             "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
+    private static final Pattern AS_MANY = Pattern.compile("\\b(?:amrap|as many (?:rounds|reps) as)\\b");
+    /** "We'll do this for thirty seconds". */
+    private static final Pattern TELLS_A_PLAN = Pattern.compile("\\b(?:will|going to) (?:do|be doing) (?:this|it|these|that|them) $");
     /** No interval of a plan is shorter, in seconds. */
     private static final int SHORTEST_PLANNED = 20;
 
@@ -31,6 +34,8 @@ final class FigureMeaning {
     private static final Pattern DOWN = Pattern.compile("^(?:thats )?(\\d+) (?:[a-z]+ )?down\\b");
     /** "Thirty each arm" are seconds where all goes by them. */
     private static final int SHORTEST_HALF = 15;
+    /** Who tells what rounds are left so soon after the last repetition, in seconds, has stopped. */
+    private static final double AFTER_THE_LAST = 9;
     /** "Three more" are repetitions, whatever the clock says. */
     private static final int FEWEST_SECONDS = 5;
 
@@ -75,6 +80,9 @@ final class FigureMeaning {
                 && !NAMES_ROUNDS.matcher(text.substring(f.from(), f.to())).find();
         if (!unnamed) {
             said.say(CallKind.ROUNDS_LEFT, f);
+            if (heard.isWorking(f) && heard.saidWithin(CallKind.LAST_REP, AFTER_THE_LAST, f)) {
+                heard.rest(f);
+            }
         } else if (heard.isWorking(f) && !isOfAllRounds(f)) {
             said.say(CallKind.REPS_LEFT, f);
         } else if (heard.hasStarted() && (heard.isTimed() && !isOfMoves(f) || isOfAllRounds(f))) {
@@ -85,6 +93,12 @@ final class FigureMeaning {
     /** The time that is left; before anything began a figure of the plan. */
     void secondsLeft(CallReader.Found f) {
         if (!heard.hasStarted() && text.substring(f.from(), f.to()).endsWith(" second")) {
+            return;
+        }
+        if (CallRule.OF_ONE_WINDOW.equals(f.rule().of())) {
+            if (heard.hasStarted() && AS_MANY.matcher(text).find()) {
+                heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
+            }
             return;
         }
         if (isOfThePlan(f)) {
@@ -134,7 +148,7 @@ final class FigureMeaning {
                 && f.value() >= SHORTEST_HALF) {
             return;
         }
-        if ("work-seconds".equals(f.rule().of()) && heard.hasStarted() && words.matches("for \\d+ seconds")) {
+        if ("work-seconds".equals(f.rule().of()) && heard.hasStarted() && words.matches("for \\d+ seconds") && !TELLS_A_PLAN.matcher(said.before(f)).find()) {
             heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
             return;
         }
@@ -173,7 +187,12 @@ final class FigureMeaning {
     /** "Four down, six to go" behind the fourth move. */
     private boolean isOfMoves(CallReader.Found f) {
         Call place = heard.last(CallKind.ORDINAL);
-        return place != null && SaidCalls.isOfAMove(place.text()) && text.startsWith(place.value() + " ", f.from());
+        Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
+        boolean ofAll = down.find() && heard.isTotalSaid("moves", Integer.parseInt(down.group(1)) + f.value());
+        return ofAll
+                || place != null
+                        && SaidCalls.isOfAMove(place.text())
+                        && text.startsWith(place.value() + " ", f.from());
     }
 
     private String around(CallReader.Found f) {

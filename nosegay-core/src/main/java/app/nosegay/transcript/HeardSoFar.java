@@ -20,6 +20,8 @@ final class HeardSoFar {
     /** Work is not over sooner than this after its move was brought up, in seconds. */
     private static final double SHORTEST_WORK = 20;
 
+    /** Who called more repetitions than this and never a time goes by repetitions. */
+    private static final int MOSTLY = 3;
     /** A repetition takes no longer, in seconds. */
     private static final double SLOWEST_REP = 3;
     /** Work of unknown length may be over after this, in seconds. */
@@ -321,7 +323,9 @@ final class HeardSoFar {
                 && !timeToldAtWork
                 && workSeconds().isEmpty()
                 && count(CallKind.REPS_LEFT) + count(CallKind.REP_COUNT) >= 2
-                && (since(CallKind.REPS_LEFT, lastStart) || since(CallKind.REP_COUNT, lastStart));
+                && (since(CallKind.REPS_LEFT, lastStart)
+                        || since(CallKind.REP_COUNT, lastStart)
+                        || count(CallKind.SECONDS_LEFT) == 0 && count(CallKind.REPS_LEFT) > MOSTLY);
     }
 
     /** Whether the time left is what this speaker calls, most of the time. */

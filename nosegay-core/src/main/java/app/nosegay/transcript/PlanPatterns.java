@@ -33,7 +33,9 @@ final class PlanPatterns {
             rule(CallKind.ROUNDS_LEFT, null, null, "(?:(?:the|our|these|your) )*(?:last|final) (\\d+) ~round"),
             rule(CallKind.ROUNDS_LEFT, null, 1, "(?:just |only )?(?:another) ~round(?: to go| left)?"),
             ordinals(
-                    "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:~round|~move|block|section|sequence|series|combo|superset|1 up|1 is)(?! (?:and|is) (?:position))"),
+                    "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:(?:strength|standing|seated|floor|core|cardio|proper|working|weighted) )?(?:~round|~move|block|section|sequence|series|combo|superset|tabata|1 up|1 is)(?! (?:and|is) (?:position))"),
+            ordinals("(?<!^first )((?!first)~nth) minute(?= (?:[.,]|is|its|we|of|now|last|final))"),
+            rule(CallKind.ORDINAL, null, -1, "(?:and )?last but not least"),
             never("this is number \\d+(?= [.,])(?! [.,] [a-z ]{0,20}~name)"),
             ordinals("(?<=[.,] )(?!first)(~nth)(?= (?:is|its|we have) (?:a|an|the|our|some)\\b)"),
             ordinals(
@@ -47,9 +49,9 @@ final class PlanPatterns {
                     CallKind.ORDINAL,
                     null,
                     null,
-                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with |get )(?:round|circuit|exercise|move|movement|station|block|set|superset|section|number|drill|track)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times|exercises|moves|movements|of(?! \\d)|each))(?: (?:out )?of \\d+)?"),
+                    "(?:on to |onto |into |this is |start of |end of |thats )*(?<!until |till |til |before |after |with |get )(?:round|circuit|exercise|move|movement|station|block|set|superset|tabata|section|number|drill|track)(?: number)? (?:is )?(\\d+)(?! (?:seconds?|minutes?|reps?|more|left|to go|sets|rounds|times|exercises|moves|movements|of(?! \\d)|each))(?: (?:out )?of \\d+)?"),
             never(
-                    "(?:when|until|till|before|once|after) (?:the |your |that )?(?:times|time is) up|(?:did|took|lasted|was|were) \\d+ (?:\\w+)"),
+                    "(?:when|until|till|before|once|after) (?:the |your |that )?(?:times|time is) up|(?:did|took|lasted|was|were) \\d+ (?!exercises|moves)(?:\\w+)"),
             // Figures of the plan.
             rule(
                     CallKind.TOTAL,
@@ -72,7 +74,7 @@ final class PlanPatterns {
                     60,
                     "(?:(?:with|and|get|have|take) )*(?:a|1) (?:full )?minute (?:of )?(?:rest|break) (?:at the end|after) (?:of )?(?:each|every|the) ~round|(?:(?:with|and|get|have|take) )*(?:a|1) (?:full )?minute (?:of )?(?:(?:rest|break) )?(?:between|in between)(?: (?:sets|rounds|each set|circuits))?"),
             never(
-                    "(?:the|these|those|both) 2 ~move|show(?:ing)? you (?:the|your|our|what is|whats) next(?: (?:1|~move))?|couple (?:more )?times"),
+                    "(?:the|these|those|both) 2 ~move|(?:those|same) [3-9] ~move|show(?:ing)? you (?:the|your|our|what is|whats) next(?: (?:1|~move))?|couple (?:more )?times"),
             never("\\d+ (?:sets?|pairs?) of (?:\\w+ )?(?:dumbbells?|weights?|bands?|kettlebells?|hand weights?)"),
             rule(
                     CallKind.TOTAL,
@@ -90,12 +92,22 @@ final class PlanPatterns {
                     "rest-seconds",
                     null,
                     "(?:(?:with|and|have|take|get) )*([2-5]) minutes? (?:of )?(?:rest|recovery|break)(?: (?:in )?between)?(?: (?:sets|rounds|each (?:set|round)))?"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    null,
+                    null,
+                    "([2-5]) minutes? (?:before|until|till|to) (?:we (?:go|start|begin)|(?:the )?(?:next )?~round)"),
+            rule(
+                    CallKind.SECONDS_LEFT,
+                    CallRule.OF_ONE_WINDOW,
+                    null,
+                    "(?:(?:last|final|only|just|you have|we have|got) )*([6-9]|[1-5]\\d) (?:more )?minutes? (?:left|to go|remaining|more)(?! (?:in|of) (?:the|this|our|your) (?:workout|session|video|class))"),
             rule(CallKind.SECONDS_LEFT, null, null, "(?<=[.,] )([2-5]) minutes? on the (?:clock|timer)(?= [.,])"),
             rule(
                     CallKind.SECONDS_LEFT,
                     null,
                     null,
-                    "(?:(?:last|final|only|just|you have|we have|got) )*([2-5]) (?:more )?minutes? (?:left|to go|remaining|more)(?! (?:in|of) (?:the|this|our|your) (?:workout|session|video|class))"),
+                    "(?:(?:last|final|only|just|you have|we have|got) )*([2-5]) (?:more )?minutes? (?:left|to go|remaining|more)(?! (?:in|of) (?:the|this|our|your) (?:workout|session|video|class))|([2-5]) more minutes(?= [.,])"),
             rule(
                     CallKind.TOTAL,
                     "work-seconds",
@@ -175,6 +187,16 @@ final class PlanPatterns {
                     "reps",
                     null,
                     "(?:(?:for|do|doing|of|have|aim for|going for|looking for|get|about|each|hit|aiming for) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |slow |controlled |good )*(?:reps?|on this side|each side|per side|each leg|each arm|per leg|per arm|on each (?:side|leg|arm|hand|foot)|times (?:on )?(?:each|per) (?:side|leg|arm)|each way)(?! ~more)(?! (?:to|and) (?:go|rest))"),
+            rule(
+                    CallKind.TOTAL,
+                    "reps",
+                    null,
+                    "(?<=\\b(?:back|forward|up|down|out|over|in|arm|leg|side|this|that|it) )(\\d{1,2}) times(?= [.,])"),
+            rule(
+                    CallKind.TOTAL,
+                    "reps",
+                    null,
+                    "(?:we|i|you|lets)(?: (?:~will|are|just|only))* do(?:ing)? (?:about |just )?(\\d{1,2})(?= [.,])(?! [.,] 1 )"),
             rule(
                     CallKind.TOTAL,
                     "reps",

@@ -162,8 +162,11 @@ final class Speech {
     }
 
     private void plain(String bare, Caption.Word word) {
-        // "Aaand" is "and".
+        // "Aaand" is "and", held until it is time.
         String quick = LONG_DRAWN.matcher(bare).replaceAll("$1");
+        if (quick.equals("and") && !quick.equals(bare)) {
+            stop('.');
+        }
         String spelt = SPELLINGS.getOrDefault(quick, quick);
         spelt = spelt.replace("'re", " are")
                 .replace("'ll", " will")

@@ -17,6 +17,8 @@ final class WorkMeaning {
     private static final Pattern VERB_BEFORE = Pattern.compile("(?:^|[.,] |and )" + ExpectedCalls.ANY_VERB + "[ .,]*$");
     /** Words of starting said sooner after the start, in seconds, are still of it. */
     private static final double CHEERED_WITHIN = 12;
+    /** "Thirty seconds on the clock": of what begins. */
+    private static final Pattern ON_THE_CLOCK = Pattern.compile("(?i)\\bon the (?:clock|timer)\\b");
     /** Words of starting that nobody cheers with. */
     private static final Pattern BEGINS =
             Pattern.compile("begin|start|ready|set go|off (?:we|you) go|away we go|go time");
@@ -53,7 +55,9 @@ final class WorkMeaning {
                                 .anyMatch(n -> !n.rule().onlyExpected())
                         || heard.last(CallKind.NEXT_UP) == null && isBeforeThePlan(f));
         Call left = heard.last(CallKind.SECONDS_LEFT);
-        boolean now = f.rule().onlyExpected() || text.startsWith(" now", f.to() - 4);
+        boolean now = f.rule().onlyExpected()
+                || text.startsWith(" now", f.to() - 4)
+                || BEGINS.matcher(text.substring(f.from(), f.to())).find();
         boolean ofTheMove = now
                 && heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
                 && heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.NEXT_UP);
@@ -61,6 +65,7 @@ final class WorkMeaning {
                 && !ofTheMove
                 && left != null
                 && left.value() > SHORTEST_REST
+                && !ON_THE_CLOCK.matcher(left.text()).find()
                 && heard.saidWithin(CallKind.SECONDS_LEFT, SaidCalls.AT_ONCE, f);
         if (opening || resting) {
             return;

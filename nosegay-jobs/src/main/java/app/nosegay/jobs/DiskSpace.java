@@ -29,12 +29,17 @@ public final class DiskSpace {
     }
 
     /** The bytes that can be written to {@code folder}, which need not be there yet. */
-    public static long free(Path folder) throws IOException {
+    public static long free(Path folder) {
         Path there = folder.toAbsolutePath();
         while (there != null && !Files.isDirectory(there)) {
             there = there.getParent();
         }
-        return there == null ? Long.MAX_VALUE : Files.getFileStore(there).getUsableSpace();
+        try {
+            return there == null ? Long.MAX_VALUE : Files.getFileStore(there).getUsableSpace();
+        } catch (IOException noMountPoint) {
+            // Where the file systems cannot be told apart (a changed root, some containers) only the folder itself can be asked.
+            return there.toFile().getUsableSpace();
+        }
     }
 
     /** Fails where there is certainly too little room in {@code folder} for {@code bytes}. */
