@@ -112,8 +112,11 @@ final class CallMeaning {
                         || heard.isFewLeft(SaidCalls.AT_ONCE, f)
                         || heard.saidWithin(CallKind.ORDINAL, SaidCalls.AT_ONCE, f)
                         || said.isJustStarted(f) && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
+                        || isNow(f)
                         || MOVES_ON.matcher(text.substring(f.from(), f.to())).find()
                         || text.startsWith(" first", f.to() - 6)
+                        || heard.isOver(f)
+                        || heard.isPastTheEnd(f)
                         || isNamedAlone(f)
                         || isDue(f);
                 boolean ends = heard.isWorking(f) && heard.isForetold(f.from() + 1);
@@ -152,6 +155,13 @@ final class CallMeaning {
         return ends
                 && (several || known)
                 && (before == null || !before.text().toLowerCase(Locale.ROOT).contains(words));
+    }
+
+    /** "Now inchworms": another move by its whole name. */
+    private boolean isNow(CallReader.Found f) {
+        return text.startsWith("now ", f.from())
+                && f.move() != null
+                && (f.move().contains(" ") || text.charAt(f.to() - 1) == 's');
     }
 
     /** Another move at the beginning of a sentence when this one has lasted as long as one does. */
@@ -215,7 +225,8 @@ final class CallMeaning {
                 }
             }
             case NEXT_UP -> {
-                if (!heard.saidWithin(CallKind.NEXT_UP, 4, f)) {
+                boolean ofTheEnd = !heard.hasStarted() && said(f).contains("finish");
+                if (!heard.saidWithin(CallKind.NEXT_UP, 4, f) && !ofTheEnd) {
                     next(f);
                 }
             }
@@ -269,8 +280,16 @@ final class CallMeaning {
                 }
             }
             case SWITCH_SIDE -> {
-                said.say(CallKind.SWITCH_SIDE, f);
-                heard.goOn(f);
+                boolean ends = text.startsWith(" .", f.to()) || text.startsWith(" ,", f.to());
+                if (ends && ONLY_SWITCH.matcher(said(f)).matches() && isNamedNext(f, '-')) {
+                    return;
+                }
+                if (f.rule().onlyExpected() && !heard.hasStarted()) {
+                    heard.add(said.call(CallKind.SWITCH_SIDE, f, null));
+                } else {
+                    said.say(CallKind.SWITCH_SIDE, f);
+                    heard.goOn(f);
+                }
             }
             case PROMISE -> {
                 boolean now =
@@ -284,6 +303,10 @@ final class CallMeaning {
         }
     }
 
+    private String said(CallReader.Found f) {
+        return text.substring(f.from(), f.to());
+    }
+
     /** "One, other side, two": the beat of an alternating move. */
     private boolean isWithinACount(CallReader.Found f) {
         return found.stream().anyMatch(r -> r.run() != null && r.from() < f.from() && f.to() < r.to());
@@ -291,9 +314,14 @@ final class CallMeaning {
 
     /** "Last one, hollow hold": at rest the last move is meant. */
     private boolean isNamedNext(CallReader.Found f) {
+        return isNamedNext(f, '.');
+    }
+
+    /** The same, with no {@code stop} between. */
+    private boolean isNamedNext(CallReader.Found f, char stop) {
         return work.soonAfterwards(f).stream()
                 .filter(n -> n.from() - f.to() < NEARLY_AT_ONCE
-                        && text.substring(f.to(), n.from()).indexOf('.') < 0)
+                        && text.substring(f.to(), n.from()).indexOf(stop) < 0)
                 .anyMatch(n -> n.rule() == null && n.run() == null || n.kind() == CallKind.NEXT_UP);
     }
 

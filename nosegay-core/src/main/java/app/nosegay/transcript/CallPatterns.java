@@ -51,7 +51,7 @@ final class CallPatterns {
                     CallKind.PROMISE,
                     null,
                     null,
-                    "i (?:~will )?(?:be )?(?:count(?:ing)?|call(?:ing)?(?: out)?|shout(?:ing)?|cue|remind(?:ing)?|let you know|letting you know|tell(?:ing)? you|keep (?:an eye|track|time|watch)|have you|ask you|give you (?:a|the|some|your|that|\\d+)|warn(?:ing)?|say)\\b~tail"),
+                    "i (?:~will )?(?:(?:also|only|just) )?(?:be )?(?:count(?:ing)?|call(?:ing)?(?: out)?|shout(?:ing)?|cue|remind(?:ing)?|let you know|letting you know|tell(?:ing)? you|keep (?:an eye|track|time|watch)|have you|ask you|give you (?:a|the|some|your|that|\\d+)|warn(?:ing)?|say)\\b~tail"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -81,12 +81,12 @@ final class CallPatterns {
                     CallKind.PROMISE,
                     null,
                     null,
-                    "(?:we|you) ~will (?:then )?(?:switch|swap|change|do (?:the )?(?:other|left|right|opposite))\\b(?!(?: [a-z]+)? first)(?: [a-z0-9]+){0,6}"),
+                    "(?:we|you) ~will (?:then )?(?:switch|swap|change|do (?:the )?(?:other|left|right|opposite))\\b(?!(?: [a-z]+)? first| (?:the (?:moves|exercises|pace|tempo|order)|it up|things|up the))(?: [a-z0-9]+){0,6}"),
             rule(
                     CallKind.PROMISE,
                     null,
                     null,
-                    "i (?:~will )(?:also )?(?:be )?(?:show(?:ing)?|demonstrat(?:e|ing)|offer(?:ing)?|break(?:ing)? (?:it |this |that )?down|talk(?:ing)? you through|walk(?:ing)? you through|guid(?:e|ing) you)\\b~tail"),
+                    "i (?:~will )(?:(?:also|only|just) )?(?:be )?(?:show(?:ing)?|demonstrat(?:e|ing)|offer(?:ing)?|break(?:ing)? (?:it |this |that )?down|talk(?:ing)? you through|walk(?:ing)? you through|guid(?:e|ing) you)\\b~tail"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -161,7 +161,7 @@ final class CallPatterns {
                     CallKind.ROUNDS_LEFT,
                     CallRule.TO_GO,
                     null,
-                    "(?:\\d+|that|thats 1|thats \\d+) (?:~round )?down[ ,.]+(?:and )?(\\d+) (?:more )?to go"),
+                    "(?:\\d+|that|thats 1|thats \\d+) (?:~round )?down[ ,.]+(?:and )?(\\d+) (?:more )?to go|(?:\\d+|that|thats 1|thats \\d+) ~round (?:all )?(?:done|finished|complete|completed)[ ,.]+(?:and |so |with )?(?:(?:we|you|have|got|theres|just|only) )*(\\d+) (?:more )?(?:to go|left)"),
             rule(
                     CallKind.SECONDS_LEFT,
                     null,
@@ -296,7 +296,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|(?<!(?:set|round|circuit|block|lap|superset) \\d{1,2} )(?<!\\b(?:no|not|without|keep|stop|before|as you are|when you are|you are|and|just|only) )coming up(?: next)?(?! (?:to|onto|from|into|on|off)\\b)|(?<=[.,] )next(?= [.,])|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:tabata|superset|block|circuit|combo|section) (?:is|we have|will be)|next (?:is|we have|we are|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
+                    "(?:(?:okay|so|and|now|our) )*(?:next up|up next|(?<!(?:set|round|circuit|block|lap|superset) \\d{1,2} )(?<!\\b(?:no|not|without|keep|stop|before|as you are|when you are|you are|and|just|only|(?:last|final|next) (?:set|round|circuit|block)) )coming up(?: next)?(?! (?:to|onto|from|into|on|off)\\b)|(?<=[.,] )next(?= [.,])|(?<=[.,] )straight to|next (?:~move|1)(?: (?:is|we have|will be|up))?|next (?:tabata|superset|block|circuit|combo|section) (?:is|we have|will be)|next (?:is|we have|we are|we(?= [a-z]+ing\\b)|we will|its|i want|i have|comes)|following that|after this(?: ,)? (?:is|its|we have|comes|we do|we are))"),
             rule(
                     CallKind.NEXT_UP,
                     null,
@@ -306,7 +306,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|from (?:here|there)(?: ,)? (?:(?:we|you|lets|we are|we will|now) )*(?:go|going|move|moving|come|coming|head|flow|roll|step) (?:straight |right |on |back )*(?:into|onto|on to) (?!it\\b|that\\b|this\\b|the (?:right|left|other)\\b)[a-z]+|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?|get (?:cracking|going|moving|stuck in)) (?:off |again |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left))|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?<!leg |arm |side |hand |foot )(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)(?! (?:\\d+|today|workout|session|weekly|daily|usual))|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest))|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|lets do (?:the|our|a)(?! (?:other|same|left side|right side|whole|last|first|final|second|third|next|rest|opposite|quick (?:check|recap)|\\w+ (?:round|set|circuit|side|leg|arm)|round|set|circuit|bit|few|couple|lot|thing|workout|warm)\\b)|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|from (?:here|there)(?: ,)? (?:(?:we|you|lets|we are|we will|now) )*(?:go|going|move|moving|come|coming|head|flow|roll|step) (?:straight |right |on |back )*(?:into|onto|on to) (?!it\\b|that\\b|this\\b|the (?:right|left|other)\\b)[a-z]+|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?|get (?:cracking|going|moving|stuck in)) (?:off |again |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left|(?:some |a )?(?:few )?(?:deep )?breath[a-z]*)\\b)|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?<!leg |arm |side |hand |foot )(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)(?! (?:\\d+|today|workout|session|weekly|daily|usual))|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest)\\b)(?!(?: [a-z]+){1,6} (?:burn|workout|session|class|routine|finisher|video)\\b)|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|lets do (?:the|our|a)(?! (?:other|same|left side|right side|whole|last|first|final|second|third|next|rest|opposite|quick (?:check|recap)|\\w+ (?:round|set|circuit|side|leg|arm)|round|set|circuit|bit|few|couple|lot|thing|workout|warm)\\b)|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 }

@@ -23,6 +23,8 @@ final class ExpectedCalls {
     private static final String DUE = "due";
     /** Of a start: in the same breath as the place of the set or the time to its start. */
     private static final String AFTER_A_PLACE = "after a place";
+    /** Of a start: "ready" and what to do, also where nobody said that work had stopped. */
+    private static final String READY = "ready";
     /** Of a start: what the move is called by, and nothing else: "Press." */
     private static final String ITS_NAME = "its name";
     /** Of a start: what to do three times over, which nobody says while describing it. */
@@ -36,7 +38,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.REST,
                     null,
-                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now|thats \\d+) (?:, )?)*(?!come on\\b|set [.,])(?:(?:drop|lower|release|relax|recover|rest|set|put|place|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! (?:we go|and (?:up|lift|press|back up)|on|onto|into|to)\\b)|up you (?:get|come)|off(?= [.,])|let (?:it|them|that|those) go|hug (?:your|the|both) knees|both knees in|(?:roll|lie) (?:all the way )?down and (?:release|relax|rest)|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|stretch (?:it|that|them|those) out|ease (?:off|out)|over(?! and)|out(?! and)|there|thats it|that is it|finish|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
+                    "(?:sit|rest|push|press|ease) (?:all the way )?back (?:in|to|into)(?: to)? (?:a |your )?childs pose|(?:^(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|gently|slowly|softly|carefully|just|now|thats \\d+) (?:, )?)*(?!come on\\b|set [.,])(?:(?:drop|lower|release|relax|recover|rest|set|put|place|bring|lay|roll|let|ease|step|come|sit|stand|bring|park|slide|pop|pause|break)(?: (?:it|them|that|those|everything|the (?:weights?|dumbbells?|bells?|bar|kettlebells?|knees?|hips?|legs?|arms?)|your (?:weights?|dumbbells?|bells?|knees?|hips?|legs?|arms?|hands?)))?(?: (?:all|back|right|on))?(?: (?:down|in|out|up|off|go|to the (?:floor|mat|side)))?(?! and (?:up|lift|press|back up))|(?:bells?|weights?|dumbbells?|feet|legs?|arms?|hands?) down|down(?! (?:we go|and (?:up|lift|press|back up)|on|onto|into|to)\\b)|up you (?:get|come)|off(?= [.,])|let (?:it|them|that|those) go|hug (?:your|the|both|them|those) knees|both knees in|(?:roll|lie) (?:all the way )?down and (?:release|relax|rest)|done|breathe(?! (?:at|in|out|through|into|as|and|with|every|on|for|deep))|time|collapse|rack(?: it| them| the bar)?|take it easy|stretch (?:it|that|them|those) out|ease (?:off|out)|over(?! and)|out(?! and)|there|thats it|that is it|finish|finished|childs pose|nice (?:job|work|1)|good (?:job|work|stuff|effort)|well done|great (?:job|work|stuff)|amazing(?: (?:job|work))?|awesome(?: (?:job|work))?|beautiful|excellent|perfect|(?:good|nice|great|yes|okay)(?= [.,])|brilliant|fantastic|shake(?: (?:it|them|that|those))?(?: \\w+)?(?: (?:out|off))?|grab (?:a|some|your) (?:water|towel|drink|sip)|you did it|we did it|thank you|phew|woo))|(?:have|take) a seat|^take your minute|^(?:and |okay )?(?:we are|thats us) (?:all )?done with(?: [a-z]+){1,2}(?= [.,])|^rest your (?:legs?|arms?)"),
             expected(
                     CallKind.START,
                     MOVES,
@@ -57,7 +59,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.START,
                     null,
-                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round) (?:we|you) (?:go|come)|(?<=[, ]and )(?:in your own time|when(?:ever)? you are ready) (?:start|begin|go|"
+                    "(?:^|and |okay )(?:up|down|in|over|out|back|in|round|on) (?:we|you) (?:go|come)|(?<=[, ]and )(?:in your own time|when(?:ever)? you are ready) (?:start|begin|go|"
                             + String.join("|", VERBS)
                             + ")(?= [.,])|^(?:hit|get|move|crush|own|smash) it(?= [.,])|(?:^|and )go again(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)(?! (?:with|by|on|off|from|in)\\b)|^(?:go|begin|start)(?= (?:(?:minute|round|set) \\d|"
                             + CallReader.MOVE_WORDS
@@ -70,6 +72,7 @@ final class ExpectedCalls {
                     CallKind.START,
                     FORETOLD,
                     "^(?:" + String.join("|", VERBS) + ")(?! (?:into|through|the|your|from|with|that|those)\\b)"),
+            expected(CallKind.START, READY, "^ready(?: [.,])? (?:and )?(?:" + String.join("|", VERBS) + ")"),
             expected(
                     CallKind.START, ITS_NAME, "(?<=[.#] )(?:and |now )?(?:" + String.join("|", VERBS) + ")(?= \\.)"),
             expected(
@@ -129,6 +132,7 @@ final class ExpectedCalls {
     private static final Pattern LIFTED =
             Pattern.compile("\\b(?:lift|up|raise|press|float|curl)(?: (?!down)[a-z]+){0,4}[ ,.]+(?:and )?$");
     private static final Pattern PRAISED = Pattern.compile("^(?:good|great|nice|lovely|perfect|excellent)\\b");
+    private static final Pattern TURNS = Pattern.compile("(?:forward|backward)s?$");
     /** Praise alone ends work only where its end was foretold. */
     private static final Pattern PRAISE = Pattern.compile(
             "(?:(?:and|okay|good|nice|great|yes|lovely|alright|perfect|excellent|job|work|stuff|one|beautiful|awesome|amazing) ?)+");
@@ -184,7 +188,8 @@ final class ExpectedCalls {
                                         && (isBroughtUp()
                                                 || REPEATED.equals(f.rule().of()))
                                 || heard.isSwitchedOver(f)
-                                || FORETOLD.equals(f.rule().of()) && heard.isPreviewed())
+                                || (FORETOLD.equals(f.rule().of()) || READY.equals(f.rule().of()))
+                                        && heard.isPreviewed())
                         && (!ITS_NAME.equals(f.rule().of()) || isOfTheName(f))
                         && (!FORETOLD.equals(f.rule().of())
                                 || heard.isForetold(f.from() + 1, NEAR_THE_END)
@@ -206,7 +211,7 @@ final class ExpectedCalls {
                         && heard.sinceStart(f) > SHORTEST_HALF
                         && !heard.isSaidSinceStart(CallKind.HALF_WAY);
             case SECONDS_LEFT -> isTimeLeft(f) && (!TO_THE_END.equals(f.rule().of()) || heard.isToTheEnd(f.value(), f));
-            case SWITCH_SIDE -> heard.hasStarted() && isSwitch(f);
+            case SWITCH_SIDE -> (heard.hasStarted() || heard.last(CallKind.NEXT_UP) != null && TURNS.matcher(words(f)).find()) && isSwitch(f);
             case REPS_LEFT, LAST_REP -> isCountedDown(f) && next.stream().noneMatch(n -> isNextDown(f, n));
             case NEXT_UP -> isName(f);
             case ORDINAL -> {

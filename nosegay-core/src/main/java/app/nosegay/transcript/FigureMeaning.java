@@ -220,7 +220,7 @@ final class FigureMeaning {
                         && r.from() >= f.to()
                         && speech.start(r.from()).since(speech.end(f.to() - 1)).seconds() < f.value() + 1);
         boolean tens =
-                f.value() >= 10 && f.value() % 5 == 0 && !heard.isByReps() || f.value() == 5 && heard.isBySeconds();
+                f.value() >= 10 && f.value() % 5 == 0 && !heard.isByReps() && !heard.isOfSoManyReps() || f.value() == 5 && heard.isBySeconds();
         boolean seconds = !reps
                 && (tens
                         || f.value() == 5 && countedDown

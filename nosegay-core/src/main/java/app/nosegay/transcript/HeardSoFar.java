@@ -328,6 +328,15 @@ final class HeardSoFar {
                         || count(CallKind.SECONDS_LEFT) == 0 && count(CallKind.REPS_LEFT) > MOSTLY);
     }
 
+    /** Whether it was told how many repetitions this move has, and no time since. */
+    boolean isOfSoManyReps() {
+        Call total = last(CallKind.TOTAL);
+        return total != null
+                && "reps".equals(total.of())
+                && isSaidSince(CallKind.TOTAL, CallKind.NEXT_UP)
+                && isSaidSince(CallKind.TOTAL, CallKind.SECONDS_LEFT);
+    }
+
     /** Whether the time left is what this speaker calls, most of the time. */
     boolean isMostlyBySeconds() {
         long seconds = count(CallKind.SECONDS_LEFT);

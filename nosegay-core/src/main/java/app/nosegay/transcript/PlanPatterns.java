@@ -33,7 +33,7 @@ final class PlanPatterns {
             rule(CallKind.ROUNDS_LEFT, null, null, "(?:(?:the|our|these|your) )*(?:last|final) (\\d+) ~round"),
             rule(CallKind.ROUNDS_LEFT, null, 1, "(?:just |only )?(?:another) ~round(?: to go| left)?"),
             ordinals(
-                    "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:(?:strength|standing|seated|floor|core|cardio|proper|working|weighted) )?(?:~round|~move|block|section|sequence|series|combo|superset|tabata|1 up|1 is)(?! (?:and|is) (?:position))"),
+                    "(?:(?:our|the|your|this is|thats|its|onto|into) )*(~nth) (?:and (?:final|last) )?(?:(?:strength|standing|seated|floor|core|cardio|proper|working|weighted) )?(?:~round|~move|block|section|sequence|series|combo|superset|tabata|on (?:the|our) (?:list|menu)|1 up|1 is)(?! (?:and|is) (?:position))"),
             ordinals("(?<!^first )((?!first)~nth) minute(?= (?:[.,]|is|its|we|of|now|last|final))"),
             rule(CallKind.ORDINAL, null, -1, "(?:and )?last but not least"),
             never("this is number \\d+(?= [.,])(?! [.,] [a-z ]{0,20}~name)"),
@@ -176,7 +176,7 @@ final class PlanPatterns {
                     CallKind.TOTAL,
                     "sets",
                     null,
-                    "(?:(?:for|do|doing|have|of|total of|complete) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |working )?(?:sets|set(?! (?:it|them|the|your|down)))(?! ~more)"),
+                    "(?:(?:for|do|doing|have|of|total of|complete) )*(\\d+)(?: (?:to|or) (\\d+))? (?:total |working |straight )?(?:sets|set(?! (?:it|them|the|your|down)))(?! ~more)"),
             rule(
                     CallKind.TOTAL,
                     "moves",
@@ -196,7 +196,7 @@ final class PlanPatterns {
                     CallKind.TOTAL,
                     "reps",
                     null,
-                    "(?:we|i|you|lets)(?: (?:~will|are|just|only))* do(?:ing)? (?:about |just )?(\\d{1,2})(?= [.,])(?! [.,] 1 )"),
+                    "(?:we|i|you|lets)(?: (?:~will|are|just|only))* do(?:ing)? (?:about |just )?(\\d{1,2})(?= (?:[.,]|in total|in all|altogether|here))(?! [.,] 1 )|(?:going|aiming|shooting|looking|lets go|lets aim) (?:for )?(?:about )?(\\d{1,2})(?= (?:[.,]|on (?:these|this|the|your|each)|here|of|again))|(?<=\\bgo )(\\d{1,2}) on (?:the|your) (?:right|left)"),
             rule(
                     CallKind.TOTAL,
                     "reps",

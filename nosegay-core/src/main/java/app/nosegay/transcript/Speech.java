@@ -97,6 +97,7 @@ final class Speech {
             Map.entry("haffway", "halfway"),
             Map.entry("hafway", "halfway"),
             Map.entry("wrest", "rest"),
+            Map.entry("mo'", "more"),
             Map.entry("yeah", "yes"));
 
     private static final Map<String, String> MISHEARD = Map.of("to", "2", "too", "2", "for", "4", "won", "1");

@@ -60,7 +60,9 @@ public final class CallSheet {
             "calls-jj.txt",
             "calls-kk.txt",
             "calls-ll.txt",
-            "calls-mm.txt");
+            "calls-mm.txt",
+            "calls-nn.txt",
+            "calls-oo.txt");
 
     /** What was hardest: classes told rather than called, a ladder, a minute of each. Less is found in them. */
     public static final String HARD = "calls-hard.txt";
