@@ -32,6 +32,8 @@ final class BoundaryHints {
     private final float[] change;
     private final float[] ends;
     private final float[] fluffs;
+    private final float[] steps;
+    private final float[] calms;
     private final SeenHints seen;
     private final VoiceHints voice;
     private final NameHints names;
@@ -123,9 +125,48 @@ final class BoundaryHints {
         talk = new TalkHints(take.words(), bins);
         said = new LineHints(timeline, lines, take.words());
         seen = new SeenHints(take, bins, moves);
+        steps = new float[bins];
+        calms = new float[bins];
+        seen.steps()
+                .position()
+                .forEach(s -> bump(steps, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.STEP * s.strength()));
+        seen.steps()
+                .stillness()
+                .forEach(s -> bump(calms, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.CALM * s.strength()));
         voice = VoiceHints.of(timeline, lines, take, bins);
         heard = !take.words().isEmpty();
         anything = !onsets.isEmpty() || !take.words().isEmpty() || seen.isTelling() || voice.isTelling();
+    }
+
+    private BoundaryHints(BoundaryHints other) {
+        timeline = other.timeline;
+        bins = other.bins;
+        timed = other.timed;
+        onsets = other.onsets;
+        beeps = other.beeps;
+        go = other.go;
+        stop = other.stop;
+        change = other.change;
+        ends = other.ends;
+        fluffs = other.fluffs;
+        steps = other.steps;
+        calms = other.calms;
+        seen = other.seen;
+        voice = VoiceHints.NONE;
+        names = other.names;
+        talk = other.talk;
+        said = other.said;
+        heard = other.heard;
+        anything = other.anything;
+    }
+
+    /** The same where what is said is not the script: speech and silence tell nothing then, from now on. */
+    BoundaryHints withoutVoice() {
+        BoundaryHints without = new BoundaryHints(this);
+        synchronized (KEPT) {
+            KEPT.replaceAll((asked, kept) -> kept == this ? without : kept);
+        }
+        return without;
     }
 
     /** How many times as long a take would go over from work to something else or back. */
@@ -305,7 +346,8 @@ final class BoundaryHints {
     }
 
     private float[] sum(Segment before, Segment after) {
-        String key = (before == null ? "-" : before.kind()) + " " + (after == null ? "-" : after.kind());
+        boolean held = isStill(before) || isStill(after);
+        String key = (before == null ? "-" : before.kind()) + " " + (after == null ? "-" : after.kind()) + held;
         return sums.computeIfAbsent(key, x -> {
             boolean was = before != null && before.kind().isMoving();
             boolean will = after != null && after.kind().isMoving();
@@ -331,6 +373,10 @@ final class BoundaryHints {
             boolean changes = after != null && before != null && (after.kind() == SegmentKind.SWITCH || was && will);
             if (changes) {
                 addTo(sum, change, 1);
+            }
+            if (!timed && (was && will || held)) {
+                addTo(sum, steps, was && will ? 1 : MatchWeights.STEP_OF_REST_SHARE);
+                addTo(sum, calms, was && will ? 0 : 1);
             }
             return sum;
         });
@@ -387,6 +433,11 @@ final class BoundaryHints {
         };
     }
 
+    /** Whether a segment is a hold or a stretch. */
+    static boolean isStill(Segment s) {
+        return s != null && (s.kind() == SegmentKind.COOLDOWN || s.kind().isMoving() && isHeld(s.move()));
+    }
+
     /** Whether a move is held still, by its name. */
     static boolean isHeld(String move) {
         return move != null && HELD.matcher(move).matches();
@@ -414,9 +465,12 @@ final class BoundaryHints {
         return names.mentioned(move, bin(from), bin(to));
     }
 
-    /** How far what is seen between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell. */
+    /**
+     * How far what is seen between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell, and for
+     * holds and stretches, which are done in many positions.
+     */
     double posture(String move, double from, double to) {
-        return seen.posture(move, from, to);
+        return isHeld(move) ? 0 : seen.posture(move, from, to);
     }
 
     /** Mean movement between two moments, −1 (still) to 1; 0 where nothing is seen. */

@@ -107,6 +107,14 @@ final class MatchWeights {
     static final double RHYTHM_SHARE = 0.5;
     /** Each second of movement high in the picture in a move done standing, or low in one on the floor; the reverse counts against. */
     static final double POSTURE_PER_SECOND = 0.25;
+    /** A plain change of position where one move goes over into the next without a rest, or a hold begins or ends. */
+    static final double STEP = 4;
+    /** How near it is to the boundary, in seconds: one changes over before it or behind it. */
+    static final double STEP_SIGMA = 1.4;
+    /** Where a hold begins or ends beside a rest, in which one is seldom as still. */
+    static final double CALM = 2;
+    /** A change of position at the edge of a rest, in which one walks about as well. */
+    static final double STEP_OF_REST_SHARE = 0.5;
     /** A hold or a stretch is as still as a rest or moves as much as work: of what either would gain it gains this share. */
     static final double EITHER_SHARE = 0.8;
     /** Talk says little about motion. */
@@ -119,6 +127,8 @@ final class MatchWeights {
     static final double VOICE_SECONDS = 12;
     /** The most it counts for one side of a boundary: few keep to a script. */
     static final double VOICE_AT_MOST = 1.5;
+    /** Speech and silence fit a script that is spoken by at least this on average: by hand or read out by 1.2 to 1.5, other talk by 0 to 0.2. */
+    static final double SCRIPT_SPOKEN = 0.6;
     /** Between loud and quiet, in dB: with less there is no voice, or one under music. */
     static final double VOICE_RANGE_DB = 12;
     /** A silence shorter than this, in seconds, is a beat between two words. */
@@ -128,7 +138,7 @@ final class MatchWeights {
     /** A number counted down to a boundary: "three, two, one". */
     static final double COUNTED = 3.5;
     /** A line of the script said in its segment: some are said a little before or behind it. */
-    static final double LINE_SAID = Double.parseDouble(System.getProperty("LS", "1.2"));
+    static final double LINE_SAID = 1.2;
     /** A move is introduced this long before it begins, in seconds, at the most … */
     static final double NAMED_BEFORE = 25;
     /** … or this soon after. */
@@ -179,6 +189,8 @@ final class MatchWeights {
     static final double SIGN_OF_VOICE = 1;
     /** … and a take in which fewer than this share of the moves are borne out is something else. */
     static final double FOREIGN_SHARE = 0.3;
+    /** … of which a hold or a stretch, in which there is next to nothing to be seen, counts so much. */
+    static final double STILL_ASKED = 0.4;
     /** A segment shorter than this share of its plan was left out. */
     static final double LEFT_OUT_SHARE = 0.12;
     /** Doubt of a boundary computed from sync tones and the log. */

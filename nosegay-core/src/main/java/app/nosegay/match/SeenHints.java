@@ -14,6 +14,7 @@ final class SeenHints {
     /** Cumulative evidence of standing rather than being on the floor; null where it is not told. */
     private final double[] posture;
 
+    private final PostureSteps.Steps steps;
     private final Map<String, Integer> standing = new HashMap<>();
     private final boolean telling;
     private double motionPerSecond = MatchWeights.MOTION_PER_SECOND;
@@ -25,12 +26,18 @@ final class SeenHints {
         either = new double[bins + 1];
         telling = motion(take.motion(), Rhythm.of(take.pose()));
         posture = posture(MotionHeight.of(take.pose()));
+        steps = PostureSteps.in(take.pose());
         moves.forEach(move -> standing.put(move, position(move)));
     }
 
     /** Whether movement tells work from rest. */
     boolean isTelling() {
         return telling;
+    }
+
+    /** When one position goes over into another, or somebody comes to rest. */
+    PostureSteps.Steps steps() {
+        return steps;
     }
 
     /** Cumulative log odds of work. */

@@ -47,10 +47,28 @@ final class TakeSolver {
         if (clock != null) {
             return new Found(pinned(logged(clock)), clock, false, hints);
         }
-        order = new TakeOrder(timeline, take, log, pins, next, hints);
-        List<Visit> visits = pinned(OrderDoubt.applied(timeline, refined(order.items()), hints));
+        List<Visit> visits = placed();
+        if (log == null && hints.hearsVoice() && !isScriptSpoken(visits)) {
+            hints = hints.withoutVoice();
+            visits = placed();
+        }
         boolean foreign = log == null && pins.isEmpty() && isForeign(visits);
         return new Found(foreign ? List.of() : visits, null, foreign, hints);
+    }
+
+    private List<Visit> placed() {
+        order = new TakeOrder(timeline, take, log, pins, next, hints);
+        return pinned(OrderDoubt.applied(timeline, refined(order.items()), hints));
+    }
+
+    /** Whether speech and silence fit the script where the solution that profits most from them lies: else something else is said. */
+    private boolean isScriptSpoken(List<Visit> visits) {
+        return visits.stream()
+                        .mapToDouble(v ->
+                                hints.voiced(v.segment(), Math.min(hints.bins() - 1, BoundaryHints.bin(v.start()))))
+                        .average()
+                        .orElse(0)
+                >= MatchWeights.SCRIPT_SPOKEN;
     }
 
     private List<Visit> logged(ClockMap map) {
@@ -291,18 +309,20 @@ final class TakeSolver {
             return false;
         }
         int told = 0;
-        int asked = 0;
+        double asked = 0;
         for (Visit v : visits) {
-            if (timeline.segments().get(v.segment()).kind().isMoving()) {
-                asked++;
+            Segment segment = timeline.segments().get(v.segment());
+            if (segment.kind().isMoving()) {
                 int bin = Math.min(hints.bins() - 1, BoundaryHints.bin(v.start()));
                 boolean signal = hints.starting(v.segment())[bin] >= MatchWeights.SIGN_OF_START;
                 boolean moves = hints.movement(v.start(), v.end()) > MatchWeights.SIGN_OF_MOVEMENT
                         && hints.movement(v.start() - MatchWeights.STILL_BEFORE, v.start()) < 0;
-                boolean named = hints.named(timeline.segments().get(v.segment()).move(), v.start() - 25, v.end()) > 0;
+                boolean named = hints.named(segment.move(), v.start() - 25, v.end()) > 0;
                 boolean voiced = hints.voiced(v.segment(), bin) >= MatchWeights.SIGN_OF_VOICE;
                 boolean scripted = hints.isScripted(v.segment(), v.start(), v.end());
-                told += signal || moves || named || voiced || scripted ? 1 : 0;
+                boolean borneOut = signal || moves || named || voiced || scripted;
+                told += borneOut ? 1 : 0;
+                asked += borneOut || !BoundaryHints.isStill(segment) ? 1 : MatchWeights.STILL_ASKED;
             }
         }
         return asked == 0 || told < MatchWeights.FOREIGN_SHARE * asked;

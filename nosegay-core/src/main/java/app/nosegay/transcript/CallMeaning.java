@@ -14,13 +14,15 @@ import java.util.regex.Pattern;
 final class CallMeaning {
 
     /** Names of moves that tell to begin with them. */
-    private static final Pattern IMPERATIVE = Pattern.compile("(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
-            .replace(
-                    "VERB",
-                    "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)(?: (?:up|down|out|in|back))?"));
+    private static final Pattern IMPERATIVE = Pattern.compile(
+            "(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
+                    .replace(
+                            "VERB",
+                            "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)(?: (?:up|down|out|in|back))?"));
 
     /** "Move four is a row" only names it. */
-    private static final Pattern ANNOUNCED = Pattern.compile("\\b(?:a|an|the|our|your|is|some|next|up|for|to|into|called|with|its|be) $");
+    private static final Pattern ANNOUNCED =
+            Pattern.compile("\\b(?:a|an|the|our|your|is|some|next|up|for|to|into|called|with|its|be) $");
 
     private static final Pattern IS_OVER = Pattern.compile(
             "^ (?:is |are )?(?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank))\\b");
@@ -139,7 +141,9 @@ final class CallMeaning {
 
     /** "Once you hit twelve, put it down": of a moment nobody says is now. */
     private boolean isConditional(CallReader.Found f) {
-        return f.kind() != null && MAY_DEPEND.contains(f.kind()) && CONDITION.matcher(said.before(f)).find();
+        return f.kind() != null
+                && MAY_DEPEND.contains(f.kind())
+                && CONDITION.matcher(said.before(f)).find();
     }
 
     /** "Rows.": more than one of them, and nothing else in the sentence. What to do is told in the singular. */

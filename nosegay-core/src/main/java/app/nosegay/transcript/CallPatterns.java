@@ -125,8 +125,10 @@ final class CallPatterns {
                     "(?:(?:and|thats|that is|we are|you are) )*(\\d{2}) (?:seconds? )?(?:down|gone|in(?! between)|done|behind (?:us|you))(?![ ,.]+(?:and )?(?:another )?\\d+ (?:seconds? )?(?:more )?(?:to go|left|more|go))|(?:thats|that is) (\\d{2})(?: seconds)?(?= [.,])|(?:(?:we are|you are|thats) )?(?:at|hit|hitting|past|passed) (?:the |our |your )?(\\d{2}) seconds? mark"),
             // Said at once with what would make it something else.
             never("(?:the )?\\d+ (?:seconds?|minutes?) mark"),
-            never("(?:can you|try to|see if you can|try and|aim to) (?:get|do|fit in|squeeze in|finish|hit|make) (?:another )?\\d+ more ~round"),
-            never("(?:until|till|til|before) (?:the|our|your) next (?:1|~move|minute|~round)(?! (?:[.,] )?(?:which|its|is|and)\\b)"),
+            never(
+                    "(?:can you|try to|see if you can|try and|aim to) (?:get|do|fit in|squeeze in|finish|hit|make) (?:another )?\\d+ more ~round"),
+            never(
+                    "(?:until|till|til|before) (?:the|our|your) next (?:1|~move|minute|~round)(?! (?:[.,] )?(?:which|its|is|and)\\b)"),
             never("(?:workout|session|class) number \\d+|this is a (?:long|tough|hard|big|spicy) \\d+ seconds"),
             never("(?:episode|day|week|video|part|season|level|phase|volume|chapter) (?:number )?\\d+"),
             never(

@@ -38,7 +38,8 @@ final class CountRuns {
             "\\b(?:seconds?|minutes?|rounds?|sets?|more|left|go|number|exercise|move|last|final|next|first)\\b");
 
     private static final Pattern COUNTED_ON =
-            Pattern.compile("^[ .,]*(?:and |ready )?(?:go|begin|start|rest|stop|lets go|done|switch|relax)\\b|^ and " + ExpectedCalls.ANY_VERB + "\\b");
+            Pattern.compile("^[ .,]*(?:and |ready )?(?:go|begin|start|rest|stop|lets go|done|switch|relax)\\b|^ and "
+                    + ExpectedCalls.ANY_VERB + "\\b");
 
     private CountRuns() {}
 
@@ -111,8 +112,10 @@ final class CountRuns {
             int[] last = run.get(run.size() - 1);
             double seconds = speech.start(last[0]).since(speech.start(first[0])).seconds();
             boolean down = first[2] > last[2] && isClose(first, last, speech);
-            boolean beat = run.size() == 2 && BEAT.matcher(speech.text().substring(0, first[0])).find();
-            boolean countdown = !beat && down && (last[2] <= 1 || last[2] == 2 && isCountedOn(first[0], last[1], speech));
+            boolean beat = run.size() == 2
+                    && BEAT.matcher(speech.text().substring(0, first[0])).find();
+            boolean countdown =
+                    !beat && down && (last[2] <= 1 || last[2] == 2 && isCountedOn(first[0], last[1], speech));
             boolean slow = seconds > SLOWEST_OF_TWO;
             if (run.size() >= 3 || run.size() == 2 && countdown && !slow) {
                 runs.add(new Run(first[0], last[1], first[2], last[2], seconds / (run.size() - 1), List.copyOf(run)));

@@ -73,8 +73,7 @@ final class ExpectedCalls {
                     FORETOLD,
                     "^(?:" + String.join("|", VERBS) + ")(?! (?:into|through|the|your|from|with|that|those)\\b)"),
             expected(CallKind.START, READY, "^ready(?: [.,])? (?:and )?(?:" + String.join("|", VERBS) + ")"),
-            expected(
-                    CallKind.START, ITS_NAME, "(?<=[.#] )(?:and |now )?(?:" + String.join("|", VERBS) + ")(?= \\.)"),
+            expected(CallKind.START, ITS_NAME, "(?<=[.#] )(?:and |now )?(?:" + String.join("|", VERBS) + ")(?= \\.)"),
             expected(
                     CallKind.START,
                     DUE,
@@ -188,7 +187,8 @@ final class ExpectedCalls {
                                         && (isBroughtUp()
                                                 || REPEATED.equals(f.rule().of()))
                                 || heard.isSwitchedOver(f)
-                                || (FORETOLD.equals(f.rule().of()) || READY.equals(f.rule().of()))
+                                || (FORETOLD.equals(f.rule().of())
+                                                || READY.equals(f.rule().of()))
                                         && heard.isPreviewed())
                         && (!ITS_NAME.equals(f.rule().of()) || isOfTheName(f))
                         && (!FORETOLD.equals(f.rule().of())
@@ -211,7 +211,11 @@ final class ExpectedCalls {
                         && heard.sinceStart(f) > SHORTEST_HALF
                         && !heard.isSaidSinceStart(CallKind.HALF_WAY);
             case SECONDS_LEFT -> isTimeLeft(f) && (!TO_THE_END.equals(f.rule().of()) || heard.isToTheEnd(f.value(), f));
-            case SWITCH_SIDE -> (heard.hasStarted() || heard.last(CallKind.NEXT_UP) != null && TURNS.matcher(words(f)).find()) && isSwitch(f);
+            case SWITCH_SIDE ->
+                (heard.hasStarted()
+                                || heard.last(CallKind.NEXT_UP) != null
+                                        && TURNS.matcher(words(f)).find())
+                        && isSwitch(f);
             case REPS_LEFT, LAST_REP -> isCountedDown(f) && next.stream().noneMatch(n -> isNextDown(f, n));
             case NEXT_UP -> isName(f);
             case ORDINAL -> {

@@ -17,7 +17,8 @@ final class FigureMeaning {
             "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
     private static final Pattern AS_MANY = Pattern.compile("\\b(?:amrap|as many (?:rounds|reps) as)\\b");
     /** "We'll do this for thirty seconds". */
-    private static final Pattern TELLS_A_PLAN = Pattern.compile("\\b(?:will|going to) (?:do|be doing) (?:this|it|these|that|them) $");
+    private static final Pattern TELLS_A_PLAN =
+            Pattern.compile("\\b(?:will|going to) (?:do|be doing) (?:this|it|these|that|them) $");
     /** No interval of a plan is shorter, in seconds. */
     private static final int SHORTEST_PLANNED = 20;
 
@@ -148,7 +149,10 @@ final class FigureMeaning {
                 && f.value() >= SHORTEST_HALF) {
             return;
         }
-        if ("work-seconds".equals(f.rule().of()) && heard.hasStarted() && words.matches("for \\d+ seconds") && !TELLS_A_PLAN.matcher(said.before(f)).find()) {
+        if ("work-seconds".equals(f.rule().of())
+                && heard.hasStarted()
+                && words.matches("for \\d+ seconds")
+                && !TELLS_A_PLAN.matcher(said.before(f)).find()) {
             heard.add(said.call(CallKind.SECONDS_LEFT, f, null));
             return;
         }
@@ -190,9 +194,7 @@ final class FigureMeaning {
         Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
         boolean ofAll = down.find() && heard.isTotalSaid("moves", Integer.parseInt(down.group(1)) + f.value());
         return ofAll
-                || place != null
-                        && SaidCalls.isOfAMove(place.text())
-                        && text.startsWith(place.value() + " ", f.from());
+                || place != null && SaidCalls.isOfAMove(place.text()) && text.startsWith(place.value() + " ", f.from());
     }
 
     private String around(CallReader.Found f) {
@@ -219,8 +221,8 @@ final class FigureMeaning {
                         && r.run().secondsEach() < CountMeaning.A_SECOND_EACH
                         && r.from() >= f.to()
                         && speech.start(r.from()).since(speech.end(f.to() - 1)).seconds() < f.value() + 1);
-        boolean tens =
-                f.value() >= 10 && f.value() % 5 == 0 && !heard.isByReps() && !heard.isOfSoManyReps() || f.value() == 5 && heard.isBySeconds();
+        boolean tens = f.value() >= 10 && f.value() % 5 == 0 && !heard.isByReps() && !heard.isOfSoManyReps()
+                || f.value() == 5 && heard.isBySeconds();
         boolean seconds = !reps
                 && (tens
                         || f.value() == 5 && countedDown

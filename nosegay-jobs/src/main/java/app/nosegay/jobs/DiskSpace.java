@@ -37,7 +37,8 @@ public final class DiskSpace {
         try {
             return there == null ? Long.MAX_VALUE : Files.getFileStore(there).getUsableSpace();
         } catch (IOException noMountPoint) {
-            // Where the file systems cannot be told apart (a changed root, some containers) only the folder itself can be asked.
+            // Where the file systems cannot be told apart (a changed root, some containers) only the folder itself can
+            // be asked.
             return there.toFile().getUsableSpace();
         }
     }
