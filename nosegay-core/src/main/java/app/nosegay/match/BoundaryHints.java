@@ -122,7 +122,8 @@ final class BoundaryHints {
         List<Call> calls = CallReader.read(take.words(), moves);
         calls.forEach(this::hear);
         names = new NameHints(SpokenNames.in(take.words(), moves, calls), moves, bins);
-        talk = new TalkHints(take.words(), bins);
+        // Beeps are loud, too.
+        talk = new TalkHints(take.words(), timed ? null : VoiceHints.speech(take.loudness(), bins), bins);
         said = new LineHints(timeline, lines, take.words());
         seen = new SeenHints(take, bins, moves);
         steps = new float[bins];

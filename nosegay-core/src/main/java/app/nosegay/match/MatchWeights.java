@@ -127,8 +127,8 @@ final class MatchWeights {
     static final double VOICE_SECONDS = 12;
     /** The most it counts for one side of a boundary: few keep to a script. */
     static final double VOICE_AT_MOST = 1.5;
-    /** Speech and silence fit a script that is spoken by at least this on average: by hand or read out by 1.2 to 1.5, other talk by 0 to 0.2. */
-    static final double SCRIPT_SPOKEN = 0.6;
+    /** Speech and silence fit a script that is spoken by at least this on average: 1.2 to 1.5 in simulated runs, other talk by 0 to 0.5. */
+    static final double SCRIPT_SPOKEN = 0.8;
     /** Between loud and quiet, in dB: with less there is no voice, or one under music. */
     static final double VOICE_RANGE_DB = 12;
     /** A silence shorter than this, in seconds, is a beat between two words. */
@@ -163,6 +163,8 @@ final class MatchWeights {
     static final double SPOKEN_IN_WORK = 0.5;
     /** Who goes on talking begins the next line within this, in seconds. */
     static final double BETWEEN_LINES = 1.5;
+    /** What is heard for less than this, in seconds, is no sentence, where the words are not known. */
+    static final double SHORTEST_SENTENCE = 0.6;
     /** Two moves are taken for exchanged when their names tell it by three mentions more than the plan's order. */
     static final double SWAPPED = 3 * NAMED;
     /** Doubt asks how likely the boundary lies further away than this, in seconds: what can be had from beeps … */

@@ -1,7 +1,7 @@
 package app.nosegay.match;
 
 import app.nosegay.transcript.Caption;
-import java.util.Comparator;
+import java.util.Arrays;
 import java.util.List;
 
 /** Where one take sounds like the welcome and the goodbye, by when somebody talks at all. */
@@ -15,15 +15,46 @@ final class TalkHints {
 
     private final int bins;
 
-    TalkHints(List<Caption> words, int bins) {
+    /** @param speech whether somebody speaks, per bin, for takes whose words are not known; null where that is not told either */
+    TalkHints(List<Caption> words, boolean[] speech, int bins) {
         this.bins = bins;
-        greeting = words.stream()
-                .min(Comparator.comparing(Caption::start))
-                .map(c -> c.start().seconds())
-                .stream()
-                .toList();
-        lastWord = words.stream().mapToDouble(c -> c.end().seconds()).max().orElse(0);
-        spoken = words.isEmpty() ? null : spoken(words);
+        boolean known = !words.isEmpty();
+        boolean[] speaks = known ? said(words) : speech == null ? null : sentences(speech);
+        spoken = speaks == null ? null : summed(speaks);
+        int first = 0;
+        int last = bins;
+        while (speaks != null && first < bins && !speaks[first]) {
+            first++;
+        }
+        while (speaks != null && last > 0 && !speaks[last - 1]) {
+            last--;
+        }
+        greeting = known
+                ? List.of(words.stream()
+                        .mapToDouble(c -> c.start().seconds())
+                        .min()
+                        .getAsDouble())
+                : speaks == null || first == bins ? List.of() : List.of(first * MatchWeights.GRID_SECONDS);
+        lastWord = known
+                ? words.stream().mapToDouble(c -> c.end().seconds()).max().getAsDouble()
+                : speaks == null ? 0 : last * MatchWeights.GRID_SECONDS;
+    }
+
+    /** Speech, without what is too short to be a sentence: a clap, a weight set down. */
+    private boolean[] sentences(boolean[] speech) {
+        boolean[] out = new boolean[bins];
+        int least = BoundaryHints.bin(MatchWeights.SHORTEST_SENTENCE);
+        for (int b = 0; b < bins; b++) {
+            int to = b;
+            while (to < bins && speech[to]) {
+                to++;
+            }
+            if (to - b >= least) {
+                Arrays.fill(out, b, Math.min(bins, to + BoundaryHints.bin(MatchWeights.BETWEEN_LINES)), true);
+            }
+            b = Math.max(b, to);
+        }
+        return out;
     }
 
     /** When the first word is said, in seconds; none where none are known. */
@@ -53,15 +84,17 @@ final class TalkHints {
         return closing;
     }
 
-    private double[] spoken(List<Caption> words) {
+    private boolean[] said(List<Caption> words) {
         boolean[] speaks = new boolean[bins];
         for (Caption c : words) {
             int from = Math.max(0, BoundaryHints.bin(c.start().seconds()));
             int to = Math.min(bins, BoundaryHints.bin(c.end().seconds() + MatchWeights.BETWEEN_LINES));
-            for (int b = from; b < to; b++) {
-                speaks[b] = true;
-            }
+            Arrays.fill(speaks, Math.min(from, to), to, true);
         }
+        return speaks;
+    }
+
+    private double[] summed(boolean[] speaks) {
         double[] sum = new double[bins + 1];
         for (int b = 0; b < bins; b++) {
             sum[b + 1] = sum[b] + (speaks[b] ? MatchWeights.GRID_SECONDS : 0);

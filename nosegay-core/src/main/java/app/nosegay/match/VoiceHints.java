@@ -58,6 +58,19 @@ final class VoiceHints {
 
     /** Running sum of speech and silence per bin; null where loud and quiet hardly differ. */
     private static double[] voiced(Trace loudness, int bins) {
+        boolean[] speaks = speech(loudness, bins);
+        if (speaks == null) {
+            return null;
+        }
+        double[] sum = new double[bins + 1];
+        for (int b = 0; b < bins; b++) {
+            sum[b + 1] = sum[b] + (speaks[b] ? 1 : -1) * MatchWeights.GRID_SECONDS;
+        }
+        return sum;
+    }
+
+    /** Whether somebody speaks, per bin; null where loud and quiet hardly differ. */
+    static boolean[] speech(Trace loudness, int bins) {
         if (loudness.isEmpty()) {
             return null;
         }
@@ -73,7 +86,6 @@ final class VoiceHints {
         if (loud - quiet < MatchWeights.VOICE_RANGE_DB) {
             return null;
         }
-        double[] sum = new double[bins + 1];
         int pause = (int) Math.round(MatchWeights.VOICE_PAUSE / MatchWeights.GRID_SECONDS);
         int last = -bins;
         boolean[] speaks = new boolean[bins];
@@ -84,10 +96,7 @@ final class VoiceHints {
                 last = b;
             }
         }
-        for (int b = 0; b < bins; b++) {
-            sum[b + 1] = sum[b] + (speaks[b] ? 1 : -1) * MatchWeights.GRID_SECONDS;
-        }
-        return sum;
+        return speaks;
     }
 
     /** How far the seconds behind each bin sound like the first ones of segment {@code k}. */

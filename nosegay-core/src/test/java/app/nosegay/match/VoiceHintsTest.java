@@ -73,8 +73,8 @@ class VoiceHintsTest {
         TakeEvidence take = take(23, 0.5, -58);
         assertThat(right(match(take, lines), 23, 0.5)).isGreaterThanOrEqualTo(0.9);
         assertThat(right(match(take, List.of()), 23, 0.5))
-                .as("without the script")
-                .isLessThan(0.2);
+                .as("without the script only where somebody begins and ceases to speak")
+                .isLessThan(0.35);
     }
 
     @Test

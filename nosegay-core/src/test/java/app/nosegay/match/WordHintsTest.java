@@ -1,6 +1,7 @@
 package app.nosegay.match;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.time.Time;
 import app.nosegay.transcript.CallReader;
@@ -82,7 +83,8 @@ class WordHintsTest {
 
     @Property(tries = 30)
     void aGoodbyeIsWhereMostOfTheTimeSomethingIsSaid(@ForAll @IntRange(min = 60, max = 150) int at) {
-        TalkHints hints = new TalkHints(List.of(caption(10, 12), caption(at, at + 9), caption(at + 10, at + 19)), BINS);
+        TalkHints hints =
+                new TalkHints(List.of(caption(10, 12), caption(at, at + 9), caption(at + 10, at + 19)), null, BINS);
         float[] closing = hints.closing(20);
         assertThat(closing[BoundaryHints.bin(at)]).isGreaterThan(4);
         assertThat(closing[BoundaryHints.bin(at - 30)]).as("silence").isLessThan(-4);
@@ -99,7 +101,7 @@ class WordHintsTest {
 
     @Example
     void theWorkoutIsNotOverWhileSomebodyTalks() {
-        TalkHints hints = new TalkHints(List.of(caption(4, 6), caption(100, 104)), BINS);
+        TalkHints hints = new TalkHints(List.of(caption(4, 6), caption(100, 104)), null, BINS);
         assertThat(hints.greeting()).containsExactly(4.0);
         assertThat(hints.unfinished()[BoundaryHints.bin(103)]).isNegative();
         assertThat(hints.unfinished()[BoundaryHints.bin(105)]).isZero();
@@ -107,9 +109,34 @@ class WordHintsTest {
 
     @Example
     void withoutWordsNothingIsTold() {
-        TalkHints hints = new TalkHints(List.of(), BINS);
+        TalkHints hints = new TalkHints(List.of(), null, BINS);
         assertThat(hints.greeting()).isEmpty();
         assertThat(hints.closing(20)).containsOnly(0f);
         assertThat(hints.unfinished()).containsOnly(0f);
+    }
+
+    @Property(tries = 30)
+    void whereTheWordsAreNotKnownTheSoundOfSentencesTells(
+            @ForAll @IntRange(min = 3, max = 30) int first, @ForAll @IntRange(min = 120, max = 180) int last) {
+        boolean[] speech = new boolean[BINS];
+        java.util.Arrays.fill(speech, BoundaryHints.bin(1), BoundaryHints.bin(1.3), true);
+        java.util.Arrays.fill(speech, BoundaryHints.bin(first), BoundaryHints.bin(first + 2), true);
+        java.util.Arrays.fill(speech, BoundaryHints.bin(last - 3), BoundaryHints.bin(last), true);
+        TalkHints hints = new TalkHints(List.of(), speech, BINS);
+        assertThat(hints.greeting()).as("not the clap before it").hasSize(1);
+        assertThat(hints.greeting().get(0)).isCloseTo(first, within(0.06));
+        assertThat(hints.unfinished()[BoundaryHints.bin(last - 0.5)]).isNegative();
+        assertThat(hints.unfinished()[BoundaryHints.bin(last + 2)]).isZero();
+    }
+
+    @Example
+    void knownWordsSayMoreThanTheSound() {
+        boolean[] speech = new boolean[BINS];
+        java.util.Arrays.fill(speech, BoundaryHints.bin(1), BoundaryHints.bin(3), true);
+        assertThat(new TalkHints(List.of(caption(4, 6)), speech, BINS).greeting())
+                .containsExactly(4.0);
+        assertThat(new TalkHints(List.of(), new boolean[BINS], BINS).greeting())
+                .as("nobody speaks")
+                .isEmpty();
     }
 }
