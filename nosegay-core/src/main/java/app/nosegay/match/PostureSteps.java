@@ -30,8 +30,6 @@ final class PostureSteps {
     private static final double PLAIN = 12;
     /** What has at least this share of the largest is its top. */
     private static final double TOP = 0.95;
-    /** Stillness begins where it has this share of its largest. */
-    private static final double EDGE = 0.8;
     /** Somebody is stiller after a moment than before it if the pictures vary so many times less, … */
     private static final double CALMER = 3;
     /** … and plainly if so many times less. */
@@ -81,7 +79,6 @@ final class PostureSteps {
         Arrays.sort(sorted);
         double least = NOISE + sorted[sorted.length / 4];
         double[] calmed = calmed();
-        double[] absolute = Arrays.stream(calmed).map(Math::abs).toArray();
         List<Step> position = new ArrayList<>();
         List<Step> stillness = new ArrayList<>();
         for (int v = 0; v < count; v++) {
@@ -91,9 +88,8 @@ final class PostureSteps {
                     position.add(new Step(middle(size, v), Math.min(1, Math.log(1 + times) / Math.log(1 + PLAIN))));
                 }
             }
-            double by = Math.abs(calmed[v]);
-            if (by >= Math.log(CALMER) && isLargest(absolute, v)) {
-                stillness.add(new Step(edge(absolute, v, calmed[v] > 0 ? -1 : 1), Math.min(1, by / Math.log(STILL))));
+            if (calmed[v] >= Math.log(CALMER) && isLargest(calmed, v)) {
+                stillness.add(new Step(middle(calmed, v), Math.min(1, calmed[v] / Math.log(STILL))));
             }
         }
         return new Steps(position, stillness);
@@ -124,18 +120,6 @@ final class PostureSteps {
             to++;
         }
         return (from + to) / 2.0 / HZ;
-    }
-
-    /** Where stillness begins or ends on one side of {@code v}, in seconds: further in it is as still, and the other side as restless. */
-    private static double edge(double[] size, int v, int side) {
-        int u = v;
-        while (u + side >= 0
-                && u + side < size.length
-                && Math.abs(u + side - v) <= bins(STRETCH)
-                && size[u + side] >= EDGE * size[v]) {
-            u += side;
-        }
-        return u / HZ;
     }
 
     /** What is usual on one side of {@code v}: the median from {@value #NEAR} to {@value #FAR} seconds away. */
@@ -169,7 +153,7 @@ final class PostureSteps {
         return size;
     }
 
-    /** How many times more the pictures vary before each moment than after it, in logarithms. */
+    /** How many times more the pictures vary before each moment than after it, or the other way round, in logarithms. */
     private double[] calmed() {
         int half = bins(BETWEEN / 2);
         int stretch = bins(STRETCH);
@@ -177,7 +161,7 @@ final class PostureSteps {
         for (int v = stretch + half; v + stretch + half <= count; v++) {
             double before = NOISE + variance(v - half - stretch, v - half);
             double after = NOISE + variance(v + half, v + half + stretch);
-            calmed[v] = Math.log(before / after);
+            calmed[v] = Math.abs(Math.log(before / after));
         }
         return calmed;
     }
