@@ -40,6 +40,11 @@ final class CallMeaning {
     /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
     private static final double LONGEST_CHANGE = 10;
 
+    /** "Kickbacks in five." */
+    private static final Pattern SOON = Pattern.compile(" in (?:5|10|15|20)(?: seconds)? [.,]");
+    /** "That's round one." */
+    private static final Pattern THAT_IS = Pattern.compile("\\bthats (?:our |the |your )?$");
+
     private static final Set<CallKind> MAY_DEPEND =
             EnumSet.of(CallKind.REST, CallKind.SECONDS_LEFT, CallKind.REPS_LEFT, CallKind.LAST_REP);
     private static final Pattern CONDITION = Pattern.compile(
@@ -115,6 +120,7 @@ final class CallMeaning {
                         || heard.saidWithin(CallKind.ORDINAL, SaidCalls.AT_ONCE, f)
                         || said.isJustStarted(f) && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
                         || isNow(f)
+                        || SOON.matcher(text).region(f.to(), text.length()).lookingAt()
                         || MOVES_ON.matcher(text.substring(f.from(), f.to())).find()
                         || text.startsWith(" first", f.to() - 6)
                         || heard.isOver(f)
@@ -242,7 +248,11 @@ final class CallMeaning {
             case ORDINAL -> {
                 said.once(f);
                 if ((IS_OVER.matcher(speech.soonAfter(f.to())).find()
-                                || COMPLETES.matcher(said.before(f)).find())
+                                || COMPLETES.matcher(said.before(f)).find()
+                                || heard.isOver(f)
+                                        && (said(f).startsWith("thats")
+                                                || THAT_IS.matcher(said.before(f))
+                                                        .find()))
                         && FigureMeaning.NAMES_ROUNDS
                                 .matcher(text.substring(f.from(), f.to()))
                                 .find()) {

@@ -45,7 +45,7 @@ final class CallPatterns {
                     CallKind.SECONDS_LEFT,
                     null,
                     null,
-                    "(?:last|final) (\\d+) seconds of (?!work|rest|each|the|this|that)[a-z]+"),
+                    "(?:last|final) (\\d+) seconds of (?:(?!work|rest|each|the|this|that)[a-z]+|(?:the|this|your|our) (?:set|move|exercise|interval|round|minute|circuit|block|1)\\b)"),
             // Promises first: they hold words of other calls.
             rule(
                     CallKind.PROMISE,
@@ -57,6 +57,11 @@ final class CallPatterns {
                     null,
                     null,
                     "(?:(?:theres|there is)(?! the (?:beep|bell|buzzer))|there ~will be|(?:you|we) ~will (?:see|have|find|hear)|we have|i have|i got|i have got) (?:a|the|your|an|my) (?:\\w+ )?(?:timer|clock|countdown|beep|bell|buzzer)\\b(?! (?:is |all |already )*(?:set|ready|going|running|here))(?: [a-z0-9]+){0,6}"),
+            rule(
+                    CallKind.PROMISE,
+                    null,
+                    null,
+                    "(?:the |your )?next (?:~move|1) (?:will be|is|~will be|comes up|pops up|appears) (?:shown |displayed |written |always )?(?:on|in|at|up on) (?:the |your )?(?:screen|corner|bottom|top)(?: [a-z0-9]+){0,4}"),
             rule(
                     CallKind.PROMISE,
                     null,
@@ -125,6 +130,8 @@ final class CallPatterns {
                     "(?:(?:and|thats|that is|we are|you are) )*(\\d{2}) (?:seconds? )?(?:down|gone|in(?! between)|done|behind (?:us|you))(?![ ,.]+(?:and )?(?:another )?\\d+ (?:seconds? )?(?:more )?(?:to go|left|more|go))|(?:thats|that is) (\\d{2})(?: seconds)?(?= [.,])|(?:(?:we are|you are|thats) )?(?:at|hit|hitting|past|passed) (?:the |our |your )?(\\d{2}) seconds? mark"),
             // Said at once with what would make it something else.
             never("(?:the )?\\d+ (?:seconds?|minutes?) mark"),
+            never("thats \\d{2} seconds(?= (?:[.,] )?halfway)"),
+            never("(?:have|we|you) done (?:\\d+|half of) (?:of )?(?:the |our |these )?~move(?:[ ,.]+(?:and |so |with )?(?:(?:we|you) have |got |have )?\\d+ more(?: to go)?)?"),
             never(
                     "(?:can you|try to|see if you can|try and|aim to) (?:get|do|fit in|squeeze in|finish|hit|make) (?:another )?\\d+ more ~round"),
             never(
@@ -183,7 +190,7 @@ final class CallPatterns {
                     CallKind.SWITCH_SIDE,
                     null,
                     null,
-                    "(?:(?:and|now|okay|lets) )*(?:go|come|move|head|over) (?:over )?(?:to|onto|on to) (?:the|your) (?:other|opposite|second) ~side(?: now)?|(?:lets )?even (?:it|things|that|them) (?:out|up)|(?:(?:and|now|lets) )+(?:go|going|we go) the other (?:way|direction)|(?<=[.,] )(?:go|going) the other (?:way|direction)|(?:lets )?(?:take|bring) (?:it|that|this) (?:over |across )?(?:to|onto) (?:the|your) (?:other|opposite|left|right)(?: ~side)?|(?:(?:(?:and|now|okay|lets go) )+|(?<=rest |done ))over (?:to|onto) (?:the|your) (?:right|left)(?: ~side)?"),
+                    "(?:(?:and|now|okay|lets) )*(?:go|come|move|head|over) (?:over )?(?:to|onto|on to) (?:the|your) (?:other|opposite|second) ~side(?: now)?|(?:(?:and|we are|you are) )*(?:on to|onto|over to|on) the (?:left|right|other) ~side next|(?:lets )?even (?:it|things|that|them) (?:out|up)|(?:(?:and|now|lets) )+(?:go|going|we go) the other (?:way|direction)|(?<=[.,] )(?:go|going) the other (?:way|direction)|(?:lets )?(?:take|bring) (?:it|that|this) (?:over |across )?(?:to|onto) (?:the|your) (?:other|opposite|left|right)(?: ~side)?|(?:(?:(?:and|now|okay|lets go) )+|(?<=rest |done ))over (?:to|onto) (?:the|your) (?:right|left)(?: ~side)?"),
             rule(
                     CallKind.SECONDS_LEFT,
                     null,
@@ -202,7 +209,7 @@ final class CallPatterns {
                     CallKind.SECONDS_LEFT,
                     null,
                     60,
-                    "(?<=[.,] )(?:a|1) (?:full |whole )?minute (?:break|rest|off)(?= [.,])"),
+                    "(?<=[.,] )(?:a|1) (?:full |whole )?minute (?:break|rest|off)(?= (?:[.,]|before|until|till|here|now|then))"),
             rule(CallKind.SECONDS_LEFT, null, 60, "(?<=(?:timer|clock) )(?:for|to|on|at) (?:a|1) (?:full )?minute"),
             rule(CallKind.SECONDS_LEFT, null, null, "(?<=(?:timer|clock) )(?:for|to|on|at) (\\d{2}) seconds?"),
             rule(
@@ -281,7 +288,7 @@ final class CallPatterns {
                     CallKind.START,
                     null,
                     null,
-                    "(?:(?:and|okay|right|ready|so|now|3) )*(?:lets (?:go|start|begin|get (?:going|started|to work|it|moving)|do (?:it|this)|hit it|work|get after it)(?! (?:with|by|off|from|on|in|to|into|back|down|up|through|over))|here we go(?! (?:into|to|with))|off (?:we|you) go|(?:and )?we are off again(?= (?:[.,]|round|set))|(?:and )?we are (?:off|going|on|working)(?! (?:exercise|move|movement|round|set|number|station|drill|our|a|\\d|to|into|in|on|through|for|back|straight|with|the|this|our|left|right|side|again|first|last))|(?:you are|clock is|timer is|clocks|timers|time is|times) (?:on|running|starting|going)(?! (?:to|exercise|move|round|set|the|your|a))|(?:timer|clock) starts?(?: now)?(?! in)|get to work|(?:we )?start(?:ing)? (?:(?:right )?now|the clock|the timer)|begin now|(?<!to )get going(?! in)|go go go|go go)"),
+                    "(?:(?:and|okay|right|ready|so|now|3) )*(?:lets (?:go|start|begin|get (?:going|started|to work|it|moving)|do (?:it|this)|hit it|work|get after it)(?! (?:with|by|off|from|on|in|to|into|back|down|up|through|over))|here we go(?! (?:into|to|with))|off (?:we|you) go|(?:and )?we are off again(?= (?:[.,]|round|set))|(?:and )?we are (?:off|going|on|working)(?! (?:down|up|over|overhead|outside|exercise|move|movement|round|set|number|station|drill|our|a|\\d|to|into|in|on|through|for|back|straight|with|the|this|our|left|right|side|again|first|last))|(?:you are|clock is|timer is|clocks|timers|time is|times) (?:on|running|starting|going)(?! (?:to|exercise|move|round|set|the|your|a))|(?:timer|clock) starts?(?: now)?(?! in)|get to work|(?:we )?start(?:ing)? (?:(?:right )?now|the clock|the timer)|begin now|(?<!to )get going(?! in)|go go go|go go)"),
             rule(
                     CallKind.START,
                     null,
@@ -308,7 +315,7 @@ final class CallPatterns {
                     CallKind.NEXT_UP,
                     null,
                     null,
-                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|from (?:here|there)(?: ,)? (?:(?:we|you|lets|we are|we will|now) )*(?:go|going|move|moving|come|coming|head|flow|roll|step) (?:straight |right |on |back )*(?:into|onto|on to) (?!it\\b|that\\b|this\\b|the (?:right|left|other)\\b)[a-z]+|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?|get (?:cracking|going|moving|stuck in)) (?:off |again |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left|(?:some |a )?(?:few )?(?:deep )?breath[a-z]*)\\b)|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?<!leg |arm |side |hand |foot )(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)(?! (?:\\d+|today|workout|session|weekly|daily|usual))|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest)\\b)(?!(?: [a-z]+){1,6} (?:burn|workout|session|class|routine|finisher|video)\\b)|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|lets do (?:the|our|a)(?! (?:other|same|left side|right side|whole|last|first|final|second|third|next|rest|opposite|quick (?:check|recap)|\\w+ (?:round|set|circuit|side|leg|arm)|round|set|circuit|bit|few|couple|lot|thing|workout|warm)\\b)|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
+                    "(?:(?:okay|so|and|now) )*(?:(?:we are |lets |lets start |and |now |so )*(?:moving|move|going|go|heading|head|transition(?:ing)?) (?:straight |right |on |back )*(?:on to|onto|into|in to) (?:our|a|the|some|your)\\b|straight into\\b(?! (?:it|this|that)\\b)|from (?:here|there)(?: ,)? (?:(?:we|you|lets|we are|we will|now) )*(?:go|going|move|moving|come|coming|head|flow|roll|step) (?:straight |right |on |back )*(?:into|onto|on to) (?!it\\b|that\\b|this\\b|the (?:right|left|other)\\b)[a-z]+|right into (?:our|a|the|some)|(?:we (?:are |will |are going to )?|lets |i want to )?(?:starting|start|beginning|begin|kick(?:ing)?(?: us)?|open(?:ing)?|finish(?:ing)?|get started(?=(?: off| out)? with (?:~name))|get (?:cracking|going|moving|stuck in)) (?:off |again |out |up |things |it |things off |it off )?(?:(?:up |down )?on (?:our|your|the) [a-z]+ )?with(?! (?:your|the (?:feet|weight|right|left)|feet|right|left|(?:some |a )?(?:few )?(?:deep )?breath[a-z]*)\\b)|(?:here is|heres) (?:your|our|the) (?:~nth|next|last|final) (?:1|~move)|the (?:first|second|third|fourth|last|final) of (?:the|these|our|them)(?: \\d)? is|(?:(?:for|into|to|with|onto) )?(?:this|your|the|our) next (?:1|~move)|now for something|(?:talk|walk|take) us through (?:the|our|a|an|some)\\b|back (?:in |into it |at it )?with (?:a|an|the|our|some)\\b|(?:and )?(?:finally|lastly)(?: ,)? (?:the|a|an|our|some|we have|its)\\b|(?<!leg |arm |side |hand |foot )(?:first|1st) (?:up|minute (?:is|we)|thing (?:we (?:got|have)|is|up)|~move(?: is| we| today| up)?|1 is|we have|is)(?! (?:of all))|get ready for(?! (?:the|a) (?:next round|second round|break))|time for (?:our|some|the)(?! (?:\\d+|today|workout|session|weekly|daily|usual))|(?:its|now|okay) time for(?! (?:a (?:break|rest|drink|sip|breather)|you|us|me|rest)\\b)(?!(?: [a-z]+){1,6} (?:burn|workout|session|class|routine|finisher|video)\\b)|now for (?:some|our|the|a|your)\\b|here (?:comes?|come) (?:the|our|some|a)\\b|lets do (?:the|our|a)(?! (?:other|same|left side|right side|whole|last|first|final|second|third|next|rest|opposite|quick (?:check|recap)|\\w+ (?:round|set|circuit|side|leg|arm)|round|set|circuit|bit|few|couple|lot|thing|workout|warm)\\b)|straight (?:on to|onto|on into|over to)|next minute (?:is|its|we have|we are)|next on (?:the|our|your) (?:list|menu|agenda)(?: (?:is|we have))?|(?:grab|get|pick up) (?:your|the|a|both|one of your) (?:weights?|dumbbells?|kettlebells?|bells?|band|bands|chair|mat) for(?: (?:our|some|the|a))?|lets move on(?: to)?|moving (?:on|along)(?: to)?|to (?:our|the) next (?:~move|1))"));
 
     private CallPatterns() {}
 }

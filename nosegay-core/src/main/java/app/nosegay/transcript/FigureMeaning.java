@@ -84,6 +84,8 @@ final class FigureMeaning {
             if (heard.isWorking(f) && heard.saidWithin(CallKind.LAST_REP, AFTER_THE_LAST, f)) {
                 heard.rest(f);
             }
+        } else if (heard.isWorking(f) && isOfTheInterval(f)) {
+            said.say(CallKind.SECONDS_LEFT, f);
         } else if (heard.isWorking(f) && !isOfAllRounds(f)) {
             said.say(CallKind.REPS_LEFT, f);
         } else if (heard.hasStarted() && (heard.isTimed() && !isOfMoves(f) || isOfAllRounds(f))) {
@@ -186,6 +188,12 @@ final class FigureMeaning {
     private boolean isOfAllRounds(CallReader.Found f) {
         Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
         return down.find() && heard.isTotalSaid("rounds", Integer.parseInt(down.group(1)) + f.value());
+    }
+
+    /** "Fifteen down, fifteen to go" where work lasts thirty seconds. */
+    private boolean isOfTheInterval(CallReader.Found f) {
+        Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
+        return down.find() && heard.isTotalSaid("work-seconds", Integer.parseInt(down.group(1)) + f.value());
     }
 
     /** "Four down, six to go" behind the fourth move. */

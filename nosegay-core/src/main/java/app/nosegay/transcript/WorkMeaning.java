@@ -14,6 +14,9 @@ final class WorkMeaning {
     /** "Row, and release": two halves of a repetition. */
     private static final Pattern LET_GO = Pattern.compile("and (?:release|relax)");
 
+    /** "We have a short rest": before anything began, of the plan. */
+    private static final Pattern TAKES_A_REST = Pattern.compile("\\b(?:have|take|get) (?:a|your)\\b");
+
     private static final Pattern VERB_BEFORE = Pattern.compile("(?:^|[.,] |and )" + ExpectedCalls.ANY_VERB + "[ .,]*$");
     /** Words of starting said sooner after the start, in seconds, are still of it. */
     private static final double CHEERED_WITHIN = 12;
@@ -115,7 +118,9 @@ final class WorkMeaning {
             said.once(new CallReader.Found(ExpectedCalls.A_MINUTE, null, f.from(), f.to(), 60, null, null));
             return;
         }
-        if (heard.saidWithin(CallKind.REST, SAME_REST, f) || weak && (resting || !heard.hasStarted())) {
+        boolean planned = !heard.hasStarted()
+                && TAKES_A_REST.matcher(text.substring(f.from(), f.to())).find();
+        if (planned || heard.saidWithin(CallKind.REST, SAME_REST, f) || weak && (resting || !heard.hasStarted())) {
             return;
         }
         said.say(CallKind.REST, f);
