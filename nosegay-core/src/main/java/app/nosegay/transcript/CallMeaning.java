@@ -66,6 +66,12 @@ final class CallMeaning {
     /** "Switch, switch, switch" this close together is the beat of an alternating move. */
     private static final double BEAT = 6;
 
+    /** The side that comes now, said once more behind "swap". */
+    private static final Pattern ITS_SIDE =
+            Pattern.compile("^(?:(?:and|now|okay) )*(?:the |your )?(?:other|left|right|second) ");
+    /** So soon behind it, in seconds. */
+    private static final double SAID_AGAIN = 9;
+
     private static final double SAID_TWICE = 1.2;
 
     private final Speech speech;
@@ -103,6 +109,14 @@ final class CallMeaning {
                         IMPERATIVE.matcher(text.substring(f.from(), f.to())).matches()
                                 && !ANNOUNCED.matcher(said.before(f)).find();
                 if (imperative && heard.saidWithin(CallKind.COUNT_IN, BEHIND_THE_COUNT, f)) {
+                    continue;
+                }
+                boolean previewed = imperative && heard.isPreviewed() && expected.isOfTheName(f);
+                if (previewed) {
+                    heard.work(f);
+                    said.say(
+                            CallKind.START,
+                            new CallReader.Found(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
                     continue;
                 }
                 if (imperative
@@ -266,7 +280,10 @@ final class CallMeaning {
                 }
             }
             case LAST_REP -> {
-                boolean move = (!heard.isWorking(f) || heard.isOver(f) || heard.isPastTheEnd(f))
+                boolean move = (!heard.isWorking(f)
+                                || heard.isOver(f)
+                                || heard.isPastTheEnd(f)
+                                || heard.isTimed() && heard.isMostlyBySeconds())
                         && heard.hasStarted()
                         && !expected.isAfterLast(f)
                         && isNamedNext(f);
@@ -296,6 +313,11 @@ final class CallMeaning {
             case SWITCH_SIDE -> {
                 boolean ends = text.startsWith(" .", f.to()) || text.startsWith(" ,", f.to());
                 if (ends && ONLY_SWITCH.matcher(said(f)).matches() && isNamedNext(f, '-')) {
+                    return;
+                }
+                if (ITS_SIDE.matcher(said(f)).find()
+                        && heard.saidWithin(CallKind.SWITCH_SIDE, SAID_AGAIN, f)
+                        && heard.isSwitchedOver(f)) {
                     return;
                 }
                 if (f.rule().onlyExpected() && !heard.hasStarted()) {

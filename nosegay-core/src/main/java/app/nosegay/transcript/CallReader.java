@@ -49,7 +49,7 @@ public final class CallReader {
                     + NO_NAME + "(?: " + NO_NAME + "){1,2})(?= )");
     /** How one gets into a move, before its name. */
     private static final String GETS_INTO =
-            "(?:(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set|flip|drop|head|rock|straighten)(?: (?!(?:into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)){0,4} (?:to|into))";
+            "(?:(?:(?:back|over|down|up) )*(?:on|onto) your (?:back|side|front|belly|stomach|knees|hands and knees) for|(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set|flip|drop|head|rock|straighten)(?: (?!(?:into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)){0,4} (?:to|into))";
     /** Fewer seconds than this are of a hold or a tempo, not of the plan. */
     private static final int SHORTEST_INTERVAL = 5;
     /** No workout has more moves or rounds than this. */

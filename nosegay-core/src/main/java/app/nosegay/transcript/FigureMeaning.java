@@ -122,12 +122,19 @@ final class FigureMeaning {
 
     /** Half of the interval, the round or the workout. */
     void halfWay(CallReader.Found f) {
-        if (OF_A_REST.matcher(speech.soonAfter(f.to())).find()) {
+        if (OF_A_REST.matcher(speech.soonAfter(f.to())).find()
+                || text.substring(f.from(), f.to()).matches(".*\\b(?:rest|break)\\b.*")) {
             heard.add(said.call(CallKind.HALF_WAY, f, "interval"));
             return;
         }
         if (ROUNDS_DONE.matcher(said.before(f)).find()
                 && "interval".equals(f.rule().of())) {
+            heard.add(said.call(CallKind.HALF_WAY, f, "workout"));
+            return;
+        }
+        if ("interval".equals(f.rule().of())
+                && heard.isAtRestSince(f)
+                && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)) {
             heard.add(said.call(CallKind.HALF_WAY, f, "workout"));
             return;
         }

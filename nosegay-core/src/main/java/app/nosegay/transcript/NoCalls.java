@@ -20,7 +20,7 @@ final class NoCalls {
             never(
                     "(?:in|during|left in|into|out of) (?:the|your|this|our) rest|(?:the|and the|all the) rest of|rest of|(?:the|for the|all the) rest (?:are|will|can|follows?)|(?<!and )rest (?:your(?! (?:legs?|arms?) [.,])|the|on|it on|them|period|periods|day|days|in between|between|is|when|if|as|whenever)|at rest|(?:no|without|zero|minimal) (?:\\w+ )?rest|(?:before|until|till|when|then|if|to|can|you|we|of|minimal|little|short|more|get|your) rest|without rest|rest or"),
             never(
-                    "well done|almost done|nearly done|(?:when|once|after|until|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|(?<!we are )done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
+                    "well done|almost done|nearly done|(?:when|once|after|until|till|til|before|if) (?:you|we) (?:are|have)(?: all)? done|get (?:it|this|that|them) done|not done|(?:have|has|had|be|being|already|just|we) done|(?<!we are )done (?:with|it|this|for|a|the|all|your)|easier said than done|done right"),
             never(
                     "(?:(?:feel free to|can always|free to|need to|want to|have to) )?(?:take|grab) (?:a|your|another|any) (?:quick |little |short |longer )*(?:rest|break|breather|pause)s? (?:here )?(?:if|when|whenever|as|any ?time|at any|where|wherever|in between whenever)|(?:feel free to|can always|free to|need to|want to|have to) (?:take|grab) (?:a|your|another|any) (?:quick |little |short |longer )*(?:rest|break|breather|pause)"),
             never(

@@ -62,7 +62,8 @@ public final class CallSheet {
             "calls-ll.txt",
             "calls-mm.txt",
             "calls-nn.txt",
-            "calls-oo.txt");
+            "calls-oo.txt",
+            "calls-pp.txt");
 
     /** What was hardest: classes told rather than called, a ladder, a minute of each. Less is found in them. */
     public static final String HARD = "calls-hard.txt";
