@@ -123,7 +123,8 @@ final class CallMeaning {
                         && !heard.isWorking(f)
                         && (expected.isBroughtUp()
                                 || heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
-                                || heard.saidWithin(CallKind.ROUNDS_LEFT, SaidCalls.AT_ONCE, f))) {
+                                || heard.saidWithin(CallKind.ROUNDS_LEFT, SaidCalls.AT_ONCE, f)
+                                || heard.isRestOver(f))) {
                     work.start(new CallReader.Found(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
                     continue;
                 }

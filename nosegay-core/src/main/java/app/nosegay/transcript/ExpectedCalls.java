@@ -299,6 +299,9 @@ final class ExpectedCalls {
         if (words(f).contains("done with")) {
             return heard.isPerhapsWorking(f);
         }
+        if (heard.isRestOver(f) && heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)) {
+            return false;
+        }
         boolean praise = PRAISE.matcher(words(f)).matches();
         if (praise) {
             return !afterCount && foretold && heard.isPerhapsWorking(f);
