@@ -196,8 +196,11 @@ final class Speech {
             text.setLength(at);
             text.append(value).append(' ');
             Caption.Word before = words.get(words.size() - 1);
-            words.set(
-                    words.size() - 1, new Caption.Word(before.start(), word.end(), before.text() + " " + word.text()));
+            if (before != word) {
+                words.set(
+                        words.size() - 1,
+                        new Caption.Word(before.start(), word.end(), before.text() + " " + word.text()));
+            }
             return;
         }
         append(unit != null ? unit.toString() : tens != null ? tens.toString() : one, word);
