@@ -27,10 +27,7 @@ final class BoundaryHints {
 
     private final List<Double> onsets;
     private final float[] beeps;
-    private final float[] go;
-    private final float[] stop;
-    private final float[] change;
-    private final float[] ends;
+    private final CallHints calls;
     private final float[] fluffs;
     private final float[] steps;
     private final float[] calms;
@@ -87,10 +84,6 @@ final class BoundaryHints {
         this.timeline = timeline;
         this.bins = (int) Math.ceil(take.length().seconds() / MatchWeights.GRID_SECONDS) + 1;
         beeps = new float[bins];
-        go = new float[bins];
-        stop = new float[bins];
-        change = new float[bins];
-        ends = new float[bins];
         fluffs = new float[bins];
         List<BeepPattern.Signal> signals = BeepPattern.of(take.beeps());
         timed = signals.stream().filter(s -> !s.pip()).count() >= MatchWeights.TIMER_SHARE * turns(timeline, take);
@@ -119,9 +112,9 @@ final class BoundaryHints {
                 .distinct()
                 .sorted()
                 .toList();
-        List<Call> calls = CallReader.read(take.words(), moves);
-        calls.forEach(this::hear);
-        names = new NameHints(SpokenNames.in(take.words(), moves, calls), moves, bins);
+        List<Call> heardCalls = CallReader.read(take.words(), moves);
+        calls = new CallHints(heardCalls, bins);
+        names = new NameHints(SpokenNames.in(take.words(), moves, heardCalls), moves, bins);
         // Beeps are loud, too.
         talk = new TalkHints(take.words(), timed ? null : VoiceHints.speech(take.loudness(), bins), bins);
         said = new LineHints(timeline, lines, take.words());
@@ -145,10 +138,7 @@ final class BoundaryHints {
         timed = other.timed;
         onsets = other.onsets;
         beeps = other.beeps;
-        go = other.go;
-        stop = other.stop;
-        change = other.change;
-        ends = other.ends;
+        calls = other.calls;
         fluffs = other.fluffs;
         steps = other.steps;
         calms = other.calms;
@@ -222,7 +212,8 @@ final class BoundaryHints {
         return peaks;
     }
 
-    private static void bump(float[] to, double seconds, double sigma, double weight) {
+    /** Raises {@code to} around a moment, at most by {@code weight}. */
+    static void bump(float[] to, double seconds, double sigma, double weight) {
         int reach = (int) Math.ceil(3 * sigma / MatchWeights.GRID_SECONDS);
         int centre = bin(seconds);
         for (int b = Math.max(0, centre - reach); b <= Math.min(to.length - 1, centre + reach); b++) {
@@ -233,25 +224,6 @@ final class BoundaryHints {
 
     static int bin(double seconds) {
         return (int) Math.round(seconds / MatchWeights.GRID_SECONDS);
-    }
-
-    private void hear(Call call) {
-        double at = call.time().seconds();
-        switch (call.kind()) {
-            // A count is said a second a number, whatever the caption's times.
-            case COUNT_IN -> bump(go, at + Math.min(10, call.value()), MatchWeights.CALL_SIGMA, MatchWeights.COUNTED);
-            case COUNT_OUT -> {
-                bump(ends, at + Math.min(10, call.value()), MatchWeights.CALL_SIGMA, MatchWeights.COUNTED);
-                bump(go, at + Math.min(10, call.value()), MatchWeights.CALL_SIGMA, MatchWeights.CALL);
-            }
-            case START -> bump(go, at, MatchWeights.WORD_SIGMA, MatchWeights.WORD);
-            case REST -> bump(stop, at, MatchWeights.WORD_SIGMA, MatchWeights.WORD);
-            case SWITCH_SIDE -> bump(change, at, MatchWeights.WORD_SIGMA, MatchWeights.WORD);
-            case SECONDS_LEFT -> bump(ends, at + call.value(), MatchWeights.CALL_SIGMA, MatchWeights.CALL);
-            default -> {
-                // says nothing of a boundary's moment
-            }
-        }
     }
 
     private Segment segment(int k) {
@@ -361,19 +333,19 @@ final class BoundaryHints {
                 }
             }
             if (will) {
-                addTo(sum, go, 1);
+                addTo(sum, calls.go(), 1);
             }
             if (was) {
-                addTo(sum, ends, 1);
+                addTo(sum, calls.ends(), 1);
                 if (!will) {
-                    addTo(sum, stop, after != null && after.kind() != SegmentKind.REST ? 0.5 : 1);
+                    addTo(sum, calls.stop(), after != null && after.kind() != SegmentKind.REST ? 0.5 : 1);
                 }
             } else if (before != null && before.kind() == SegmentKind.REST) {
-                addTo(sum, ends, 0.5);
+                addTo(sum, calls.ends(), 0.5);
             }
             boolean changes = after != null && before != null && (after.kind() == SegmentKind.SWITCH || was && will);
             if (changes) {
-                addTo(sum, change, 1);
+                addTo(sum, calls.change(), 1);
             }
             if (!timed && (was && will || held)) {
                 addTo(sum, steps, was && will ? 1 : MatchWeights.STEP_OF_REST_SHARE);
