@@ -1,5 +1,8 @@
 package app.nosegay.match;
 
+import java.util.Arrays;
+import java.util.stream.IntStream;
+
 /**
  * How far what is seen comes round again, as it does in repetitions and not in standing, walking about or gesturing: in the small pictures of a
  * take, how much more alike two of them are one period apart than half-way there. It asks neither how large a movement is nor where.
@@ -20,6 +23,15 @@ final class Rhythm {
     /** The difference has to stand this far above that of neighbouring pictures: sensor noise comes round at any time. */
     private static final double ABOVE_NOISE = 3;
 
+    /** How lively a cell is, is told from pictures this far apart, in seconds. */
+    private static final double APART = 0.5;
+    /** So many of the cells are still in nearly every take, in shares of them; … */
+    private static final double STILL_SHARE = 0.2;
+    /** … those that change by so many times as much are looked at, … */
+    private static final double ABOVE_STILL = 3;
+    /** … and at least so many. */
+    private static final int FEWEST_CELLS = 40;
+
     private final double poseHz;
     private final int cells;
     private final int count;
@@ -33,6 +45,33 @@ final class Rhythm {
         for (int i = 0; i < count; i++) {
             pictures[i] = even(poses.grey(), i * cells);
         }
+        int[] lively = lively();
+        for (int i = 0; i < count; i++) {
+            float[] whole = pictures[i];
+            float[] some = new float[lively.length];
+            for (int c = 0; c < lively.length; c++) {
+                some[c] = whole[lively[c]];
+            }
+            pictures[i] = some;
+        }
+    }
+
+    /** The cells in which more happens than sensor noise: in most of a picture nobody ever moves. */
+    private int[] lively() {
+        int size = cells / 2;
+        int lag = Math.max(1, (int) Math.round(APART * poseHz));
+        double[] changes = new double[size];
+        for (int i = lag; i < count; i++) {
+            for (int c = 0; c < size; c++) {
+                double d = pictures[i][c] - pictures[i - lag][c];
+                changes[c] += d * d;
+            }
+        }
+        double[] sorted = changes.clone();
+        Arrays.sort(sorted);
+        double least =
+                Math.min(ABOVE_STILL * sorted[(int) (STILL_SHARE * size)], sorted[Math.max(0, size - FEWEST_CELLS)]);
+        return IntStream.range(0, size).filter(c -> changes[c] >= least).toArray();
     }
 
     /** Nothing comes round: 0; exactly: 1. {@value #HZ} values a second; none where there are no pictures. */

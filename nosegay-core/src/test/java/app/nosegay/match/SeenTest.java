@@ -65,6 +65,26 @@ class SeenTest {
         }
     }
 
+    /** Arms alone, in three cells of a noisy picture: what happens in the others does not drown them. */
+    @Property(tries = 15)
+    void smallRepetitionsInANoisyPictureComeRound(@ForAll @DoubleRange(min = 1.8, max = 3.6) double period) {
+        int width = TakeEvidence.Poses.WIDTH;
+        int count = (int) (60 * HZ);
+        byte[] grey = new byte[count * width * ROWS];
+        Random random = new Random(17);
+        for (int i = 0; i < count; i++) {
+            double t = i / HZ;
+            double arms = t > 20 && t < 45 ? 40 * Math.sin(2 * Math.PI * t / period) : 0;
+            for (int c = 0; c < width * ROWS; c++) {
+                boolean arm = c / width == 8 && c % width >= 12 && c % width < 18;
+                grey[i * width * ROWS + c] = (byte) Math.round(120 + (arm ? arms : 0) + 6 * random.nextGaussian());
+            }
+        }
+        Trace rhythm = Rhythm.of(new TakeEvidence.Poses(HZ, width * ROWS, grey));
+        assertThat(mean(rhythm, 25, 40)).isGreaterThan(0.5);
+        assertThat(mean(rhythm, 3, 14)).as("noise").isLessThan(0.2);
+    }
+
     @Test
     void noiseAloneDoesNotComeRound() {
         assertThat(mean(Rhythm.of(filmed(20, t -> 0.5)), 3, 17)).isLessThan(0.1);
