@@ -106,7 +106,7 @@ public final class CallReader {
     /** The calls in {@code captions}, in order of time; {@code moves} are the names of moves to know. */
     public static List<Call> read(List<Caption> captions, Collection<String> moves) {
         if (captions.size() < WORTH_KEEPING) {
-            return heard(captions, moves);
+            return byPatterns(captions, moves);
         }
         Asked asked = new Asked(List.copyOf(captions), Set.copyOf(moves));
         synchronized (KEPT) {
@@ -115,14 +115,16 @@ public final class CallReader {
                 return kept;
             }
         }
-        List<Call> calls = List.copyOf(heard(captions, moves));
+        List<Call> calls =
+                List.copyOf(LearntCalls.of(captions, moves, CallModel.shipped()).settle(byPatterns(captions, moves)));
         synchronized (KEPT) {
             KEPT.put(asked, calls);
         }
         return calls;
     }
 
-    private static List<Call> heard(List<Caption> captions, Collection<String> moves) {
+    /** The calls that patterns alone find; what short transcripts are read by. */
+    public static List<Call> byPatterns(List<Caption> captions, Collection<String> moves) {
         CallReader reader = new CallReader(captions);
         if (reader.speech.isEmpty()) {
             return List.of();

@@ -63,7 +63,9 @@ public final class CallSheet {
             "calls-mm.txt",
             "calls-nn.txt",
             "calls-oo.txt",
-            "calls-pp.txt");
+            "calls-pp.txt",
+            "calls-qq.txt",
+            "calls-rr.txt");
 
     /** What was hardest: classes told rather than called, a ladder, a minute of each. Less is found in them. */
     public static final String HARD = "calls-hard.txt";

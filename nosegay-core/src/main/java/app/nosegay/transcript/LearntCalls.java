@@ -1,0 +1,149 @@
+package app.nosegay.transcript;
+
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A second opinion on the calls that patterns found, by what a few thousand written-out calls were like ({@link CallModel}): what is very
+ * unlikely where it was found goes, or becomes the likely other thing the same number can be of; what is likely and was not found is added.
+ */
+final class LearntCalls {
+    /** A call that needs no number is added from this likelihood on: as many added are right as found ones are (tried on sheets left out). */
+    private static final double ADDS = 0.5;
+    /** What was found is only doubted below this. */
+    private static final double DOUBTS = 0.3;
+    /** And is left out below this, where it can be nothing else. */
+    private static final double DROPS = 0.05;
+    /** What was found becomes another from this likelihood on. */
+    private static final double TURNS = 0.5;
+    /** Read again so often with what was found, as every call depends on those around it. */
+    private static final int TIMES = 2;
+    /** A line that names a move so soon after a line with the same call is still of it, in seconds. */
+    private static final double SAME_SECONDS = 2.5;
+
+    private static final List<CallKind> ADDED = List.of(
+            CallKind.NEXT_UP,
+            CallKind.START,
+            CallKind.REST,
+            CallKind.SWITCH_SIDE,
+            CallKind.HALF_WAY,
+            CallKind.LAST_REP);
+    private static final Set<CallKind> LEFT =
+            Set.of(CallKind.SECONDS_LEFT, CallKind.REPS_LEFT, CallKind.TOTAL, CallKind.ROUNDS_LEFT);
+    private static final Set<CallKind> COUNTS = Set.of(CallKind.COUNT_IN, CallKind.COUNT_OUT, CallKind.REP_COUNT);
+
+    private final List<Caption> captions;
+    private final CallTraits traits;
+    private final CallModel model;
+
+    private LearntCalls(List<Caption> captions, CallTraits traits, CallModel model) {
+        this.captions = captions;
+        this.traits = traits;
+        this.model = model;
+    }
+
+    static LearntCalls of(List<Caption> captions, Collection<String> moves, CallModel model) {
+        List<Caption> inOrder = captions.stream()
+                .filter(c -> !c.text().isBlank())
+                .sorted(Comparator.comparing(Caption::start))
+                .toList();
+        return new LearntCalls(inOrder, new CallTraits(inOrder, moves), model);
+    }
+
+    /** The calls there are, given those that patterns found; in order of time. */
+    List<Call> settle(List<Call> found) {
+        List<Call> calls = found;
+        for (int time = 0; time < TIMES; time++) {
+            calls = settled(found, calls);
+        }
+        return calls;
+    }
+
+    private List<Call> settled(List<Call> found, List<Call> heard) {
+        traits.with(heard);
+        List<List<Call>> by = new ArrayList<>();
+        captions.forEach(c -> by.add(new ArrayList<>()));
+        found.forEach(c -> by.get(Math.max(0, traits.lineOf(c))).add(c));
+        List<Call> calls = new ArrayList<>();
+        for (int i = 0; i < captions.size(); i++) {
+            double[] likely = model.likelihoods(traits.of(i));
+            List<Call> there = by.get(i);
+            List<CallKind> kinds = there.stream().map(Call::kind).toList();
+            there.forEach(c -> keep(c, kinds, likely, calls));
+            for (CallKind kind : ADDED) {
+                boolean isSaid = there.stream().anyMatch(c -> c.kind() == kind) || isJustSaid(kind, i, calls);
+                if (!isSaid && likely[kind.ordinal()] >= ADDS) {
+                    calls.add(added(kind, i));
+                }
+            }
+        }
+        calls.sort(Comparator.comparing(Call::time));
+        return calls;
+    }
+
+    /** Keeps what was found, or what it can be instead, or nothing. */
+    private static void keep(Call call, List<CallKind> there, double[] likely, List<Call> calls) {
+        double own = likely[call.kind().ordinal()];
+        if (own >= DOUBTS) {
+            calls.add(call);
+            return;
+        }
+        Set<CallKind> family = LEFT.contains(call.kind()) ? LEFT : COUNTS.contains(call.kind()) ? COUNTS : Set.of();
+        CallKind other = family.stream()
+                .filter(k -> k != CallKind.TOTAL && !there.contains(k))
+                .max(Comparator.comparingDouble(k -> likely[k.ordinal()]))
+                .filter(k -> likely[k.ordinal()] >= TURNS)
+                .orElse(null);
+        if (other != null) {
+            Integer to = other == CallKind.REP_COUNT ? Integer.valueOf(1) : null;
+            calls.add(new Call(other, call.value(), to, null, call.time(), call.end(), call.text()));
+        } else if (own >= DROPS) {
+            calls.add(call);
+        }
+    }
+
+    /** Whether the same was called at the end of the line before, or is about to be. */
+    private boolean isJustSaid(CallKind kind, int i, List<Call> calls) {
+        Time<Axis.Take> start = captions.get(i).start();
+        return calls.stream()
+                .anyMatch(
+                        c -> c.kind() == kind && Math.abs(start.since(c.time()).seconds()) < SAME_SECONDS);
+    }
+
+    /** A call that was not found, at the sentence of its line that is most like one. */
+    private Call added(CallKind kind, int i) {
+        Caption best = captions.get(i);
+        List<Caption> sentences = sentences(best);
+        if (sentences.size() > 1) {
+            best = sentences.stream()
+                    .max(Comparator.comparingDouble(
+                            s -> model.likelihoods(traits.of(i, traits.line(s)))[kind.ordinal()]))
+                    .orElseThrow();
+        }
+        String of = kind == CallKind.HALF_WAY ? "interval" : null;
+        List<Caption.Word> words = best.words();
+        return new Call(
+                kind, null, null, of, best.start(), words.get(words.size() - 1).end(), best.text());
+    }
+
+    private static List<Caption> sentences(Caption caption) {
+        List<Caption> sentences = new ArrayList<>();
+        List<Caption.Word> words = new ArrayList<>();
+        for (Caption.Word word : caption.words()) {
+            words.add(word);
+            if (word.text().matches(".*[.!?;:]\\W*")) {
+                sentences.add(Caption.of(words));
+                words.clear();
+            }
+        }
+        if (!words.isEmpty()) {
+            sentences.add(Caption.of(words));
+        }
+        return sentences;
+    }
+}

@@ -1,0 +1,183 @@
+package app.nosegay.standins;
+
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.transcript.CallKind;
+import app.nosegay.transcript.CallModel;
+import app.nosegay.transcript.CallReader;
+import app.nosegay.transcript.CallTraits;
+import app.nosegay.transcript.Caption;
+import de.bwaldvogel.liblinear.Feature;
+import de.bwaldvogel.liblinear.FeatureNode;
+import de.bwaldvogel.liblinear.Linear;
+import de.bwaldvogel.liblinear.Model;
+import de.bwaldvogel.liblinear.Parameter;
+import de.bwaldvogel.liblinear.Problem;
+import de.bwaldvogel.liblinear.SolverType;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.zip.GZIPOutputStream;
+
+/** Learns {@link CallModel} from the sheets of spoken calls. Run it when a sheet, the traits or the patterns changed. */
+final class CallLearner {
+    /** A trait of fewer lines is an accident. */
+    private static final int FEWEST_LINES = 3;
+    /** How little the weights are held back. */
+    private static final double COST = 2;
+
+    private static final double PRECISION = 1e-3;
+    /** A host's captions hold about so many words a line. */
+    private static final int WORDS_A_LINE = 7;
+
+    /**
+     * A line of a sheet.
+     *
+     * @param calls what is called in it
+     */
+    record Example(Set<String> traits, Set<CallKind> calls) {}
+
+    private CallLearner() {}
+
+    /** Writes the model anew: the file of the resource is the argument. */
+    public static void main(String[] args) throws IOException {
+        CallModel model = learnt(all());
+        Files.createDirectories(Path.of(args[0]).getParent());
+        try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(Path.of(args[0])))) {
+            out.write(model.written().getBytes(StandardCharsets.UTF_8));
+        }
+    }
+
+    static List<String> all() {
+        List<String> names = new ArrayList<>(CallSheet.NAMES);
+        names.add(CallSheet.HARD);
+        return names;
+    }
+
+    /** Learnt from {@code sheets} as they are, and then also as a host's captions show them: without marks, broken anywhere. */
+    static CallModel learnt(List<String> sheets) throws IOException {
+        List<Example> examples = new ArrayList<>();
+        List<CallSheet.Recording> recordings = new ArrayList<>();
+        for (String sheet : sheets) {
+            examples.addAll(examples(sheet));
+            recordings.addAll(CallSheet.read(sheet));
+        }
+        CallModel first = learn(examples);
+        for (CallSheet.Recording recording : recordings) {
+            examples.addAll(broken(recording, first));
+        }
+        return learn(examples);
+    }
+
+    /** The lines of {@code sheet}, each with what is called in it. */
+    static List<Example> examples(String sheet) throws IOException {
+        List<Example> examples = new ArrayList<>();
+        for (CallSheet.Recording recording : CallSheet.read(sheet)) {
+            List<Caption> captions = recording.captions();
+            CallTraits traits = traits(captions);
+            for (int i = 0; i < captions.size(); i++) {
+                double start = captions.get(i).start().seconds();
+                Set<CallKind> calls = EnumSet.noneOf(CallKind.class);
+                recording.expected().stream().filter(e -> e.seconds() == start).forEach(e -> calls.add(kind(e.call())));
+                examples.add(new Example(traits.of(i), calls));
+            }
+        }
+        return examples;
+    }
+
+    private static CallTraits traits(List<Caption> captions) {
+        List<String> moves = MoveLibrary.shipped().names();
+        return new CallTraits(captions, moves).with(CallReader.byPatterns(captions, moves));
+    }
+
+    /** The same in short lines broken anywhere; a call is in the piece of its line that {@code model} finds most like one. */
+    private static List<Example> broken(CallSheet.Recording recording, CallModel model) {
+        List<Caption> captions = BrokenLines.of(recording.captions(), WORDS_A_LINE);
+        CallTraits traits = traits(captions);
+        List<Set<CallKind>> calls = new ArrayList<>();
+        captions.forEach(c -> calls.add(EnumSet.noneOf(CallKind.class)));
+        for (CallSheet.Expected call : recording.expected()) {
+            int best = -1;
+            double most = -1;
+            for (int i = 0; i < captions.size(); i++) {
+                boolean overlaps = captions.get(i).end().seconds() > call.seconds()
+                        && captions.get(i).start().seconds() < call.until();
+                double likely = overlaps
+                        ? model.likelihoods(traits.of(i))[kind(call.call()).ordinal()]
+                        : -1;
+                if (likely > most) {
+                    most = likely;
+                    best = i;
+                }
+            }
+            if (best >= 0) {
+                calls.get(best).add(kind(call.call()));
+            }
+        }
+        List<Example> examples = new ArrayList<>();
+        for (int i = 0; i < captions.size(); i++) {
+            examples.add(new Example(traits.of(i), calls.get(i)));
+        }
+        return examples;
+    }
+
+    private static CallKind kind(String call) {
+        return CallKind.valueOf(
+                call.split(" ")[0].toUpperCase(java.util.Locale.ROOT).replace('-', '_'));
+    }
+
+    static CallModel learn(List<Example> examples) {
+        Map<String, Integer> many = new HashMap<>();
+        examples.forEach(e -> e.traits().forEach(t -> many.merge(t, 1, Integer::sum)));
+        Map<String, Integer> numbers = new TreeMap<>();
+        many.forEach((trait, lines) -> {
+            if (lines >= FEWEST_LINES) {
+                numbers.put(trait, 0);
+            }
+        });
+        int next = 1;
+        for (Map.Entry<String, Integer> trait : numbers.entrySet()) {
+            trait.setValue(next++);
+        }
+        Problem problem = new Problem();
+        problem.l = examples.size();
+        problem.n = numbers.size() + 1;
+        problem.bias = 1;
+        problem.x = examples.stream().map(e -> line(e, numbers)).toArray(Feature[][]::new);
+        Map<CallKind, Map<String, Double>> learnt = new EnumMap<>(CallKind.class);
+        Map<CallKind, Double> always = new EnumMap<>(CallKind.class);
+        for (CallKind kind : CallKind.values()) {
+            problem.y = examples.stream()
+                    .mapToDouble(e -> e.calls().contains(kind) ? 1 : -1)
+                    .toArray();
+            Linear.disableDebugOutput();
+            Model model = Linear.train(problem, new Parameter(SolverType.L2R_LR, COST, PRECISION));
+            double sign = model.getLabels()[0] == 1 ? 1 : -1;
+            double[] weights = model.getFeatureWeights();
+            Map<String, Double> of = new HashMap<>();
+            numbers.forEach((trait, number) -> of.put(trait, sign * weights[number - 1]));
+            learnt.put(kind, of);
+            always.put(kind, sign * weights[numbers.size()]);
+        }
+        return CallModel.of(learnt, always);
+    }
+
+    private static Feature[] line(Example example, Map<String, Integer> numbers) {
+        List<Integer> there = new ArrayList<>(example.traits().stream()
+                .map(numbers::get)
+                .filter(n -> n != null)
+                .sorted()
+                .toList());
+        there.add(numbers.size() + 1);
+        return there.stream().map(n -> (Feature) new FeatureNode(n, 1)).toArray(Feature[]::new);
+    }
+}
