@@ -6,22 +6,24 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Collection;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.zip.GZIPInputStream;
 
 /**
- * How likely a line of a transcript is to hold a call of each kind: a logistic regression for each over {@link CallTraits}, learnt from
- * recordings written out by hand. Fan, Chang, Hsieh, Wang, Lin: LIBLINEAR, JMLR 9 (2008).
+ * How likely a line of a transcript is to hold a call of each kind, and of what: a logistic regression for each over {@link CallTraits},
+ * learnt from recordings written out by hand. Fan, Chang, Hsieh, Wang, Lin: LIBLINEAR, JMLR 9 (2008).
  */
 public final class CallModel {
     /** Weights are kept in steps of this. */
     private static final double STEP = 0.01;
-
-    private static final int KINDS = CallKind.values().length;
     /** Stands for what every line has. */
     private static final String ALWAYS = "always";
 
@@ -30,61 +32,114 @@ public final class CallModel {
         private static final CallModel MODEL = read("calls.model.gz");
     }
 
-    private final Map<String, short[]> weights;
+    private final String madeOf;
+    private final List<String> labels;
+    private final Map<String, Integer> places = new HashMap<>();
+    private final Map<String, short[]> weights = new HashMap<>();
 
-    private CallModel(Map<String, short[]> weights) {
-        this.weights = weights;
+    private CallModel(String madeOf, List<String> labels) {
+        this.madeOf = madeOf;
+        this.labels = List.copyOf(labels);
+        for (int i = 0; i < labels.size(); i++) {
+            places.put(labels.get(i), i);
+        }
     }
 
-    static CallModel shipped() {
+    /** The model that comes with the application. */
+    public static CallModel shipped() {
         return Shipped.MODEL;
     }
 
-    /** A model of the weights that were learnt: of each kind one for each trait, and for what every line has. */
-    public static CallModel of(Map<CallKind, Map<String, Double>> learnt, Map<CallKind, Double> always) {
-        Map<String, short[]> weights = new HashMap<>();
-        learnt.forEach((kind, of) -> of.forEach((trait, weight) -> put(weights, trait, kind, weight)));
-        always.forEach((kind, weight) -> put(weights, ALWAYS, kind, weight));
-        weights.values().removeIf(w -> {
-            for (short one : w) {
-                if (one != 0) {
-                    return false;
+    /** What tells the examples it was learnt from. */
+    public String madeOf() {
+        return madeOf;
+    }
+
+    /** What is told apart: the kind of a call, or the kind and what it is of: "total", "total reps". */
+    public static String label(CallKind kind, String of) {
+        return of == null ? kind.word() : kind.word() + " " + of;
+    }
+
+    /**
+     * A model of the weights that were learnt.
+     *
+     * @param madeOf what tells the examples it was learnt from
+     * @param learnt for each label the weight of each trait
+     * @param always for each label the weight of what every line has
+     */
+    public static CallModel of(String madeOf, Map<String, Map<String, Double>> learnt, Map<String, Double> always) {
+        CallModel model = new CallModel(madeOf, new ArrayList<>(new TreeSet<>(learnt.keySet())));
+        learnt.forEach((label, of) -> of.forEach((trait, weight) -> model.put(trait, label, weight)));
+        always.forEach((label, weight) -> model.put(ALWAYS, label, weight));
+        return model;
+    }
+
+    private void put(String trait, String label, double weight) {
+        short steps = (short) Math.round(weight / STEP);
+        if (steps != 0) {
+            weights.computeIfAbsent(trait, t -> new short[labels.size()])[places.get(label)] = steps;
+        }
+    }
+
+    /** What a line is likely to hold. */
+    public final class Likely {
+        private final double[] of;
+
+        private Likely(double[] of) {
+            this.of = of;
+        }
+
+        /** How likely a call of {@code kind} is, 0 to 1. */
+        public double of(CallKind kind) {
+            return of[places.get(kind.word())];
+        }
+
+        /** How likely one of {@code kind} and {@code what} is, 0 to 1; 0 for what was never learnt. */
+        double of(CallKind kind, String what) {
+            Integer place = places.get(label(kind, what));
+            return place == null ? 0 : of[place];
+        }
+
+        /** What calls of {@code kind} can be of; null alone where the kind says all. */
+        List<String> whats(CallKind kind) {
+            List<String> whats = new ArrayList<>();
+            for (String label : labels) {
+                if (label.startsWith(kind.word() + " ")) {
+                    whats.add(label.substring(kind.word().length() + 1));
                 }
             }
-            return true;
-        });
-        return new CallModel(weights);
+            return whats.isEmpty() ? Collections.singletonList(null) : whats;
+        }
+
+        /** What a call of {@code kind} is most likely of; null where its kind says all. */
+        String what(CallKind kind) {
+            return Collections.max(whats(kind), Comparator.comparingDouble(what -> of(kind, what)));
+        }
     }
 
-    private static void put(Map<String, short[]> weights, String trait, CallKind kind, double weight) {
-        weights.computeIfAbsent(trait, t -> new short[KINDS])[kind.ordinal()] = (short) Math.round(weight / STEP);
-    }
-
-    /** How likely a line of these traits is to hold a call of each kind, 0 to 1, by the order of {@link CallKind}. */
-    public double[] likelihoods(Set<String> traits) {
-        double[] sums = new double[KINDS];
+    /** What a line of these traits is likely to hold. */
+    public Likely likely(Set<String> traits) {
+        double[] sums = new double[labels.size()];
         add(weights.get(ALWAYS), sums);
         traits.forEach(t -> add(weights.get(t), sums));
-        for (int k = 0; k < KINDS; k++) {
+        for (int k = 0; k < sums.length; k++) {
             sums[k] = 1 / (1 + Math.exp(-sums[k] * STEP));
         }
-        return sums;
+        return new Likely(sums);
     }
 
     private static void add(short[] of, double[] sums) {
         if (of != null) {
-            for (int k = 0; k < KINDS; k++) {
+            for (int k = 0; k < sums.length; k++) {
                 sums[k] += of[k];
             }
         }
     }
 
-    /** As text: the kinds, then a line for each trait with its weights in hundredths, in order. */
+    /** As text: what it was made of, the labels, then a line for each trait with its weights in hundredths, in order. */
     public String written() {
-        StringBuilder text = new StringBuilder("# Made by CallLearner from the sheets of spoken calls. Do not edit.\n");
-        for (CallKind kind : CallKind.values()) {
-            text.append('\t').append(kind.word());
-        }
+        StringBuilder text = new StringBuilder(madeOf).append('\n');
+        labels.forEach(l -> text.append('\t').append(l));
         text.append('\n');
         new TreeMap<>(weights).forEach((trait, of) -> {
             text.append(trait);
@@ -96,26 +151,22 @@ public final class CallModel {
         return text.toString();
     }
 
-    static CallModel read(Collection<String> lines) {
-        Map<String, short[]> weights = new HashMap<>();
-        for (String line : lines) {
-            String[] parts = line.split("\t", -1);
-            if (!line.startsWith("#") && !parts[0].isEmpty()) {
-                short[] of = new short[KINDS];
-                for (int k = 0; k < KINDS; k++) {
-                    of[k] = parts[k + 1].isEmpty() ? 0 : Short.parseShort(parts[k + 1]);
-                }
-                weights.put(parts[0], of);
-            }
-        }
-        return new CallModel(weights);
-    }
-
     private static CallModel read(String name) {
         try (InputStream in = CallModel.class.getResourceAsStream(name);
                 BufferedReader lines =
                         new BufferedReader(new InputStreamReader(new GZIPInputStream(in), StandardCharsets.UTF_8))) {
-            return read(lines.lines().toList());
+            String madeOf = lines.readLine();
+            List<String> labels = List.of(lines.readLine().strip().split("\t"));
+            CallModel model = new CallModel(madeOf, labels);
+            lines.lines().forEach(line -> {
+                String[] parts = line.split("\t", -1);
+                short[] of = new short[labels.size()];
+                for (int k = 0; k < of.length; k++) {
+                    of[k] = parts[k + 1].isEmpty() ? 0 : Short.parseShort(parts[k + 1]);
+                }
+                model.weights.put(parts[0], of);
+            });
+            return model;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

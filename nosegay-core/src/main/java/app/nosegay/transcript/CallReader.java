@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
  * ({@link CallMeaning}).
  */
 public final class CallReader {
-    private static final List<String> NTH = List.of(
+    static final List<String> NTH = List.of(
             "first",
             "second",
             "third",

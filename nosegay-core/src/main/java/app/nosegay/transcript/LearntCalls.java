@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -15,6 +16,8 @@ import java.util.Set;
 final class LearntCalls {
     /** A call that needs no number is added from this likelihood on: as many added are right as found ones are (tried on sheets left out). */
     private static final double ADDS = 0.5;
+    /** One that needs a number, from this on: the number may be of something else. */
+    private static final double ADDS_A_NUMBER = 0.4;
     /** What was found is only doubted below this. */
     private static final double DOUBTS = 0.3;
     /** And is left out below this, where it can be nothing else. */
@@ -33,6 +36,8 @@ final class LearntCalls {
             CallKind.SWITCH_SIDE,
             CallKind.HALF_WAY,
             CallKind.LAST_REP);
+    private static final List<CallKind> NUMBERED =
+            List.of(CallKind.TOTAL, CallKind.ORDINAL, CallKind.SECONDS_LEFT, CallKind.REPS_LEFT, CallKind.ROUNDS_LEFT);
     private static final Set<CallKind> LEFT =
             Set.of(CallKind.SECONDS_LEFT, CallKind.REPS_LEFT, CallKind.TOTAL, CallKind.ROUNDS_LEFT);
     private static final Set<CallKind> COUNTS = Set.of(CallKind.COUNT_IN, CallKind.COUNT_OUT, CallKind.REP_COUNT);
@@ -71,33 +76,34 @@ final class LearntCalls {
         found.forEach(c -> by.get(Math.max(0, traits.lineOf(c))).add(c));
         List<Call> calls = new ArrayList<>();
         for (int i = 0; i < captions.size(); i++) {
-            double[] likely = model.likelihoods(traits.of(i));
+            CallModel.Likely likely = model.likely(traits.of(i));
             List<Call> there = by.get(i);
             List<CallKind> kinds = there.stream().map(Call::kind).toList();
             there.forEach(c -> keep(c, kinds, likely, calls));
             for (CallKind kind : ADDED) {
                 boolean isSaid = there.stream().anyMatch(c -> c.kind() == kind) || isJustSaid(kind, i, calls);
-                if (!isSaid && likely[kind.ordinal()] >= ADDS) {
-                    calls.add(added(kind, i));
+                if (!isSaid && likely.of(kind) >= ADDS) {
+                    calls.add(added(kind, i, likely));
                 }
             }
+            numbers(i, likely, calls);
         }
         calls.sort(Comparator.comparing(Call::time));
         return calls;
     }
 
     /** Keeps what was found, or what it can be instead, or nothing. */
-    private static void keep(Call call, List<CallKind> there, double[] likely, List<Call> calls) {
-        double own = likely[call.kind().ordinal()];
+    private static void keep(Call call, List<CallKind> there, CallModel.Likely likely, List<Call> calls) {
+        double own = likely.of(call.kind());
         if (own >= DOUBTS) {
-            calls.add(call);
+            calls.add(call.kind() == CallKind.HALF_WAY ? ofWhat(call, likely) : call);
             return;
         }
         Set<CallKind> family = LEFT.contains(call.kind()) ? LEFT : COUNTS.contains(call.kind()) ? COUNTS : Set.of();
         CallKind other = family.stream()
                 .filter(k -> k != CallKind.TOTAL && !there.contains(k))
-                .max(Comparator.comparingDouble(k -> likely[k.ordinal()]))
-                .filter(k -> likely[k.ordinal()] >= TURNS)
+                .max(Comparator.comparingDouble(likely::of))
+                .filter(k -> likely.of(k) >= TURNS)
                 .orElse(null);
         if (other != null) {
             Integer to = other == CallKind.REP_COUNT ? Integer.valueOf(1) : null;
@@ -107,28 +113,61 @@ final class LearntCalls {
         }
     }
 
+    /** Half of what is over, if that is clear. */
+    private static Call ofWhat(Call call, CallModel.Likely likely) {
+        String what = likely.what(call.kind());
+        boolean clear = likely.of(call.kind(), what) >= ADDS && likely.of(call.kind(), call.of()) < DOUBTS;
+        return clear
+                ? new Call(call.kind(), call.value(), call.to(), what, call.time(), call.end(), call.text())
+                : call;
+    }
+
+    /** Adds calls of a number that nothing else is made of, where it is the only one of its line. */
+    private void numbers(int i, CallModel.Likely likely, List<Call> calls) {
+        for (CallKind kind : NUMBERED) {
+            for (String of : likely.whats(kind)) {
+                boolean isSaid = calls.stream()
+                        .anyMatch(c -> c.kind() == kind && Objects.equals(c.of(), of) && traits.lineOf(c) == i);
+                if (likely.of(kind, of) >= ADDS_A_NUMBER && !isSaid && !isJustSaid(kind, i, calls)) {
+                    List<SpokenNumber> free = SpokenNumber.in(captions.get(i), kind).stream()
+                            .filter(n -> calls.stream().noneMatch(c -> c.value() != null && n.isIn(c)))
+                            .toList();
+                    if (free.size() == 1) {
+                        calls.add(free.get(0).as(kind, of));
+                    }
+                }
+            }
+        }
+    }
+
     /** Whether the same was called at the end of the line before, or is about to be. */
     private boolean isJustSaid(CallKind kind, int i, List<Call> calls) {
         Time<Axis.Take> start = captions.get(i).start();
         return calls.stream()
-                .anyMatch(
-                        c -> c.kind() == kind && Math.abs(start.since(c.time()).seconds()) < SAME_SECONDS);
+                .anyMatch(c -> c.kind() == kind
+                        && kind != CallKind.TOTAL
+                        && Math.abs(start.since(c.time()).seconds()) < SAME_SECONDS);
     }
 
     /** A call that was not found, at the sentence of its line that is most like one. */
-    private Call added(CallKind kind, int i) {
+    private Call added(CallKind kind, int i, CallModel.Likely likely) {
         Caption best = captions.get(i);
         List<Caption> sentences = sentences(best);
         if (sentences.size() > 1) {
             best = sentences.stream()
                     .max(Comparator.comparingDouble(
-                            s -> model.likelihoods(traits.of(i, traits.line(s)))[kind.ordinal()]))
+                            s -> model.likely(traits.of(i, traits.line(s))).of(kind)))
                     .orElseThrow();
         }
-        String of = kind == CallKind.HALF_WAY ? "interval" : null;
         List<Caption.Word> words = best.words();
         return new Call(
-                kind, null, null, of, best.start(), words.get(words.size() - 1).end(), best.text());
+                kind,
+                null,
+                null,
+                likely.what(kind),
+                best.start(),
+                words.get(words.size() - 1).end(),
+                best.text());
     }
 
     private static List<Caption> sentences(Caption caption) {

@@ -65,7 +65,8 @@ public final class CallSheet {
             "calls-oo.txt",
             "calls-pp.txt",
             "calls-qq.txt",
-            "calls-rr.txt");
+            "calls-rr.txt",
+            "calls-ss.txt");
 
     /** What was hardest: classes told rather than called, a ladder, a minute of each. Less is found in them. */
     public static final String HARD = "calls-hard.txt";

@@ -19,13 +19,14 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.zip.CRC32;
 import java.util.zip.GZIPOutputStream;
 
 /** Learns {@link CallModel} from the sheets of spoken calls. Run it when a sheet, the traits or the patterns changed. */
@@ -44,9 +45,18 @@ final class CallLearner {
      *
      * @param calls what is called in it
      */
-    record Example(Set<String> traits, Set<CallKind> calls) {}
+    record Example(Set<String> traits, Set<String> calls) {}
 
     private CallLearner() {}
+
+    /** A name for these examples: of others it is another. */
+    static String fingerprint(List<Example> examples) {
+        CRC32 crc = new CRC32();
+        for (Example example : examples) {
+            crc.update((new TreeSet<>(example.traits()) + "" + example.calls()).getBytes(StandardCharsets.UTF_8));
+        }
+        return examples.size() + " lines, " + Long.toHexString(crc.getValue());
+    }
 
     /** Writes the model anew: the file of the resource is the argument. */
     public static void main(String[] args) throws IOException {
@@ -71,11 +81,12 @@ final class CallLearner {
             examples.addAll(examples(sheet));
             recordings.addAll(CallSheet.read(sheet));
         }
-        CallModel first = learn(examples);
+        String madeOf = fingerprint(examples);
+        CallModel first = learn(madeOf, examples);
         for (CallSheet.Recording recording : recordings) {
             examples.addAll(broken(recording, first));
         }
-        return learn(examples);
+        return learn(madeOf, examples);
     }
 
     /** The lines of {@code sheet}, each with what is called in it. */
@@ -86,8 +97,10 @@ final class CallLearner {
             CallTraits traits = traits(captions);
             for (int i = 0; i < captions.size(); i++) {
                 double start = captions.get(i).start().seconds();
-                Set<CallKind> calls = EnumSet.noneOf(CallKind.class);
-                recording.expected().stream().filter(e -> e.seconds() == start).forEach(e -> calls.add(kind(e.call())));
+                Set<String> calls = new TreeSet<>();
+                recording.expected().stream()
+                        .filter(e -> e.seconds() == start)
+                        .forEach(e -> calls.addAll(labels(e.call())));
                 examples.add(new Example(traits.of(i), calls));
             }
         }
@@ -103,24 +116,22 @@ final class CallLearner {
     private static List<Example> broken(CallSheet.Recording recording, CallModel model) {
         List<Caption> captions = BrokenLines.of(recording.captions(), WORDS_A_LINE);
         CallTraits traits = traits(captions);
-        List<Set<CallKind>> calls = new ArrayList<>();
-        captions.forEach(c -> calls.add(EnumSet.noneOf(CallKind.class)));
+        List<Set<String>> calls = new ArrayList<>();
+        captions.forEach(c -> calls.add(new TreeSet<>()));
         for (CallSheet.Expected call : recording.expected()) {
             int best = -1;
             double most = -1;
             for (int i = 0; i < captions.size(); i++) {
                 boolean overlaps = captions.get(i).end().seconds() > call.seconds()
                         && captions.get(i).start().seconds() < call.until();
-                double likely = overlaps
-                        ? model.likelihoods(traits.of(i))[kind(call.call()).ordinal()]
-                        : -1;
+                double likely = overlaps ? model.likely(traits.of(i)).of(kind(call.call())) : -1;
                 if (likely > most) {
                     most = likely;
                     best = i;
                 }
             }
             if (best >= 0) {
-                calls.get(best).add(kind(call.call()));
+                calls.get(best).addAll(labels(call.call()));
             }
         }
         List<Example> examples = new ArrayList<>();
@@ -131,11 +142,20 @@ final class CallLearner {
     }
 
     private static CallKind kind(String call) {
-        return CallKind.valueOf(
-                call.split(" ")[0].toUpperCase(java.util.Locale.ROOT).replace('-', '_'));
+        return CallKind.valueOf(call.split(" ")[0].toUpperCase(Locale.ROOT).replace('-', '_'));
     }
 
-    static CallModel learn(List<Example> examples) {
+    /** A call's kind, and with it what it is of. */
+    private static List<String> labels(String call) {
+        CallKind kind = kind(call);
+        boolean isOf = kind == CallKind.TOTAL || kind == CallKind.HALF_WAY;
+        String of = call.substring(call.lastIndexOf(' ') + 1);
+        return isOf
+                ? List.of(CallModel.label(kind, null), CallModel.label(kind, of))
+                : List.of(CallModel.label(kind, null));
+    }
+
+    static CallModel learn(String madeOf, List<Example> examples) {
         Map<String, Integer> many = new HashMap<>();
         examples.forEach(e -> e.traits().forEach(t -> many.merge(t, 1, Integer::sum)));
         Map<String, Integer> numbers = new TreeMap<>();
@@ -153,11 +173,13 @@ final class CallLearner {
         problem.n = numbers.size() + 1;
         problem.bias = 1;
         problem.x = examples.stream().map(e -> line(e, numbers)).toArray(Feature[][]::new);
-        Map<CallKind, Map<String, Double>> learnt = new EnumMap<>(CallKind.class);
-        Map<CallKind, Double> always = new EnumMap<>(CallKind.class);
-        for (CallKind kind : CallKind.values()) {
+        Map<String, Map<String, Double>> learnt = new TreeMap<>();
+        Map<String, Double> always = new TreeMap<>();
+        Set<String> labels = new TreeSet<>();
+        examples.forEach(e -> labels.addAll(e.calls()));
+        for (String label : labels) {
             problem.y = examples.stream()
-                    .mapToDouble(e -> e.calls().contains(kind) ? 1 : -1)
+                    .mapToDouble(e -> e.calls().contains(label) ? 1 : -1)
                     .toArray();
             Linear.disableDebugOutput();
             Model model = Linear.train(problem, new Parameter(SolverType.L2R_LR, COST, PRECISION));
@@ -165,10 +187,10 @@ final class CallLearner {
             double[] weights = model.getFeatureWeights();
             Map<String, Double> of = new HashMap<>();
             numbers.forEach((trait, number) -> of.put(trait, sign * weights[number - 1]));
-            learnt.put(kind, of);
-            always.put(kind, sign * weights[numbers.size()]);
+            learnt.put(label, of);
+            always.put(label, sign * weights[numbers.size()]);
         }
-        return CallModel.of(learnt, always);
+        return CallModel.of(madeOf, learnt, always);
     }
 
     private static Feature[] line(Example example, Map<String, Integer> numbers) {
