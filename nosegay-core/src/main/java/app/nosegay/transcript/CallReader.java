@@ -57,8 +57,8 @@ public final class CallReader {
     /** Of fewer repetitions nobody makes a figure of the plan: "two dumbbell rows" are rows with two of them. */
     private static final int FEWEST_REPS = 4;
 
-    /** Transcripts shorter than this are read anew, in captions. */
-    private static final int WORTH_KEEPING = 20;
+    /** Transcripts of fewer lines are read by patterns alone: a line is judged by those around it. */
+    private static final int FEWEST_LINES = 20;
 
     private final Speech speech;
     private final String text;
@@ -105,7 +105,7 @@ public final class CallReader {
 
     /** The calls in {@code captions}, in order of time; {@code moves} are the names of moves to know. */
     public static List<Call> read(List<Caption> captions, Collection<String> moves) {
-        if (captions.size() < WORTH_KEEPING) {
+        if (CallLines.of(captions).size() < FEWEST_LINES) {
             return byPatterns(captions, moves);
         }
         Asked asked = new Asked(List.copyOf(captions), Set.copyOf(moves));

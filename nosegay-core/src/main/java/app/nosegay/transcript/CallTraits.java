@@ -55,6 +55,10 @@ public final class CallTraits {
             CallKind.REP_COUNT);
     private static final Set<CallKind> BEGIN_OR_END =
             Set.of(CallKind.REST, CallKind.COUNT_OUT, CallKind.START, CallKind.COUNT_IN);
+    private static final Pattern ENDING = Pattern.compile("(?:ing|ed|es|s|e|ly)$");
+    /** Longer stems are also known by their first letters, so many. */
+    private static final int HEAD = 4;
+
     private static final String MOVE = "MOVE";
     private static final String STOP = ".";
 
@@ -204,6 +208,7 @@ public final class CallTraits {
         List<String> words = line.words();
         words.forEach(w -> traits.add("w:" + w));
         line.plain().forEach(w -> traits.add("w:" + w));
+        stems(words, traits);
         List<String> framed = new ArrayList<>(List.of("<"));
         framed.addAll(words);
         if (framed.get(framed.size() - 1).equals(STOP)) {
@@ -225,6 +230,20 @@ public final class CallTraits {
             traits.add("move of:" + Math.min(LONGEST, many));
         }
         sentences(words, traits);
+    }
+
+    /** Words without their endings: "pressing" is like "press". */
+    private static void stems(List<String> words, Set<String> traits) {
+        String last = "<";
+        for (String word : words) {
+            String stem = ENDING.matcher(word).replaceFirst("");
+            traits.add("stem:" + stem);
+            traits.add("stems:" + last + "_" + stem);
+            if (stem.length() > HEAD) {
+                traits.add("head:" + stem.substring(0, HEAD));
+            }
+            last = stem;
+        }
     }
 
     private static void sentences(List<String> words, Set<String> traits) {

@@ -21,7 +21,7 @@ final class LearntCalls {
     /** What was found is only doubted below this. */
     private static final double DOUBTS = 0.3;
     /** And is left out below this, where it can be nothing else. */
-    private static final double DROPS = 0.05;
+    private static final double DROPS = 0.08;
     /** What was found becomes another from this likelihood on. */
     private static final double TURNS = 0.5;
     /** Read again so often with what was found, as every call depends on those around it. */
@@ -42,22 +42,19 @@ final class LearntCalls {
             Set.of(CallKind.SECONDS_LEFT, CallKind.REPS_LEFT, CallKind.TOTAL, CallKind.ROUNDS_LEFT);
     private static final Set<CallKind> COUNTS = Set.of(CallKind.COUNT_IN, CallKind.COUNT_OUT, CallKind.REP_COUNT);
 
-    private final List<Caption> captions;
+    private final List<Caption> lines;
     private final CallTraits traits;
     private final CallModel model;
 
-    private LearntCalls(List<Caption> captions, CallTraits traits, CallModel model) {
-        this.captions = captions;
+    private LearntCalls(List<Caption> lines, CallTraits traits, CallModel model) {
+        this.lines = lines;
         this.traits = traits;
         this.model = model;
     }
 
     static LearntCalls of(List<Caption> captions, Collection<String> moves, CallModel model) {
-        List<Caption> inOrder = captions.stream()
-                .filter(c -> !c.text().isBlank())
-                .sorted(Comparator.comparing(Caption::start))
-                .toList();
-        return new LearntCalls(inOrder, new CallTraits(inOrder, moves), model);
+        List<Caption> lines = CallLines.of(captions);
+        return new LearntCalls(lines, new CallTraits(lines, moves), model);
     }
 
     /** The calls there are, given those that patterns found; in order of time. */
@@ -72,10 +69,10 @@ final class LearntCalls {
     private List<Call> settled(List<Call> found, List<Call> heard) {
         traits.with(heard);
         List<List<Call>> by = new ArrayList<>();
-        captions.forEach(c -> by.add(new ArrayList<>()));
+        lines.forEach(c -> by.add(new ArrayList<>()));
         found.forEach(c -> by.get(Math.max(0, traits.lineOf(c))).add(c));
         List<Call> calls = new ArrayList<>();
-        for (int i = 0; i < captions.size(); i++) {
+        for (int i = 0; i < lines.size(); i++) {
             CallModel.Likely likely = model.likely(traits.of(i));
             List<Call> there = by.get(i);
             List<CallKind> kinds = there.stream().map(Call::kind).toList();
@@ -129,7 +126,7 @@ final class LearntCalls {
                 boolean isSaid = calls.stream()
                         .anyMatch(c -> c.kind() == kind && Objects.equals(c.of(), of) && traits.lineOf(c) == i);
                 if (likely.of(kind, of) >= ADDS_A_NUMBER && !isSaid && !isJustSaid(kind, i, calls)) {
-                    List<SpokenNumber> free = SpokenNumber.in(captions.get(i), kind).stream()
+                    List<SpokenNumber> free = SpokenNumber.in(lines.get(i), kind).stream()
                             .filter(n -> calls.stream().noneMatch(c -> c.value() != null && n.isIn(c)))
                             .toList();
                     if (free.size() == 1) {
@@ -142,47 +139,23 @@ final class LearntCalls {
 
     /** Whether the same was called at the end of the line before, or is about to be. */
     private boolean isJustSaid(CallKind kind, int i, List<Call> calls) {
-        Time<Axis.Take> start = captions.get(i).start();
+        Time<Axis.Take> start = lines.get(i).start();
         return calls.stream()
                 .anyMatch(c -> c.kind() == kind
                         && kind != CallKind.TOTAL
                         && Math.abs(start.since(c.time()).seconds()) < SAME_SECONDS);
     }
 
-    /** A call that was not found, at the sentence of its line that is most like one. */
     private Call added(CallKind kind, int i, CallModel.Likely likely) {
-        Caption best = captions.get(i);
-        List<Caption> sentences = sentences(best);
-        if (sentences.size() > 1) {
-            best = sentences.stream()
-                    .max(Comparator.comparingDouble(
-                            s -> model.likely(traits.of(i, traits.line(s))).of(kind)))
-                    .orElseThrow();
-        }
-        List<Caption.Word> words = best.words();
+        Caption line = lines.get(i);
+        List<Caption.Word> words = line.words();
         return new Call(
                 kind,
                 null,
                 null,
                 likely.what(kind),
-                best.start(),
+                line.start(),
                 words.get(words.size() - 1).end(),
-                best.text());
-    }
-
-    private static List<Caption> sentences(Caption caption) {
-        List<Caption> sentences = new ArrayList<>();
-        List<Caption.Word> words = new ArrayList<>();
-        for (Caption.Word word : caption.words()) {
-            words.add(word);
-            if (word.text().matches(".*[.!?;:]\\W*")) {
-                sentences.add(Caption.of(words));
-                words.clear();
-            }
-        }
-        if (!words.isEmpty()) {
-            sentences.add(Caption.of(words));
-        }
-        return sentences;
+                line.text());
     }
 }

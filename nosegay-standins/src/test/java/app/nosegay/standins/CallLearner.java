@@ -1,7 +1,11 @@
 package app.nosegay.standins;
 
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
 import app.nosegay.transcript.CallKind;
+import app.nosegay.transcript.CallLines;
 import app.nosegay.transcript.CallModel;
 import app.nosegay.transcript.CallReader;
 import app.nosegay.transcript.CallTraits;
@@ -23,20 +27,26 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.zip.CRC32;
 import java.util.zip.GZIPOutputStream;
 
-/** Learns {@link CallModel} from the sheets of spoken calls. Run it when a sheet, the traits or the patterns changed. */
+/** Learns {@link CallModel} from the sheets of spoken calls. How to run it: docs/architecture.md. */
 final class CallLearner {
     /** A trait of fewer lines is an accident. */
-    private static final int FEWEST_LINES = 3;
+    private static final int FEWEST_LINES = 8;
     /** How little the weights are held back. */
     private static final double COST = 2;
 
     private static final double PRECISION = 1e-3;
+    /** Shorter lines may be part of a count. */
+    private static final int FEWEST_WORDS_OF_TALK = 5;
+    /** Pauses from here on hold a line of talk, in seconds. */
+    private static final double LONG_ENOUGH_FOR_TALK = 6;
     /** A host's captions hold about so many words a line. */
     private static final int WORDS_A_LINE = 7;
 
@@ -58,35 +68,38 @@ final class CallLearner {
         return examples.size() + " lines, " + Long.toHexString(crc.getValue());
     }
 
-    /** Writes the model anew: the file of the resource is the argument. */
-    public static void main(String[] args) throws IOException {
-        CallModel model = learnt(all());
-        Files.createDirectories(Path.of(args[0]).getParent());
-        try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(Path.of(args[0])))) {
+    /** Writes the model that is learnt from all sheets. */
+    static void write(Path file) throws IOException {
+        CallModel model = learnt(CallSheet.NAMES);
+        try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(file))) {
             out.write(model.written().getBytes(StandardCharsets.UTF_8));
         }
     }
 
-    static List<String> all() {
-        List<String> names = new ArrayList<>(CallSheet.NAMES);
-        names.add(CallSheet.HARD);
-        return names;
-    }
-
-    /** Learnt from {@code sheets} as they are, and then also as a host's captions show them: without marks, broken anywhere. */
+    /**
+     * Learnt from {@code sheets} line by line, and then from their sentences, also as a host's captions show them: without marks, broken
+     * anywhere.
+     */
     static CallModel learnt(List<String> sheets) throws IOException {
-        List<Example> examples = new ArrayList<>();
+        List<Example> lines = new ArrayList<>();
         List<CallSheet.Recording> recordings = new ArrayList<>();
         for (String sheet : sheets) {
-            examples.addAll(examples(sheet));
+            lines.addAll(examples(sheet));
             recordings.addAll(CallSheet.read(sheet));
         }
-        String madeOf = fingerprint(examples);
-        CallModel first = learn(madeOf, examples);
+        String madeOf = fingerprint(lines);
+        CallModel first = learn(madeOf, lines);
+        List<String> talk = talk(recordings);
+        Random random = new Random(1);
+        List<Example> pieces = new ArrayList<>();
         for (CallSheet.Recording recording : recordings) {
-            examples.addAll(broken(recording, first));
+            List<Caption> captions = recording.captions();
+            pieces.addAll(pieces(CallLines.of(captions), recording, first));
+            pieces.addAll(pieces(BrokenLines.of(captions, WORDS_A_LINE), recording, first));
+            CallSheet.Recording talkative = talkedOver(recording, talk, random);
+            pieces.addAll(pieces(CallLines.of(talkative.captions()), talkative, first));
         }
-        return learn(madeOf, examples);
+        return learn(madeOf, pieces);
     }
 
     /** The lines of {@code sheet}, each with what is called in it. */
@@ -107,14 +120,51 @@ final class CallLearner {
         return examples;
     }
 
+    /** What is said besides: lines without a call, and the cues of the library. */
+    private static List<String> talk(List<CallSheet.Recording> recordings) {
+        List<String> talk = new ArrayList<>();
+        for (CallSheet.Recording recording : recordings) {
+            Set<Double> called = recording.expected().stream()
+                    .map(CallSheet.Expected::seconds)
+                    .collect(Collectors.toSet());
+            recording.captions().stream()
+                    .filter(c -> !called.contains(c.start().seconds()))
+                    .map(Caption::text)
+                    .filter(t -> t.split(" ").length >= FEWEST_WORDS_OF_TALK)
+                    .forEach(talk::add);
+        }
+        MoveLibrary.shipped().moves().forEach(m -> m.cues().values().forEach(talk::addAll));
+        return talk;
+    }
+
+    /** The same with more talk in its pauses: most people say far more than what is called. */
+    private static CallSheet.Recording talkedOver(CallSheet.Recording recording, List<String> talk, Random random) {
+        List<Caption> lines = new ArrayList<>();
+        Map<Double, Double> ends = new HashMap<>();
+        for (Caption caption : recording.captions()) {
+            double free = caption.end().since(caption.start()).seconds();
+            if (free < LONG_ENOUGH_FOR_TALK) {
+                lines.add(caption);
+            } else {
+                Time<Axis.Take> middle = caption.start().plus(Length.ofSeconds(free / 2));
+                lines.add(new Caption(caption.start(), middle, caption.text()));
+                lines.add(new Caption(middle, caption.end(), talk.get(random.nextInt(talk.size()))));
+                ends.put(caption.start().seconds(), middle.seconds());
+            }
+        }
+        List<CallSheet.Expected> expected = recording.expected().stream()
+                .map(e -> new CallSheet.Expected(e.call(), e.seconds(), ends.getOrDefault(e.seconds(), e.until())))
+                .toList();
+        return new CallSheet.Recording(lines, expected);
+    }
+
     private static CallTraits traits(List<Caption> captions) {
         List<String> moves = MoveLibrary.shipped().names();
         return new CallTraits(captions, moves).with(CallReader.byPatterns(captions, moves));
     }
 
-    /** The same in short lines broken anywhere; a call is in the piece of its line that {@code model} finds most like one. */
-    private static List<Example> broken(CallSheet.Recording recording, CallModel model) {
-        List<Caption> captions = BrokenLines.of(recording.captions(), WORDS_A_LINE);
+    /** Other lines of the same; a call is in that of its line's pieces that {@code model} finds most like one. */
+    private static List<Example> pieces(List<Caption> captions, CallSheet.Recording recording, CallModel model) {
         CallTraits traits = traits(captions);
         List<Set<String>> calls = new ArrayList<>();
         captions.forEach(c -> calls.add(new TreeSet<>()));

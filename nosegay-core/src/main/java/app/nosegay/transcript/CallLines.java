@@ -1,0 +1,57 @@
+package app.nosegay.transcript;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** A transcript in the lines that {@link CallModel} looks at: a sentence each, however the captions were broken. */
+public final class CallLines {
+    /** Longer lines without a mark in them are cut in pieces. */
+    private static final int MOST_WORDS = 12;
+    /** Pieces they are cut into, in words. */
+    private static final int PIECE = 8;
+
+    private static final Pattern ENDS_A_SENTENCE = Pattern.compile(".*[.!?;:…]\\W*");
+
+    private CallLines() {}
+
+    /** The lines of {@code captions}, in order of time; none is longer than its caption. */
+    public static List<Caption> of(List<Caption> captions) {
+        List<Caption> lines = new ArrayList<>();
+        captions.stream()
+                .filter(c -> !c.text().isBlank())
+                .sorted(Comparator.comparing(Caption::start))
+                .forEach(c -> add(c, lines));
+        return lines;
+    }
+
+    private static void add(Caption caption, List<Caption> lines) {
+        List<Caption.Word> sentence = new ArrayList<>();
+        List<List<Caption.Word>> pieces = new ArrayList<>();
+        for (Caption.Word word : caption.words()) {
+            sentence.add(word);
+            if (ENDS_A_SENTENCE.matcher(word.text()).matches()) {
+                cut(sentence, pieces);
+                sentence = new ArrayList<>();
+            }
+        }
+        cut(sentence, pieces);
+        if (pieces.size() == 1) {
+            lines.add(caption);
+        } else {
+            pieces.forEach(p -> lines.add(Caption.of(p)));
+        }
+    }
+
+    private static void cut(List<Caption.Word> sentence, List<List<Caption.Word>> pieces) {
+        int from = 0;
+        while (sentence.size() - from > MOST_WORDS) {
+            pieces.add(sentence.subList(from, from + PIECE));
+            from += PIECE;
+        }
+        if (from < sentence.size()) {
+            pieces.add(sentence.subList(from, sentence.size()));
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package app.nosegay.transcript;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
+
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/** The second opinion on what patterns found. */
+class LearntCallsTest {
+    private static final List<String> MOVES = List.of("goblet squat", "glute bridge");
+
+    /** A recording of a line every few seconds. */
+    private static List<Caption> lines(String... said) {
+        List<Caption> captions = new ArrayList<>();
+        Time<Axis.Take> at = Time.ofSeconds(1);
+        for (String line : said) {
+            Time<Axis.Take> next = at.plus(Length.ofSeconds(6));
+            captions.add(new Caption(at, next, line));
+            at = next;
+        }
+        return captions;
+    }
+
+    private static final List<Caption> CLASS = lines(
+            "Welcome to a short strength class.",
+            "We'll do three moves, forty seconds each.",
+            "The first is the glute bridge.",
+            "Three, two, one, go.",
+            "Squeeze at the top.",
+            "Halfway there.",
+            "Ten seconds.",
+            "Three, two, one, and rest.",
+            "Roll onto your front. Ten press-ups.",
+            "Knees are fine.",
+            "Off we go.",
+            "Keep your back flat.",
+            "Half way.",
+            "Five more seconds.",
+            "And done.",
+            "Up to standing for the last one.",
+            "Palms up, bend the elbows. Ready? And curl.",
+            "No swinging.",
+            "Last ten.",
+            "Three, two, one.",
+            "And let that go.",
+            "Thank you, everybody.");
+
+    private static List<CallKind> kinds(List<Call> calls, String words) {
+        return calls.stream()
+                .filter(c -> words.contains(c.text()))
+                .map(Call::kind)
+                .toList();
+    }
+
+    @Test
+    void whatIsLikelyAndWasNotFoundIsAddedWhereItIsSaid() {
+        List<Call> patterns = CallReader.byPatterns(CLASS, MOVES);
+        List<Call> both = CallReader.read(CLASS, MOVES);
+        assertThat(kinds(patterns, "Roll onto your front. Ten press-ups.")).doesNotContain(CallKind.NEXT_UP);
+        Call added = both.stream()
+                .filter(c -> c.kind() == CallKind.NEXT_UP
+                        && c.time().seconds() > 48
+                        && c.time().seconds() < 55)
+                .findFirst()
+                .orElseThrow();
+        assertThat("Roll onto your front. Ten press-ups.").contains(added.text());
+        assertThat(both).extracting(Call::time).isSorted();
+    }
+
+    @Test
+    void shortTranscriptsAreReadByPatternsAlone() {
+        List<Caption> few = CLASS.subList(0, 10);
+        assertThat(CallReader.read(few, MOVES)).isEqualTo(CallReader.byPatterns(few, MOVES));
+    }
+
+    @Test
+    void aModelThatKnowsNothingLeavesPatternsAlone() {
+        List<String> kinds =
+                Arrays.stream(CallKind.values()).map(CallKind::word).toList();
+        CallModel unsure = CallModel.of(
+                "nothing",
+                kinds.stream().collect(Collectors.toMap(k -> k, k -> Map.of())),
+                kinds.stream().collect(Collectors.toMap(k -> k, k -> -0.5)));
+        List<Call> patterns = CallReader.byPatterns(CLASS, MOVES);
+        assertThat(LearntCalls.of(CLASS, MOVES, unsure).settle(patterns)).containsExactlyInAnyOrderElementsOf(patterns);
+    }
+
+    @Test
+    void linesAreSentencesHoweverCaptionsAreBroken() {
+        List<Caption> captions = List.of(
+                new Caption(Time.ofSeconds(10), Time.ofSeconds(14), "Nearly there. Three, two, one. And rest."),
+                new Caption(
+                        Time.ofSeconds(2),
+                        Time.ofSeconds(9),
+                        "so what we do now is that we take the weights up to the shoulders and hold them there"),
+                new Caption(Time.ofSeconds(20), Time.ofSeconds(21), "  "));
+        List<Caption> lines = CallLines.of(captions);
+        assertThat(lines)
+                .extracting(Caption::text)
+                .containsExactly(
+                        "so what we do now is that we",
+                        "take the weights up to the shoulders and hold them there",
+                        "Nearly there.",
+                        "Three, two, one.",
+                        "And rest.");
+        assertThat(lines).extracting(Caption::start).isSorted();
+    }
+
+    @Test
+    void numbersAndPlacesOfALine() {
+        Caption caption =
+                new Caption(Time.zero(), Time.ofSeconds(6), "The third one: eight to ten of them, then twenty.");
+        assertThat(SpokenNumber.in(caption, CallKind.TOTAL))
+                .extracting(SpokenNumber::value, SpokenNumber::to)
+                .containsExactly(tuple(8, 10), tuple(20, null));
+        assertThat(SpokenNumber.in(caption, CallKind.ORDINAL).get(0).value()).isEqualTo(3);
+    }
+}
