@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
@@ -68,7 +67,8 @@ public final class CallTraits {
      * @param words its words, names of moves as one word, numbers by their size, a point where a sentence ends
      * @param plain the same with the names as they were said
      */
-    record Line(Time<Axis.Take> start, Time<Axis.Take> end, List<String> words, List<String> plain, Set<String> names) {
+    private record Line(
+            Time<Axis.Take> start, Time<Axis.Take> end, List<String> words, List<String> plain, Set<String> names) {
         boolean namesAMove() {
             return words.contains(MOVE);
         }
@@ -101,18 +101,14 @@ public final class CallTraits {
         }
     }
 
-    Line line(Caption caption) {
+    private Line line(Caption caption) {
         String said = new Speech(List.of(caption)).text();
-        Set<String> names = move.matcher(said)
-                .results()
-                .map(m -> m.group().replaceAll("e?s$", ""))
-                .collect(Collectors.toSet());
-        return new Line(
-                caption.start(),
-                caption.end(),
-                words(move.matcher(said).replaceAll(" " + MOVE + " "), true),
-                words(said, false),
-                names);
+        Set<String> names = new HashSet<>();
+        String named = move.matcher(said).replaceAll(m -> {
+            names.add(m.group().replaceAll("e?s$", ""));
+            return " " + MOVE + " ";
+        });
+        return new Line(caption.start(), caption.end(), words(named, true), words(said, false), names);
     }
 
     private static List<String> words(String said, boolean sized) {
@@ -132,12 +128,6 @@ public final class CallTraits {
         }
         int n = Integer.parseInt(number);
         return n <= 1 ? "#1" : n <= 3 ? "#3" : n <= 9 ? "#9" : n == 10 ? "#10" : n <= 20 ? "#20" : "#60";
-    }
-
-    /** The name of a move in what was said, as it was said; null where none is known. */
-    String nameIn(Caption caption) {
-        Matcher m = move.matcher(new Speech(List.of(caption)).text());
-        return m.find() ? m.group() : null;
     }
 
     /** Takes note of the calls that were heard; what is said of a line depends on those around it. */
@@ -176,11 +166,7 @@ public final class CallTraits {
 
     /** What line {@code i} is like. */
     public Set<String> of(int i) {
-        return of(i, lines.get(i));
-    }
-
-    /** What line {@code i} would be like if {@code line}, a part of it, were all of it. */
-    Set<String> of(int i, Line line) {
+        Line line = lines.get(i);
         Set<String> traits = new HashSet<>();
         own(line, traits);
         if (i + 1 < lines.size()) {

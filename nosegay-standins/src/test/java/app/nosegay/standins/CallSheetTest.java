@@ -28,7 +28,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 class CallSheetTest {
     static final List<String> MOVES = MoveLibrary.shipped().names();
     /** In these most lines only sound like calls. */
-    private static final List<String> OF_ENDLESS_TALK = List.of("calls-tt.txt", "calls-uu.txt", "calls-vv.txt");
+    private static final List<String> OF_ENDLESS_TALK =
+            List.of("calls-tt.txt", "calls-uu.txt", "calls-vv.txt", "calls-xx.txt");
 
     @ParameterizedTest
     @FieldSource("app.nosegay.standins.CallSheet#NAMES")
