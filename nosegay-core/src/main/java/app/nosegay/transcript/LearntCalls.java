@@ -24,6 +24,10 @@ final class LearntCalls {
     private static final double DROPS = 0.08;
     /** What was found becomes another from this likelihood on. */
     private static final double TURNS = 0.5;
+    /** What a count is of is told better by what went before than by its words: these are asked more of. */
+    private static final double DOUBTS_A_COUNT = 0.1;
+
+    private static final double TURNS_A_COUNT = 0.7;
     /** Read again so often with what was found, as every call depends on those around it. */
     private static final int TIMES = 2;
     /** A line that names a move so soon after a line with the same call is still of it, in seconds. */
@@ -96,11 +100,17 @@ final class LearntCalls {
             calls.add(call.kind() == CallKind.HALF_WAY ? ofWhat(call, likely) : call);
             return;
         }
+        boolean isCount = COUNTS.contains(call.kind());
+        if (isCount && own >= DOUBTS_A_COUNT) {
+            calls.add(call);
+            return;
+        }
+        double turns = isCount ? TURNS_A_COUNT : TURNS;
         Set<CallKind> family = LEFT.contains(call.kind()) ? LEFT : COUNTS.contains(call.kind()) ? COUNTS : Set.of();
         CallKind other = family.stream()
                 .filter(k -> k != CallKind.TOTAL && !there.contains(k))
                 .max(Comparator.comparingDouble(likely::of))
-                .filter(k -> likely.of(k) >= TURNS)
+                .filter(k -> likely.of(k) >= turns)
                 .orElse(null);
         if (other != null) {
             Integer to = other == CallKind.REP_COUNT ? Integer.valueOf(1) : null;
