@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
-/** Tells the pips of a countdown from the beeps that mark a boundary, by what usually follows a beep of their pitch. */
+/** Tells the pips of a countdown from the beeps that mark a boundary, by what usually follows a beep of their pitch and length. */
 final class BeepPattern {
     /** Beeps within this ratio of each other in pitch are of one kind. */
     private static final double SAME_PITCH = 1.03;
+    /** … and within this ratio in length: the beep behind three pips is often of their pitch, and longer. */
+    private static final double SAME_LENGTH = 1.7;
     /** A kind of beep that is followed by another about a second later this often is a countdown. */
     private static final double USUALLY = 0.5;
 
@@ -53,13 +55,21 @@ final class BeepPattern {
         int same = 0;
         int followed = 0;
         for (int i = 0; i + 1 < all.size(); i++) {
-            double ratio = all.get(i).hz() / one.hz();
-            if (ratio < SAME_PITCH && ratio > 1 / SAME_PITCH) {
+            if (isOfAKind(all.get(i), one)) {
                 same++;
                 double gap = all.get(i + 1).time().since(all.get(i).time()).seconds();
                 followed += isASecond(gap) ? 1 : 0;
             }
         }
         return same >= 4 && followed >= USUALLY * same;
+    }
+
+    private static boolean isOfAKind(TakeEvidence.Beep one, TakeEvidence.Beep other) {
+        return isWithin(SAME_PITCH, one.hz(), other.hz())
+                && isWithin(SAME_LENGTH, one.length().seconds(), other.length().seconds());
+    }
+
+    private static boolean isWithin(double ratio, double one, double other) {
+        return one <= ratio * other && other <= ratio * one;
     }
 }
