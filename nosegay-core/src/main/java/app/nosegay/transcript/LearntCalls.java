@@ -101,12 +101,13 @@ final class LearntCalls {
             return;
         }
         boolean isCount = COUNTS.contains(call.kind());
-        if (isCount && own >= DOUBTS_A_COUNT) {
+        boolean goesUp = isCount && call.to() != null && call.to() > call.value();
+        if (isCount && own >= DOUBTS_A_COUNT || goesUp && own >= DROPS) {
             calls.add(call);
             return;
         }
         double turns = isCount ? TURNS_A_COUNT : TURNS;
-        Set<CallKind> family = LEFT.contains(call.kind()) ? LEFT : COUNTS.contains(call.kind()) ? COUNTS : Set.of();
+        Set<CallKind> family = goesUp ? Set.of() : isCount ? COUNTS : LEFT.contains(call.kind()) ? LEFT : Set.of();
         CallKind other = family.stream()
                 .filter(k -> k != CallKind.TOTAL && !there.contains(k))
                 .max(Comparator.comparingDouble(likely::of))
