@@ -94,6 +94,24 @@ class LearntCallsTest {
     }
 
     @Test
+    void aCountThatGoesUpIsNeverTakenForACountIn() {
+        List<String> kinds =
+                Arrays.stream(CallKind.values()).map(CallKind::word).toList();
+        Map<String, Double> always = kinds.stream().collect(Collectors.toMap(k -> k, k -> -0.5));
+        always.put(CallKind.REP_COUNT.word(), -2.3);
+        always.put(CallKind.COUNT_IN.word(), 2.0);
+        CallModel mistaken =
+                CallModel.of("nothing", kinds.stream().collect(Collectors.toMap(k -> k, k -> Map.of())), always);
+        List<Caption> counted = lines("The goblet squat. Off we go.", "One, two, three, four, five, six.");
+        List<Call> patterns = CallReader.byPatterns(counted, MOVES);
+        assertThat(patterns).extracting(Call::kind).contains(CallKind.REP_COUNT);
+        assertThat(LearntCalls.of(counted, MOVES, mistaken).settle(patterns))
+                .extracting(Call::kind)
+                .contains(CallKind.REP_COUNT)
+                .doesNotContain(CallKind.COUNT_IN);
+    }
+
+    @Test
     void linesAreSentencesHoweverCaptionsAreBroken() {
         List<Caption> captions = List.of(
                 new Caption(Time.ofSeconds(10), Time.ofSeconds(14), "Nearly there. Three, two, one. And rest."),

@@ -28,8 +28,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class CallSheetTest {
     static final List<String> MOVES = MoveLibrary.shipped().names();
     /** In these most lines only sound like calls. */
-    private static final List<String> OF_ENDLESS_TALK =
-            List.of("calls-tt.txt", "calls-uu.txt", "calls-vv.txt", "calls-xx.txt");
+    private static final List<String> OF_ENDLESS_TALK = List.of("calls-tt.txt", "calls-vv.txt", "calls-xx.txt");
 
     @ParameterizedTest
     @FieldSource("app.nosegay.standins.CallSheet#NAMES")
@@ -39,7 +38,7 @@ class CallSheetTest {
         System.out.printf(
                 "%s: precision %.3f, recall %.3f of %d calls%n",
                 sheet, score.precision(), score.recall(), score.there());
-        double least = OF_ENDLESS_TALK.contains(sheet) ? 0.9 : 0.95;
+        double least = OF_ENDLESS_TALK.contains(sheet) ? 0.93 : 0.95;
         assertThat(score.precision()).as("precision").isGreaterThanOrEqualTo(least);
         assertThat(score.recall()).as("recall").isGreaterThanOrEqualTo(least);
     }
