@@ -36,6 +36,8 @@ final class BoundaryHints {
     private final NameHints names;
     private final TalkHints talk;
     private final LineHints said;
+    private final TakeEvidence.Poses poses;
+    private final Map<List<Double>, SetEdges.Edges> edges = new ConcurrentHashMap<>();
     private final Map<String, float[]> sums = new ConcurrentHashMap<>();
     private final boolean heard;
     private final boolean anything;
@@ -119,6 +121,7 @@ final class BoundaryHints {
         talk = new TalkHints(take.words(), timed ? null : VoiceHints.speech(take.loudness(), bins), bins);
         said = new LineHints(timeline, lines, take.words());
         seen = new SeenHints(take, bins, moves);
+        poses = take.pose();
         steps = new float[bins];
         calms = new float[bins];
         seen.steps()
@@ -135,6 +138,7 @@ final class BoundaryHints {
     private BoundaryHints(BoundaryHints other) {
         timeline = other.timeline;
         bins = other.bins;
+        poses = other.poses;
         timed = other.timed;
         onsets = other.onsets;
         beeps = other.beeps;
@@ -431,6 +435,11 @@ final class BoundaryHints {
     boolean isScripted(int k, double from, double to) {
         LineHints.Steps lines = said.in(segment(k).id());
         return lines != null && lines.at(bin(to)) > lines.at(bin(from));
+    }
+
+    /** Where the repetitions begin and end that are done from about {@code from} to about {@code to}, in seconds. */
+    SetEdges.Edges edges(double from, double to) {
+        return edges.computeIfAbsent(List.of(from, to), span -> SetEdges.of(poses, from, to));
     }
 
     /** How often and how strongly a move is named from one moment to another, in seconds. */

@@ -144,6 +144,7 @@ final class TakeSolver {
                     : order.costPerBin(k);
             within[i] = k < 0 ? hints.still() : hints.within(k);
         }
+        edges(items, low, at);
         double[][] marginals =
                 new BoundarySolver(low, high, planned, costs, at, (i, b) -> within[i].at(b)).maxMarginals();
         double[] seconds = new double[m + 1];
@@ -164,6 +165,39 @@ final class TakeSolver {
             }
         }
         return marked(visits);
+    }
+
+    /** What a set's own repetitions tell of its ends, where nobody works behind them. */
+    private void edges(List<SequenceSolver.Item> items, int[] low, double[][] at) {
+        double grid = MatchWeights.GRID_SECONDS;
+        for (int i = 0; i < items.size(); i++) {
+            SequenceSolver.Item item = items.get(i);
+            Segment s = item.segment() < 0 ? null : timeline.segments().get(item.segment());
+            if (s == null || !s.kind().isMoving() || BoundaryHints.isStill(s)) {
+                continue;
+            }
+            SetEdges.Edges edges = hints.edges(item.from() * grid, item.to() * grid);
+            if (!works(items, i - 1)) {
+                edge(edges.start(), low[i], at[i]);
+            }
+            if (!works(items, i + 1)) {
+                edge(edges.end(), low[i + 1], at[i + 1]);
+            }
+        }
+    }
+
+    private boolean works(List<SequenceSolver.Item> items, int i) {
+        return i >= 0
+                && i < items.size()
+                && items.get(i).segment() >= 0
+                && timeline.segments().get(items.get(i).segment()).kind().isMoving();
+    }
+
+    private static void edge(double seconds, int low, double[] at) {
+        for (int b = 0; b < at.length && !Double.isNaN(seconds); b++) {
+            double off = ((low + b) * MatchWeights.GRID_SECONDS - seconds) / MatchWeights.SET_EDGE_SIGMA;
+            at[b] += MatchWeights.SET_EDGE * Math.exp(-0.5 * off * off);
+        }
     }
 
     private float[] evidence(SequenceSolver.Item before, SequenceSolver.Item after) {
