@@ -1,5 +1,6 @@
 package app.nosegay.transcript;
 
+import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -12,6 +13,11 @@ public final class CallLines {
     /** Pieces they are cut into, in words. */
     private static final int PIECE = 8;
 
+    /** So many words at most are carried into the next line. */
+    private static final int MOST_CARRIED = 3;
+    /** A longer pause ends a sentence. */
+    private static final Length LONGEST_BREATH = Length.ofMillis(2500);
+
     private static final Pattern ENDS_A_SENTENCE = Pattern.compile(".*[.!?;:…]\\W*");
 
     private CallLines() {}
@@ -23,7 +29,33 @@ public final class CallLines {
                 .filter(c -> !c.text().isBlank())
                 .sorted(Comparator.comparing(Caption::start))
                 .forEach(c -> add(c, lines));
+        for (int i = 0; i + 1 < lines.size(); i++) {
+            carry(i, lines);
+        }
         return lines;
+    }
+
+    /** What line {@code i} ends with, and no sentence would, begins the next: "a 10" before "minute workout". */
+    private static void carry(int i, List<Caption> lines) {
+        List<Caption.Word> words = lines.get(i).words();
+        List<Caption.Word> next = lines.get(i + 1).words();
+        int from = words.size();
+        while (from > 1
+                && words.size() - from < MOST_CARRIED
+                && next.get(0).start().since(words.get(words.size() - 1).end()).compareTo(LONGEST_BREATH) < 0
+                && Speech.isOpen(
+                        words.get(from - 1).text(),
+                        from < words.size()
+                                ? words.get(from).text()
+                                : next.get(0).text())) {
+            from--;
+        }
+        if (from < words.size()) {
+            List<Caption.Word> joined = new ArrayList<>(words.subList(from, words.size()));
+            joined.addAll(next);
+            lines.set(i, Caption.of(words.subList(0, from)));
+            lines.set(i + 1, Caption.of(joined));
+        }
     }
 
     private static void add(Caption caption, List<Caption> lines) {

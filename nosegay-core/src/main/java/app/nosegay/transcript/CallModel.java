@@ -18,8 +18,8 @@ import java.util.TreeSet;
 import java.util.zip.GZIPInputStream;
 
 /**
- * How likely a line of a transcript is to hold a call of each kind, and of what: a logistic regression for each over {@link CallTraits},
- * learnt from recordings written out by hand. Fan, Chang, Hsieh, Wang, Lin: LIBLINEAR, JMLR 9 (2008).
+ * How likely a line of a transcript is to hold a call of each kind, or a number to be of one, and of what: a logistic regression for each
+ * over {@link CallTraits} or {@link NumberTraits}, learnt from recordings written out by hand. Fan, Chang, Hsieh, Wang, Lin: LIBLINEAR, JMLR 9 (2008).
  */
 public final class CallModel {
     /** Weights are kept in steps of this. */
@@ -27,9 +27,14 @@ public final class CallModel {
     /** Stands for what every line has. */
     private static final String ALWAYS = "always";
 
+    /** What a number can be of. */
+    public static final List<CallKind> NUMBERED =
+            List.of(CallKind.TOTAL, CallKind.ORDINAL, CallKind.SECONDS_LEFT, CallKind.REPS_LEFT, CallKind.ROUNDS_LEFT);
+
     /** Read when first asked for. */
     private static final class Shipped {
-        private static final CallModel MODEL = read("calls.model.gz");
+        private static final CallModel LINES = read("calls.model.gz");
+        private static final CallModel NUMBERS = read("numbers.model.gz");
     }
 
     private final String madeOf;
@@ -45,9 +50,14 @@ public final class CallModel {
         }
     }
 
-    /** The model that comes with the application. */
-    public static CallModel shipped() {
-        return Shipped.MODEL;
+    /** The model of lines that comes with the application. */
+    public static CallModel ofLines() {
+        return Shipped.LINES;
+    }
+
+    /** The model of numbers that comes with the application. */
+    public static CallModel ofNumbers() {
+        return Shipped.NUMBERS;
     }
 
     /** What tells the examples it was learnt from. */
@@ -91,7 +101,7 @@ public final class CallModel {
 
         /** How likely a call of {@code kind} is, 0 to 1. */
         public double of(CallKind kind) {
-            return of[places.get(kind.word())];
+            return of(kind, null);
         }
 
         /** How likely one of {@code kind} and {@code what} is, 0 to 1; 0 for what was never learnt. */

@@ -115,8 +115,8 @@ public final class CallReader {
                 return kept;
             }
         }
-        List<Call> calls =
-                List.copyOf(LearntCalls.of(captions, moves, CallModel.shipped()).settle(byPatterns(captions, moves)));
+        List<Call> calls = List.copyOf(LearntCalls.of(captions, moves, CallModel.ofLines(), CallModel.ofNumbers())
+                .settle(byPatterns(captions, moves)));
         synchronized (KEPT) {
             KEPT.put(asked, calls);
         }

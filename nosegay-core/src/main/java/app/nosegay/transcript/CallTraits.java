@@ -59,6 +59,9 @@ public final class CallTraits {
     private static final int HEAD = 4;
 
     private static final String MOVE = "MOVE";
+    /** Stands for every letter of a name. */
+    private static final String NAMED = "~";
+
     private static final String STOP = ".";
 
     /**
@@ -101,6 +104,11 @@ public final class CallTraits {
         }
     }
 
+    /** {@code said} with a sign for each letter of a move's name, and so of the same length. */
+    String named(String said) {
+        return move.matcher(said).replaceAll(m -> NAMED.repeat(m.group().length()));
+    }
+
     private Line line(Caption caption) {
         String said = new Speech(List.of(caption)).text();
         Set<String> names = new HashSet<>();
@@ -122,7 +130,12 @@ public final class CallTraits {
     }
 
     /** A number by what it is usually of: one, a count in, a count, ten, a short time, a time. */
-    private static String size(String number) {
+    /** A word of {@link #named} as it is looked at. */
+    static String word(String word) {
+        return word.startsWith(NAMED) ? MOVE : Character.isDigit(word.charAt(0)) ? size(word) : word;
+    }
+
+    static String size(String number) {
         if (!number.matches("\\d{1,4}")) {
             return "#";
         }
@@ -145,13 +158,23 @@ public final class CallTraits {
         return this;
     }
 
+    /** What was heard. */
+    List<Call> calls() {
+        return calls;
+    }
+
     /** The line a call is made in: the last that has begun; −1 before the first. */
     int lineOf(Call call) {
+        return lineAt(call.time());
+    }
+
+    /** The last line that has begun by {@code time}; −1 before the first. */
+    int lineAt(Time<Axis.Take> time) {
         int low = -1;
         int high = lines.size() - 1;
         while (low < high) {
             int mid = (low + high + 1) / 2;
-            if (lines.get(mid).start().micros() <= call.time().micros()) {
+            if (lines.get(mid).start().micros() <= time.micros()) {
                 low = mid;
             } else {
                 high = mid - 1;
@@ -177,17 +200,22 @@ public final class CallTraits {
         if (i > 0) {
             before(line, lines.get(i - 1), traits);
         }
-        traits.add("part:" + Math.min(PARTS - 1, i * PARTS / lines.size()));
-        if (i < FIRST) {
-            traits.add("first:" + i);
-        }
-        called(i, line, traits);
-        due(line, traits);
+        state(i, traits);
         if (line.namesAMove()) {
             boolean isNew = line.names().stream().anyMatch(n -> firstNamed.getOrDefault(n, i) >= i);
             traits.add("new name:" + isNew);
         }
         return traits;
+    }
+
+    /** Where line {@code i} is in the workout. */
+    void state(int i, Set<String> traits) {
+        traits.add("part:" + Math.min(PARTS - 1, i * PARTS / lines.size()));
+        if (i < FIRST) {
+            traits.add("first:" + i);
+        }
+        called(i, lines.get(i), traits);
+        due(lines.get(i), traits);
     }
 
     private static void own(Line line, Set<String> traits) {

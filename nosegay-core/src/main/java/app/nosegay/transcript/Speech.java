@@ -31,6 +31,10 @@ final class Speech {
     private static final Pattern PLACED = Pattern.compile(
             "(?i)(?:exercises?|moves?|movement|round|set|reps?|circuit|superset|block|one|ten|five)\\W*");
 
+    /** "12s" behind these are weights of twelve, not seconds. */
+    private static final Pattern WEIGHED = Pattern.compile(
+            " (?:got|my|your|these|those|pair of|using|use|grab|grabbing|hold|holding|heavier|lighter|pick up|from) $");
+
     private static final Map<String, Integer> UNITS = Map.ofEntries(
             Map.entry("zero", 0),
             Map.entry("one", 1),
@@ -135,8 +139,10 @@ final class Speech {
     }
 
     /** Whether no sentence ends between two words: captions break lines anywhere. */
-    private static boolean isOpen(String last, String next) {
+    static boolean isOpen(String last, String next) {
         return OPEN.matcher(last).matches()
+                || TENS.containsKey(last.toLowerCase(Locale.ROOT))
+                        && NUMBER.matcher(next).matches()
                 || NUMBER.matcher(last).matches() && COUNTED.matcher(next).matches()
                 || last.equalsIgnoreCase("more") && (COUNTED.matcher(next).matches() || next.equals("time"))
                 || PLACE.matcher(last).matches() && PLACED.matcher(next).matches();
@@ -176,7 +182,10 @@ final class Speech {
                 .replace("'d", " would")
                 .replaceAll("^(one|two|three|four|five|six|seven|eight|nine|ten|\\d+)'s$", "$1 is")
                 .replace("'", "");
-        spelt = spelt.replaceAll("^(\\d+)s(?:ecs?)?$", "$1 seconds").replaceAll("^(\\d+)min(?:s)?$", "$1 minutes");
+        if (!WEIGHED.matcher(text).find()) {
+            spelt = spelt.replaceAll("^(\\d+)s$", "$1 seconds");
+        }
+        spelt = spelt.replaceAll("^(\\d+)secs?$", "$1 seconds").replaceAll("^(\\d+)min(?:s)?$", "$1 minutes");
         if (spelt.matches("\\d{1,3}-\\d{1,3}")) {
             spelt = spelt.replace("-", " to ");
         }

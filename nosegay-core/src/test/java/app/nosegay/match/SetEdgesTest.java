@@ -41,12 +41,12 @@ class SetEdgesTest {
                 filmed(90, t -> t < start || t > end ? rest.applyAsDouble(t) : rep(t - start, period)), from, to);
     }
 
-    @Property(tries = 40)
+    @Property(tries = 60)
     void setsAreFoundFromSomewhereNearTheirEnds(
             @ForAll @DoubleRange(min = 1.4, max = 4.5) double period,
             @ForAll @DoubleRange(min = -4, max = 4) double early,
             @ForAll @DoubleRange(min = -4, max = 4) double late) {
-        DoubleUnaryOperator walks = t -> 0.7 + 0.25 * Math.sin(t * 0.9) * Math.cos(t * 0.37);
+        DoubleUnaryOperator walks = t -> 0.8 + 0.15 * Math.sin(t * 0.9) * Math.cos(t * 0.37);
         SetEdges.Edges edges = edges(25, 25 + 10 * period + 10, period, walks, 25 + early, 35 + 10 * period + late);
         assertThat(edges.start()).isCloseTo(25, within(1.0));
         assertThat(edges.end()).isCloseTo(35 + 10 * period, within(1.0));

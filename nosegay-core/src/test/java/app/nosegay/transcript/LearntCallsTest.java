@@ -88,24 +88,25 @@ class LearntCallsTest {
         CallModel unsure = CallModel.of(
                 "nothing",
                 kinds.stream().collect(Collectors.toMap(k -> k, k -> Map.of())),
-                kinds.stream().collect(Collectors.toMap(k -> k, k -> -0.5)));
+                kinds.stream().collect(Collectors.toMap(k -> k, k -> -0.7)));
         List<Call> patterns = CallReader.byPatterns(CLASS, MOVES);
-        assertThat(LearntCalls.of(CLASS, MOVES, unsure).settle(patterns)).containsExactlyInAnyOrderElementsOf(patterns);
+        assertThat(LearntCalls.of(CLASS, MOVES, unsure, unsure).settle(patterns))
+                .containsExactlyInAnyOrderElementsOf(patterns);
     }
 
     @Test
     void aCountThatGoesUpIsNeverTakenForACountIn() {
         List<String> kinds =
                 Arrays.stream(CallKind.values()).map(CallKind::word).toList();
-        Map<String, Double> always = kinds.stream().collect(Collectors.toMap(k -> k, k -> -0.5));
-        always.put(CallKind.REP_COUNT.word(), -2.3);
+        Map<String, Double> always = kinds.stream().collect(Collectors.toMap(k -> k, k -> -0.7));
+        always.put(CallKind.REP_COUNT.word(), -1.2);
         always.put(CallKind.COUNT_IN.word(), 2.0);
         CallModel mistaken =
                 CallModel.of("nothing", kinds.stream().collect(Collectors.toMap(k -> k, k -> Map.of())), always);
         List<Caption> counted = lines("The goblet squat. Off we go.", "One, two, three, four, five, six.");
         List<Call> patterns = CallReader.byPatterns(counted, MOVES);
         assertThat(patterns).extracting(Call::kind).contains(CallKind.REP_COUNT);
-        assertThat(LearntCalls.of(counted, MOVES, mistaken).settle(patterns))
+        assertThat(LearntCalls.of(counted, MOVES, mistaken, mistaken).settle(patterns))
                 .extracting(Call::kind)
                 .contains(CallKind.REP_COUNT)
                 .doesNotContain(CallKind.COUNT_IN);
@@ -133,12 +134,73 @@ class LearntCallsTest {
     }
 
     @Test
+    void aLineEndsWhereNoSentenceIsBroken() {
+        List<Caption> captions = List.of(
+                new Caption(Time.ofSeconds(2), Time.ofSeconds(4), "so this is going to be a forty five"),
+                new Caption(Time.ofSeconds(4), Time.ofSeconds(6), "minute workout with the"),
+                new Caption(Time.ofSeconds(6), Time.ofSeconds(8), "dumbbells I have here"),
+                new Caption(Time.ofSeconds(30), Time.ofSeconds(32), "five"),
+                new Caption(Time.ofSeconds(32), Time.ofSeconds(34), "more"));
+        assertThat(CallLines.of(captions))
+                .extracting(Caption::text)
+                .containsExactly(
+                        "so this is going to be",
+                        "a forty five minute workout",
+                        "with the dumbbells I have here",
+                        "five",
+                        "more");
+    }
+
+    private static List<SpokenNumber> numbers(String said) {
+        return SpokenNumber.in(new Speech(List.of(new Caption(Time.zero(), Time.ofSeconds(9), said))));
+    }
+
+    @Test
     void numbersAndPlacesOfALine() {
-        Caption caption =
-                new Caption(Time.zero(), Time.ofSeconds(6), "The third one: eight to ten of them, then twenty.");
-        assertThat(SpokenNumber.in(caption, CallKind.TOTAL))
-                .extracting(SpokenNumber::value, SpokenNumber::to)
-                .containsExactly(tuple(8, 10), tuple(20, null));
-        assertThat(SpokenNumber.in(caption, CallKind.ORDINAL).get(0).value()).isEqualTo(3);
+        assertThat(numbers("The third one: eight to ten of them, then twenty."))
+                .extracting(SpokenNumber::value, SpokenNumber::to, SpokenNumber::isPlace)
+                .contains(tuple(3, null, true), tuple(8, 10, false), tuple(20, null, false));
+        assertThat(numbers("The last round, twice.").get(0).value(CallKind.ROUNDS_LEFT, null))
+                .isEqualTo(1);
+    }
+
+    @Test
+    void minutesAreSecondsWhereSecondsAreAsked() {
+        assertThat(numbers("Half a minute to go.").get(0).value(CallKind.SECONDS_LEFT, null))
+                .isEqualTo(30);
+        assertThat(numbers("A minute of each.").get(0).value(CallKind.TOTAL, "work-seconds"))
+                .isEqualTo(60);
+        SpokenNumber twenty = numbers("It takes twenty minutes.").get(0);
+        assertThat(twenty.value(CallKind.TOTAL, "minutes")).isEqualTo(20);
+        assertThat(twenty.value(CallKind.TOTAL, "reps")).isNull();
+        assertThat(twenty.value(CallKind.ORDINAL, null)).isNull();
+    }
+
+    @Test
+    void weightsAreNoSeconds() {
+        assertThat(new Speech(List.of(new Caption(Time.zero(), Time.ofSeconds(4), "I've got 12s and 30s left"))).text())
+                .contains("got 12s ")
+                .contains("30 seconds left");
+    }
+
+    /** Each number of a line is looked at by itself. */
+    @Test
+    void severalFiguresInOneLineAreTold() {
+        List<Caption> told = new ArrayList<>(CLASS);
+        told.set(1, new Caption(Time.ofSeconds(7), Time.ofSeconds(13), "There's eight moves, fifty on, and ten off."));
+        assertThat(CallReader.read(told, MOVES))
+                .filteredOn(c -> c.kind() == CallKind.TOTAL)
+                .extracting(Call::value, Call::of)
+                .contains(tuple(8, "moves"), tuple(50, "work-seconds"), tuple(10, "rest-seconds"));
+    }
+
+    @Test
+    void aNumberIsLikeWhatIsSaidAroundItOnBothSidesOfALineBreak() {
+        List<Caption> broken = List.of(
+                new Caption(Time.ofSeconds(2), Time.ofSeconds(4), "we do it for thirty"),
+                new Caption(Time.ofSeconds(4), Time.ofSeconds(6), "seconds and rest"));
+        NumberTraits traits = NumberTraits.of(broken, new CallTraits(CallLines.of(broken), MOVES).with(List.of()));
+        assertThat(traits.size()).isEqualTo(1);
+        assertThat(traits.of(0)).contains("+0:seconds", "-0:for", "value:30");
     }
 }
