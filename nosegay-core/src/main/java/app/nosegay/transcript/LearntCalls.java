@@ -122,7 +122,7 @@ final class LearntCalls {
         }
         boolean isCount = COUNTS.contains(call.kind());
         boolean goesUp = isCount && call.to() != null && call.to() > call.value();
-        if (isCount && own >= DOUBTS_A_COUNT || goesUp && own >= DROPS) {
+        if (isCount && own >= DOUBTS_A_COUNT) {
             calls.add(call);
             return;
         }
@@ -194,9 +194,8 @@ final class LearntCalls {
     private boolean isJustSaid(CallKind kind, int i, List<Call> calls) {
         Time<Axis.Take> start = lines.get(i).start();
         return calls.stream()
-                .anyMatch(c -> c.kind() == kind
-                        && kind != CallKind.TOTAL
-                        && Math.abs(start.since(c.time()).seconds()) < SAME_SECONDS);
+                .anyMatch(
+                        c -> c.kind() == kind && Math.abs(start.since(c.time()).seconds()) < SAME_SECONDS);
     }
 
     private Call added(CallKind kind, int i, CallModel.Likely likely) {
