@@ -167,13 +167,13 @@ final class TakeSolver {
         return marked(visits);
     }
 
-    /** What a set's own repetitions tell of its ends, where nobody works behind them. */
+    /** What the repetitions of a counted set tell of its ends, where nobody works beyond them. Timed work ends with the clock, up to a repetition later. */
     private void edges(List<SequenceSolver.Item> items, int[] low, double[][] at) {
         double grid = MatchWeights.GRID_SECONDS;
         for (int i = 0; i < items.size(); i++) {
             SequenceSolver.Item item = items.get(i);
             Segment s = item.segment() < 0 ? null : timeline.segments().get(item.segment());
-            if (s == null || !s.kind().isMoving() || BoundaryHints.isStill(s)) {
+            if (s == null || s.reps() == null || !s.kind().isMoving() || BoundaryHints.isStill(s)) {
                 continue;
             }
             SetEdges.Edges edges = hints.edges(item.from() * grid, item.to() * grid);
