@@ -31,6 +31,8 @@ final class Speech {
     private static final Pattern PLACED = Pattern.compile(
             "(?i)(?:exercises?|moves?|movement|round|set|reps?|circuit|superset|block|one|ten|five)\\W*");
 
+    private static final Pattern PLURAL = Pattern.compile("\\d+s");
+    private static final int LONGEST_WEIGHED = 20;
     /** "12s" behind these are weights of twelve, not seconds. */
     private static final Pattern WEIGHED = Pattern.compile(
             " (?:got|my|your|these|those|pair of|using|use|grab|grabbing|hold|holding|heavier|lighter|pick up|from) $");
@@ -182,7 +184,10 @@ final class Speech {
                 .replace("'d", " would")
                 .replaceAll("^(one|two|three|four|five|six|seven|eight|nine|ten|\\d+)'s$", "$1 is")
                 .replace("'", "");
-        if (!WEIGHED.matcher(text).find()) {
+        boolean plural = PLURAL.matcher(spelt).matches();
+        if (plural
+                && !WEIGHED.matcher(text.substring(Math.max(0, text.length() - LONGEST_WEIGHED)))
+                        .find()) {
             spelt = spelt.replaceAll("^(\\d+)s$", "$1 seconds");
         }
         spelt = spelt.replaceAll("^(\\d+)secs?$", "$1 seconds").replaceAll("^(\\d+)min(?:s)?$", "$1 minutes");

@@ -45,7 +45,7 @@ record SpokenNumber(
                     || m.group(1) != null
                             && MINUTES.matcher(text)
                                     .region(m.end(), text.length())
-                                    .find();
+                                    .lookingAt();
             numbers.add(new SpokenNumber(
                     value(m),
                     m.group(2) == null ? null : Integer.valueOf(m.group(2)),
