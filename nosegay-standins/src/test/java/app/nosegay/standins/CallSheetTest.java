@@ -18,8 +18,8 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.FieldSource;
@@ -28,8 +28,14 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Calls in written-out recordings: what is found against what is there (the bar of DESIGN.md section 5: 0.95 each way). */
 class CallSheetTest {
     static final List<String> MOVES = MoveLibrary.shipped().names();
-    /** In these most lines only sound like calls, and the models do not know them by heart. */
-    private static final Pattern OF_ENDLESS_TALK = Pattern.compile("calls-(?:tt|uu|vv|xx|talk\\d)\\.txt");
+    /** In these most lines only sound like calls, and the models do not know them by heart; every other sheet has to reach the bar. */
+    private static final Map<String, Double> OF_ENDLESS_TALK = Map.of(
+            "calls-tt.txt", 0.92,
+            "calls-uu.txt", 0.93,
+            "calls-vv.txt", 0.93,
+            "calls-xx.txt", 0.93,
+            "calls-talk6.txt", 0.94,
+            "calls-talk7.txt", 0.94);
 
     @ParameterizedTest
     @FieldSource("app.nosegay.standins.CallSheet#NAMES")
@@ -39,7 +45,7 @@ class CallSheetTest {
         System.out.printf(
                 "%s: precision %.3f, recall %.3f of %d calls%n",
                 sheet, score.precision(), score.recall(), score.there());
-        double least = OF_ENDLESS_TALK.matcher(sheet).matches() ? 0.92 : 0.95;
+        double least = OF_ENDLESS_TALK.getOrDefault(sheet, 0.95);
         assertThat(score.precision()).as("precision").isGreaterThanOrEqualTo(least);
         assertThat(score.recall()).as("recall").isGreaterThanOrEqualTo(least);
     }
