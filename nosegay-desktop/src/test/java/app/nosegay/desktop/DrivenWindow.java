@@ -20,8 +20,11 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
@@ -70,6 +73,21 @@ abstract class DrivenWindow extends ApplicationTest {
                     e);
         }
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** A key that is pressed before the window has the keyboard goes nowhere, which on a busy machine happens. */
+    @Override
+    public FxRobot push(KeyCode... keys) {
+        try {
+            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, this::hasKeyboard);
+        } catch (TimeoutException e) {
+            throw new AssertionError("no window got the keyboard", e);
+        }
+        return super.push(keys);
+    }
+
+    private boolean hasKeyboard() {
+        return listWindows().stream().anyMatch(Window::isFocused);
     }
 
     Programme programme() {
