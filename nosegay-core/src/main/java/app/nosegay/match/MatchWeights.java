@@ -117,7 +117,7 @@ final class MatchWeights {
     static final double STEP_OF_REST_SHARE = 0.5;
     /** A hold or a stretch is as still as a rest or moves as much as work: of what either would gain it gains this share. */
     static final double EITHER_SHARE = 0.8;
-    /** The first and the last repetition of a counted set, told from the middle of it, beside a rest or talk … */
+    /** The first and the last repetition of a set, told from the middle of it, beside a rest or talk … */
     static final double SET_EDGE = 4;
     /** … and how near they are to the boundary, in seconds. */
     static final double SET_EDGE_SIGMA = 0.7;

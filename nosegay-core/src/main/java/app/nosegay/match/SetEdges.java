@@ -57,9 +57,12 @@ final class SetEdges {
         }
     }
 
-    /** A moment at which the set begins, and one at which it ends, in seconds; NaN where that is not told. */
-    record Edges(double start, double end) {
-        static final Edges UNKNOWN = new Edges(Double.NaN, Double.NaN);
+    /**
+     * A moment at which the set begins, and one at which it ends, in seconds; NaN where that is not told. And how long a repetition takes, or two or
+     * three where one does not fall on whole pictures.
+     */
+    record Edges(double start, double end, double period) {
+        static final Edges UNKNOWN = new Edges(Double.NaN, Double.NaN, Double.NaN);
     }
 
     /** The edges of what is done from about {@code from} to about {@code to}, in seconds. */
@@ -68,7 +71,7 @@ final class SetEdges {
             return Edges.UNKNOWN;
         }
         SetEdges set = new SetEdges(poses, from, to);
-        return set.comesRound() ? new Edges(set.edge(-1), set.edge(1)) : Edges.UNKNOWN;
+        return set.comesRound() ? new Edges(set.edge(-1), set.edge(1), set.period / set.hz) : Edges.UNKNOWN;
     }
 
     private int index(double seconds) {

@@ -167,21 +167,25 @@ final class TakeSolver {
         return marked(visits);
     }
 
-    /** What the repetitions of a counted set tell of its ends, where nobody works beyond them. Timed work ends with the clock, up to a repetition later. */
+    /**
+     * What the repetitions of a set tell of its ends, where nobody works beyond them. Counted sets begin and end with a repetition; timed work
+     * does so with the clock, up to one repetition further out.
+     */
     private void edges(List<SequenceSolver.Item> items, int[] low, double[][] at) {
         double grid = MatchWeights.GRID_SECONDS;
         for (int i = 0; i < items.size(); i++) {
             SequenceSolver.Item item = items.get(i);
             Segment s = item.segment() < 0 ? null : timeline.segments().get(item.segment());
-            if (s == null || s.reps() == null || !s.kind().isMoving() || BoundaryHints.isStill(s)) {
+            if (s == null || !s.kind().isMoving() || BoundaryHints.isStill(s)) {
                 continue;
             }
             SetEdges.Edges edges = hints.edges(item.from() * grid, item.to() * grid);
+            double further = s.reps() == null ? edges.period() : 0;
             if (!works(items, i - 1)) {
-                edge(edges.start(), low[i], at[i]);
+                edge(edges.start() - further, edges.start(), low[i], at[i]);
             }
             if (!works(items, i + 1)) {
-                edge(edges.end(), low[i + 1], at[i + 1]);
+                edge(edges.end(), edges.end() + further, low[i + 1], at[i + 1]);
             }
         }
     }
@@ -193,9 +197,11 @@ final class TakeSolver {
                 && timeline.segments().get(items.get(i).segment()).kind().isMoving();
     }
 
-    private static void edge(double seconds, int low, double[] at) {
-        for (int b = 0; b < at.length && !Double.isNaN(seconds); b++) {
-            double off = ((low + b) * MatchWeights.GRID_SECONDS - seconds) / MatchWeights.SET_EDGE_SIGMA;
+    /** A boundary lies from one moment to another, in seconds. */
+    private static void edge(double from, double to, int low, double[] at) {
+        for (int b = 0; b < at.length && to >= from; b++) {
+            double seconds = (low + b) * MatchWeights.GRID_SECONDS;
+            double off = Math.max(0, Math.max(from - seconds, seconds - to)) / MatchWeights.SET_EDGE_SIGMA;
             at[b] += MatchWeights.SET_EDGE * Math.exp(-0.5 * off * off);
         }
     }

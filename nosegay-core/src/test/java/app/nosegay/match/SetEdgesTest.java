@@ -50,6 +50,8 @@ class SetEdgesTest {
         SetEdges.Edges edges = edges(25, 25 + 10 * period + 10, period, walks, 25 + early, 35 + 10 * period + late);
         assertThat(edges.start()).isCloseTo(25, within(1.0));
         assertThat(edges.end()).isCloseTo(35 + 10 * period, within(1.0));
+        assertThat(edges.period()).isBetween(0.8 * period, 3.2 * period);
+        assertThat(edges.period() / period).isCloseTo(Math.rint(edges.period() / period), within(0.15));
     }
 
     @Test

@@ -26,7 +26,8 @@ class TroubledTakesTest {
     @Test
     void anotherFigureIsFoundByItsMovementAlone() {
         Accuracy.Errors errors = OtherPresenter.errors(Demo.sheets(), 2);
-        assertThat(errors.share()).isGreaterThanOrEqualTo(0.82);
+        assertThat(errors.share()).isGreaterThanOrEqualTo(0.85);
+        assertThat(errors.sureShare()).isGreaterThanOrEqualTo(0.65);
         assertThat(errors.calibration()).isGreaterThanOrEqualTo(0.95);
     }
 

@@ -68,6 +68,11 @@ public final class Accuracy {
             return boundaries == 0 ? 1 : within / (double) boundaries;
         }
 
+        /** The share of all boundaries that nobody need look at: of doubt 0.1 at most. */
+        public double sureShare() {
+            return sure / (double) Math.max(1, boundaries);
+        }
+
         /** Of the boundaries with a doubt of at most 0.1, the share within tolerance. */
         public double calibration() {
             return sure == 0 ? 1 : sureAndRight / (double) sure;
@@ -91,7 +96,7 @@ public final class Accuracy {
                     percentile(0.5),
                     percentile(0.9),
                     percentile(0.99),
-                    100.0 * sure / Math.max(1, boundaries),
+                    100 * sureShare(),
                     boundaries,
                     100 * calibration(),
                     falseMissing,
