@@ -117,10 +117,9 @@ final class BoundaryHints {
         List<Call> heardCalls = CallReader.read(take.words(), moves);
         calls = new CallHints(heardCalls, bins);
         names = new NameHints(SpokenNames.in(take.words(), moves, heardCalls), moves, bins);
-        // Beeps are loud, too.
-        talk = new TalkHints(take.words(), timed ? null : VoiceHints.speech(take.loudness(), bins), bins);
+        talk = new TalkHints(take.words(), VoiceHints.speech(take, bins), bins);
         said = new LineHints(timeline, lines, take.words());
-        seen = new SeenHints(take, bins, moves);
+        seen = new SeenHints(take, bins, moves, timed);
         poses = take.pose();
         steps = new float[bins];
         calms = new float[bins];
@@ -193,6 +192,11 @@ final class BoundaryHints {
     /** Whether it is known what is said. */
     boolean hearsWords() {
         return heard;
+    }
+
+    /** Whether it is heard when somebody talks, words or not. */
+    boolean hearsTalk() {
+        return !talk.greeting().isEmpty();
     }
 
     /** Whether speech and silence were held against the script. */

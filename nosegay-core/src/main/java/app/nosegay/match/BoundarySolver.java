@@ -6,7 +6,7 @@ import java.util.Deque;
 
 /**
  * The jointly best boundaries of a semi-Markov chain on a grid, with the max-marginal of each: how good the best whole sequence is that has
- * boundary k at bin t. A segment's length costs in proportion to how far it is from planned, capped for longer ones; a segment may be left
+ * boundary k at bin t. A segment's length costs in proportion to how far it is from planned, capped; a segment may be left
  * out. Every step is a running maximum, so that the cost grows with boundaries × band, not with its square.
  */
 final class BoundarySolver {
@@ -106,13 +106,18 @@ final class BoundarySolver {
         return best;
     }
 
-    /** Shorter than planned: starts in (end − planned, end]; a sliding maximum of value − cost · start. Left out: the start is the end. */
+    /**
+     * Shorter than planned: starts in (end − planned, end]; a sliding maximum of value − cost · start, or any of them, cut short. Left out: the
+     * start is the end.
+     */
     private void shorter(double[] source, int from, int to, int shift, double cost, double[] best) {
         Deque<Integer> window = new ArrayDeque<>();
         int next = Math.max(low[from], low[to] - shift + 1);
+        double any = NEVER;
         for (int end = low[to]; end <= high[to]; end++) {
             int u = end - shift;
             while (next <= end && next <= high[from]) {
+                any = Math.max(any, source[next - low[from]]);
                 while (!window.isEmpty()
                         && value(source, from, window.peekLast(), cost) <= value(source, from, next, cost)) {
                     window.pollLast();
@@ -123,6 +128,7 @@ final class BoundarySolver {
                 window.pollFirst();
             }
             int i = end - low[to];
+            best[i] = Math.max(best[i], any - MatchWeights.CUT_SHORT);
             if (!window.isEmpty()) {
                 best[i] = Math.max(best[i], value(source, from, window.peekFirst(), cost) + cost * u);
             }

@@ -15,8 +15,10 @@ final class MatchWeights {
     static final double OPEN_SHARE = 0.2;
     /** … talk; … */
     static final double TALK_SHARE = 0.85;
-    /** … where it is heard, it takes as long as it takes; … */
+    /** … where its words are known, it takes as long as it takes; … */
     static final double HEARD_TALK_SHARE = 0.3;
+    /** … and nearly so where somebody is heard to talk; … */
+    static final double VOICED_TALK_SHARE = 0.4;
     /** … and where no timer is heard, so that the lengths were kept by eye. */
     static final double BY_HAND_SHARE = 0.7;
     /** Without a timer a rest takes as long as its talk does. */
@@ -97,6 +99,8 @@ final class MatchWeights {
     static final double MOTION_PER_SECOND = 0.35;
     /** The same where it is also known how far it comes round. */
     static final double RHYTHM_PER_SECOND = 0.5;
+    /** Beside a timer's beeps, what is seen counts for so much: a move may hardly show, for as long as it lasts. */
+    static final double SEEN_BESIDE_TIMER_SHARE = 0.5;
     /** How much moves, where it is also known how far it comes round: people walk about in rests, and a press-up moves little … */
     static final double MUCH_SHARE = 0.7;
     /** What moves much tells of work as far as what comes round moves more than what does not: by more than this share of the range … */
@@ -133,6 +137,14 @@ final class MatchWeights {
     static final double VOICE_AT_MOST = 1.5;
     /** Speech and silence fit a script that is spoken by at least this on average: 1.2 to 1.5 in simulated runs, other talk by 0 to 0.5. */
     static final double SCRIPT_SPOKEN = 0.8;
+    /** Quiet is what this share of a take stays under, … */
+    static final double VOICE_QUIET_SHARE = 0.1;
+    /** … loud what this share does, … */
+    static final double VOICE_LOUD_SHARE = 0.9;
+    /** … or, where that is quiet still, this one: some say little. */
+    static final double VOICE_SELDOM_LOUD_SHARE = 0.97;
+    /** A beep or a sync tone is loud by so much longer at either end, in seconds: rooms ring, and loudness is read over windows. */
+    static final double BEEP_RINGS = 0.15;
     /** Between loud and quiet, in dB: with less there is no voice, or one under music. */
     static final double VOICE_RANGE_DB = 12;
     /** A silence shorter than this, in seconds, is a beat between two words. */
@@ -161,6 +173,8 @@ final class MatchWeights {
     static final double INTRODUCED_AGAIN = 25;
     /** Each second of the closing talk in which something is said, the reverse counts against: a timer left on beeps behind it, but nobody talks there. */
     static final double SPOKEN_PER_SECOND = 0.8;
+    /** The same where it is not known what is said. */
+    static final double VOICED_PER_SECOND = 0.6;
     /** A closing talk is known by as many seconds, … */
     static final double CLOSING_SECONDS = 20;
     /** … and this share of speech tells nothing: work is talked over, too. */

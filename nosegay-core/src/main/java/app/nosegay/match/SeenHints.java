@@ -19,12 +19,12 @@ final class SeenHints {
     private final boolean telling;
     private double motionPerSecond = MatchWeights.MOTION_PER_SECOND;
 
-    /** What {@code take} shows in its {@code bins}; {@code moves} are those of the plan. */
-    SeenHints(TakeEvidence take, int bins, Collection<String> moves) {
+    /** What {@code take} shows in its {@code bins}; {@code moves} are those of the plan; {@code timed} where a timer is heard as well. */
+    SeenHints(TakeEvidence take, int bins, Collection<String> moves, boolean timed) {
         this.bins = bins;
         movement = new double[bins + 1];
         either = new double[bins + 1];
-        telling = motion(take.motion(), Rhythm.of(take.pose()));
+        telling = motion(take.motion(), Rhythm.of(take.pose()), timed ? MatchWeights.SEEN_BESIDE_TIMER_SHARE : 1);
         posture = posture(MotionHeight.of(take.pose()));
         steps = PostureSteps.in(take.pose());
         moves.forEach(move -> standing.put(move, position(move)));
@@ -76,9 +76,9 @@ final class SeenHints {
     }
 
     /** Cumulative log odds of work, from how much moves and how far it comes round, each against this take's own range. */
-    private boolean motion(Trace motion, Trace rhythm) {
+    private boolean motion(Trace motion, Trace rhythm, double share) {
         float[] much = motion.isEmpty() ? null : scaled(smoothed(motion, 0.25, true), 0.1, 0.5);
-        motionPerSecond = rhythm.isEmpty() ? MatchWeights.MOTION_PER_SECOND : MatchWeights.RHYTHM_PER_SECOND;
+        motionPerSecond = share * (rhythm.isEmpty() ? MatchWeights.MOTION_PER_SECOND : MatchWeights.RHYTHM_PER_SECOND);
         float[] round = rhythm.isEmpty() ? null : scaled(smoothed(rhythm, 0, false), 0.15, 0.25);
         double both = much == null || round == null ? 0 : MatchWeights.MUCH_SHARE * telling(much, round);
         double ofMuch = much == null ? 0 : round == null ? 1 : both;

@@ -6,6 +6,7 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Caption;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -106,6 +107,26 @@ public record TakeEvidence(
                         .filter(w -> span.contains(w.start()))
                         .map(w -> new Caption(w.start().minus(by), w.end().minus(by), w.text()))
                         .toList());
+    }
+
+    /** The loudness with its beeps and sync tones made quiet, which are no voice. */
+    public Trace loudnessWithoutSignals() {
+        float[] values = loudness.values().clone();
+        float[] sorted = values.clone();
+        Arrays.sort(sorted);
+        float quiet = values.length == 0 ? 0 : sorted[(int) (values.length * MatchWeights.VOICE_QUIET_SHARE)];
+        tones.forEach(t -> quieten(values, t.time(), Length.ofSeconds(SyncTone.seconds()), quiet));
+        beeps.forEach(b -> quieten(values, b.time(), b.length(), quiet));
+        return new Trace(loudness.hz(), values);
+    }
+
+    private void quieten(float[] values, Time<Axis.Take> time, Length length, float quiet) {
+        Length rings = Length.ofSeconds(MatchWeights.BEEP_RINGS);
+        for (int i = loudness.index(time.minus(rings));
+                i < values.length && i <= loudness.index(time.plus(length).plus(rings));
+                i++) {
+            values[i] = Math.min(values[i], quiet);
+        }
     }
 
     public TakeEvidence withWords(List<Caption> transcript) {

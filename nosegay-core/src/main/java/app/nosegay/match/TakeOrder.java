@@ -143,7 +143,9 @@ final class TakeOrder {
         if (s.kind() == SegmentKind.REST && !hints.isTimed()) {
             return MatchWeights.REST_BY_HAND_SHARE;
         }
-        double talk = hints.hearsWords() ? MatchWeights.HEARD_TALK_SHARE : MatchWeights.TALK_SHARE;
+        double talk = hints.hearsWords()
+                ? MatchWeights.HEARD_TALK_SHARE
+                : hints.hearsTalk() ? MatchWeights.VOICED_TALK_SHARE : MatchWeights.TALK_SHARE;
         return (s.kind() == SegmentKind.TALK ? talk : 1) * (hints.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
     }
 

@@ -13,21 +13,21 @@ final class TalkHints {
     /** Seconds in which something is said up to each bin; null where no words are known. */
     private final double[] spoken;
 
+    private final double perSecond;
     private final int bins;
+    /** Where the last sentence that was heard ends. */
+    private int lastSentence;
 
     /** @param speech whether somebody speaks, per bin, for takes whose words are not known; null where that is not told either */
     TalkHints(List<Caption> words, boolean[] speech, int bins) {
         this.bins = bins;
         boolean known = !words.isEmpty();
+        perSecond = known ? MatchWeights.SPOKEN_PER_SECOND : MatchWeights.VOICED_PER_SECOND;
         boolean[] speaks = known ? said(words) : speech == null ? null : sentences(speech);
         spoken = speaks == null ? null : summed(speaks);
         int first = 0;
-        int last = bins;
         while (speaks != null && first < bins && !speaks[first]) {
             first++;
-        }
-        while (speaks != null && last > 0 && !speaks[last - 1]) {
-            last--;
         }
         greeting = known
                 ? List.of(words.stream()
@@ -37,7 +37,7 @@ final class TalkHints {
                 : speaks == null || first == bins ? List.of() : List.of(first * MatchWeights.GRID_SECONDS);
         lastWord = known
                 ? words.stream().mapToDouble(c -> c.end().seconds()).max().getAsDouble()
-                : speaks == null ? 0 : last * MatchWeights.GRID_SECONDS;
+                : speaks == null ? 0 : lastSentence * MatchWeights.GRID_SECONDS;
     }
 
     /** Speech, without what is too short to be a sentence: a clap, a weight set down. */
@@ -50,6 +50,7 @@ final class TalkHints {
                 to++;
             }
             if (to - b >= least) {
+                lastSentence = to;
                 Arrays.fill(out, b, Math.min(bins, to + BoundaryHints.bin(MatchWeights.BETWEEN_LINES)), true);
             }
             b = Math.max(b, to);
@@ -79,7 +80,7 @@ final class TalkHints {
         for (int b = 0; spoken != null && b < bins; b++) {
             double said = spoken[Math.min(bins, b + reach)] - spoken[b];
             double usual = MatchWeights.SPOKEN_IN_WORK * reach * MatchWeights.GRID_SECONDS;
-            closing[b] = (float) (MatchWeights.SPOKEN_PER_SECOND * (said - usual));
+            closing[b] = (float) (perSecond * (said - usual));
         }
         return closing;
     }

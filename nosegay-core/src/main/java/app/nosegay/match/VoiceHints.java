@@ -48,7 +48,7 @@ final class VoiceHints {
 
     /** What the voice in {@code take} tells, when {@code lines} are to be said; {@link #NONE} where its words are known or it does not stand out of what else is heard. */
     static VoiceHints of(Timeline timeline, List<ScriptLine> lines, TakeEvidence take, int bins) {
-        double[] voiced = take.words().isEmpty() && !lines.isEmpty() ? voiced(take.loudness(), bins) : null;
+        double[] voiced = take.words().isEmpty() && !lines.isEmpty() ? voiced(take, bins) : null;
         return voiced == null ? NONE : new VoiceHints(timeline, lines, bins, voiced);
     }
 
@@ -57,8 +57,8 @@ final class VoiceHints {
     }
 
     /** Running sum of speech and silence per bin; null where loud and quiet hardly differ. */
-    private static double[] voiced(Trace loudness, int bins) {
-        boolean[] speaks = speech(loudness, bins);
+    private static double[] voiced(TakeEvidence take, int bins) {
+        boolean[] speaks = speech(take, bins);
         if (speaks == null) {
             return null;
         }
@@ -70,7 +70,8 @@ final class VoiceHints {
     }
 
     /** Whether somebody speaks, per bin; null where loud and quiet hardly differ. */
-    static boolean[] speech(Trace loudness, int bins) {
+    static boolean[] speech(TakeEvidence take, int bins) {
+        Trace loudness = take.loudnessWithoutSignals();
         if (loudness.isEmpty()) {
             return null;
         }
@@ -81,8 +82,11 @@ final class VoiceHints {
         }
         float[] sorted = db.clone();
         Arrays.sort(sorted);
-        double quiet = sorted[bins / 10];
-        double loud = sorted[(int) (bins * 0.9)];
+        double quiet = sorted[(int) (bins * MatchWeights.VOICE_QUIET_SHARE)];
+        double loud = sorted[(int) (bins * MatchWeights.VOICE_LOUD_SHARE)];
+        if (loud - quiet < MatchWeights.VOICE_RANGE_DB) {
+            loud = sorted[(int) (bins * MatchWeights.VOICE_SELDOM_LOUD_SHARE)];
+        }
         if (loud - quiet < MatchWeights.VOICE_RANGE_DB) {
             return null;
         }

@@ -157,7 +157,7 @@ public final class Accuracy {
                 e.length(),
                 level == Level.TONES ? e.tones() : List.of(),
                 all || level == Level.BEEPS || level == Level.LOG ? e.beeps() : List.of(),
-                e.loudness(),
+                e.loudnessWithoutSignals(),
                 level == Level.WORDS || level == Level.BEEPS ? Trace.NONE : e.motion(),
                 level == Level.WORDS || level == Level.BEEPS ? null : e.pose(),
                 all || level == Level.WORDS ? e.words() : List.of());

@@ -24,6 +24,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -275,20 +276,21 @@ final class CallLearner {
         for (Map.Entry<String, Integer> trait : numbers.entrySet()) {
             trait.setValue(next++);
         }
-        Problem problem = new Problem();
-        problem.l = examples.size();
-        problem.n = numbers.size() + 1;
-        problem.bias = 1;
-        problem.x = examples.stream().map(e -> line(e, numbers)).toArray(Feature[][]::new);
-        Map<String, Map<String, Double>> learnt = new TreeMap<>();
-        Map<String, Double> always = new TreeMap<>();
+        Feature[][] x = examples.stream().map(e -> line(e, numbers)).toArray(Feature[][]::new);
+        Map<String, Map<String, Double>> learnt = Collections.synchronizedMap(new TreeMap<>());
+        Map<String, Double> always = Collections.synchronizedMap(new TreeMap<>());
         Set<String> labels = new TreeSet<>();
         examples.forEach(e -> labels.addAll(e.calls()));
-        for (String label : labels) {
+        Linear.disableDebugOutput();
+        labels.parallelStream().forEach(label -> {
+            Problem problem = new Problem();
+            problem.l = examples.size();
+            problem.n = numbers.size() + 1;
+            problem.bias = 1;
+            problem.x = x;
             problem.y = examples.stream()
                     .mapToDouble(e -> e.calls().contains(label) ? 1 : -1)
                     .toArray();
-            Linear.disableDebugOutput();
             Model model = Linear.train(problem, new Parameter(SolverType.L2R_LR, COST, PRECISION));
             double sign = model.getLabels()[0] == 1 ? 1 : -1;
             double[] weights = model.getFeatureWeights();
@@ -296,7 +298,7 @@ final class CallLearner {
             numbers.forEach((trait, number) -> of.put(trait, sign * weights[number - 1]));
             learnt.put(label, of);
             always.put(label, sign * weights[numbers.size()]);
-        }
+        });
         return CallModel.of(madeOf, learnt, always);
     }
 
