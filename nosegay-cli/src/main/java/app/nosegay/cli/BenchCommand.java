@@ -7,9 +7,6 @@ import app.nosegay.dress.Style;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
-import app.nosegay.match.Matcher;
-import app.nosegay.match.Pin;
-import app.nosegay.match.TakeEvidence;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInput;
@@ -27,9 +24,6 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
-import app.nosegay.shoot.ShootLog;
-import app.nosegay.standins.Performance;
-import app.nosegay.standins.Trouble;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
@@ -48,7 +42,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
-import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -69,12 +62,8 @@ final class BenchCommand implements Callable<Integer> {
     private static final double TAKE_SECONDS = 20;
     private static final double MINUTE_SECONDS = 60;
     private static final FrameRate RATE = new FrameRate(30, 1);
-    private static final double POSE_HZ = 10;
-    private static final int POSE_CELLS = 576;
     private static final String SHORT_SHEET =
             "title: Bench\ncalls: 5, in 3, out 3\ncircuit A  rounds 1  work 0:10  rest 0:05\n  goblet squat\n  push-up\n";
-    private static final String HALF_HOUR =
-            "title: Bench\ntalk Hi  0:40\ncircuit A  rounds 10  work 0:40  rest 0:20\n  squat\n  push-up\n  plank\n";
 
     @Option(names = "--seed", defaultValue = "1", description = "of the simulated evidence; default ${DEFAULT-VALUE}")
     private long seed;
@@ -163,7 +152,7 @@ final class BenchCommand implements Callable<Integer> {
                 render(out, take, folder);
             }
             if (wanted("matching")) {
-                matching(out);
+                MatchBench.rows(out, seed);
             }
             if (wanted("planning")) {
                 PlanBench.rows(out);
@@ -273,7 +262,7 @@ final class BenchCommand implements Callable<Integer> {
         return r << 16 | g << 8 | b;
     }
 
-    private static Timeline timeline(String sheet) {
+    static Timeline timeline(String sheet) {
         return Expansion.expand(RunSheetParser.parse(sheet, Libraries.current()), Libraries.current());
     }
 
@@ -337,42 +326,5 @@ final class BenchCommand implements Callable<Integer> {
                 EncoderSettings.FINISHED.quality(),
                 WIDTH,
                 HEIGHT);
-    }
-
-    private void matching(PrintWriter out) throws Exception {
-        Timeline timeline = timeline(HALF_HOUR);
-        CuePlan cues = CuePlanner.plan(timeline, Libraries.current(), SpeechRate.DEFAULT);
-        TakeEvidence evidence = seen(Performance.of(timeline, cues, seed, Set.of(Trouble.LATE_START, Trouble.HOLD))
-                .evidence("t"));
-        List<ShootLog> noLog = Arrays.asList((ShootLog) null);
-        // What a take tells is kept by take: each run is given a new one.
-        double match = median(() -> Matcher.match(timeline, List.of(seen(evidence)), noLog, List.of()));
-        Matcher.match(timeline, List.of(evidence), noLog, List.of());
-        Segment middle = timeline.segments().get(timeline.segments().size() / 2);
-        Pin pin = new Pin(middle.id(), false, "t", Time.ofSeconds(middle.start().seconds() + 5));
-        double pinned = median(() -> Matcher.match(timeline, List.of(evidence), noLog, List.of(pin)));
-        out.printf(
-                Locale.ROOT,
-                "%-42s %6.2f s bar ≤ 1 s%n",
-                "matching 30 min, " + timeline.segments().size() + " segments, no tones",
-                match);
-        out.printf(Locale.ROOT, "%-42s %6.2f s bar ≤ 0.1 s%n", "solving again after a pin", pinned);
-        out.flush();
-    }
-
-    /** The same with small pictures, which a stream has none of: noise, as long as the take. */
-    private TakeEvidence seen(TakeEvidence e) {
-        byte[] grey = new byte[(int) (e.length().seconds() * POSE_HZ) * POSE_CELLS];
-        new Random(seed).nextBytes(grey);
-        return new TakeEvidence(
-                e.id(),
-                e.file(),
-                e.length(),
-                e.tones(),
-                e.beeps(),
-                e.loudness(),
-                e.motion(),
-                new TakeEvidence.Poses(POSE_HZ, POSE_CELLS, grey),
-                e.words());
     }
 }

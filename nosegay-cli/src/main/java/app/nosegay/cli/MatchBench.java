@@ -1,0 +1,97 @@
+package app.nosegay.cli;
+
+import app.nosegay.jobs.Libraries;
+import app.nosegay.match.Matcher;
+import app.nosegay.match.Pin;
+import app.nosegay.match.TakeEvidence;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.CuePlanner;
+import app.nosegay.shoot.ShootLog;
+import app.nosegay.standins.CallSheet;
+import app.nosegay.standins.Performance;
+import app.nosegay.standins.Trouble;
+import app.nosegay.time.Length;
+import app.nosegay.time.SpeechRate;
+import app.nosegay.time.Time;
+import app.nosegay.transcript.CallReader;
+import app.nosegay.transcript.Caption;
+import java.io.PrintWriter;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.Set;
+
+/** Times matching half an hour, solving it again after a pin, and reading the calls of a long transcript. */
+final class MatchBench {
+    private static final String HALF_HOUR =
+            "title: Bench\ntalk Hi  0:40\ncircuit A  rounds 10  work 0:40  rest 0:20\n  squat\n  push-up\n  plank\n";
+    private static final double POSE_HZ = 10;
+    private static final int POSE_CELLS = 576;
+    private static final int LINES = 1000;
+    /** Recordings of a sheet are laid one behind the other with a pause of so many seconds. */
+    private static final double BETWEEN = 5;
+
+    private MatchBench() {}
+
+    static void rows(PrintWriter out, long seed) throws Exception {
+        Timeline timeline = BenchCommand.timeline(HALF_HOUR);
+        CuePlan cues = CuePlanner.plan(timeline, Libraries.current(), SpeechRate.DEFAULT);
+        TakeEvidence evidence = seen(
+                Performance.of(timeline, cues, seed, Set.of(Trouble.LATE_START, Trouble.HOLD))
+                        .evidence("t"),
+                seed);
+        List<ShootLog> noLog = Arrays.asList((ShootLog) null);
+        // What a take tells is kept by take: each run is given a new one.
+        double match =
+                BenchCommand.median(() -> Matcher.match(timeline, List.of(seen(evidence, seed)), noLog, List.of()));
+        Matcher.match(timeline, List.of(evidence), noLog, List.of());
+        Segment middle = timeline.segments().get(timeline.segments().size() / 2);
+        Pin pin = new Pin(middle.id(), false, "t", Time.ofSeconds(middle.start().seconds() + 5));
+        double pinned = BenchCommand.median(() -> Matcher.match(timeline, List.of(evidence), noLog, List.of(pin)));
+        row(out, "matching 30 min, " + timeline.segments().size() + " segments, no tones", match, "bar ≤ 1 s");
+        row(out, "solving again after a pin", pinned, "bar ≤ 0.1 s");
+        List<Caption> said = said();
+        double calls = BenchCommand.median(
+                () -> CallReader.read(said, Libraries.current().names()));
+        row(out, "calls of a transcript of " + said.size() + " lines", calls, "no bar");
+        out.flush();
+    }
+
+    private static void row(PrintWriter out, String what, double seconds, String bar) {
+        out.printf(Locale.ROOT, "%-42s %6.2f s %s%n", what, seconds, bar);
+    }
+
+    /** A long transcript: the recordings of the application's own scripts, again and again. */
+    private static List<Caption> said() throws Exception {
+        List<CallSheet.Recording> recordings = CallSheet.read("calls-own.txt");
+        List<Caption> said = new ArrayList<>();
+        double end = 0;
+        for (int i = 0; said.size() < LINES; i++) {
+            for (Caption c : recordings.get(i % recordings.size()).captions()) {
+                said.add(c.later(Length.ofSeconds(end)));
+            }
+            end = said.get(said.size() - 1).end().seconds() + BETWEEN;
+        }
+        return said;
+    }
+
+    /** The same with small pictures, which a stream has none of: noise, as long as the take. */
+    private static TakeEvidence seen(TakeEvidence e, long seed) {
+        byte[] grey = new byte[(int) (e.length().seconds() * POSE_HZ) * POSE_CELLS];
+        new Random(seed).nextBytes(grey);
+        return new TakeEvidence(
+                e.id(),
+                e.file(),
+                e.length(),
+                e.tones(),
+                e.beeps(),
+                e.loudness(),
+                e.motion(),
+                new TakeEvidence.Poses(POSE_HZ, POSE_CELLS, grey),
+                e.words());
+    }
+}
