@@ -9,6 +9,7 @@ import app.nosegay.library.CueKind;
 import app.nosegay.match.LengthRule;
 import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
+import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Workout;
 import java.nio.file.Files;
@@ -384,6 +385,30 @@ class MatchWindowTest extends DrivenWindow {
         push(KeyCode.SHIFT, KeyCode.COMMA);
         until(() -> programme().match().segments().get(1).start().seconds() < before - 0.5);
         assertThat(programme().match().segments().get(1).startPinned()).isTrue();
+    }
+
+    /** The start of a move is moved behind a pin that ends it: that pin goes, and undo brings it back. */
+    @Test
+    void aPinThatCannotStandGoes() throws Exception {
+        openWithTake();
+        interact(() -> shell.go("Match"));
+        until(() -> lookup("#score").tryQuery().isPresent());
+        Match.Placed squat = programme().match().segments().get(1);
+        Pin end = new Pin(squat.id(), true, "take-1", squat.start().plus(Length.ofMillis(600)));
+        interact(() -> shell.session().apply("an end", shell.session().workout().withPin(end)));
+        until(() -> programme().workout().pins().size() == 1);
+        interact(() -> {
+            lookup("#score").queryListView().getSelectionModel().select(1);
+            lookup("#score").queryListView().requestFocus();
+        });
+        for (int second = 0; shell.session().workout().pins().contains(end) && second < 20; second++) {
+            push(KeyCode.SHIFT, KeyCode.PERIOD);
+        }
+        until(() -> programme().workout().pins().size() == 1
+                && !programme().workout().pins().contains(end));
+        assertThat(programme().match().segments().get(1).startPinned()).isTrue();
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme().workout().pins().contains(end));
     }
 
     @Test

@@ -9,6 +9,7 @@ import app.nosegay.match.CutProposal;
 import app.nosegay.match.Match;
 import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
+import app.nosegay.match.Pins;
 import app.nosegay.plan.Finding;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -398,8 +399,18 @@ public final class MatchStage implements StageView {
     }
 
     private void pin(Match.Placed p, boolean end, Time<Axis.Take> time, String verb) {
-        Workout next = session.workout().withPin(new Pin(p.id(), end, p.take(), time));
-        session.apply(verb + " " + (end ? "end" : "start") + " of " + spoken(p.id()) + " at " + time, next);
+        Pin pin = new Pin(p.id(), end, p.take(), time);
+        Workout next = session.workout();
+        List<Pin> against =
+                Pins.against(pin, next.pins(), session.programme().get().match());
+        for (Pin gone : against) {
+            next = next.withoutPin(gone);
+        }
+        session.apply(
+                verb + " " + (end ? "end" : "start") + " of " + spoken(p.id()) + " at " + time, next.withPin(pin));
+        against.forEach(gone -> session.jobs()
+                .say("That cannot be with " + spoken(gone.segment()) + " pinned at " + gone.time()
+                        + ": this pin is gone. Undo brings it back."));
     }
 
     /** Moves a boundary of the selected line by whole frames and pins it there. */
