@@ -12,13 +12,11 @@ import app.nosegay.shoot.ShootLog;
 import app.nosegay.standins.CallSheet;
 import app.nosegay.standins.Performance;
 import app.nosegay.standins.Trouble;
-import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.CallReader;
 import app.nosegay.transcript.Caption;
 import java.io.PrintWriter;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -32,8 +30,6 @@ final class MatchBench {
     private static final double POSE_HZ = 10;
     private static final int POSE_CELLS = 576;
     private static final int LINES = 1000;
-    /** Recordings of a sheet are laid one behind the other with a pause of so many seconds. */
-    private static final double BETWEEN = 5;
 
     private MatchBench() {}
 
@@ -54,7 +50,7 @@ final class MatchBench {
         double pinned = BenchCommand.median(() -> Matcher.match(timeline, List.of(evidence), noLog, List.of(pin)));
         row(out, "matching 30 min, " + timeline.segments().size() + " segments, no tones", match, "bar ≤ 1 s");
         row(out, "solving again after a pin", pinned, "bar ≤ 0.1 s");
-        List<Caption> said = said();
+        List<Caption> said = CallSheet.longTranscript("calls-own.txt", LINES);
         double calls = BenchCommand.median(
                 () -> CallReader.read(said, Libraries.current().names()));
         row(out, "calls of a transcript of " + said.size() + " lines", calls, "no bar");
@@ -63,20 +59,6 @@ final class MatchBench {
 
     private static void row(PrintWriter out, String what, double seconds, String bar) {
         out.printf(Locale.ROOT, "%-42s %6.2f s %s%n", what, seconds, bar);
-    }
-
-    /** A long transcript: the recordings of the application's own scripts, again and again. */
-    private static List<Caption> said() throws Exception {
-        List<CallSheet.Recording> recordings = CallSheet.read("calls-own.txt");
-        List<Caption> said = new ArrayList<>();
-        double end = 0;
-        for (int i = 0; said.size() < LINES; i++) {
-            for (Caption c : recordings.get(i % recordings.size()).captions()) {
-                said.add(c.later(Length.ofSeconds(end)));
-            }
-            end = said.get(said.size() - 1).end().seconds() + BETWEEN;
-        }
-        return said;
     }
 
     /** The same with small pictures, which a stream has none of: noise, as long as the take. */

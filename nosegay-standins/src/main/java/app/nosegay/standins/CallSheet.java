@@ -2,6 +2,7 @@ package app.nosegay.standins;
 
 import app.nosegay.time.Axis;
 import app.nosegay.time.DurationText;
+import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Call;
@@ -33,6 +34,8 @@ public final class CallSheet {
     private static final double BEFORE_SECONDS = 1.5;
     /** … and this much after, as its place inside a caption is reckoned by syllables; or before its caption ends. */
     private static final double AFTER_SECONDS = 6;
+    /** Between recordings laid one behind the other. */
+    private static final double BETWEEN_SECONDS = 5;
 
     /**
      * How a sheet was read.
@@ -72,6 +75,20 @@ public final class CallSheet {
         }
         recordings.add(recording(lines));
         return recordings;
+    }
+
+    /** A long transcript of {@code lines} lines: the recordings of a sheet one behind the other, again and again. */
+    public static List<Caption> longTranscript(String name, int lines) throws IOException {
+        List<Recording> recordings = read(name);
+        List<Caption> captions = new ArrayList<>();
+        double end = 0;
+        for (int i = 0; captions.size() < lines; i++) {
+            for (Caption c : recordings.get(i % recordings.size()).captions()) {
+                captions.add(c.later(Length.ofSeconds(end)));
+            }
+            end = captions.get(captions.size() - 1).end().seconds() + BETWEEN_SECONDS;
+        }
+        return captions.subList(0, lines);
     }
 
     private static Recording recording(List<String[]> lines) {
