@@ -7,6 +7,8 @@ import app.nosegay.script.BodyWords;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Caption;
+import app.nosegay.transcript.Fluffs;
+import app.nosegay.transcript.TellingWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -52,12 +54,13 @@ public record AdLib(String take, Time<Axis.Take> time, String text, String move,
                 CueKind kind = inside ? kind(c.text()) : null;
                 boolean known = kind == null
                         || said.stream()
-                                .anyMatch(l -> SaidLine.says(c.text(), l.line().text()))
+                                .anyMatch(l ->
+                                        TellingWords.matches(c.text(), l.line().text()))
                         || calls.stream()
                                 .anyMatch(h -> h.take().equals(take.id())
                                         && !h.call().time().isBefore(c.start())
                                         && h.call().time().isBefore(c.end()))
-                        || Stretches.isFluff(c.text())
+                        || Fluffs.isFluff(c.text())
                         || found.stream().anyMatch(a -> a.text().equalsIgnoreCase(c.text()));
                 if (!known) {
                     found.add(new AdLib(take.id(), c.start(), c.text().strip(), s.move(), kind));

@@ -7,6 +7,7 @@ import app.nosegay.script.ScriptLine;
 import app.nosegay.transcript.Call;
 import app.nosegay.transcript.CallReader;
 import app.nosegay.transcript.Caption;
+import app.nosegay.transcript.Fluffs;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -92,9 +93,9 @@ final class BoundaryHints {
         for (BeepPattern.Signal signal : signals) {
             double weight = (timed ? MatchWeights.BEEP : MatchWeights.STRAY_BEEP)
                     * (signal.pip() ? MatchWeights.COUNTDOWN_SHARE : 1);
-            bump(beeps, signal.seconds(), MatchWeights.BEEP_SIGMA, weight);
+            Grid.bump(beeps, signal.seconds(), MatchWeights.BEEP_SIGMA, weight);
             if (signal.countedTo() > 0) {
-                bump(beeps, signal.countedTo(), MatchWeights.BEEP_SIGMA, MatchWeights.COUNTED_TO);
+                Grid.bump(beeps, signal.countedTo(), MatchWeights.BEEP_SIGMA, MatchWeights.COUNTED_TO);
             }
         }
         onsets = signals.stream()
@@ -102,10 +103,10 @@ final class BoundaryHints {
                 .map(BeepPattern.Signal::seconds)
                 .toList();
         for (Caption c : take.words()) {
-            if (Stretches.isFluff(c.text())) {
-                boolean again = Stretches.isDoneAgain(c.text());
+            if (Fluffs.isFluff(c.text())) {
+                boolean again = Fluffs.isDoneAgain(c.text());
                 double weight = again ? MatchWeights.AGAIN_SAID : MatchWeights.FLUFF_SAID;
-                bump(fluffs, c.start().seconds(), MatchWeights.FLUFF_SIGMA, weight);
+                Grid.bump(fluffs, c.start().seconds(), MatchWeights.FLUFF_SIGMA, weight);
             }
         }
         List<String> moves = timeline.segments().stream()
@@ -125,10 +126,10 @@ final class BoundaryHints {
         calms = new float[bins];
         seen.steps()
                 .position()
-                .forEach(s -> bump(steps, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.STEP * s.strength()));
+                .forEach(s -> Grid.bump(steps, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.STEP * s.strength()));
         seen.steps()
                 .stillness()
-                .forEach(s -> bump(calms, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.CALM * s.strength()));
+                .forEach(s -> Grid.bump(calms, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.CALM * s.strength()));
         voice = VoiceHints.of(timeline, lines, take, bins);
         heard = !take.words().isEmpty();
         anything = !onsets.isEmpty() || !take.words().isEmpty() || seen.isTelling() || voice.isTelling();
@@ -216,22 +217,8 @@ final class BoundaryHints {
 
     private float[] peaks(List<Double> seconds, double sigma, double weight) {
         float[] peaks = new float[bins];
-        seconds.forEach(t -> bump(peaks, t, sigma, weight));
+        seconds.forEach(t -> Grid.bump(peaks, t, sigma, weight));
         return peaks;
-    }
-
-    /** Raises {@code to} around a moment, at most by {@code weight}. */
-    static void bump(float[] to, double seconds, double sigma, double weight) {
-        int reach = (int) Math.ceil(3 * sigma / MatchWeights.GRID_SECONDS);
-        int centre = bin(seconds);
-        for (int b = Math.max(0, centre - reach); b <= Math.min(to.length - 1, centre + reach); b++) {
-            double off = (b * MatchWeights.GRID_SECONDS - seconds) / sigma;
-            to[b] = (float) Math.max(to[b], weight * Math.exp(-0.5 * off * off));
-        }
-    }
-
-    static int bin(double seconds) {
-        return (int) Math.round(seconds / MatchWeights.GRID_SECONDS);
     }
 
     private Segment segment(int k) {
@@ -438,7 +425,7 @@ final class BoundaryHints {
     /** Whether a line written for segment {@code k} is said from one moment to another, in seconds. */
     boolean isScripted(int k, double from, double to) {
         LineHints.Steps lines = said.in(segment(k).id());
-        return lines != null && lines.at(bin(to)) > lines.at(bin(from));
+        return lines != null && lines.at(Grid.bin(to)) > lines.at(Grid.bin(from));
     }
 
     /** Where the repetitions begin and end that are done from about {@code from} to about {@code to}, in seconds. */
@@ -448,7 +435,7 @@ final class BoundaryHints {
 
     /** How often and how strongly a move is named from one moment to another, in seconds. */
     double named(String move, double from, double to) {
-        return names.mentioned(move, bin(from), bin(to));
+        return names.mentioned(move, Grid.bin(from), Grid.bin(to));
     }
 
     /**

@@ -45,7 +45,7 @@ final class CallHints {
     }
 
     private static void bump(float[] to, double seconds, double sigma, double weight) {
-        BoundaryHints.bump(to, seconds, sigma, weight);
+        Grid.bump(to, seconds, sigma, weight);
     }
 
     /** Where work starts. */

@@ -1,5 +1,7 @@
 package app.nosegay.match;
 
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
 import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.List;
@@ -8,14 +10,24 @@ import java.util.List;
 public final class CaptionText {
     private CaptionText() {}
 
-    public static List<Caption> repaired(String take, List<Caption> captions, List<MatchNotes.Repair> repairs) {
+    /**
+     * A decision about a correction of a caption.
+     *
+     * @param time when the caption starts
+     * @param from the words as transcribed; the whole line for a deletion
+     * @param to the words instead; empty to delete the line
+     * @param accepted whether it is applied
+     */
+    public record Repair(String take, Time<Axis.Take> time, String from, String to, boolean accepted) {}
+
+    public static List<Caption> repaired(String take, List<Caption> captions, List<Repair> repairs) {
         if (repairs.stream().noneMatch(r -> r.accepted() && r.take().equals(take))) {
             return captions;
         }
         List<Caption> out = new ArrayList<>();
         for (Caption c : captions) {
             String text = c.text();
-            for (MatchNotes.Repair r : repairs) {
+            for (Repair r : repairs) {
                 if (r.accepted() && r.take().equals(take) && r.time().equals(c.start())) {
                     text = r.to().isEmpty() && r.from().equals(c.text()) ? "" : text.replace(r.from(), r.to());
                 }

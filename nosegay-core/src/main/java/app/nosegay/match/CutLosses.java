@@ -5,6 +5,7 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.transcript.TellingWords;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -55,6 +56,6 @@ final class CutLosses {
     private static boolean saidElsewhere(SaidLine s, Cut cut, List<TakeEvidence> takes) {
         return takes.stream().anyMatch(t -> t.words().stream()
                 .anyMatch(c -> cut.toCut(t.id(), c.start()).isPresent()
-                        && SaidLine.says(s.line().text(), c.text())));
+                        && TellingWords.matches(s.line().text(), c.text())));
     }
 }

@@ -5,6 +5,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.transcript.Caption;
+import app.nosegay.transcript.TellingWords;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -53,7 +54,7 @@ final class LineHints {
         for (Caption c : words) {
             for (List<String> sentence : sentences(c.text())) {
                 Set<String> segments = written.getOrDefault(sentence, Set.of());
-                int bin = BoundaryHints.bin(c.start().seconds());
+                int bin = Grid.bin(c.start().seconds());
                 for (String segment : segments.size() > MOST_SEGMENTS ? Set.<String>of() : segments) {
                     heard.computeIfAbsent(segment, x -> new TreeMap<>()).merge(bin, MatchWeights.LINE_SAID, Math::max);
                 }
@@ -88,7 +89,7 @@ final class LineHints {
     private static List<List<String>> sentences(String text) {
         List<List<String>> sentences = new ArrayList<>();
         for (String sentence : text.split("(?<=[.?!:])\\s+")) {
-            List<String> words = SaidLine.telling(sentence);
+            List<String> words = TellingWords.of(sentence);
             if (words.size() >= LEAST_WORDS) {
                 sentences.add(words);
             }

@@ -144,9 +144,12 @@ public record Match(
      * @param kind interruption, fluff, dead air or unplanned (movement); long rest is what can be taken out of a rest far longer than planned
      */
     public record Unplanned(String take, Span<Axis.Take> span, String kind) {
+        /** The kind of what a rest took too long. */
+        public static final String LONG_REST = "long rest";
+
         /** Whether it lies inside a planned rest and not between two segments. */
         public boolean isOfARest() {
-            return kind.equals(Stretches.LONG_REST);
+            return kind.equals(LONG_REST);
         }
     }
 

@@ -9,6 +9,7 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.transcript.Caption;
+import app.nosegay.transcript.Fluffs;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -197,7 +198,7 @@ public final class MatchCheck {
         Time<Axis.Take> told = null;
         for (Caption c : take.words()) {
             boolean again = told != null && c.start().since(told).seconds() < ONE_FLUFF;
-            if (!Stretches.isFluff(c.text())) {
+            if (!Fluffs.isFluff(c.text())) {
                 continue;
             }
             told = c.start();

@@ -26,7 +26,7 @@ public record MatchNotes(
         LengthRule rule,
         Map<String, LengthRule> rules,
         Map<String, List<Time<Axis.Take>>> taps,
-        List<Repair> repairs) {
+        List<CaptionText.Repair> repairs) {
     public static final MatchNotes NONE =
             new MatchNotes(Map.of(), List.of(), LengthRule.RECORDING, Map.of(), Map.of(), List.of());
 
@@ -45,16 +45,6 @@ public record MatchNotes(
      * @param cut whether it is cut
      */
     public record CutDecision(String take, Span<Axis.Take> span, boolean cut) {}
-
-    /**
-     * A decision about a correction of a caption.
-     *
-     * @param time when the caption starts
-     * @param from the words as transcribed; the whole line for a deletion
-     * @param to the words instead; empty to delete the line
-     * @param accepted whether it is applied
-     */
-    public record Repair(String take, Time<Axis.Take> time, String from, String to, boolean accepted) {}
 
     public LengthRule rule(String segment) {
         return rules.getOrDefault(segment, rule);
@@ -109,8 +99,8 @@ public record MatchNotes(
         return new MatchNotes(choices, cuts, rule, rules, more, repairs);
     }
 
-    public MatchNotes withRepair(Repair repair) {
-        List<Repair> more = new ArrayList<>(repairs.stream()
+    public MatchNotes withRepair(CaptionText.Repair repair) {
+        List<CaptionText.Repair> more = new ArrayList<>(repairs.stream()
                 .filter(r -> !(r.take().equals(repair.take())
                         && r.time().equals(repair.time())
                         && r.from().equals(repair.from())))

@@ -137,14 +137,10 @@ final class MatchWeights {
     static final double VOICE_AT_MOST = 1.5;
     /** Speech and silence fit a script that is spoken by at least this on average: 1.2 to 1.5 in simulated runs, other talk by 0 to 0.5. */
     static final double SCRIPT_SPOKEN = 0.8;
-    /** Quiet is what this share of a take stays under, … */
-    static final double VOICE_QUIET_SHARE = 0.1;
     /** … loud what this share does, … */
     static final double VOICE_LOUD_SHARE = 0.9;
     /** … or, where that is quiet still, this one: some say little. */
     static final double VOICE_SELDOM_LOUD_SHARE = 0.97;
-    /** A beep or a sync tone is loud by so much longer at either end, in seconds: rooms ring, and loudness is read over windows. */
-    static final double BEEP_RINGS = 0.15;
     /** Between loud and quiet, in dB: with less there is no voice, or one under music. */
     static final double VOICE_RANGE_DB = 12;
     /** A silence shorter than this, in seconds, is a beat between two words. */

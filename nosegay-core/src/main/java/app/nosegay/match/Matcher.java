@@ -148,7 +148,7 @@ public final class Matcher {
         Segment s = timeline.segments().get(v.segment());
         return s.kind() == SegmentKind.REST && !s.open()
                 ? Stretches.tooLong(take, new Span<>(time(v.start()), time(v.end())), s.duration())
-                        .map(span -> new Match.Unplanned(take.id(), span, Stretches.LONG_REST))
+                        .map(span -> new Match.Unplanned(take.id(), span, Match.Unplanned.LONG_REST))
                 : Optional.empty();
     }
 

@@ -80,7 +80,7 @@ final class NameHints {
     }
 
     private void add(double[] sum, double seconds, double weight) {
-        int b = BoundaryHints.bin(seconds);
+        int b = Grid.bin(seconds);
         if (b >= 0 && b < bins) {
             sum[b + 1] += weight;
         }
@@ -93,8 +93,8 @@ final class NameHints {
     }
 
     private double[] expected(double[] said) {
-        int before = BoundaryHints.bin(MatchWeights.NAMED_BEFORE);
-        int after = BoundaryHints.bin(MatchWeights.NAMED_AFTER);
+        int before = Grid.bin(MatchWeights.NAMED_BEFORE);
+        int after = Grid.bin(MatchWeights.NAMED_AFTER);
         double[] sum = new double[bins + 1];
         for (int b = 0; b < bins; b++) {
             double named = said[Math.min(bins, b + after)] - said[Math.max(0, b - before)];

@@ -63,15 +63,15 @@ final class SeenHints {
     /** How far the height of what moves between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell. */
     double posture(String move, double from, double to) {
         int stands = standing(move);
-        int a = Math.max(0, Math.min(bins, BoundaryHints.bin(from)));
-        int b = Math.max(a, Math.min(bins, BoundaryHints.bin(to)));
+        int a = Math.max(0, Math.min(bins, Grid.bin(from)));
+        int b = Math.max(a, Math.min(bins, Grid.bin(to)));
         return stands == 0 ? 0 : stands * (posture[b] - posture[a]);
     }
 
     /** Mean movement between two moments, −1 (still) to 1; 0 where nothing is seen. */
     double movement(double from, double to) {
-        int a = Math.max(0, Math.min(bins, BoundaryHints.bin(from)));
-        int b = Math.max(a + 1, Math.min(bins, BoundaryHints.bin(to)));
+        int a = Math.max(0, Math.min(bins, Grid.bin(from)));
+        int b = Math.max(a + 1, Math.min(bins, Grid.bin(to)));
         return a >= bins ? 0 : (movement[b] - movement[a]) / ((b - a) * MatchWeights.GRID_SECONDS * motionPerSecond);
     }
 

@@ -2,6 +2,7 @@ package app.nosegay.match;
 
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.transcript.Fluffs;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -119,7 +120,7 @@ final class TakeChoice {
         return takes.get(c.take()).words().stream()
                 .anyMatch(w -> w.start().seconds() >= c.visit().start()
                         && w.start().seconds() < c.visit().end()
-                        && Stretches.isFluff(w.text()));
+                        && Fluffs.isFluff(w.text()));
     }
 
     /** The time that is used; null when the segment is missing. */

@@ -57,6 +57,12 @@ public record TakeEvidence(
         return new TakeEvidence(id, file, length, tones, beeps, loudness, motion, pose, words, metered);
     }
 
+    /** Quiet is what this share of a take stays under. */
+    public static final double QUIET_SHARE = 0.1;
+
+    /** A beep or a sync tone is loud by so much longer at either end, in seconds: rooms ring, and loudness is read over windows. */
+    private static final double BEEP_RINGS = 0.15;
+
     /** A sync tone: when its chirp starts and what it says. */
     public record Tone(Time<Axis.Take> time, SyncTone.Code code) {}
 
@@ -114,14 +120,14 @@ public record TakeEvidence(
         float[] values = loudness.values().clone();
         float[] sorted = values.clone();
         Arrays.sort(sorted);
-        float quiet = values.length == 0 ? 0 : sorted[(int) (values.length * MatchWeights.VOICE_QUIET_SHARE)];
+        float quiet = values.length == 0 ? 0 : sorted[(int) (values.length * QUIET_SHARE)];
         tones.forEach(t -> quieten(values, t.time(), Length.ofSeconds(SyncTone.seconds()), quiet));
         beeps.forEach(b -> quieten(values, b.time(), b.length(), quiet));
         return new Trace(loudness.hz(), values);
     }
 
     private void quieten(float[] values, Time<Axis.Take> time, Length length, float quiet) {
-        Length rings = Length.ofSeconds(MatchWeights.BEEP_RINGS);
+        Length rings = Length.ofSeconds(BEEP_RINGS);
         for (int i = loudness.index(time.minus(rings));
                 i < values.length && i <= loudness.index(time.plus(length).plus(rings));
                 i++) {

@@ -55,7 +55,7 @@ final class TakeOrder {
                 ? 0
                 : entries.get(entries.size() - 1).span().end().seconds();
         // A take may hold any part of what was logged, its very end as well.
-        int from = -BoundaryHints.bin(end);
+        int from = -Grid.bin(end);
         int to = hints.bins();
         for (int offset = from; offset < to; offset++) {
             double score = -Math.abs(offset) * 1e-6;
@@ -63,8 +63,8 @@ final class TakeOrder {
             for (int i = 0; i < entries.size(); i++) {
                 ShootLog.Entry e = entries.get(i);
                 int k = indexes.get(e.segment());
-                int a = offset + BoundaryHints.bin(e.span().start().seconds());
-                int b = offset + BoundaryHints.bin(e.span().end().seconds());
+                int a = offset + Grid.bin(e.span().start().seconds());
+                int b = offset + Grid.bin(e.span().end().seconds());
                 if (a >= 0 && b < hints.bins() && b > a) {
                     first = first < 0 ? k : first;
                     score += hints.joint(k)[a]
@@ -81,8 +81,8 @@ final class TakeOrder {
         List<SequenceSolver.Item> items = new ArrayList<>();
         int last = -1;
         for (ShootLog.Entry e : entries) {
-            int a = bestOffset + BoundaryHints.bin(e.span().start().seconds());
-            int b = bestOffset + BoundaryHints.bin(e.span().end().seconds());
+            int a = bestOffset + Grid.bin(e.span().start().seconds());
+            int b = bestOffset + Grid.bin(e.span().end().seconds());
             if (a < 0 || b >= hints.bins() || b <= a) {
                 continue;
             }
@@ -245,7 +245,7 @@ final class TakeOrder {
         /** Boundaries share their evidence: the one that is pinned gets its own. */
         private void pin(float[][] evidence, int boundary, Pin pin) {
             evidence[boundary] = evidence[boundary].clone();
-            int bin = Math.min(hints.bins() - 1, BoundaryHints.bin(pin.time().seconds())) / STRIDE;
+            int bin = Math.min(hints.bins() - 1, Grid.bin(pin.time().seconds())) / STRIDE;
             evidence[boundary][bin] += (float) MatchWeights.PINNED;
         }
 

@@ -64,8 +64,7 @@ final class TakeSolver {
     /** Whether speech and silence fit the script where the solution that profits most from them lies: else something else is said. */
     private boolean isScriptSpoken(List<Visit> visits) {
         return visits.stream()
-                        .mapToDouble(v ->
-                                hints.voiced(v.segment(), Math.min(hints.bins() - 1, BoundaryHints.bin(v.start()))))
+                        .mapToDouble(v -> hints.voiced(v.segment(), Math.min(hints.bins() - 1, Grid.bin(v.start()))))
                         .average()
                         .orElse(0)
                 >= MatchWeights.SCRIPT_SPOKEN;
@@ -119,7 +118,7 @@ final class TakeSolver {
             SequenceSolver.Item after = i < m ? items.get(i) : null;
             int found = Math.min(last, after != null ? after.from() : before.to());
             fixed[i] = fixed(before, after);
-            int centre = fixed[i] == null ? found : Math.min(last, BoundaryHints.bin(fixed[i]));
+            int centre = fixed[i] == null ? found : Math.min(last, Grid.bin(fixed[i]));
             low[i] = fixed[i] == null ? Math.max(0, centre - reach) : centre;
             high[i] = fixed[i] == null ? Math.min(last, centre + reach) : centre;
             if (i > 0) {
@@ -234,7 +233,7 @@ final class TakeSolver {
     }
 
     private static boolean near(Pin pin, int bin) {
-        return Math.abs(BoundaryHints.bin(pin.time().seconds()) - bin) <= 2 * TakeOrder.STRIDE;
+        return Math.abs(Grid.bin(pin.time().seconds()) - bin) <= 2 * TakeOrder.STRIDE;
     }
 
     /** Reads the best chain off the max-marginals; among equals the one nearest the planned length wins. */
@@ -353,7 +352,7 @@ final class TakeSolver {
         for (Visit v : visits) {
             Segment segment = timeline.segments().get(v.segment());
             if (segment.kind().isMoving()) {
-                int bin = Math.min(hints.bins() - 1, BoundaryHints.bin(v.start()));
+                int bin = Math.min(hints.bins() - 1, Grid.bin(v.start()));
                 boolean signal = hints.starting(v.segment())[bin] >= MatchWeights.SIGN_OF_START;
                 boolean moves = hints.movement(v.start(), v.end()) > MatchWeights.SIGN_OF_MOVEMENT
                         && hints.movement(v.start() - MatchWeights.STILL_BEFORE, v.start()) < 0;

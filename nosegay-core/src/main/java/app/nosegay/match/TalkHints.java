@@ -43,7 +43,7 @@ final class TalkHints {
     /** Speech, without what is too short to be a sentence: a clap, a weight set down. */
     private boolean[] sentences(boolean[] speech) {
         boolean[] out = new boolean[bins];
-        int least = BoundaryHints.bin(MatchWeights.SHORTEST_SENTENCE);
+        int least = Grid.bin(MatchWeights.SHORTEST_SENTENCE);
         for (int b = 0; b < bins; b++) {
             int to = b;
             while (to < bins && speech[to]) {
@@ -51,7 +51,7 @@ final class TalkHints {
             }
             if (to - b >= least) {
                 lastSentence = to;
-                Arrays.fill(out, b, Math.min(bins, to + BoundaryHints.bin(MatchWeights.BETWEEN_LINES)), true);
+                Arrays.fill(out, b, Math.min(bins, to + Grid.bin(MatchWeights.BETWEEN_LINES)), true);
             }
             b = Math.max(b, to);
         }
@@ -66,7 +66,7 @@ final class TalkHints {
     /** What speaks against the end of the workout at each bin: somebody is still talking. */
     float[] unfinished() {
         float[] unfinished = new float[bins];
-        int last = Math.min(bins, BoundaryHints.bin(lastWord));
+        int last = Math.min(bins, Grid.bin(lastWord));
         for (int b = 0; b < last; b++) {
             unfinished[b] = (float) -MatchWeights.STILL_TALKING;
         }
@@ -76,7 +76,7 @@ final class TalkHints {
     /** How far a closing talk of {@code seconds} from each bin on would be talk: who says goodbye says something most of the time. */
     float[] closing(double seconds) {
         float[] closing = new float[bins];
-        int reach = BoundaryHints.bin(Math.min(seconds, MatchWeights.CLOSING_SECONDS));
+        int reach = Grid.bin(Math.min(seconds, MatchWeights.CLOSING_SECONDS));
         for (int b = 0; spoken != null && b < bins; b++) {
             double said = spoken[Math.min(bins, b + reach)] - spoken[b];
             double usual = MatchWeights.SPOKEN_IN_WORK * reach * MatchWeights.GRID_SECONDS;
@@ -88,8 +88,8 @@ final class TalkHints {
     private boolean[] said(List<Caption> words) {
         boolean[] speaks = new boolean[bins];
         for (Caption c : words) {
-            int from = Math.max(0, BoundaryHints.bin(c.start().seconds()));
-            int to = Math.min(bins, BoundaryHints.bin(c.end().seconds() + MatchWeights.BETWEEN_LINES));
+            int from = Math.max(0, Grid.bin(c.start().seconds()));
+            int to = Math.min(bins, Grid.bin(c.end().seconds() + MatchWeights.BETWEEN_LINES));
             Arrays.fill(speaks, Math.min(from, to), to, true);
         }
         return speaks;

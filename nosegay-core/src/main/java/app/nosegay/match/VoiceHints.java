@@ -82,7 +82,7 @@ final class VoiceHints {
         }
         float[] sorted = db.clone();
         Arrays.sort(sorted);
-        double quiet = sorted[(int) (bins * MatchWeights.VOICE_QUIET_SHARE)];
+        double quiet = sorted[(int) (bins * TakeEvidence.QUIET_SHARE)];
         double loud = sorted[(int) (bins * MatchWeights.VOICE_LOUD_SHARE)];
         if (loud - quiet < MatchWeights.VOICE_RANGE_DB) {
             loud = sorted[(int) (bins * MatchWeights.VOICE_SELDOM_LOUD_SHARE)];
@@ -143,8 +143,8 @@ final class VoiceHints {
     }
 
     private double sum(int bin, double from, double to) {
-        int a = Math.max(0, Math.min(bins, bin + BoundaryHints.bin(from)));
-        int b = Math.max(a, Math.min(bins, bin + BoundaryHints.bin(to)));
+        int a = Math.max(0, Math.min(bins, bin + Grid.bin(from)));
+        int b = Math.max(a, Math.min(bins, bin + Grid.bin(to)));
         return voiced[b] - voiced[a];
     }
 }

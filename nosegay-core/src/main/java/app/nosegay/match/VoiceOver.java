@@ -7,6 +7,7 @@ import app.nosegay.time.Time;
 import app.nosegay.transcript.Call;
 import app.nosegay.transcript.CallReader;
 import app.nosegay.transcript.Caption;
+import app.nosegay.transcript.TellingWords;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -61,7 +62,7 @@ public record VoiceOver(Slip slip, String take, Span<Axis.Take> source, String w
 
     /** Whether {@code said} is the line wanted: the words, and exactly its numbers and sides. */
     private static boolean isIt(String wanted, String said) {
-        return SaidLine.says(wanted, said)
+        return TellingWords.matches(wanted, said)
                 && figures(wanted).equals(figures(said))
                 && sides(wanted).equals(sides(said));
     }

@@ -76,7 +76,7 @@ final class CallMeaning {
 
     private final Speech speech;
     private final String text;
-    private final List<CallReader.Found> found;
+    private final List<FoundCall> found;
     private final HeardSoFar heard;
     private final ExpectedCalls expected;
     private final SaidCalls said;
@@ -84,7 +84,7 @@ final class CallMeaning {
     private final FigureMeaning figures;
 
     /** The meanings of {@code found}, in the order of the text. */
-    CallMeaning(Speech speech, List<CallReader.Found> found) {
+    CallMeaning(Speech speech, List<FoundCall> found) {
         this.speech = speech;
         this.text = speech.text();
         this.found = found;
@@ -98,7 +98,7 @@ final class CallMeaning {
     List<Call> settle() {
         int understood = 0;
         for (int i = 0; i < found.size(); i++) {
-            CallReader.Found f = found.get(i);
+            FoundCall f = found.get(i);
             if (isConditional(f)) {
                 continue;
             }
@@ -116,7 +116,7 @@ final class CallMeaning {
                     heard.work(f);
                     said.say(
                             CallKind.START,
-                            new CallReader.Found(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
+                            new FoundCall(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
                     continue;
                 }
                 if (imperative
@@ -125,7 +125,7 @@ final class CallMeaning {
                                 || heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
                                 || heard.saidWithin(CallKind.ROUNDS_LEFT, SaidCalls.AT_ONCE, f)
                                 || heard.isRestOver(f))) {
-                    work.start(new CallReader.Found(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
+                    work.start(new FoundCall(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
                     continue;
                 }
                 boolean free = !heard.isWorking(f)
@@ -161,14 +161,14 @@ final class CallMeaning {
     }
 
     /** "Once you hit twelve, put it down": of a moment nobody says is now. */
-    private boolean isConditional(CallReader.Found f) {
+    private boolean isConditional(FoundCall f) {
         return f.kind() != null
                 && MAY_DEPEND.contains(f.kind())
                 && CONDITION.matcher(said.before(f)).find();
     }
 
     /** "Rows.": more than one of them, and nothing else in the sentence. What to do is told in the singular. */
-    private boolean isNamedAlone(CallReader.Found f) {
+    private boolean isNamedAlone(FoundCall f) {
         String words = text.substring(f.from(), f.to());
         Call before = heard.last(CallKind.NEXT_UP);
         boolean ends = text.startsWith(" .", f.to());
@@ -183,14 +183,14 @@ final class CallMeaning {
     }
 
     /** "Now inchworms": another move by its whole name. */
-    private boolean isNow(CallReader.Found f) {
+    private boolean isNow(FoundCall f) {
         return text.startsWith("now ", f.from())
                 && f.move() != null
                 && (f.move().contains(" ") || text.charAt(f.to() - 1) == 's');
     }
 
     /** Another move at the beginning of a sentence when this one has lasted as long as one does. */
-    private boolean isDue(CallReader.Found f) {
+    private boolean isDue(FoundCall f) {
         String words = text.substring(f.from(), f.to());
         boolean begins = text.startsWith(". ", f.from() - 2) || text.startsWith(", ", f.from() - 2);
         boolean name = SEVERAL.matcher(words).matches()
@@ -205,7 +205,7 @@ final class CallMeaning {
     }
 
     /** A move brought up; while working, where the end was foretold, it takes the place of a "rest". */
-    private void next(CallReader.Found f) {
+    private void next(FoundCall f) {
         boolean working = heard.isWorking(f);
         boolean unannounced = heard.isSaidSince(CallKind.NEXT_UP, CallKind.COUNT_IN)
                 && heard.isSaidSince(CallKind.NEXT_UP, CallKind.START);
@@ -219,7 +219,7 @@ final class CallMeaning {
         }
     }
 
-    private void expected(CallReader.Found f) {
+    private void expected(FoundCall f) {
         if (f.rule().kind() == CallKind.REST) {
             said.say(CallKind.REST, f);
             heard.rest(f);
@@ -232,7 +232,7 @@ final class CallMeaning {
         }
     }
 
-    private void rule(CallReader.Found f) {
+    private void rule(FoundCall f) {
         switch (f.rule().kind()) {
             case START -> {
                 if (work.soonAfterwards(f).stream().noneMatch(WorkMeaning::maybeACountIn)) {
@@ -275,7 +275,7 @@ final class CallMeaning {
                     if (ends) {
                         said.say(
                                 CallKind.REST,
-                                new CallReader.Found(ExpectedCalls.OVER, null, f.from(), f.to(), null, null, null));
+                                new FoundCall(ExpectedCalls.OVER, null, f.from(), f.to(), null, null, null));
                     }
                     heard.rest(f);
                 }
@@ -340,22 +340,22 @@ final class CallMeaning {
         }
     }
 
-    private String said(CallReader.Found f) {
+    private String said(FoundCall f) {
         return text.substring(f.from(), f.to());
     }
 
     /** "One, other side, two": the beat of an alternating move. */
-    private boolean isWithinACount(CallReader.Found f) {
+    private boolean isWithinACount(FoundCall f) {
         return found.stream().anyMatch(r -> r.run() != null && r.from() < f.from() && f.to() < r.to());
     }
 
     /** "Last one, hollow hold": at rest the last move is meant. */
-    private boolean isNamedNext(CallReader.Found f) {
+    private boolean isNamedNext(FoundCall f) {
         return isNamedNext(f, '.');
     }
 
     /** The same, with no {@code stop} between. */
-    private boolean isNamedNext(CallReader.Found f, char stop) {
+    private boolean isNamedNext(FoundCall f, char stop) {
         return work.soonAfterwards(f).stream()
                 .filter(n -> n.from() - f.to() < NEARLY_AT_ONCE
                         && text.substring(f.to(), n.from()).indexOf(stop) < 0)

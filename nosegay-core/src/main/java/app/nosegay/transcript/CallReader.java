@@ -18,25 +18,6 @@ import java.util.stream.Collectors;
  * ({@link CallMeaning}).
  */
 public final class CallReader {
-    static final List<String> NTH = List.of(
-            "first",
-            "second",
-            "third",
-            "fourth",
-            "fifth",
-            "sixth",
-            "seventh",
-            "eighth",
-            "ninth",
-            "tenth",
-            "eleventh",
-            "twelfth");
-    static final Pattern OF_A_MOVE = Pattern.compile(
-            "exercise|move|movement|number|station|drill|stretch|(?:first|second|third|fourth|fifth|sixth|last|final) 1|last but not least");
-    /** What moves are called that no library knows: the last word, with one or two before it. */
-    static final String MOVE_WORDS =
-            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|bicycles|hammers|figure 4s?|(?:neck|chest|shoulder|back|lat|side|hip|hip flexor|flexor|glute|hamstring|quad|quadriceps|calf|triceps?|thigh|wrist|forearm|spinal) stretch(?:es)?|swimming|swimmers?|tendus?|releves?|arabesques?|renegades|swings?|cleans?|snatch(?:es)?|march(?:es)?|hinges?|dips?|crawls?|taps?|(?:dead ?)?bugs?|(?:bird ?|downward |down )dogs?|skaters?|(?:heel|leg|wall) slides?|(?:donkey|flutter|leg|scissor) kicks?|fire hydrants?|supermans?|inch ?worms?|walk ?outs?|(?:arm|leg|toe) reach(?:es)?|(?:toe|heel|ankle|knee|shoulder) touch(?:es)?|crushers?|shrugs?|wall sits?|sit to stands?|clams?|carry|carries|halos?|windmills?|get ups|turkish get ups?|v ups?|v sits?|circles?|clamshells?|(?:leg|thigh|hip|heel|arm|knee) lift|(?!(?:it|she|he|who|that|everything|also|then|leg|foot|heel|hip|chest|body) lifts (?:the|your|up|off|and))[a-z]+ lifts|plies|knee drives?|high knees|butt kicks?|(?:squat|box|tuck|broad|star|lunge) jumps?|good mornings?|cat cows?|step ?touch(?:es)?|side steps?|heel digs?|grape ?vines?|frog pumps?|(?:shadow )?boxing|jab cross|upper ?cuts?|kick ?throughs?|(?:bear|hollow|squat|lunge) holds?|roll ?ups|(?:sit|shoot|pull) ?throughs?|wood ?chop(?:s|pers?)?|(?:monster|crab|duck|lateral|bear|band(?:ed)?) walks?|around the worlds?|warrior (?:1|2|3)|(?:warrior|chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
-
     private static final Pattern A_PLACE = Pattern.compile(
             "(?:exercise|move|movement|drill|number)(?: number)? \\d+$|(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|move|movement|stretch)(?: is)?$|last but not least$");
     private static final Pattern IN_MINUTES = Pattern.compile("\\d (?:more )?minutes?\\b");
@@ -63,19 +44,7 @@ public final class CallReader {
     private final Speech speech;
     private final String text;
     private final boolean[] claimed;
-    private final List<Found> found = new ArrayList<>();
-
-    /** A candidate at its place in the text. */
-    record Found(CallRule rule, CountRuns.Run run, int from, int to, Integer value, Integer second, String move) {
-        Found withValue(int other) {
-            return new Found(rule, run, from, to, other, second, move);
-        }
-
-        /** What it may be; null for a count or a name. */
-        CallKind kind() {
-            return rule == null ? null : rule.kind();
-        }
-    }
+    private final List<FoundCall> found = new ArrayList<>();
 
     private CallReader(List<Caption> captions) {
         speech = new Speech(captions);
@@ -137,7 +106,7 @@ public final class CallReader {
         for (CountRuns.Run run : CountRuns.in(speech)) {
             // What is said between the numbers may be a call of its own.
             run.numbers().forEach(n -> claim(n[0], n[1]));
-            found.add(new Found(null, run, run.from(), run.to(), run.first(), run.last(), null));
+            found.add(new FoundCall(null, run, run.from(), run.to(), run.first(), run.last(), null));
         }
         for (CallRule rule : CallPatterns.RULES) {
             // A promise goes on until something else is said.
@@ -148,7 +117,7 @@ public final class CallReader {
         for (CallRule rule : ExpectedCalls.RULES) {
             where(rule, unclaimed());
         }
-        found.sort(Comparator.comparingInt(Found::from));
+        found.sort(Comparator.comparingInt(FoundCall::from));
     }
 
     private void where(CallRule rule, String heard) {
@@ -178,7 +147,9 @@ public final class CallReader {
             String first = first(m);
             value = first == null
                     ? null
-                    : "nth".equals(rule.of()) ? Integer.valueOf(NTH.indexOf(first) + 1) : Integer.valueOf(first);
+                    : "nth".equals(rule.of())
+                            ? Integer.valueOf(CallWords.NTH.indexOf(first) + 1)
+                            : Integer.valueOf(first);
         }
         boolean ofSeconds = rule.kind() == CallKind.SECONDS_LEFT
                 || rule.of() != null && rule.of().endsWith("-seconds");
@@ -210,7 +181,7 @@ public final class CallReader {
             claim(m.start(), m.end());
         }
         if (rule.kind() != null) {
-            found.add(new Found(rule, null, m.start(), m.end(), value, second, null));
+            found.add(new FoundCall(rule, null, m.start(), m.end(), value, second, null));
         }
     }
 
@@ -231,7 +202,7 @@ public final class CallReader {
         names.remove("");
         String any = names.keySet().stream().map(Pattern::quote).collect(Collectors.joining("|"));
         String planned = any.isEmpty() ? "(?!)" : "(" + any + ")(?:e?s)?";
-        String anyWord = "((?:[a-z]+ ){0,2}?" + MOVE_WORDS + ")";
+        String anyWord = "((?:[a-z]+ ){0,2}?" + CallWords.MOVE_WORDS + ")";
         introduced(names, planned, anyWord);
         afterOrdinals(names, planned);
         named(names, planned);
@@ -242,25 +213,27 @@ public final class CallReader {
         Matcher m = anyName.pattern().matcher(unclaimed());
         while (m.find()) {
             String move = m.group(1) == null ? null : known(names, m.group(1));
-            found.add(new Found(anyName, null, m.start(), m.end(), null, null, move));
+            found.add(new FoundCall(anyName, null, m.start(), m.end(), null, null, move));
         }
     }
 
     /** "Exercise five, everyone, is the row": the name soon behind its number. */
     private void afterOrdinals(Map<String, String> names, String name) {
         Pattern after = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,6}?[ .,]+" + name + "(?= )");
-        List<Found> ordinals = found.stream()
+        List<FoundCall> ordinals = found.stream()
                 .filter(f -> f.rule() != null && f.rule().kind() == CallKind.ORDINAL)
-                .filter(f -> OF_A_MOVE.matcher(text.substring(f.from(), f.to())).find())
+                .filter(f -> CallWords.OF_A_MOVE
+                        .matcher(text.substring(f.from(), f.to()))
+                        .find())
                 .toList();
-        for (Found ordinal : ordinals) {
+        for (FoundCall ordinal : ordinals) {
             Matcher m = after.matcher(text.substring(ordinal.to(), Math.min(text.length(), ordinal.to() + 60)));
             if (m.find()) {
                 int from = ordinal.to() + m.start(1);
                 int to = ordinal.to() + m.end();
                 if (isFree(ordinal.to(), to)) {
                     claim(from, to);
-                    found.add(new Found(null, null, from, to, null, null, known(names, m.group(1))));
+                    found.add(new FoundCall(null, null, from, to, null, null, known(names, m.group(1))));
                 }
             }
         }
@@ -268,7 +241,7 @@ public final class CallReader {
 
     /** "Exercise one, external rotation": behind its number a move has a name, known or not. */
     private void calledAfterOrdinals() {
-        for (Found ordinal : List.copyOf(found)) {
+        for (FoundCall ordinal : List.copyOf(found)) {
             boolean place = ordinal.rule() != null
                     && ordinal.rule().kind() == CallKind.ORDINAL
                     && A_PLACE.matcher(text.substring(ordinal.from(), ordinal.to()))
@@ -277,7 +250,7 @@ public final class CallReader {
             if (place && m.find() && isFree(ordinal.to(), ordinal.to() + m.end())) {
                 int from = ordinal.to() + m.start(1);
                 claim(from, ordinal.to() + m.end());
-                found.add(new Found(null, null, from, ordinal.to() + m.end(), null, null, null));
+                found.add(new FoundCall(null, null, from, ordinal.to() + m.end(), null, null, null));
             }
         }
     }
@@ -314,7 +287,7 @@ public final class CallReader {
             while (m.find()) {
                 if (isFree(m.start(), m.end())) {
                     claim(m.start(), m.end());
-                    found.add(new Found(null, null, m.start(), m.end(), null, null, known(names, m.group(1))));
+                    found.add(new FoundCall(null, null, m.start(), m.end(), null, null, known(names, m.group(1))));
                 }
             }
         }
@@ -336,7 +309,7 @@ public final class CallReader {
                     boolean hasMove = move.find() && (!hasOther || move.start(1) <= other.end());
                     int to = m.end() + (hasMove ? move.end() : hasOther ? other.end() : 0);
                     claim(m.start(), to);
-                    found.add(new Found(
+                    found.add(new FoundCall(
                             rule, null, m.start(), to, null, null, hasMove ? known(names, move.group(1)) : null));
                 }
             }

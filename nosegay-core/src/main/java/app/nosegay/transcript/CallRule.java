@@ -24,7 +24,7 @@ record CallRule(CallKind kind, String of, Integer value, Pattern pattern, boolea
             "~more",
             "(?:left|to go|remaining|more|to do)",
             "~name",
-            "(?:(?:a|an|our|some|the|your) )?(?:[a-z]+ ){0,2}?" + CallReader.MOVE_WORDS,
+            "(?:(?:a|an|our|some|the|your) )?(?:[a-z]+ ){0,2}?" + CallWords.MOVE_WORDS,
             "~tail",
             "(?: (?!(?:okay|number|lets|exercise \\d|first up|\\d+ (?:seconds|minutes|rounds|exercises|moves) of)\\b)[a-z0-9]+){0,9}",
             "~will",

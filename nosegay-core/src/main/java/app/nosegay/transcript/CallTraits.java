@@ -95,7 +95,7 @@ public final class CallTraits {
                 .sorted(Comparator.comparing((String m) -> -m.length()).thenComparing(m -> m))
                 .map(m -> Pattern.quote(m) + "(?:e?s)?")
                 .collect(Collectors.joining("|"));
-        move = Pattern.compile("\\b(?:" + (names.isEmpty() ? "(?!)" : names) + "|" + CallReader.MOVE_WORDS + ")\\b");
+        move = Pattern.compile("\\b(?:" + (names.isEmpty() ? "(?!)" : names) + "|" + CallWords.MOVE_WORDS + ")\\b");
         lines = captions.stream().map(this::line).toList();
         for (int i = 0; i < lines.size(); i++) {
             for (String name : lines.get(i).names()) {

@@ -60,20 +60,20 @@ final class CountMeaning {
     }
 
     /** What {@code f} is; null for a count of a tempo, or one that only goes on. */
-    CallKind of(CallReader.Found f) {
+    CallKind of(FoundCall f) {
         return f.run().isDown() ? down(f) : isCount(f) ? CallKind.REP_COUNT : null;
     }
 
     /** Whether a count down is followed by a change of side: then work goes on. */
-    boolean isBeforeTheOtherSide(CallReader.Found f) {
+    boolean isBeforeTheOtherSide(FoundCall f) {
         return speech.soonAfter(f.to()).matches("^[ .,]*(?:and |now )*(?:switch|swap|change|other side).*");
     }
 
-    private String before(CallReader.Found f) {
+    private String before(FoundCall f) {
         return speech.soonBefore(f.from());
     }
 
-    private boolean isCount(CallReader.Found f) {
+    private boolean isCount(FoundCall f) {
         CountRuns.Run run = f.run();
         boolean tempo = run.length() <= SHORT
                 && run.secondsEach() < SLOWEST_TEMPO
@@ -86,7 +86,7 @@ final class CountMeaning {
         return !tempo && !repeated;
     }
 
-    private CallKind down(CallReader.Found f) {
+    private CallKind down(FoundCall f) {
         CountRuns.Run run = f.run();
         String before = before(f);
         String after = speech.soonAfter(f.to());

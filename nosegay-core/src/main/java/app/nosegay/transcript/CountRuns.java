@@ -39,7 +39,7 @@ final class CountRuns {
 
     private static final Pattern COUNTED_ON =
             Pattern.compile("^[ .,]*(?:and |ready )?(?:go|begin|start|rest|stop|lets go|done|switch|relax)\\b|^ and "
-                    + ExpectedCalls.ANY_VERB + "\\b");
+                    + CallWords.ANY_VERB + "\\b");
 
     private CountRuns() {}
 

@@ -10,12 +10,6 @@ import java.util.stream.Collectors;
  * the name of a move in a rest in which none was brought up yet. They are looked for in what no pattern of {@link CallPatterns} claimed.
  */
 final class ExpectedCalls {
-    private static final List<String> VERBS = List.of(
-            "up", "down", "lift", "press", "squat", "lunge", "row", "curl", "raise", "pull", "push", "swing", "march",
-            "hold", "step", "punch", "twist", "jump", "run", "walk", "reach", "drive", "bend", "kick", "hinge", "open",
-            "pulse", "hike", "tap", "roll", "rock", "crawl", "dip", "lower", "extend", "draw", "squeeze", "send",
-            "float", "peel", "work", "clean", "thrust", "climb", "carry", "flex", "sit", "stand", "rotate", "circle",
-            "flow", "move", "ride");
 
     /** Of a start: only at the moment that was foretold. */
     private static final String FORETOLD = "foretold";
@@ -43,7 +37,7 @@ final class ExpectedCalls {
                     CallKind.START,
                     MOVES,
                     "(?<=[.#] |hale , |hale )(?:(?:ready|okay|now)(?: ,)? and|and|ready|okay|now(?! (?:bend|step|walk|sit|reach|roll|lower|open|stand|draw|send|hold)))(?: and| ,)? (?:"
-                            + String.join("|", VERBS)
+                            + String.join("|", CallWords.VERBS)
                             + ")(?: (?:it|out|we go|you go|and (?:up|down|press|lift|lower|back|out|in)))?"),
             expected(
                     CallKind.START,
@@ -53,31 +47,36 @@ final class ExpectedCalls {
             expected(
                     CallKind.START,
                     MOVES,
-                    "(?<=, )and (?!(?:up|down|hold|roll|reach|squeeze|lower) )(?:" + String.join("|", VERBS)
+                    "(?<=, )and (?!(?:up|down|hold|roll|reach|squeeze|lower) )(?:" + String.join("|", CallWords.VERBS)
                             + ")(?= \\.)"),
-            expected(CallKind.START, AFTER_A_PLACE, "(?<=, )and (?:" + String.join("|", VERBS) + ")"),
+            expected(CallKind.START, AFTER_A_PLACE, "(?<=, )and (?:" + String.join("|", CallWords.VERBS) + ")"),
             expected(
                     CallKind.START,
                     null,
                     "(?:^|and |okay )(?:up|down|in|over|out|back|in|round|on) (?:we|you) (?:go|come)|(?<=[, ]and )(?:in your own time|when(?:ever)? you are ready) (?:start|begin|go|"
-                            + String.join("|", VERBS)
+                            + String.join("|", CallWords.VERBS)
                             + ")(?= [.,])|^(?:hit|get|move|crush|own|smash) it(?= [.,])|(?:^|and )go again(?= [.,])|^(?:and )?away(?= (?:[.,]|we|you))|^(?:start|begin|go)(?= (?:whenever|when) )|^(?:start|begin) [a-z]{2,}ing|(?:start|begin) [a-z]{2,}ing(?= [.,])|^(?:lets|we) (?:go|move|work|roll|rock|get it|get after it|hit it|begin|start|do this|get this)(?! (?:with|by|on|off|from|in)\\b)|^(?:go|begin|start)(?= (?:(?:minute|round|set) \\d|"
-                            + CallReader.MOVE_WORDS
+                            + CallWords.MOVE_WORDS
                             + "(?<=[a-rt-z]s) ))|^(?:start|starting|begin|go|going)(?= [.,])|(?<!to |we |you )(?:go|begin|start)(?= \\.)|^(?:in your own time|when you are ready|whenever you are ready)(?: (?:start|begin|go|lets \\w+))?|^here (?:it|this) (?:goes|is)|^you are (?:on|up)|^game on|(?:and )we are (?:squatting|lunging|pressing|rowing|curling|planking|marching|holding|pulsing|lifting|swinging|stepping|moving|running|jumping)|^(?:now )?hold(?= [.,])|^work time"),
             expected(
                     CallKind.START,
                     REPEATED,
-                    VERBS.stream().map(v -> v + " " + v + " " + v).collect(Collectors.joining("|"))),
+                    CallWords.VERBS.stream().map(v -> v + " " + v + " " + v).collect(Collectors.joining("|"))),
             expected(
                     CallKind.START,
                     FORETOLD,
-                    "^(?:" + String.join("|", VERBS) + ")(?! (?:into|through|the|your|from|with|that|those)\\b)"),
-            expected(CallKind.START, READY, "^ready(?: [.,])? (?:and )?(?:" + String.join("|", VERBS) + ")"),
-            expected(CallKind.START, ITS_NAME, "(?<=[.#] )(?:and |now )?(?:" + String.join("|", VERBS) + ")(?= \\.)"),
+                    "^(?:" + String.join("|", CallWords.VERBS)
+                            + ")(?! (?:into|through|the|your|from|with|that|those)\\b)"),
+            expected(CallKind.START, READY, "^ready(?: [.,])? (?:and )?(?:" + String.join("|", CallWords.VERBS) + ")"),
+            expected(
+                    CallKind.START,
+                    ITS_NAME,
+                    "(?<=[.#] )(?:and |now )?(?:" + String.join("|", CallWords.VERBS) + ")(?= \\.)"),
             expected(
                     CallKind.START,
                     DUE,
-                    "^(?:and )?(?:" + String.join("|", VERBS) + ") (?:the|your|that|those|both) [a-z]+(?= [.,])"),
+                    "^(?:and )?(?:" + String.join("|", CallWords.VERBS)
+                            + ") (?:the|your|that|those|both) [a-z]+(?= [.,])"),
             expected(CallKind.REPS_LEFT, null, "^([2-9])(?= [.,])"),
             expected(CallKind.LAST_REP, null, "^(?:and )?(?:the |your |our )?(?:last|1)(?: 1)?(?= [.,])"),
             expected(
@@ -92,7 +91,7 @@ final class ExpectedCalls {
             expected(
                     CallKind.ORDINAL,
                     null,
-                    "^(?:and )?([2-9]|1\\d)(?= (?:[.,] )?(?:is )?(?:[a-z]+ ){0,2}?" + CallReader.MOVE_WORDS + ")"),
+                    "^(?:and )?([2-9]|1\\d)(?= (?:[.,] )?(?:is )?(?:[a-z]+ ){0,2}?" + CallWords.MOVE_WORDS + ")"),
             expected(CallKind.TOTAL, "rounds=2", "twice(?! (?:a|per|as|the|in)\\b)"),
             expected(
                     CallKind.SWITCH_SIDE,
@@ -103,14 +102,13 @@ final class ExpectedCalls {
                     "=60",
                     "(?:(?:you|we|get|have|got|take|lets take|give yourself|its) )+(?:a|1|about a|1 whole|a whole) minutes?(?: (?:between|break|of rest|rest|to|here|off))?|(?:a|1) (?:full |whole )?minute (?:break|rest|off)|^minute (?:break|rest|off)|(?<!for )1 minute(?! (?:of|each|per|on|in)\\b)"));
 
-    static final String ANY_VERB = "(?:" + String.join("|", VERBS) + ")";
     static final CallRule A_MINUTE = expected(CallKind.SECONDS_LEFT, "=60", "a minute");
     static final CallRule HALF = expected(CallKind.HALF_WAY, "interval", "halfway");
     static final CallRule OVER = expected(CallKind.REST, null, "over");
     static final CallRule BEGIN = expected(CallKind.START, null, "begin");
 
     /** Parts of moves' names that are common words as well. */
-    private static final String WIDE = "(?:" + CallReader.MOVE_WORDS
+    private static final String WIDE = "(?:" + CallWords.MOVE_WORDS
             + "|kicks?|hydrants?|punches|pulses|hops|jumps|sprints|walk ?outs|inch ?worms|supermans|stretches|shuffles|roll ?ups|roll ?downs|slides|rotations|flutters|scissors|pikes|hugs|openers)";
 
     /** Said of a move, they look back on it. */
@@ -176,7 +174,7 @@ final class ExpectedCalls {
     }
 
     /** Whether {@code f}, found by one of the rules of this class and followed by {@code next}, is a call here. */
-    boolean isCall(CallReader.Found f, List<CallReader.Found> next) {
+    boolean isCall(FoundCall f, List<FoundCall> next) {
         return switch (f.rule().kind()) {
             case REST ->
                 isRest(f)
@@ -227,16 +225,16 @@ final class ExpectedCalls {
         };
     }
 
-    private String before(CallReader.Found f) {
+    private String before(FoundCall f) {
         return speech.text().substring(Math.max(0, f.from() - 40), f.from());
     }
 
-    private String words(CallReader.Found f) {
+    private String words(FoundCall f) {
         return speech.text().substring(f.from(), f.to());
     }
 
     /** Whether the move that was brought up is called by what is told to do. */
-    boolean isOfTheName(CallReader.Found f) {
+    boolean isOfTheName(FoundCall f) {
         String words = words(f);
         Call next = heard.last(CallKind.NEXT_UP);
         return next != null
@@ -245,7 +243,7 @@ final class ExpectedCalls {
                         .matches(".*\\b" + words.substring(words.lastIndexOf(' ') + 1) + "(?:e?s)?\\b.*");
     }
 
-    private boolean isSwitch(CallReader.Found f) {
+    private boolean isSwitch(FoundCall f) {
         String said = words(f);
         boolean after = isAfterLast(f) || heard.saidWithin(CallKind.REP_COUNT, 2, f);
         return !said.matches("(?:same|then|now|we will|lets|we are|and (?:its|it|we|for|onto)).*")
@@ -255,7 +253,7 @@ final class ExpectedCalls {
     }
 
     /** Whether one or two more were left the last time it was told. */
-    private boolean isCountedDown(CallReader.Found f) {
+    private boolean isCountedDown(FoundCall f) {
         Call left = heard.last(CallKind.REPS_LEFT);
         int value = f.rule().kind() == CallKind.LAST_REP ? 1 : f.value();
         return left != null
@@ -266,12 +264,12 @@ final class ExpectedCalls {
     }
 
     /** Whether {@code next} goes on counting down right away: then it is a count. */
-    private boolean isNextDown(CallReader.Found f, CallReader.Found next) {
+    private boolean isNextDown(FoundCall f, FoundCall next) {
         boolean down = f.value() != null && next.value() != null && next.value() == f.value() - 1;
         return down && speech.start(next.from()).since(speech.start(f.from())).seconds() < AT_ONCE;
     }
 
-    private boolean isName(CallReader.Found f) {
+    private boolean isName(FoundCall f) {
         boolean counted = heard.isCounted(f);
         return heard.hasStarted()
                 && (!heard.isWorking(f)
@@ -285,7 +283,7 @@ final class ExpectedCalls {
                 && !LOOKS_BACK.matcher(speech.text().substring(0, f.from())).find();
     }
 
-    private boolean isRest(CallReader.Found f) {
+    private boolean isRest(FoundCall f) {
         if (LOWERS.matcher(words(f)).find() && LIFTED.matcher(before(f)).find()) {
             return false;
         }
@@ -318,7 +316,7 @@ final class ExpectedCalls {
     }
 
     /** Whether the last repetition was only just called. */
-    boolean isAfterLast(CallReader.Found f) {
+    boolean isAfterLast(FoundCall f) {
         Call left = heard.last(CallKind.REPS_LEFT);
         boolean few = left != null
                 && left.value() <= FEW
@@ -343,7 +341,7 @@ final class ExpectedCalls {
         return heard.isSaidSince(kind, CallKind.START) && heard.isSaidSince(kind, CallKind.COUNT_IN);
     }
 
-    private boolean isTimeLeft(CallReader.Found f) {
+    private boolean isTimeLeft(FoundCall f) {
         boolean resting = !heard.isWorking(f);
         boolean bare = words(f).matches("\\d+");
         boolean soon = !resting && heard.sinceStart(f) < (bare ? SHORTEST_HALF : 2);

@@ -6,7 +6,7 @@ import java.util.regex.Pattern;
 
 /** What a number means: seconds, repetitions or rounds that are left, half of something, or a figure of the plan. */
 final class FigureMeaning {
-    private static final Pattern NAMES_A_MOVE = Pattern.compile("\\b" + CallReader.MOVE_WORDS + "\\b");
+    private static final Pattern NAMES_A_MOVE = Pattern.compile("\\b" + CallWords.MOVE_WORDS + "\\b");
     private static final Pattern OF_THESE =
             Pattern.compile("^ (?:of (?:these|those|them)|just like|like (?:that|this)|each|per)\\b");
 
@@ -44,11 +44,11 @@ final class FigureMeaning {
 
     private final Speech speech;
     private final String text;
-    private final List<CallReader.Found> found;
+    private final List<FoundCall> found;
     private final HeardSoFar heard;
     private final SaidCalls said;
 
-    FigureMeaning(Speech speech, List<CallReader.Found> found, HeardSoFar heard, SaidCalls said) {
+    FigureMeaning(Speech speech, List<FoundCall> found, HeardSoFar heard, SaidCalls said) {
         this.speech = speech;
         this.text = speech.text();
         this.found = found;
@@ -57,7 +57,7 @@ final class FigureMeaning {
     }
 
     /** "Two to go": of rounds at rest where one was spoken of, else of repetitions or seconds. */
-    void repsOrRoundsLeft(CallReader.Found f) {
+    void repsOrRoundsLeft(FoundCall f) {
         if (!heard.isWorking(f) && OF_ROUNDS.matcher(said.before(f)).find()) {
             said.say(CallKind.ROUNDS_LEFT, f);
         } else {
@@ -66,7 +66,7 @@ final class FigureMeaning {
     }
 
     /** Rounds that are left, unless it was just said; "two down, three to go" is of what it counts. */
-    void roundsLeft(CallReader.Found f) {
+    void roundsLeft(FoundCall f) {
         if (!heard.hasStarted() && heard.last(CallKind.TOTAL) != null && f.value() == 1) {
             return;
         }
@@ -94,7 +94,7 @@ final class FigureMeaning {
     }
 
     /** The time that is left; before anything began a figure of the plan. */
-    void secondsLeft(CallReader.Found f) {
+    void secondsLeft(FoundCall f) {
         if (!heard.hasStarted() && text.substring(f.from(), f.to()).endsWith(" second")) {
             return;
         }
@@ -121,7 +121,7 @@ final class FigureMeaning {
     }
 
     /** Half of the interval, the round or the workout. */
-    void halfWay(CallReader.Found f) {
+    void halfWay(FoundCall f) {
         if (OF_A_REST.matcher(speech.soonAfter(f.to())).find()
                 || text.substring(f.from(), f.to()).matches(".*\\b(?:rest|break)\\b.*")) {
             heard.add(said.call(CallKind.HALF_WAY, f, "interval"));
@@ -141,7 +141,7 @@ final class FigureMeaning {
         if ("round".equals(f.rule().of())
                 && heard.isWorking(f)
                 && text.substring(f.from(), f.to()).matches(".* (?:set|track)(?: \\d+)?")) {
-            said.once(new CallReader.Found(ExpectedCalls.HALF, null, f.from(), f.to(), null, null, null));
+            said.once(new FoundCall(ExpectedCalls.HALF, null, f.from(), f.to(), null, null, null));
             return;
         }
         if (!CallRule.BY_TIME.equals(f.rule().of()) || heard.isHalf(f)) {
@@ -150,7 +150,7 @@ final class FigureMeaning {
     }
 
     /** A figure of the plan; just behind a "rest" the length of that rest. */
-    void total(CallReader.Found f) {
+    void total(FoundCall f) {
         String words = text.substring(f.from(), f.to());
         if ("reps".equals(f.rule().of())
                 && heard.hasStarted()
@@ -183,7 +183,7 @@ final class FigureMeaning {
     }
 
     /** "Forty seconds, with twenty to recover": before anything began such figures are of the plan. */
-    private boolean isOfThePlan(CallReader.Found f) {
+    private boolean isOfThePlan(FoundCall f) {
         boolean rest = OF_REST.matcher(around(f)).find() && heard.isTotalSaid("work-seconds");
         return !heard.hasStarted()
                 && (f.value() >= SHORTEST_PLANNED || rest)
@@ -192,19 +192,19 @@ final class FigureMeaning {
     }
 
     /** "Two down, three to go" where five rounds were told. */
-    private boolean isOfAllRounds(CallReader.Found f) {
+    private boolean isOfAllRounds(FoundCall f) {
         Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
         return down.find() && heard.isTotalSaid("rounds", Integer.parseInt(down.group(1)) + f.value());
     }
 
     /** "Fifteen down, fifteen to go" where work lasts thirty seconds. */
-    private boolean isOfTheInterval(CallReader.Found f) {
+    private boolean isOfTheInterval(FoundCall f) {
         Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
         return down.find() && heard.isTotalSaid("work-seconds", Integer.parseInt(down.group(1)) + f.value());
     }
 
     /** "Four down, six to go" behind the fourth move. */
-    private boolean isOfMoves(CallReader.Found f) {
+    private boolean isOfMoves(FoundCall f) {
         Call place = heard.last(CallKind.ORDINAL);
         Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
         boolean ofAll = down.find() && heard.isTotalSaid("moves", Integer.parseInt(down.group(1)) + f.value());
@@ -212,12 +212,12 @@ final class FigureMeaning {
                 || place != null && SaidCalls.isOfAMove(place.text()) && text.startsWith(place.value() + " ", f.from());
     }
 
-    private String around(CallReader.Found f) {
+    private String around(FoundCall f) {
         return text.substring(Math.max(0, f.from() - 25), Math.min(text.length(), f.to() + 20));
     }
 
     /** Tens of "last ten" are seconds, and so is a "last five" that is then counted down. */
-    private void repsLeft(CallReader.Found f) {
+    private void repsLeft(FoundCall f) {
         if (heard.hasStarted() && heard.isTotalSaid("work-seconds") && heard.isResting(f)) {
             return;
         }

@@ -65,21 +65,21 @@ final class HeardSoFar {
     }
 
     /** Work starts with {@code f}. */
-    void work(CallReader.Found f) {
+    void work(FoundCall f) {
         working = true;
         previewed = false;
         lastStart = speech.start(f.from());
     }
 
     /** Work, if there is any, goes on for as long again. */
-    void goOn(CallReader.Found f) {
+    void goOn(FoundCall f) {
         if (working) {
             lastStart = speech.start(f.from());
         }
     }
 
     /** Work ends with {@code f}. */
-    void rest(CallReader.Found f) {
+    void rest(FoundCall f) {
         working = false;
         lastStart = lastStart == null ? speech.start(f.from()) : lastStart;
     }
@@ -109,13 +109,13 @@ final class HeardSoFar {
     }
 
     /** Whether work goes on: it was heard to start, and that is not so long ago that its end must have been missed. */
-    boolean isWorking(CallReader.Found f) {
+    boolean isWorking(FoundCall f) {
         boolean long_ = lastStart != null && sinceStart(f) > longestWork();
         return working && (!long_ || isTimeLeft(f));
     }
 
     /** Whether the time that was left the last time it was told is not up. */
-    boolean isTimeLeft(CallReader.Found f) {
+    boolean isTimeLeft(FoundCall f) {
         Call left = last(CallKind.SECONDS_LEFT);
         return left != null
                 && left.time().since(lastStart).seconds() > 0
@@ -123,12 +123,12 @@ final class HeardSoFar {
     }
 
     /** Whether work has lasted nearly as long as it was said to, or as the shortest does where nothing was said. */
-    boolean isLongSinceStart(CallReader.Found f) {
+    boolean isLongSinceStart(FoundCall f) {
         return lastStart != null && sinceStart(f) > workSeconds().orElse(LONG_WORK) * NEARLY;
     }
 
     /** Whether the side was changed a moment ago, for the rest of a set and not as the beat of an alternating move, and nobody has begun since. */
-    boolean isSwitchedOver(CallReader.Found f) {
+    boolean isSwitchedOver(FoundCall f) {
         Call last = null;
         Call before = null;
         for (Call c : calls) {
@@ -146,12 +146,12 @@ final class HeardSoFar {
     }
 
     /** Whether "rest" was only just said. */
-    boolean isResting(CallReader.Found f) {
+    boolean isResting(FoundCall f) {
         return !working && saidWithin(CallKind.REST, JUST_SAID, f);
     }
 
     /** Whether a move was brought up in this rest, and only just: "try one more rep this time" is not of now. */
-    boolean isBeingBroughtUp(CallReader.Found f) {
+    boolean isBeingBroughtUp(FoundCall f) {
         return !isWorking(f)
                 && isSaidSince(CallKind.NEXT_UP, CallKind.REST)
                 && last(CallKind.REST) != null
@@ -159,17 +159,17 @@ final class HeardSoFar {
     }
 
     /** Whether a figure said now is likely the length of this rest. */
-    boolean isAtRestSince(CallReader.Found f) {
+    boolean isAtRestSince(FoundCall f) {
         return !working && saidWithin(CallKind.REST, OF_THE_REST, f);
     }
 
     /** Whether work goes on, or was brought up so long ago that its start must have been missed. */
-    boolean isPerhapsWorking(CallReader.Found f) {
+    boolean isPerhapsWorking(FoundCall f) {
         return isWorking(f)
                 || isSaidSince(CallKind.NEXT_UP, CallKind.REST) && !saidWithin(CallKind.NEXT_UP, SHORTEST_WORK, f);
     }
 
-    double sinceStart(CallReader.Found f) {
+    double sinceStart(FoundCall f) {
         return speech.start(f.from()).since(lastStart).seconds();
     }
 
@@ -207,7 +207,7 @@ final class HeardSoFar {
     }
 
     /** Whether repetitions were counted until just now: a move named then takes their place. */
-    boolean isCounted(CallReader.Found f) {
+    boolean isCounted(FoundCall f) {
         Call counted = last(CallKind.REP_COUNT);
         return counted != null
                 && counted.to() != null
@@ -216,7 +216,7 @@ final class HeardSoFar {
     }
 
     /** Whether repetitions were only just counted up to a number that was told before. */
-    boolean isTargetReached(CallReader.Found f) {
+    boolean isTargetReached(FoundCall f) {
         Call counted = last(CallKind.REP_COUNT);
         return counted != null
                 && saidWithin(CallKind.REP_COUNT, JUST_SAID, f)
@@ -227,7 +227,7 @@ final class HeardSoFar {
     }
 
     /** Whether so few repetitions were left less than {@code seconds} after they can have been done that the next move may follow. */
-    boolean isFewLeft(double seconds, CallReader.Found f) {
+    boolean isFewLeft(double seconds, FoundCall f) {
         Call left = last(CallKind.REPS_LEFT);
         return left != null
                 && left.value() <= FEWEST_COUNTED
@@ -251,11 +251,11 @@ final class HeardSoFar {
     }
 
     /** Whether the seconds {@code f} tells to be over are half of what work was said to last. */
-    boolean isHalf(CallReader.Found f) {
+    boolean isHalf(FoundCall f) {
         return isHalf(workSeconds(), f) || isHalf(saidAtStart(), f);
     }
 
-    private static boolean isHalf(OptionalDouble length, CallReader.Found f) {
+    private static boolean isHalf(OptionalDouble length, FoundCall f) {
         return length.isPresent() && Math.abs(length.getAsDouble() / 2 - f.value()) <= 1;
     }
 
@@ -275,14 +275,14 @@ final class HeardSoFar {
     }
 
     /** Whether {@code seconds} from now are the end of an interval as long as it was said to be. */
-    boolean isToTheEnd(double seconds, CallReader.Found f) {
+    boolean isToTheEnd(double seconds, FoundCall f) {
         return lastStart != null
                 && workSeconds().isPresent()
                 && Math.abs(sinceStart(f) + seconds - workSeconds().getAsDouble()) < TO_THE_SECOND;
     }
 
     /** Whether work has lasted just as long as it was said to. */
-    boolean isOver(CallReader.Found f) {
+    boolean isOver(FoundCall f) {
         return working
                 && lastStart != null
                 && workSeconds().isPresent()
@@ -290,14 +290,14 @@ final class HeardSoFar {
     }
 
     /** Whether work would have lasted longer than it was said to. */
-    boolean isPastTheEnd(CallReader.Found f) {
+    boolean isPastTheEnd(FoundCall f) {
         return lastStart != null
                 && workSeconds().isPresent()
                 && sinceStart(f) > workSeconds().getAsDouble() + TO_THE_SECOND;
     }
 
     /** Whether a rest has lasted just as long as rests were said to. */
-    boolean isRestOver(CallReader.Found f) {
+    boolean isRestOver(FoundCall f) {
         OptionalDouble length = calls.stream()
                 .filter(c -> c.kind() == CallKind.TOTAL && "rest-seconds".equals(c.of()))
                 .mapToDouble(Call::value)
@@ -353,7 +353,7 @@ final class HeardSoFar {
     }
 
     /** Whether {@code count} just ended; a count down lasts at least its seconds, whatever the caption's times. */
-    boolean isJustAfter(Call count, CallReader.Found f) {
+    boolean isJustAfter(Call count, FoundCall f) {
         double since = speech.start(f.from()).since(count.time()).seconds();
         return since < count.value() + AFTER_A_COUNT
                 || speech.start(f.from()).since(count.end()).seconds() < AFTER_A_COUNT / 2;
@@ -381,7 +381,7 @@ final class HeardSoFar {
     }
 
     /** Whether {@code kind} was said, to its end, less than {@code seconds} before {@code f}. */
-    boolean saidWithin(CallKind kind, double seconds, CallReader.Found f) {
+    boolean saidWithin(CallKind kind, double seconds, FoundCall f) {
         Call last = last(kind);
         return last != null && speech.start(f.from()).since(last.end()).seconds() < seconds;
     }

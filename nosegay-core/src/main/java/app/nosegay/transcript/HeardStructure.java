@@ -35,7 +35,7 @@ public final class HeardStructure {
 
     private static final Pattern NAME = Pattern.compile(
             "\\b(?:(?!(?:is|are|the|a|an|our|some|your|got|have|to|up|with|of|then|and|now|do|doing|for|into|next|first|last|on|it|its|going|move|exercise|one|more) )[a-z]+ )?"
-                    + CallReader.MOVE_WORDS + "\\b");
+                    + CallWords.MOVE_WORDS + "\\b");
 
     private final List<Heard> heard = new ArrayList<>();
     private final Map<String, Integer> timesDone = new HashMap<>();

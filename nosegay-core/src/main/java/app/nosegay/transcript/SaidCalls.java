@@ -23,7 +23,7 @@ final class SaidCalls {
         this.heard = heard;
     }
 
-    void say(CallKind kind, CallReader.Found f) {
+    void say(CallKind kind, FoundCall f) {
         boolean busy = kind == CallKind.REP_COUNT
                 || kind == CallKind.REPS_LEFT && f.value() <= MOST_LEFT
                 || kind == CallKind.LAST_REP
@@ -34,7 +34,7 @@ final class SaidCalls {
         }
         boolean brings = kind == CallKind.NEXT_UP
                 || kind == CallKind.ORDINAL
-                        && CallReader.OF_A_MOVE
+                        && CallWords.OF_A_MOVE
                                 .matcher(text.substring(f.from(), f.to()))
                                 .find();
         if (brings && !isJustStarted(f)) {
@@ -44,7 +44,7 @@ final class SaidCalls {
     }
 
     /** Says it unless it was just said. */
-    void once(CallReader.Found f) {
+    void once(FoundCall f) {
         Call last = heard.last(f.rule().kind());
         boolean again = last != null
                 && Objects.equals(last.value(), f.value())
@@ -60,20 +60,20 @@ final class SaidCalls {
 
     /** Whether "the second" is a move's place and not a round's. */
     static boolean isOfAMove(String words) {
-        return CallReader.OF_A_MOVE.matcher(words.toLowerCase(Locale.ROOT)).find();
+        return CallWords.OF_A_MOVE.matcher(words.toLowerCase(Locale.ROOT)).find();
     }
 
     /** Whether work began in the same breath: a move named then is the one that is done. */
-    boolean isJustStarted(CallReader.Found f) {
+    boolean isJustStarted(FoundCall f) {
         return heard.saidWithin(CallKind.COUNT_IN, AT_ONCE, f) || heard.saidWithin(CallKind.START, AT_ONCE, f);
     }
 
     /** What was said before {@code f}, a few words of it. */
-    String before(CallReader.Found f) {
+    String before(FoundCall f) {
         return text.substring(Math.max(0, f.from() - 40), f.from());
     }
 
-    Call call(CallKind kind, CallReader.Found f, String of) {
+    Call call(CallKind kind, FoundCall f, String of) {
         boolean plain = kind == CallKind.LAST_REP
                 || kind == CallKind.PROMISE
                 || kind == CallKind.REST
@@ -88,7 +88,7 @@ final class SaidCalls {
                 speech.asSaid(f.from(), f.to()));
     }
 
-    static String of(CallReader.Found f) {
+    static String of(FoundCall f) {
         if (f.kind() == CallKind.START) {
             return null;
         }

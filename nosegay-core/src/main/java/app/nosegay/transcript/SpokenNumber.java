@@ -28,7 +28,7 @@ record SpokenNumber(
         Time<Axis.Take> end,
         String text) {
     private static final Pattern NUMBER = Pattern.compile("(?<= )(?:(\\d{1,3})(?: (?:to|or) (\\d{1,3})(?= [a-z]))?"
-            + "|(" + String.join("|", CallReader.NTH) + ")|(last|final)|(twice|couple)"
+            + "|(" + String.join("|", CallWords.NTH) + ")|(last|final)|(twice|couple)"
             + "|(?<= (?:a|full|whole) )(?<half>half a )?minute|half a minute)(?= )");
     private static final Pattern MINUTES = Pattern.compile("^ (?:full |whole )?minutes?\\b");
     /** A higher place is none of a move, block or round. */
@@ -92,7 +92,7 @@ record SpokenNumber(
             return Integer.parseInt(m.group(1));
         }
         if (m.group(3) != null) {
-            return CallReader.NTH.indexOf(m.group(3)) + 1;
+            return CallWords.NTH.indexOf(m.group(3)) + 1;
         }
         return m.group(4) != null ? -1 : m.group(5) != null ? 2 : 1;
     }

@@ -17,7 +17,7 @@ final class WorkMeaning {
     /** "We have a short rest": before anything began, of the plan. */
     private static final Pattern TAKES_A_REST = Pattern.compile("\\b(?:have|take|get) (?:a|your)\\b");
 
-    private static final Pattern VERB_BEFORE = Pattern.compile("(?:^|[.,] |and )" + ExpectedCalls.ANY_VERB + "[ .,]*$");
+    private static final Pattern VERB_BEFORE = Pattern.compile("(?:^|[.,] |and )" + CallWords.ANY_VERB + "[ .,]*$");
     /** Words of starting said sooner after the start, in seconds, are still of it. */
     private static final double CHEERED_WITHIN = 12;
     /** "Thirty seconds on the clock": of what begins. */
@@ -35,13 +35,13 @@ final class WorkMeaning {
 
     private final Speech speech;
     private final String text;
-    private final List<CallReader.Found> found;
+    private final List<FoundCall> found;
     private final HeardSoFar heard;
     private final ExpectedCalls expected;
     private final CountMeaning counts;
     private final SaidCalls said;
 
-    WorkMeaning(Speech speech, List<CallReader.Found> found, HeardSoFar heard, ExpectedCalls expected, SaidCalls said) {
+    WorkMeaning(Speech speech, List<FoundCall> found, HeardSoFar heard, ExpectedCalls expected, SaidCalls said) {
         this.speech = speech;
         this.text = speech.text();
         this.found = found;
@@ -51,7 +51,7 @@ final class WorkMeaning {
         this.said = said;
     }
 
-    void start(CallReader.Found f) {
+    void start(FoundCall f) {
         boolean opening = !heard.hasStarted()
                 && (soonAfterwards(f).stream()
                                 .filter(n -> n.kind() == CallKind.ORDINAL || n.kind() == CallKind.NEXT_UP)
@@ -89,7 +89,7 @@ final class WorkMeaning {
         }
     }
 
-    void rest(CallReader.Found f) {
+    void rest(FoundCall f) {
         boolean weak = text.substring(f.from(), f.to())
                 .matches(
                         ".*(?:thats it|done|shake|catch|relax|release|pause|break|breather|down|drop|grab|water|drink|sip|finish|park).*");
@@ -115,7 +115,7 @@ final class WorkMeaning {
         }
         if (heard.isAtRestSince(f)
                 && A_MINUTE.matcher(text.substring(f.from(), f.to())).find()) {
-            said.once(new CallReader.Found(ExpectedCalls.A_MINUTE, null, f.from(), f.to(), 60, null, null));
+            said.once(new FoundCall(ExpectedCalls.A_MINUTE, null, f.from(), f.to(), 60, null, null));
             return;
         }
         boolean planned = !heard.hasStarted()
@@ -127,7 +127,7 @@ final class WorkMeaning {
         heard.rest(f);
     }
 
-    void count(CallReader.Found f) {
+    void count(FoundCall f) {
         CallKind kind = counts.of(f);
         if (kind == null) {
             return;
@@ -141,7 +141,7 @@ final class WorkMeaning {
     }
 
     /** Whether what the workout holds is told soon after {@code f}. */
-    boolean isBeforeThePlan(CallReader.Found f) {
+    boolean isBeforeThePlan(FoundCall f) {
         Time<Axis.Take> end = speech.end(f.to() - 1);
         return behind(f)
                 .takeWhile(n -> speech.start(n.from()).since(end).seconds() < WELCOME)
@@ -149,19 +149,19 @@ final class WorkMeaning {
     }
 
     /** What is found soon after, beside what overlaps it. */
-    List<CallReader.Found> soonAfterwards(CallReader.Found f) {
+    List<FoundCall> soonAfterwards(FoundCall f) {
         Time<Axis.Take> end = speech.end(f.to() - 1);
         return behind(f)
                 .takeWhile(n -> speech.start(n.from()).since(end).seconds() < SaidCalls.SAME_CALL)
                 .toList();
     }
 
-    Stream<CallReader.Found> behind(CallReader.Found f) {
+    Stream<FoundCall> behind(FoundCall f) {
         return found.stream().filter(n -> n.from() >= f.to());
     }
 
     /** Whether work may begin with the end of {@code f}. */
-    static boolean maybeACountIn(CallReader.Found f) {
+    static boolean maybeACountIn(FoundCall f) {
         return f.run() != null && f.run().isDown() && f.run().first() <= CountMeaning.MOST_SECONDS_COUNTED;
     }
 }

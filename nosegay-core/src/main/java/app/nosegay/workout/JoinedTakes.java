@@ -1,5 +1,6 @@
 package app.nosegay.workout;
 
+import app.nosegay.match.CaptionText;
 import app.nosegay.match.Match;
 import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
@@ -68,9 +69,9 @@ public final class JoinedTakes {
                 .forEach(p -> taps.computeIfPresent(
                         p.id(),
                         (id, times) -> times.stream().map(t -> t.plus(offset)).toList()));
-        List<MatchNotes.Repair> repairs = notes.repairs().stream()
-                .map(r ->
-                        new MatchNotes.Repair(take(r.take()), time(r.take(), r.time()), r.from(), r.to(), r.accepted()))
+        List<CaptionText.Repair> repairs = notes.repairs().stream()
+                .map(r -> new CaptionText.Repair(
+                        take(r.take()), time(r.take(), r.time()), r.from(), r.to(), r.accepted()))
                 .toList();
         return new MatchNotes(choices, cuts, notes.rule(), notes.rules(), taps, repairs);
     }

@@ -1,5 +1,6 @@
 package app.nosegay.workout;
 
+import app.nosegay.match.CaptionText;
 import app.nosegay.match.LengthRule;
 import app.nosegay.match.MatchNotes;
 import app.nosegay.time.Axis;
@@ -37,7 +38,7 @@ final class MatchNotesJson {
             times.forEach(t -> list.add(t.micros()));
         });
         ArrayNode repairs = node.putArray("repairs");
-        for (MatchNotes.Repair r : notes.repairs()) {
+        for (CaptionText.Repair r : notes.repairs()) {
             repairs.addObject()
                     .put("take", r.take())
                     .put("micros", r.time().micros())
@@ -71,9 +72,9 @@ final class MatchNotesJson {
             e.getValue().forEach(t -> times.add(new Time<>(t.asLong())));
             taps.put(e.getKey(), times);
         });
-        List<MatchNotes.Repair> repairs = new ArrayList<>();
+        List<CaptionText.Repair> repairs = new ArrayList<>();
         for (JsonNode r : node.path("repairs")) {
-            repairs.add(new MatchNotes.Repair(
+            repairs.add(new CaptionText.Repair(
                     r.path("take").asText(),
                     new Time<>(r.path("micros").asLong()),
                     r.path("from").asText(),

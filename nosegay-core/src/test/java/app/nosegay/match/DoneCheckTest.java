@@ -80,7 +80,7 @@ class DoneCheckTest {
         Time<Axis.Take> from = m.segment("a/push-up/rest").orElseThrow().start().plus(Length.ofSeconds(10));
         Span<Axis.Take> out = new Span<>(from, from.plus(Length.ofSeconds(40)));
         Match offered = new Match(
-                m.takes(), m.segments(), List.of(new Match.Unplanned("t", out, Stretches.LONG_REST)), m.reps());
+                m.takes(), m.segments(), List.of(new Match.Unplanned("t", out, Match.Unplanned.LONG_REST)), m.reps());
         assertThat(findings(offered, MatchNotes.NONE))
                 .as("offered, not yet cut")
                 .hasSize(1);

@@ -2,6 +2,7 @@ package app.nosegay.match;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.transcript.Fluffs;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -26,7 +27,7 @@ class FluffTest {
                 "cut that"
             })
     void somethingWentWrong(String words) {
-        assertThat(Stretches.isFluff(words)).isTrue();
+        assertThat(Fluffs.isFluff(words)).isTrue();
     }
 
     @ParameterizedTest
@@ -47,7 +48,7 @@ class FluffTest {
                 "one more round from the top"
             })
     void isPartOfTheWorkout(String words) {
-        assertThat(Stretches.isFluff(words)).isFalse();
+        assertThat(Fluffs.isFluff(words)).isFalse();
     }
 
     @ParameterizedTest
@@ -60,7 +61,7 @@ class FluffTest {
                 "let me redo the squats"
             })
     void isDoneAgain(String words) {
-        assertThat(Stretches.isDoneAgain(words)).isTrue();
+        assertThat(Fluffs.isDoneAgain(words)).isTrue();
     }
 
     @ParameterizedTest
@@ -75,6 +76,6 @@ class FluffTest {
                 "start this one with the right leg"
             })
     void goesOn(String words) {
-        assertThat(Stretches.isDoneAgain(words)).isFalse();
+        assertThat(Fluffs.isDoneAgain(words)).isFalse();
     }
 }

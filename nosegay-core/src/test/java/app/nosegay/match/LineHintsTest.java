@@ -52,13 +52,11 @@ class LineHintsTest {
                 said(80, "And lower the ribs, slowly."),
                 said(85, "Okay. Lower the ribs and hips together! Good."));
         LineHints.Steps squat = hints.in("a/goblet-squat/r1");
-        assertThat(squat.at(BoundaryHints.bin(29.9))).isZero();
-        assertThat(squat.at(BoundaryHints.bin(30.1))).isEqualTo(MatchWeights.LINE_SAID);
+        assertThat(squat.at(Grid.bin(29.9))).isZero();
+        assertThat(squat.at(Grid.bin(30.1))).isEqualTo(MatchWeights.LINE_SAID);
         LineHints.Steps push = hints.in("a/push-up/r1");
-        assertThat(push.at(BoundaryHints.bin(84)))
-                .as("only half of it was said")
-                .isZero();
-        assertThat(push.at(BoundaryHints.bin(200))).isEqualTo(MatchWeights.LINE_SAID);
+        assertThat(push.at(Grid.bin(84))).as("only half of it was said").isZero();
+        assertThat(push.at(Grid.bin(200))).isEqualTo(MatchWeights.LINE_SAID);
         assertThat(hints.in("a/kettlebell-deadlift/r1")).isNull();
     }
 

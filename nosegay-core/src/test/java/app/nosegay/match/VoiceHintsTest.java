@@ -145,21 +145,17 @@ class VoiceHintsTest {
                 Trace.NONE,
                 null,
                 List.of());
-        int bins = BoundaryHints.bin(600);
+        int bins = Grid.bin(600);
         boolean[] speech = VoiceHints.speech(take, bins);
         for (int second = 30; second < 600; second += 60) {
-            assertThat(speech[BoundaryHints.bin(second + 1.5)])
-                    .as("word at " + second)
-                    .isTrue();
-            assertThat(speech[BoundaryHints.bin(second + 20.5)])
-                    .as("beep behind it")
-                    .isFalse();
+            assertThat(speech[Grid.bin(second + 1.5)]).as("word at " + second).isTrue();
+            assertThat(speech[Grid.bin(second + 20.5)]).as("beep behind it").isFalse();
         }
-        assertThat(speech[BoundaryHints.bin(2.5)]).as("sync tone").isFalse();
+        assertThat(speech[Grid.bin(2.5)]).as("sync tone").isFalse();
         TalkHints talk = new TalkHints(List.of(), speech, bins);
         assertThat(talk.greeting()).singleElement().satisfies(g -> assertThat(g).isBetween(29.8, 30.2));
         float[] unfinished = talk.unfinished();
-        assertThat(unfinished[BoundaryHints.bin(572)]).isNegative();
-        assertThat(unfinished[BoundaryHints.bin(573.5)]).isZero();
+        assertThat(unfinished[Grid.bin(572)]).isNegative();
+        assertThat(unfinished[Grid.bin(573.5)]).isZero();
     }
 }

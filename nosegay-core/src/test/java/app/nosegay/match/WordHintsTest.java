@@ -26,7 +26,7 @@ class WordHintsTest {
     }
 
     private static double between(double[] sum, double from, double to) {
-        return sum[BoundaryHints.bin(to)] - sum[BoundaryHints.bin(from)];
+        return sum[Grid.bin(to)] - sum[Grid.bin(from)];
     }
 
     @Property(tries = 30)
@@ -35,9 +35,8 @@ class WordHintsTest {
         assertThat(between(hints.expected("plank"), at + 2, at + 20)).isPositive();
         assertThat(between(hints.expected("plank"), at + 30, at + 60)).isZero();
         assertThat(between(hints.expected("squat"), 0, 190)).isZero();
-        assertThat(hints.mentioned("plank", BoundaryHints.bin(at - 1), BoundaryHints.bin(at + 1)))
-                .isEqualTo(MatchWeights.NAMED);
-        assertThat(hints.mentioned("plank", BoundaryHints.bin(at + 1), BINS)).isZero();
+        assertThat(hints.mentioned("plank", Grid.bin(at - 1), Grid.bin(at + 1))).isEqualTo(MatchWeights.NAMED);
+        assertThat(hints.mentioned("plank", Grid.bin(at + 1), BINS)).isZero();
     }
 
     @Example
@@ -86,11 +85,9 @@ class WordHintsTest {
         TalkHints hints =
                 new TalkHints(List.of(caption(10, 12), caption(at, at + 9), caption(at + 10, at + 19)), null, BINS);
         float[] closing = hints.closing(20);
-        assertThat(closing[BoundaryHints.bin(at)]).isGreaterThan(4);
-        assertThat(closing[BoundaryHints.bin(at - 30)]).as("silence").isLessThan(-4);
-        assertThat(closing[BoundaryHints.bin(at + 25)])
-                .as("behind the last word")
-                .isLessThan(-4);
+        assertThat(closing[Grid.bin(at)]).isGreaterThan(4);
+        assertThat(closing[Grid.bin(at - 30)]).as("silence").isLessThan(-4);
+        assertThat(closing[Grid.bin(at + 25)]).as("behind the last word").isLessThan(-4);
         float most = 0;
         for (float c : closing) {
             most = Math.max(most, c);
@@ -103,8 +100,8 @@ class WordHintsTest {
     void theWorkoutIsNotOverWhileSomebodyTalks() {
         TalkHints hints = new TalkHints(List.of(caption(4, 6), caption(100, 104)), null, BINS);
         assertThat(hints.greeting()).containsExactly(4.0);
-        assertThat(hints.unfinished()[BoundaryHints.bin(103)]).isNegative();
-        assertThat(hints.unfinished()[BoundaryHints.bin(105)]).isZero();
+        assertThat(hints.unfinished()[Grid.bin(103)]).isNegative();
+        assertThat(hints.unfinished()[Grid.bin(105)]).isZero();
     }
 
     @Example
@@ -119,20 +116,20 @@ class WordHintsTest {
     void whereTheWordsAreNotKnownTheSoundOfSentencesTells(
             @ForAll @IntRange(min = 3, max = 30) int first, @ForAll @IntRange(min = 120, max = 180) int last) {
         boolean[] speech = new boolean[BINS];
-        java.util.Arrays.fill(speech, BoundaryHints.bin(1), BoundaryHints.bin(1.3), true);
-        java.util.Arrays.fill(speech, BoundaryHints.bin(first), BoundaryHints.bin(first + 2), true);
-        java.util.Arrays.fill(speech, BoundaryHints.bin(last - 3), BoundaryHints.bin(last), true);
+        java.util.Arrays.fill(speech, Grid.bin(1), Grid.bin(1.3), true);
+        java.util.Arrays.fill(speech, Grid.bin(first), Grid.bin(first + 2), true);
+        java.util.Arrays.fill(speech, Grid.bin(last - 3), Grid.bin(last), true);
         TalkHints hints = new TalkHints(List.of(), speech, BINS);
         assertThat(hints.greeting()).as("not the clap before it").hasSize(1);
         assertThat(hints.greeting().get(0)).isCloseTo(first, within(0.06));
-        assertThat(hints.unfinished()[BoundaryHints.bin(last - 0.5)]).isNegative();
-        assertThat(hints.unfinished()[BoundaryHints.bin(last + 2)]).isZero();
+        assertThat(hints.unfinished()[Grid.bin(last - 0.5)]).isNegative();
+        assertThat(hints.unfinished()[Grid.bin(last + 2)]).isZero();
     }
 
     @Example
     void knownWordsSayMoreThanTheSound() {
         boolean[] speech = new boolean[BINS];
-        java.util.Arrays.fill(speech, BoundaryHints.bin(1), BoundaryHints.bin(3), true);
+        java.util.Arrays.fill(speech, Grid.bin(1), Grid.bin(3), true);
         assertThat(new TalkHints(List.of(caption(4, 6)), speech, BINS).greeting())
                 .containsExactly(4.0);
         assertThat(new TalkHints(List.of(), new boolean[BINS], BINS).greeting())

@@ -149,7 +149,7 @@ class WordsTest {
         SaidLine said = new SaidLine(line, "t", take.words().get(0).start(), 0.9);
         List<CaptionRepair> repairs = CaptionRepair.of(TIMELINE, asPlanned(), List.of(take), List.of(said), LIBRARY);
         assertThat(repairs.get(0).why()).isEqualTo("negation");
-        MatchNotes.Repair accepted = new MatchNotes.Repair(
+        CaptionText.Repair accepted = new CaptionText.Repair(
                 "t",
                 repairs.get(0).time(),
                 repairs.get(0).from(),

@@ -7,6 +7,7 @@ import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
 import app.nosegay.library.CueKind;
+import app.nosegay.match.CaptionText;
 import app.nosegay.match.LengthRule;
 import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
@@ -112,7 +113,7 @@ class DecisionsTest {
                 .withChoice("ground-work/push-up/r2", "take-2")
                 .withCut(new MatchNotes.CutDecision("take-1", new Span<>(at, at.plus(Length.ofSeconds(4))), true))
                 .withTaps("ground-work/push-up/r2", List.of(at))
-                .withRepair(new MatchNotes.Repair("take-1", at, "goblin", "goblet", true));
+                .withRepair(new CaptionText.Repair("take-1", at, "goblin", "goblet", true));
         Workout w = hanging("ground-work/push-up/r2").withMatching(notes);
         assertThat(WorkoutJson.read(WorkoutJson.write(w))).isEqualTo(w);
         Workout renamed = w.withSheet(SHEET.replace("Ground Work", "Beds"));

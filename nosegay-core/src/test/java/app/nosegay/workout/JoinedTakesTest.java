@@ -2,6 +2,7 @@ package app.nosegay.workout;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.match.CaptionText;
 import app.nosegay.match.Match;
 import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
@@ -43,7 +44,7 @@ class JoinedTakesTest {
                 .withCut(new MatchNotes.CutDecision("take-2", new Span<>(Time.ofSeconds(3), Time.ofSeconds(5)), true))
                 .withTaps("a", List.of(Time.ofSeconds(11), Time.ofSeconds(14)))
                 .withTaps("b", List.of(Time.ofSeconds(11)))
-                .withRepair(new MatchNotes.Repair("take-2", Time.ofSeconds(7), "swat", "squat", true));
+                .withRepair(new CaptionText.Repair("take-2", Time.ofSeconds(7), "swat", "squat", true));
         Workout workout = new Workout(
                         "talk Hi  0:10\n",
                         List.of(FIRST, SECOND, THIRD),

@@ -116,7 +116,7 @@ final class WordsPanel {
         MatchNotes notes = session.workout()
                 .matching()
                 .withoutRepairs(said.take(), said.heard().start())
-                .withRepair(new MatchNotes.Repair(
+                .withRepair(new CaptionText.Repair(
                         said.take(), said.heard().start(), said.heard().text(), words, true));
         session.apply(
                 "correct the caption at " + said.heard().start(),
@@ -141,7 +141,7 @@ final class WordsPanel {
     }
 
     void show(Programme now) {
-        List<MatchNotes.Repair> decided = now.workout().matching().repairs();
+        List<CaptionText.Repair> decided = now.workout().matching().repairs();
         List<Object> items = new ArrayList<>(now.repairs().stream()
                 .filter(r -> decided.stream()
                         .noneMatch(d -> d.take().equals(r.take())
@@ -208,7 +208,7 @@ final class WordsPanel {
     private void decide(CaptionRepair r, boolean accepted) {
         MatchNotes notes = session.workout()
                 .matching()
-                .withRepair(new MatchNotes.Repair(r.take(), r.time(), r.from(), r.to(), accepted));
+                .withRepair(new CaptionText.Repair(r.take(), r.time(), r.from(), r.to(), accepted));
         session.apply(
                 (accepted ? "correct \"" : "leave \"") + r.from() + "\"",
                 session.workout().withMatching(notes));
