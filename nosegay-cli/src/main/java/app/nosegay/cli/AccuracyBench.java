@@ -1,14 +1,14 @@
 package app.nosegay.cli;
 
+import app.nosegay.evidence.SoundLevels;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.match.SoundLevels;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.standins.Accuracy;
 import app.nosegay.standins.CallSheet;
 import app.nosegay.standins.FilmedAccuracy;

@@ -1,17 +1,18 @@
 package app.nosegay.cli;
 
+import app.nosegay.cut.Cut;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dresser;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.Style;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.media.Progress;
+import app.nosegay.media.RenderJob;
 import app.nosegay.media.Renderer;
 import app.nosegay.media.TakeReader;
 import app.nosegay.paint.Figure;
@@ -19,9 +20,9 @@ import app.nosegay.paint.Motion;
 import app.nosegay.paint.PiecePainter;
 import app.nosegay.paint.PottingShed;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
@@ -278,7 +279,7 @@ final class BenchCommand implements Callable<Integer> {
         Match match = new Match(List.of(described), placed, List.of(), Map.of());
         Cut cut = Cut.of(match);
         CuePlan cues = CuePlanner.plan(timeline, Libraries.current(), SpeechRate.DEFAULT);
-        Renderer.Job dressed = new Renderer.Job(
+        RenderJob dressed = new RenderJob(
                 cut,
                 Map.of("t", take),
                 Dresser.dress(
@@ -297,7 +298,7 @@ final class BenchCommand implements Callable<Integer> {
                 EncoderSettings.FINISHED,
                 "",
                 List.of());
-        Renderer.Job bare = new Renderer.Job(
+        RenderJob bare = new RenderJob(
                 cut,
                 Map.of("t", take),
                 null,

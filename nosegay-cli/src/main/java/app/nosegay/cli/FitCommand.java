@@ -1,11 +1,11 @@
 package app.nosegay.cli;
 
 import app.nosegay.jobs.Libraries;
-import app.nosegay.plan.Pause;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.fit.FitRanges;
 import app.nosegay.plan.fit.Fitter;
 import app.nosegay.plan.fit.Offer;
+import app.nosegay.plan.terms.Pause;
 import app.nosegay.time.Length;
 import app.nosegay.workout.Workout;
 import com.fasterxml.jackson.databind.json.JsonMapper;

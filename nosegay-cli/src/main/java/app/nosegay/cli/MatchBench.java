@@ -1,9 +1,11 @@
 package app.nosegay.cli;
 
+import app.nosegay.calls.reader.CallReader;
+import app.nosegay.captions.Caption;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.match.Matcher;
 import app.nosegay.match.Pin;
-import app.nosegay.match.TakeEvidence;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
@@ -14,8 +16,6 @@ import app.nosegay.standins.Performance;
 import app.nosegay.standins.Trouble;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.CallReader;
-import app.nosegay.transcript.Caption;
 import java.io.PrintWriter;
 import java.util.Arrays;
 import java.util.List;

@@ -2,10 +2,10 @@ package app.nosegay.cli;
 
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.fit.FitRanges;
 import app.nosegay.plan.fit.Fitter;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.workout.Programme;

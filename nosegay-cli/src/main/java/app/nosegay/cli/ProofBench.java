@@ -1,17 +1,17 @@
 package app.nosegay.cli;
 
+import app.nosegay.cut.Cut;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dresser;
-import app.nosegay.dress.Frame;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.match.Trace;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.shoot.ShootLog;

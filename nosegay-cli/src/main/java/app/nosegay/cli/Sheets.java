@@ -1,12 +1,12 @@
 package app.nosegay.cli;
 
+import app.nosegay.captions.TranscriptReader;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
-import app.nosegay.transcript.TranscriptReader;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import com.fasterxml.jackson.databind.JsonNode;

@@ -1,14 +1,14 @@
 package app.nosegay.cli;
 
+import app.nosegay.calls.Call;
+import app.nosegay.calls.reader.CallReader;
+import app.nosegay.calls.reader.DraftSheet;
+import app.nosegay.calls.reader.HeardStructure;
+import app.nosegay.calls.reader.TranscriptJson;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Call;
-import app.nosegay.transcript.CallReader;
-import app.nosegay.transcript.DraftSheet;
-import app.nosegay.transcript.HeardStructure;
-import app.nosegay.transcript.TranscriptJson;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;

@@ -1,5 +1,7 @@
 package app.nosegay.dress;
 
+import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.time.Axis;

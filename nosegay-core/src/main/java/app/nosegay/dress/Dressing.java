@@ -1,5 +1,7 @@
 package app.nosegay.dress;
 
+import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;

@@ -1,6 +1,6 @@
 package app.nosegay.dress;
 
-import app.nosegay.plan.Level;
+import app.nosegay.plan.terms.Level;
 import java.util.List;
 
 /** What a piece looks like at one instant. Two equal faces are the same pixels, so that pieces are redrawn on change only. */

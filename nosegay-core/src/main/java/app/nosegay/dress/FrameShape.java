@@ -1,5 +1,7 @@
 package app.nosegay.dress;
 
+import app.nosegay.evidence.sight.Frame;
+
 /** The shapes finished pictures have; what is put somewhere by hand holds for the one it was put in. */
 public enum FrameShape {
     WIDE("wide"),

@@ -1,5 +1,8 @@
 package app.nosegay.dress;
 
+import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.Frame;
+import app.nosegay.evidence.sight.Heat;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;

@@ -1,5 +1,7 @@
 package app.nosegay.dress;
 
+import app.nosegay.evidence.sight.Box;
+
 /**
  * A face at its place.
  *

@@ -1,17 +1,17 @@
 package app.nosegay.dress;
 
-import app.nosegay.match.Cut;
+import app.nosegay.captions.Caption;
+import app.nosegay.cut.Cut;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
-import app.nosegay.match.SoundCheck;
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.match.VoiceOver;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.SoundCheck;
+import app.nosegay.review.VoiceOver;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

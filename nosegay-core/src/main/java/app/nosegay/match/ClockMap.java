@@ -1,5 +1,7 @@
 package app.nosegay.match;
 
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.match.features.MatchWeights;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;

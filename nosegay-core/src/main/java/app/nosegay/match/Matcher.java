@@ -1,8 +1,10 @@
 package app.nosegay.match;
 
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.sight.Movement;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.time.Axis;

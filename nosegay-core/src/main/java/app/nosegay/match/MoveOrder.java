@@ -1,8 +1,10 @@
 package app.nosegay.match;
 
+import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

@@ -1,5 +1,7 @@
 package app.nosegay.match;
 
+import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import java.util.ArrayList;

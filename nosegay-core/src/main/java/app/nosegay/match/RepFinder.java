@@ -1,9 +1,11 @@
 package app.nosegay.match;
 
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.sight.RepPictures;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.SideWay;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.SideWay;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;

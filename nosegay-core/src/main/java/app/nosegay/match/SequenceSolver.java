@@ -1,5 +1,6 @@
 package app.nosegay.match;
 
+import app.nosegay.match.features.MatchWeights;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;

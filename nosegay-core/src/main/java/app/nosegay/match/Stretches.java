@@ -1,10 +1,13 @@
 package app.nosegay.match;
 
+import app.nosegay.calls.Fluffs;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
+import app.nosegay.match.features.BoundaryHints;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Fluffs;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

@@ -1,8 +1,10 @@
 package app.nosegay.match;
 
+import app.nosegay.calls.Fluffs;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
-import app.nosegay.transcript.Fluffs;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

@@ -1,9 +1,13 @@
 package app.nosegay.match;
 
-import app.nosegay.plan.BlockKind;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.Grid;
+import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.shoot.ShootLog;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,5 +1,10 @@
 package app.nosegay.match;
 
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.sight.SetEdges;
+import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.Grid;
+import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.ScriptLine;

@@ -1,11 +1,12 @@
 package app.nosegay.match;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Remembered;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.util.List;
 import java.util.regex.Pattern;
 

@@ -1,7 +1,4 @@
 /**
- * Stage four: where in the takes each planned segment really is.
- *
- * <p>{@link app.nosegay.match.TakeEvidence} is all that was read from one take; {@link app.nosegay.match.Matcher} finds the jointly best
- * sequence; {@link app.nosegay.match.Match} is its answer; {@link app.nosegay.match.Cut} maps takes to the finished programme.
+ * From a timeline and the evidence of takes to where everything is, with a doubt for every boundary.
  */
 package app.nosegay.match;

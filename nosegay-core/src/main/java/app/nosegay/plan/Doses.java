@@ -1,6 +1,10 @@
 package app.nosegay.plan;
 
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.terms.Amount;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.SideWay;
 import app.nosegay.time.Length;
 import java.util.HashMap;
 import java.util.Map;

@@ -1,10 +1,19 @@
 package app.nosegay.plan;
 
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.RunSheet.Item;
-import app.nosegay.plan.RunSheet.MoveLine;
-import app.nosegay.plan.RunSheet.RestLine;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.Item;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
+import app.nosegay.plan.sheet.RunSheet.RestLine;
+import app.nosegay.plan.sheet.Slug;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Pause;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
+import app.nosegay.plan.terms.SideWay;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;

@@ -1,5 +1,7 @@
 package app.nosegay.plan;
 
+import app.nosegay.plan.sheet.SheetEdit;
+
 /**
  * Something a stage found that the creator should know.
  *

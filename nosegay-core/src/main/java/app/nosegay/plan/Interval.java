@@ -1,5 +1,6 @@
 package app.nosegay.plan;
 
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;

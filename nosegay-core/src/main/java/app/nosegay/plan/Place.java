@@ -1,7 +1,9 @@
 package app.nosegay.plan;
 
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.RunSheet.MoveLine;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
 
 /**
  * Where in the sheet a segment comes from, and how its id begins.
@@ -10,7 +12,7 @@ import app.nosegay.plan.RunSheet.MoveLine;
  * @param infix a further part of the id, such as the side a rest follows; or null
  * @param instead the move done instead in this round or set, or null
  */
-record Place(Block block, MoveLine move, Integer round, Integer set, String infix, String instead) {
+public record Place(Block block, MoveLine move, Integer round, Integer set, String infix, String instead) {
     Place(Block block, MoveLine move, Integer round, Integer set) {
         this(block, move, round, set, null, null);
     }

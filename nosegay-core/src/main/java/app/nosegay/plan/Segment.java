@@ -1,7 +1,11 @@
 package app.nosegay.plan;
 
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.RunSheet.MoveLine;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
+import app.nosegay.plan.terms.SideWay;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;

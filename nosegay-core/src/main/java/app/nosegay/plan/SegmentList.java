@@ -1,7 +1,12 @@
 package app.nosegay.plan;
 
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.RunSheet.RestLine;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.RestLine;
+import app.nosegay.plan.terms.Pause;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
+import app.nosegay.plan.terms.SideWay;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.util.ArrayList;

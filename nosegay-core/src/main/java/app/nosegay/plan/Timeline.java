@@ -1,5 +1,9 @@
 package app.nosegay.plan;
 
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -1,6 +1,13 @@
 package app.nosegay.plan;
 
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.terms.Amount;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Counts;
+import app.nosegay.plan.terms.Pause;
+import app.nosegay.plan.terms.Reps;
 import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;
 

@@ -1,13 +1,13 @@
 package app.nosegay.proof;
 
-import app.nosegay.match.Cut;
+import app.nosegay.cut.Cut;
 import app.nosegay.match.Match;
-import app.nosegay.match.Slip;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.review.Slip;
 import app.nosegay.script.Wordings;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;

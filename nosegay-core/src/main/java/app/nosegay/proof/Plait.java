@@ -1,17 +1,17 @@
 package app.nosegay.proof;
 
-import app.nosegay.match.Cut;
-import app.nosegay.match.HeardCall;
+import app.nosegay.calls.CallKind;
+import app.nosegay.cut.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.Side;
+import app.nosegay.review.HeardCall;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.CallKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;

@@ -1,13 +1,13 @@
 package app.nosegay.publish;
 
-import app.nosegay.match.Cut;
-import app.nosegay.match.VoiceOver;
-import app.nosegay.publish.TimedText.Cue;
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.TimedText.Cue;
+import app.nosegay.cut.Cut;
+import app.nosegay.review.VoiceOver;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,10 +1,10 @@
 package app.nosegay.publish;
 
-import app.nosegay.match.Cut;
+import app.nosegay.captions.TimedText.Cue;
+import app.nosegay.cut.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
-import app.nosegay.publish.TimedText.Cue;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;

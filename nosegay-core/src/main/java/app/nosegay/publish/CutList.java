@@ -1,6 +1,6 @@
 package app.nosegay.publish;
 
-import app.nosegay.match.Cut;
+import app.nosegay.cut.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;

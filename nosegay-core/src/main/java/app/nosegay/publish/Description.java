@@ -1,14 +1,15 @@
 package app.nosegay.publish;
 
-import app.nosegay.plan.Header;
-import app.nosegay.plan.Level;
-import app.nosegay.plan.RunSheet.Block;
+import app.nosegay.captions.TimedText;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.GearItem;
 import app.nosegay.plan.check.GearList;
+import app.nosegay.plan.sheet.Header;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.terms.Level;
+import app.nosegay.plan.terms.SegmentKind;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;

@@ -1,8 +1,8 @@
 package app.nosegay.publish;
 
+import app.nosegay.captions.TimedText.Cue;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
-import app.nosegay.publish.TimedText.Cue;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.List;

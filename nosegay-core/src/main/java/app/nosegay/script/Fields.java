@@ -1,18 +1,18 @@
 package app.nosegay.script;
 
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.Amount;
-import app.nosegay.plan.Attribute;
-import app.nosegay.plan.BlockKind;
-import app.nosegay.plan.Header;
-import app.nosegay.plan.Level;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.GearItem;
 import app.nosegay.plan.check.GearList;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Header;
+import app.nosegay.plan.terms.Amount;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Level;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

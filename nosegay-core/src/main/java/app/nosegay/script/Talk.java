@@ -1,12 +1,12 @@
 package app.nosegay.script;
 
 import app.nosegay.library.CueKind;
-import app.nosegay.plan.BlockKind;
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.RunSheet.Cue;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.Cue;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.Wish.Window;
 import java.util.ArrayList;
 import java.util.List;

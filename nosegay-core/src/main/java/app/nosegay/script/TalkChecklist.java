@@ -2,11 +2,11 @@ package app.nosegay.script;
 
 import app.nosegay.library.CueKind;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.Attribute;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -3,8 +3,8 @@ package app.nosegay.script;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.RunSheet.Cue;
 import app.nosegay.plan.Segment;
+import app.nosegay.plan.sheet.RunSheet.Cue;
 import java.util.List;
 import java.util.Optional;
 

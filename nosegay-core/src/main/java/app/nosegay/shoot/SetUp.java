@@ -2,10 +2,10 @@ package app.nosegay.shoot;
 
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.Level;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.GearList;
+import app.nosegay.plan.terms.Level;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
 import java.util.ArrayList;

@@ -1,5 +1,6 @@
 package app.nosegay.shoot;
 
+import app.nosegay.evidence.SyncTone;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;

@@ -1,8 +1,8 @@
 package app.nosegay.workout;
 
-import app.nosegay.match.CaptionText;
+import app.nosegay.captions.CaptionText;
+import app.nosegay.cut.MatchNotes;
 import app.nosegay.match.Match;
-import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;

@@ -1,8 +1,8 @@
 package app.nosegay.workout;
 
-import app.nosegay.match.CaptionText;
-import app.nosegay.match.LengthRule;
-import app.nosegay.match.MatchNotes;
+import app.nosegay.captions.CaptionText;
+import app.nosegay.cut.LengthRule;
+import app.nosegay.cut.MatchNotes;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;

@@ -1,13 +1,13 @@
 package app.nosegay.workout;
 
+import app.nosegay.cut.MatchNotes;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.ScriptNotes.Decided;
 import java.util.ArrayList;

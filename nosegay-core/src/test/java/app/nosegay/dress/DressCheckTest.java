@@ -3,6 +3,8 @@ package app.nosegay.dress;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.dress.Layout.Group;
+import app.nosegay.evidence.sight.Frame;
+import app.nosegay.evidence.sight.Heat;
 import app.nosegay.plan.Finding;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;

@@ -2,16 +2,17 @@ package app.nosegay.dress;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.captions.TimedText;
+import app.nosegay.cut.Cut;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
-import app.nosegay.match.Slip;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.publish.Chapters;
-import app.nosegay.publish.TimedText;
+import app.nosegay.review.Slip;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;

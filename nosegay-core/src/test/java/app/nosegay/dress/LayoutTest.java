@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.dress.Layout.Anchor;
 import app.nosegay.dress.Layout.Group;
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.match.Trace;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
+import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.Frame;
+import app.nosegay.evidence.sight.Heat;
 import app.nosegay.plan.Finding;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;

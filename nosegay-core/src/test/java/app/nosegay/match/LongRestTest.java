@@ -2,11 +2,13 @@ package app.nosegay.match;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.util.Arrays;
 import java.util.List;
 import net.jqwik.api.ForAll;

@@ -2,16 +2,20 @@ package app.nosegay.match;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.cut.Cut;
+import app.nosegay.evidence.SyncTone;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
+import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.shoot.ShootLog;
-import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -346,7 +350,7 @@ class MatcherTest {
             double at = 6 + s.start().seconds();
             String text = s.kind().isMoving()
                     ? "Go!"
-                    : s.kind() == app.nosegay.plan.SegmentKind.REST ? "And rest." : "Welcome to it.";
+                    : s.kind() == app.nosegay.plan.terms.SegmentKind.REST ? "And rest." : "Welcome to it.";
             words.add(new Caption(Time.ofSeconds(at + 0.3), Time.ofSeconds(at + 1), text));
         }
         Match m = match(take(timeline.total().seconds() + 20, List.of()).withWords(words));

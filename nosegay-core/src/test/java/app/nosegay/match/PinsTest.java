@@ -2,6 +2,8 @@ package app.nosegay.match;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Timeline;
 import app.nosegay.time.Length;

@@ -3,6 +3,8 @@ package app.nosegay.match;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;

@@ -2,6 +2,7 @@ package app.nosegay.match;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.match.features.MatchWeights;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

@@ -2,12 +2,14 @@ package app.nosegay.match;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
 import app.nosegay.plan.SampleSheets;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -13,6 +13,8 @@ import app.nosegay.plan.edit.NotesReader;
 import app.nosegay.plan.edit.SheetOrder;
 import app.nosegay.plan.fit.FitRanges;
 import app.nosegay.plan.fit.Fitter;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptCheck;

@@ -3,6 +3,8 @@ package app.nosegay.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Length;
 import java.util.HashSet;
 import java.util.List;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.check.PlanCheck;
+import app.nosegay.plan.terms.Side;
 import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;

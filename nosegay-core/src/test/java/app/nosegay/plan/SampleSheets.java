@@ -1,6 +1,7 @@
 package app.nosegay.plan;
 
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.sheet.RunSheetParser;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.check.PlanCheck;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.terms.Load;
+import app.nosegay.plan.terms.Presenter;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;

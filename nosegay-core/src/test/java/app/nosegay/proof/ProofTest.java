@@ -2,21 +2,21 @@ package app.nosegay.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.match.Cut;
-import app.nosegay.match.HeardCall;
+import app.nosegay.calls.Call;
+import app.nosegay.calls.CallKind;
+import app.nosegay.cut.Cut;
 import app.nosegay.match.Match;
-import app.nosegay.match.Slip;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.HeardCall;
+import app.nosegay.review.Slip;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Call;
-import app.nosegay.transcript.CallKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

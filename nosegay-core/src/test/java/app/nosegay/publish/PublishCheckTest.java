@@ -2,8 +2,8 @@ package app.nosegay.publish;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.captions.TimedText.Cue;
 import app.nosegay.plan.Finding;
-import app.nosegay.publish.TimedText.Cue;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.List;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import app.nosegay.match.Cut;
+import app.nosegay.cut.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;

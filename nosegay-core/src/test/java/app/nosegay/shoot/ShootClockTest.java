@@ -2,6 +2,7 @@ package app.nosegay.shoot;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.evidence.sound.ClapListener;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;

@@ -2,14 +2,14 @@ package app.nosegay.workout;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.captions.CaptionText;
+import app.nosegay.cut.LengthRule;
+import app.nosegay.cut.MatchNotes;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
 import app.nosegay.library.CueKind;
-import app.nosegay.match.CaptionText;
-import app.nosegay.match.LengthRule;
-import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
 import app.nosegay.plan.check.ChangeCosts;
 import app.nosegay.plan.fit.FitRanges;

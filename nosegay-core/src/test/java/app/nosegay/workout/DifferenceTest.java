@@ -2,9 +2,9 @@ package app.nosegay.workout;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.cut.LengthRule;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Style;
-import app.nosegay.match.LengthRule;
 import app.nosegay.match.Pin;
 import app.nosegay.time.Time;
 import java.util.List;

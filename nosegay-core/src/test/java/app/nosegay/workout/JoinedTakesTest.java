@@ -2,9 +2,9 @@ package app.nosegay.workout;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.match.CaptionText;
+import app.nosegay.captions.CaptionText;
+import app.nosegay.cut.MatchNotes;
 import app.nosegay.match.Match;
-import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;

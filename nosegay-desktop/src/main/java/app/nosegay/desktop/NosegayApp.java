@@ -1,6 +1,9 @@
 package app.nosegay.desktop;
 
 import app.nosegay.desktop.match.ScoreScroll;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.shell.Photographer;
+import app.nosegay.desktop.shell.Shell;
 import app.nosegay.jobs.Demo;
 import app.nosegay.paint.Typefaces;
 import java.nio.file.Files;

@@ -1,5 +1,4 @@
 /**
- * The window: a rail of stages, one package per stage. Views hold no reckoning: they show the session's programme and turn what the user does
- * into new workouts.
+ * The desktop application: its entry. The window is in shell, the open workout in session, each stage in a package of its own.
  */
 package app.nosegay.desktop;

@@ -1,5 +1,6 @@
 package app.nosegay.desktop;
 
+import app.nosegay.desktop.shell.Shell;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.media.EncoderSettings;

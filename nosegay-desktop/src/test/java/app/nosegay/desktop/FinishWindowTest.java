@@ -2,11 +2,11 @@ package app.nosegay.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.dress.Box;
 import app.nosegay.dress.DressNotes;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
+import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.DescriptionTemplate;
 import app.nosegay.plan.Finding;
 import app.nosegay.workout.Waiver;

@@ -3,10 +3,10 @@ package app.nosegay.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.nosegay.cut.LengthRule;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.library.CueKind;
-import app.nosegay.match.LengthRule;
 import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
 import app.nosegay.time.Length;

@@ -1,6 +1,6 @@
 package app.nosegay.jobs;
 
-import app.nosegay.media.Renderer;
+import app.nosegay.media.RenderJob;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,7 +18,7 @@ public final class DiskSpace {
     private DiskSpace() {}
 
     /** About how many bytes the film of {@code job} takes. */
-    public static long of(Renderer.Job job) {
+    public static long of(RenderJob job) {
         double pixels = job.width() * (double) job.height() * job.rate().perSecond();
         return Math.round(pixels * BITS_PER_PIXEL / 8 * job.cut().total().seconds());
     }

@@ -1,12 +1,12 @@
 package app.nosegay.jobs;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.TranscriptWriter;
 import app.nosegay.media.JoinedRecording;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
-import app.nosegay.transcript.TranscriptWriter;
 import app.nosegay.workout.JoinedTakes;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;

@@ -1,14 +1,14 @@
 package app.nosegay.jobs;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.TranscriptWriter;
 import app.nosegay.listen.ScriptListener;
-import app.nosegay.match.Slip;
 import app.nosegay.media.Progress;
 import app.nosegay.media.SoundReader;
+import app.nosegay.review.Slip;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
-import app.nosegay.transcript.TranscriptWriter;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;

@@ -3,7 +3,7 @@ package app.nosegay.jobs;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.logbook.LogbookJson;
 import app.nosegay.logbook.Request;
-import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.publish.Retention;
 import app.nosegay.standins.Channel;
 import app.nosegay.time.Axis;

@@ -1,11 +1,11 @@
 package app.nosegay.jobs;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.TimedText;
 import app.nosegay.media.Progress;
 import app.nosegay.publish.Captions;
 import app.nosegay.publish.CutList;
 import app.nosegay.publish.Description;
-import app.nosegay.publish.TimedText;
-import app.nosegay.transcript.Caption;
 import app.nosegay.workout.Programme;
 import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;

@@ -1,13 +1,13 @@
 package app.nosegay.jobs;
 
+import app.nosegay.cut.Cut;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dressing;
-import app.nosegay.dress.Frame;
-import app.nosegay.dress.Heat;
 import app.nosegay.dress.SoundPlan;
-import app.nosegay.match.Cut;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.sight.Frame;
+import app.nosegay.evidence.sight.Heat;
 import app.nosegay.match.Match;
-import app.nosegay.match.TakeEvidence;
 import app.nosegay.media.Crop;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
@@ -17,10 +17,11 @@ import app.nosegay.media.MediaInfo;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
 import app.nosegay.media.Reframing;
+import app.nosegay.media.RenderJob;
 import app.nosegay.media.Renderer;
 import app.nosegay.paint.PiecePainter;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -103,14 +104,14 @@ public final class PublishVideo {
     }
 
     /** The render job of a programme, with its pieces or bare. */
-    public static Renderer.Job job(Programme programme, WorkoutMedia media, boolean dressed, PublishJob.Choices choices)
+    public static RenderJob job(Programme programme, WorkoutMedia media, boolean dressed, PublishJob.Choices choices)
             throws IOException {
         MediaInfo.Video video = first(programme, media);
         double shrink = Math.min(1, LARGEST / (double) Math.max(video.shownWidth(), video.shownHeight()));
         int width = even(video.shownWidth() * shrink);
         int height = even(video.shownHeight() * shrink);
         Shaped shaped = shaped(programme, choices.shape(), width, height);
-        return new Renderer.Job(
+        return new RenderJob(
                 programme.cut(),
                 media.files(programme.workout()),
                 dressed ? shaped.dressing() : null,
@@ -190,7 +191,7 @@ public final class PublishVideo {
     static double video(
             Programme programme, WorkoutMedia media, Path target, PublishJob.Choices choices, Progress progress)
             throws IOException {
-        Renderer.Job job = job(programme, media, true, choices);
+        RenderJob job = job(programme, media, true, choices);
         DiskSpace.check(target.toAbsolutePath().getParent(), DiskSpace.of(job), "the video");
         double fresh = Renderer.render(job, target, memory(media, target), progress);
         readBack(target, programme.cut().total().seconds());
@@ -213,7 +214,7 @@ public final class PublishVideo {
 
     /** The sound alone, with chapters: every call in it is spoken or beeped. */
     static void episode(Programme programme, WorkoutMedia media, Path target, Progress progress) throws IOException {
-        Renderer.Job job = new Renderer.Job(
+        RenderJob job = new RenderJob(
                 programme.cut(),
                 media.files(programme.workout()),
                 null,
@@ -257,7 +258,7 @@ public final class PublishVideo {
                     .orElseThrow();
             Heat heat = Heat.of(take, new Span<>(p.start(), end));
             double focus = heat.centre();
-            Renderer.Job job = new Renderer.Job(
+            RenderJob job = new RenderJob(
                     cut,
                     media.files(programme.workout()),
                     dressing(programme, cut, CLIP_WIDTH, CLIP_HEIGHT, focus),
@@ -282,7 +283,7 @@ public final class PublishVideo {
     static void layer(
             Programme programme, WorkoutMedia media, Path target, PublishJob.Choices choices, Progress progress)
             throws IOException {
-        Renderer.Job job = job(programme, media, true, choices);
+        RenderJob job = job(programme, media, true, choices);
         Length total = programme.cut().total();
         if (target.toString().endsWith(".mov")) {
             LayerRenderer.film(

@@ -1,8 +1,8 @@
 package app.nosegay.jobs;
 
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.series.Series;
 import app.nosegay.series.SeriesReport;
 import java.io.IOException;

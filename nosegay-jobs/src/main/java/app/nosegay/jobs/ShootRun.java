@@ -1,13 +1,13 @@
 package app.nosegay.jobs;
 
+import app.nosegay.evidence.SyncTone;
+import app.nosegay.evidence.sound.ClapListener;
 import app.nosegay.media.Device;
 import app.nosegay.media.Recording;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
-import app.nosegay.shoot.ClapListener;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.shoot.ShootLog;
-import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;

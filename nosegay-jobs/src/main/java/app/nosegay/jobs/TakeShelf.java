@@ -1,13 +1,13 @@
 package app.nosegay.jobs;
 
-import app.nosegay.match.SoundLevels;
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.match.Trace;
+import app.nosegay.evidence.SoundLevels;
+import app.nosegay.evidence.SyncTone;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
 import app.nosegay.media.MediaException;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
-import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;

@@ -1,12 +1,12 @@
 package app.nosegay.jobs;
 
-import app.nosegay.match.TakeEvidence;
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.TranscriptReader;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.time.Length;
-import app.nosegay.transcript.Caption;
-import app.nosegay.transcript.TranscriptReader;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;

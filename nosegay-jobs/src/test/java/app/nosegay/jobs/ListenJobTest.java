@@ -2,14 +2,14 @@ package app.nosegay.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.TranscriptReader;
 import app.nosegay.media.Progress;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.SimulatedTake;
-import app.nosegay.transcript.Caption;
-import app.nosegay.transcript.TranscriptReader;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.nio.file.Files;

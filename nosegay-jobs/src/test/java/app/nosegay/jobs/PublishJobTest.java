@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.nosegay.captions.TranscriptReader;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Style;
 import app.nosegay.match.Pin;
@@ -24,7 +25,6 @@ import app.nosegay.standins.Channel;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.TranscriptReader;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import com.fasterxml.jackson.databind.JsonNode;

@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.nosegay.captions.Caption;
 import app.nosegay.listen.ScriptListener;
 import app.nosegay.listen.ScriptListener.Expected;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,5 +1,6 @@
 package app.nosegay.listen;
 
+import app.nosegay.captions.Caption;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
@@ -8,7 +9,6 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

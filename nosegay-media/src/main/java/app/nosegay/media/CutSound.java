@@ -1,6 +1,6 @@
 package app.nosegay.media;
 
-import app.nosegay.match.Cut;
+import app.nosegay.cut.Cut;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 

@@ -21,7 +21,7 @@ public final class LayerRenderer {
     /** The pieces of {@code length} as ProRes 4444 with alpha; on failure or cancel no file is left. */
     public static void film(
             Dressing dressing,
-            Renderer.FacePainter painter,
+            FacePainter painter,
             Length length,
             int width,
             int height,
@@ -54,7 +54,7 @@ public final class LayerRenderer {
      */
     public static void pictures(
             Dressing dressing,
-            Renderer.FacePainter painter,
+            FacePainter painter,
             Length length,
             int width,
             int height,

@@ -3,8 +3,8 @@ package app.nosegay.media;
 import static org.bytedeco.ffmpeg.global.avfilter.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
-import app.nosegay.match.SoundLevels;
-import app.nosegay.match.Trace;
+import app.nosegay.evidence.SoundLevels;
+import app.nosegay.evidence.Trace;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Locale;

@@ -5,7 +5,7 @@ import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
 
-import app.nosegay.publish.TimedText;
+import app.nosegay.captions.TimedText;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;

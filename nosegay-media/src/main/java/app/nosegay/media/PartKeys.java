@@ -1,8 +1,8 @@
 package app.nosegay.media;
 
+import app.nosegay.cut.Cut;
 import app.nosegay.dress.Shown;
 import app.nosegay.dress.TimerDigits;
-import app.nosegay.match.Cut;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
@@ -28,7 +28,7 @@ final class PartKeys {
     /** A part this long costs one more key frame and is what a small change makes new, in seconds. */
     private static final double PART_SECONDS = 10;
 
-    private final Renderer.Job job;
+    private final RenderJob job;
     private final int partFrames;
     private final Map<String, String> files = new HashMap<>();
     private final String settings;
@@ -36,7 +36,7 @@ final class PartKeys {
     private MessageDigest digest = sha256();
     private long part;
 
-    PartKeys(Renderer.Job job) throws IOException {
+    PartKeys(RenderJob job) throws IOException {
         this.job = job;
         partFrames = frames(job.rate());
         settings = job.settings() + " " + job.width() + " x " + job.height() + " " + job.rate() + " " + job.reframing();
@@ -56,7 +56,7 @@ final class PartKeys {
     }
 
     /** How many frames the film has. */
-    static long frames(Renderer.Job job) {
+    static long frames(RenderJob job) {
         Time<Axis.Cut> end = job.cut().clips().get(job.cut().clips().size() - 1).end();
         long n = Math.max(0, (long) Math.floor(end.seconds() * job.rate().perSecond()) - 1);
         while (job.rate().timeOf(n).isBefore(end)) {
@@ -66,7 +66,7 @@ final class PartKeys {
     }
 
     /** The keys of all parts, in order, without rendering anything. */
-    static List<String> of(Renderer.Job job, Progress progress) throws IOException {
+    static List<String> of(RenderJob job, Progress progress) throws IOException {
         PartKeys keys = new PartKeys(job);
         long count = frames(job);
         BufferedImage image = job.dressing() == null

@@ -3,25 +3,21 @@ package app.nosegay.media;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
 
-import app.nosegay.dress.Dressing;
+import app.nosegay.cut.Cut;
 import app.nosegay.dress.Shown;
-import app.nosegay.dress.SoundPlan;
 import app.nosegay.dress.TimerDigits;
-import app.nosegay.match.Cut;
-import app.nosegay.publish.TimedText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 /** Renders a cut with its pieces to a finished MP4: constant frame rate, the nearest frame by presentation time, sound at its own time. */
 public final class Renderer {
-    private final Job job;
+    private final RenderJob job;
     private final Progress progress;
     private final MovieWriter writer;
     private final CutSound sound;
@@ -45,66 +41,7 @@ public final class Renderer {
     /** … and to write. */
     private long written;
 
-    /**
-     * What to render.
-     *
-     * @param cut which stretches of which takes
-     * @param files the takes' files by id
-     * @param dressing the pieces; null renders the bare cut
-     * @param painter draws faces; unused without dressing
-     * @param width in pixels; 0 for the sound alone
-     * @param sound what is done to the sound
-     * @param reframing what stays where the picture is of another shape; null
-     *     shows all of it, with bars where the shapes differ
-     */
-    public record Job(
-            Cut cut,
-            Map<String, Path> files,
-            Dressing dressing,
-            FacePainter painter,
-            int width,
-            int height,
-            FrameRate rate,
-            EncoderSettings settings,
-            String title,
-            List<TimedText.Cue> chapters,
-            SoundPlan sound,
-            Reframing reframing) {
-        /** With the sound as it was recorded. */
-        public Job(
-                Cut cut,
-                Map<String, Path> files,
-                Dressing dressing,
-                FacePainter painter,
-                int width,
-                int height,
-                FrameRate rate,
-                EncoderSettings settings,
-                String title,
-                List<TimedText.Cue> chapters) {
-            this(
-                    cut,
-                    files,
-                    dressing,
-                    painter,
-                    width,
-                    height,
-                    rate,
-                    settings,
-                    title,
-                    chapters,
-                    SoundPlan.AS_RECORDED,
-                    null);
-        }
-    }
-
-    /** Draws faces on a cleared, transparent image. */
-    @FunctionalInterface
-    public interface FacePainter {
-        void paint(List<Shown> pieces, BufferedImage target);
-    }
-
-    private Renderer(Job job, MovieWriter writer, Reuse reuse, RenderedBefore before, Progress progress)
+    private Renderer(RenderJob job, MovieWriter writer, Reuse reuse, RenderedBefore before, Progress progress)
             throws IOException {
         this.keys = new PartKeys(job);
         this.reuse = reuse;
@@ -121,7 +58,7 @@ public final class Renderer {
     }
 
     /** Renders to {@code target}; on failure or cancel what was there stays and nothing is added. */
-    public static void render(Job job, Path target, Progress progress) throws IOException {
+    public static void render(RenderJob job, Path target, Progress progress) throws IOException {
         render(job, target, (Path) null, progress);
     }
 
@@ -131,7 +68,7 @@ public final class Renderer {
      * @param memory where it is remembered what a film is made of; null to render everything and remember nothing
      * @return the share of the picture that was rendered anew, 0 to 1
      */
-    public static double render(Job job, Path target, Path memory, Progress progress) throws IOException {
+    public static double render(RenderJob job, Path target, Path memory, Progress progress) throws IOException {
         if (job.cut().clips().isEmpty()) {
             throw new MediaException(target, "nothing to render: no segment is matched with a take yet");
         }
@@ -154,7 +91,7 @@ public final class Renderer {
     /** The share rendered anew, what a decoder has to know of the encoder, and what the parts are made of. */
     private record Outcome(double fresh, String header, List<String> keys) {}
 
-    private static Outcome rendered(Job job, Path target, Reuse reuse, Progress progress) throws IOException {
+    private static Outcome rendered(RenderJob job, Path target, Reuse reuse, Progress progress) throws IOException {
         boolean sound = false;
         for (Cut.Clip clip : job.cut().clips()) {
             sound |= MediaInput.probe(job.files().get(clip.take())).audio() != null;

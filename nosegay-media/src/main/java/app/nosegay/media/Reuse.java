@@ -16,7 +16,7 @@ record Reuse(BitSet parts, int partFrames, long frames, String header, List<Stri
     static final Reuse NONE = new Reuse(new BitSet(), 1, 0, "", List.of());
 
     /** What can be taken over from a film of which {@code before} is remembered for one of {@code keys}. */
-    static Reuse of(RenderMemory before, List<String> keys, Renderer.Job job) {
+    static Reuse of(RenderMemory before, List<String> keys, RenderJob job) {
         BitSet same = new BitSet();
         // The last part of either film may be a short one: it is taken over only at the same place with the same key,
         // as any other.

@@ -4,12 +4,12 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_AREA;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_FAST_BILINEAR;
 
-import app.nosegay.match.BeepListener;
-import app.nosegay.match.SoundLevels;
-import app.nosegay.match.SyncListener;
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.match.Trace;
-import app.nosegay.shoot.SyncTone;
+import app.nosegay.evidence.SoundLevels;
+import app.nosegay.evidence.SyncTone;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
+import app.nosegay.evidence.sound.BeepListener;
+import app.nosegay.evidence.sound.SyncListener;
 import app.nosegay.time.Length;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

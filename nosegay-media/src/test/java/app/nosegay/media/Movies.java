@@ -1,6 +1,6 @@
 package app.nosegay.media;
 
-import app.nosegay.shoot.SyncTone;
+import app.nosegay.evidence.SyncTone;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;

@@ -3,8 +3,8 @@ package app.nosegay.media;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.nosegay.match.Cut;
-import app.nosegay.match.TakeEvidence;
+import app.nosegay.cut.Cut;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
@@ -140,7 +140,7 @@ class OddFootageTest {
     private static void rendered(Way way, Path take) throws IOException {
         Path out = folder.resolve(way.file() + "-rendered.mp4");
         Cut cut = new Cut(List.of(new Cut.Clip("t", new Span<>(Time.ofSeconds(3), Time.ofSeconds(6)), Time.zero())));
-        Renderer.Job job = new Renderer.Job(
+        RenderJob job = new RenderJob(
                 cut,
                 Map.of("t", take),
                 null,

@@ -3,8 +3,8 @@ package app.nosegay.media;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.nosegay.cut.Cut;
 import app.nosegay.dress.SoundPlan;
-import app.nosegay.match.Cut;
 import app.nosegay.time.Time;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
@@ -32,7 +32,7 @@ class ReframingTest {
     private Path render(Reframing reframing) throws IOException {
         Path film = Movies.film(folder.resolve("film.mp4"), 6, RATE, false, 0, 6, List.of());
         Cut cut = new Cut(List.of(new Cut.Clip("t", Movies.span(0, 6), Time.zero())));
-        Renderer.Job job = new Renderer.Job(
+        RenderJob job = new RenderJob(
                 cut,
                 Map.of("t", film),
                 null,

@@ -4,15 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.nosegay.cut.Cut;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
 import app.nosegay.dress.Shown;
 import app.nosegay.dress.SoundPlan;
-import app.nosegay.match.Cut;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.awt.Color;
@@ -55,12 +55,12 @@ class RenderPartsTest {
         return new Cut(List.of(clip(0, 0), clip(second, 9), clip(0, 18), clip(1, 27)));
     }
 
-    private static Renderer.Job job(Cut cut, double timerFrom) {
+    private static RenderJob job(Cut cut, double timerFrom) {
         Dressing dressing = new Dressing(
                 List.of(new Piece.Timer(Movies.span(timerFrom, timerFrom + 3), Face.Phase.WORK, false)),
                 new Layout(Frame.LANDSCAPE, List.of()),
                 DressNotes.NONE);
-        return new Renderer.Job(
+        return new RenderJob(
                 cut,
                 Map.of("t", take),
                 dressing,
@@ -171,7 +171,7 @@ class RenderPartsTest {
         Files.writeString(memory, "nosegay-parts 1\nno number\n");
         assertThat(Renderer.render(job(cut(0.5), 12), out, memory, Progress.NONE))
                 .isEqualTo(1);
-        Renderer.Job draft = new Renderer.Job(
+        RenderJob draft = new RenderJob(
                 cut(0.5),
                 Map.of("t", take),
                 null,

@@ -3,15 +3,15 @@ package app.nosegay.media;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.nosegay.captions.TimedText;
+import app.nosegay.cut.Cut;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
 import app.nosegay.dress.Shown;
-import app.nosegay.match.Cut;
-import app.nosegay.publish.TimedText;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.time.Time;
 import java.awt.AlphaComposite;
 import java.awt.Color;
@@ -54,12 +54,12 @@ class RendererTest {
         g.dispose();
     }
 
-    private static Renderer.Job job(Cut cut, Dressing dressing, FrameRate rate) {
+    private static RenderJob job(Cut cut, Dressing dressing, FrameRate rate) {
         double total = cut.total().seconds();
         List<TimedText.Cue> chapters = total == 0
                 ? List.of()
                 : List.of(new TimedText.Cue(Movies.span(0, 2), "One"), new TimedText.Cue(Movies.span(2, total), "Two"));
-        return new Renderer.Job(
+        return new RenderJob(
                 cut,
                 Map.of("t", film),
                 dressing,
@@ -150,7 +150,7 @@ class RendererTest {
                         Renderer.render(job(new Cut(List.of()), null, RATE), folder.resolve("x.mp4"), Progress.NONE))
                 .hasMessageContaining("nothing to render");
         Cut cut = new Cut(List.of(new Cut.Clip("t", Movies.span(0, 2), Time.zero())));
-        Renderer.Job gone = new Renderer.Job(
+        RenderJob gone = new RenderJob(
                 cut,
                 Map.of("t", folder.resolve("gone.mp4")),
                 null,

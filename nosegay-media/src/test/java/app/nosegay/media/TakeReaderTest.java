@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.shoot.SyncTone;
+import app.nosegay.evidence.SyncTone;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.io.IOException;

@@ -1,9 +1,9 @@
 package app.nosegay.paint;
 
-import app.nosegay.dress.Box;
 import app.nosegay.dress.Face;
 import app.nosegay.dress.Shown;
 import app.nosegay.dress.Style;
+import app.nosegay.evidence.sight.Box;
 import java.awt.Color;
 import java.awt.Font;
 import java.awt.Graphics2D;

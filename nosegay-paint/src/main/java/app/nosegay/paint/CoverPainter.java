@@ -1,8 +1,8 @@
 package app.nosegay.paint;
 
-import app.nosegay.dress.Box;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.Style;
+import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.Frame;
 import java.awt.Color;
 import java.awt.Font;
 import java.awt.Graphics2D;

@@ -1,11 +1,11 @@
 package app.nosegay.paint;
 
-import app.nosegay.dress.Box;
 import app.nosegay.dress.Face;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.Shown;
 import app.nosegay.dress.Style;
-import app.nosegay.plan.Level;
+import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.Frame;
+import app.nosegay.plan.terms.Level;
 import java.awt.AlphaComposite;
 import java.awt.Color;
 import java.awt.Font;

@@ -2,19 +2,19 @@ package app.nosegay.paint;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.dress.Box;
 import app.nosegay.dress.Contrast;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
 import app.nosegay.dress.Shown;
 import app.nosegay.dress.Style;
+import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.Level;
+import app.nosegay.plan.terms.Level;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.awt.Color;

@@ -1,13 +1,13 @@
 package app.nosegay.standins;
 
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Match;
 import app.nosegay.match.Matcher;
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.match.Trace;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.shoot.ShootLog;

@@ -1,14 +1,14 @@
 package app.nosegay.standins;
 
+import app.nosegay.calls.Call;
+import app.nosegay.calls.CallKind;
+import app.nosegay.calls.reader.CallReader;
+import app.nosegay.captions.Caption;
 import app.nosegay.time.Axis;
 import app.nosegay.time.DurationText;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Call;
-import app.nosegay.transcript.CallKind;
-import app.nosegay.transcript.CallReader;
-import app.nosegay.transcript.Caption;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;

@@ -1,16 +1,16 @@
 package app.nosegay.standins;
 
+import app.nosegay.captions.TranscriptReader;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.match.TakeEvidence;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.SpeechRate;
-import app.nosegay.transcript.TranscriptReader;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,16 +1,16 @@
 package app.nosegay.standins;
 
+import app.nosegay.cut.MatchNotes;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.match.CallTruth;
-import app.nosegay.match.HeardCall;
 import app.nosegay.match.Match;
-import app.nosegay.match.MatchCheck;
-import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Matcher;
-import app.nosegay.match.SaidLine;
-import app.nosegay.match.TakeEvidence;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.CallTruth;
+import app.nosegay.review.HeardCall;
+import app.nosegay.review.MatchCheck;
+import app.nosegay.review.SaidLine;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.shoot.ShootLog;

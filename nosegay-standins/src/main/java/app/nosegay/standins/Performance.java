@@ -1,21 +1,21 @@
 package app.nosegay.standins;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.evidence.SyncTone;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
 import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.match.Trace;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootLog;
-import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

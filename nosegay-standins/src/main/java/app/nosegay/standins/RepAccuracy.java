@@ -1,18 +1,18 @@
 package app.nosegay.standins;
 
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Match;
 import app.nosegay.match.Matcher;
-import app.nosegay.match.TakeEvidence;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.SideWay;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.SideWay;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
 import app.nosegay.time.SpeechRate;

@@ -1,7 +1,7 @@
 package app.nosegay.standins;
 
+import app.nosegay.evidence.SyncTone;
 import app.nosegay.library.CueKind;
-import app.nosegay.shoot.SyncTone;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;

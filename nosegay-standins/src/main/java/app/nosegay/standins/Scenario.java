@@ -1,8 +1,8 @@
 package app.nosegay.standins;
 
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -201,7 +201,7 @@ final class Scenario {
         List<Integer> sided = new ArrayList<>();
         for (int i = 0; i < steps.size(); i++) {
             Step s = steps.get(i);
-            boolean one = s.segment().side() == app.nosegay.plan.Side.LEFT;
+            boolean one = s.segment().side() == app.nosegay.plan.terms.Side.LEFT;
             if (s.role() == Role.PLANNED
                     && one
                     && s.segment().kind() == SegmentKind.WORK

@@ -1,10 +1,11 @@
 package app.nosegay.standins;
 
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.TimedText;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.match.MatchJson;
 import app.nosegay.media.Progress;
 import app.nosegay.plan.Timeline;
-import app.nosegay.publish.TimedText;
+import app.nosegay.review.MatchJson;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
@@ -12,7 +13,6 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;

@@ -1,9 +1,9 @@
 package app.nosegay.standins;
 
+import app.nosegay.captions.Caption;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

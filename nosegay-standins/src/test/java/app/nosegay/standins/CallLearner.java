@@ -1,16 +1,16 @@
 package app.nosegay.standins;
 
+import app.nosegay.calls.CallKind;
+import app.nosegay.calls.learnt.CallLines;
+import app.nosegay.calls.learnt.CallModel;
+import app.nosegay.calls.learnt.CallTraits;
+import app.nosegay.calls.learnt.NumberTraits;
+import app.nosegay.calls.reader.CallReader;
+import app.nosegay.captions.Caption;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.CallKind;
-import app.nosegay.transcript.CallLines;
-import app.nosegay.transcript.CallModel;
-import app.nosegay.transcript.CallReader;
-import app.nosegay.transcript.CallTraits;
-import app.nosegay.transcript.Caption;
-import app.nosegay.transcript.NumberTraits;
 import de.bwaldvogel.liblinear.Feature;
 import de.bwaldvogel.liblinear.FeatureNode;
 import de.bwaldvogel.liblinear.Linear;

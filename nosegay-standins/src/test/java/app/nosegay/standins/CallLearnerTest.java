@@ -2,8 +2,8 @@ package app.nosegay.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.transcript.CallKind;
-import app.nosegay.transcript.CallModel;
+import app.nosegay.calls.CallKind;
+import app.nosegay.calls.learnt.CallModel;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;

@@ -2,18 +2,18 @@ package app.nosegay.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.calls.Call;
+import app.nosegay.calls.reader.CallReader;
+import app.nosegay.calls.reader.DraftSheet;
+import app.nosegay.calls.reader.HeardStructure;
+import app.nosegay.captions.Caption;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheet;
-import app.nosegay.plan.RunSheetParser;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Call;
-import app.nosegay.transcript.CallReader;
-import app.nosegay.transcript.Caption;
-import app.nosegay.transcript.DraftSheet;
-import app.nosegay.transcript.HeardStructure;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collections;

@@ -2,9 +2,9 @@ package app.nosegay.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.calls.reader.CallReader;
+import app.nosegay.captions.Caption;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.transcript.CallReader;
-import app.nosegay.transcript.Caption;
 import java.io.IOException;
 import java.util.List;
 import org.junit.jupiter.api.Test;

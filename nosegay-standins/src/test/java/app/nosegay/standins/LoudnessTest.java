@@ -3,7 +3,7 @@ package app.nosegay.standins;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.nosegay.match.SoundLevels;
+import app.nosegay.evidence.SoundLevels;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
 import app.nosegay.standins.LoudnessSignals.Signal;

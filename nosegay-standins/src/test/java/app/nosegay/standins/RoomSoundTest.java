@@ -2,17 +2,17 @@ package app.nosegay.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.cut.Cut;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.match.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.match.Matcher;
-import app.nosegay.match.SoundCheck;
-import app.nosegay.match.TakeEvidence;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.SoundCheck;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.SpeechRate;

@@ -2,11 +2,11 @@ package app.nosegay.plan.check;
 
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.Header;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.Header;
+import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.plan.terms.SegmentKind;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;

@@ -1,6 +1,6 @@
 package app.nosegay.plan.check;
 
-import app.nosegay.plan.Load;
+import app.nosegay.plan.terms.Load;
 import java.util.List;
 
 /**

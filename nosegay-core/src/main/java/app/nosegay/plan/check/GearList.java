@@ -1,12 +1,12 @@
 package app.nosegay.plan.check;
 
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.Attribute;
-import app.nosegay.plan.Attributes;
-import app.nosegay.plan.Header;
-import app.nosegay.plan.Load;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.sheet.Header;
+import app.nosegay.plan.terms.Load;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Remembered;
 import app.nosegay.time.Time;

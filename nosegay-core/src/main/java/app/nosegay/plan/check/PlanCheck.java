@@ -1,16 +1,16 @@
 package app.nosegay.plan.check;
 
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.BlockKind;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
-import app.nosegay.plan.Problem;
-import app.nosegay.plan.Promise;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.SheetEdit;
-import app.nosegay.plan.SheetText;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.Problem;
+import app.nosegay.plan.sheet.SheetEdit;
+import app.nosegay.plan.sheet.SheetText;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Promise;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.Comparator;

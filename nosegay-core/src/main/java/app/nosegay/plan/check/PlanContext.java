@@ -4,8 +4,8 @@ import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
 import java.util.List;
 
 /** What the checks look at, reckoned once. */

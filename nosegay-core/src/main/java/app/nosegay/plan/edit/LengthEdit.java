@@ -1,15 +1,15 @@
 package app.nosegay.plan.edit;
 
-import app.nosegay.plan.Attribute;
-import app.nosegay.plan.Attributes;
-import app.nosegay.plan.BlockKind;
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.RunSheet.RestLine;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.SheetEdit;
-import app.nosegay.plan.SheetText;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.RestLine;
+import app.nosegay.plan.sheet.SheetEdit;
+import app.nosegay.plan.sheet.SheetText;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Length;
 import java.util.Objects;
 import java.util.Optional;

@@ -2,7 +2,7 @@ package app.nosegay.plan.edit;
 
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.BlockKind;
+import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.time.DurationText;
 import java.util.ArrayList;
 import java.util.List;

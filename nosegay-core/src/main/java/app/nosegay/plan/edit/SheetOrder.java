@@ -1,11 +1,11 @@
 package app.nosegay.plan.edit;
 
-import app.nosegay.plan.RunSheet;
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.RunSheet.Item;
-import app.nosegay.plan.RunSheet.MoveLine;
-import app.nosegay.plan.RunSheet.RestLine;
-import app.nosegay.plan.SheetEdit;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.Item;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
+import app.nosegay.plan.sheet.RunSheet.RestLine;
+import app.nosegay.plan.sheet.SheetEdit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

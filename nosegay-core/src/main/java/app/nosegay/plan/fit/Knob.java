@@ -1,15 +1,15 @@
 package app.nosegay.plan.fit;
 
-import app.nosegay.plan.Attribute;
-import app.nosegay.plan.Attributes;
-import app.nosegay.plan.BlockKind;
-import app.nosegay.plan.Pause;
-import app.nosegay.plan.RunSheet;
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.RunSheet.Item;
-import app.nosegay.plan.RunSheet.MoveLine;
-import app.nosegay.plan.RunSheet.RestLine;
-import app.nosegay.plan.SheetText;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.Item;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
+import app.nosegay.plan.sheet.RunSheet.RestLine;
+import app.nosegay.plan.sheet.SheetText;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Pause;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,6 @@
 package app.nosegay.plan.fit;
 
-import app.nosegay.plan.SheetEdit;
+import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.time.Length;
 import java.util.List;
 

@@ -3,12 +3,12 @@ package app.nosegay.plan.fit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.plan.Attribute;
-import app.nosegay.plan.Pause;
-import app.nosegay.plan.Promise;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanCheck;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.terms.Pause;
+import app.nosegay.plan.terms.Promise;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,11 +1,11 @@
 package app.nosegay.desktop.dress;
 
-import app.nosegay.desktop.Petals;
-import app.nosegay.dress.Box;
+import app.nosegay.desktop.controls.Petals;
 import app.nosegay.dress.DressNotes;
-import app.nosegay.dress.Frame;
-import app.nosegay.dress.Heat;
 import app.nosegay.dress.Layout;
+import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.Frame;
+import app.nosegay.evidence.sight.Heat;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.function.Supplier;

@@ -1,17 +1,17 @@
 package app.nosegay.desktop.dress;
 
-import app.nosegay.desktop.Session;
-import app.nosegay.desktop.StageView;
-import app.nosegay.desktop.Tabs;
+import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
 import app.nosegay.dress.Face;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
+import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;

@@ -1,11 +1,11 @@
 package app.nosegay.desktop.dress;
 
-import app.nosegay.desktop.Pictures;
-import app.nosegay.desktop.Session;
+import app.nosegay.cut.Cut;
+import app.nosegay.desktop.controls.Pictures;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.Dressing;
 import app.nosegay.dress.SoundPlan;
 import app.nosegay.jobs.PublishVideo;
-import app.nosegay.match.Cut;
 import app.nosegay.media.CutPlayback;
 import app.nosegay.media.Scrubber;
 import app.nosegay.paint.PiecePainter;

@@ -1,7 +1,7 @@
 package app.nosegay.desktop.dress;
 
-import app.nosegay.desktop.EnumWords;
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.controls.EnumWords;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.Contrast;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Style;

@@ -1,6 +1,6 @@
 package app.nosegay.desktop.dress;
 
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
 import java.util.EnumMap;
 import java.util.Map;

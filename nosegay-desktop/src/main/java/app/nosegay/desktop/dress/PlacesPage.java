@@ -1,10 +1,10 @@
 package app.nosegay.desktop.dress;
 
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
-import app.nosegay.dress.Frame;
 import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
+import app.nosegay.evidence.sight.Frame;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;

@@ -1,7 +1,7 @@
 package app.nosegay.desktop.dress;
 
-import app.nosegay.desktop.Buttons;
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.jobs.Media;
 import java.io.File;

@@ -1,16 +1,16 @@
 package app.nosegay.desktop.dress;
 
-import app.nosegay.desktop.Buttons;
-import app.nosegay.desktop.EnumWords;
-import app.nosegay.desktop.Pictures;
-import app.nosegay.desktop.Session;
-import app.nosegay.dress.Box;
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.EnumWords;
+import app.nosegay.desktop.controls.Pictures;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Face;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Shown;
 import app.nosegay.dress.Style;
 import app.nosegay.dress.StyleJson;
+import app.nosegay.evidence.sight.Box;
 import app.nosegay.paint.PiecePainter;
 import java.awt.Color;
 import java.awt.Graphics2D;

@@ -1,7 +1,7 @@
 package app.nosegay.desktop.library;
 
-import app.nosegay.desktop.Session;
-import app.nosegay.desktop.StageView;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.library.Move;
 import java.io.File;

@@ -1,6 +1,6 @@
 package app.nosegay.desktop.library;
 
-import app.nosegay.desktop.Pictures;
+import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.library.Move;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;

@@ -1,13 +1,13 @@
 package app.nosegay.desktop.logbook;
 
-import app.nosegay.desktop.Buttons;
-import app.nosegay.desktop.Session;
-import app.nosegay.desktop.StageView;
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.logbook.Request;
-import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.publish.Retention;
 import app.nosegay.script.Wordings;
 import app.nosegay.standins.Channel;

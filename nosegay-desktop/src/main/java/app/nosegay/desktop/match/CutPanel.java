@@ -1,10 +1,10 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.desktop.Session;
-import app.nosegay.match.CutProposal;
-import app.nosegay.match.LengthRule;
+import app.nosegay.cut.CutProposal;
+import app.nosegay.cut.LengthRule;
+import app.nosegay.cut.MatchNotes;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.match.Match;
-import app.nosegay.match.MatchNotes;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;

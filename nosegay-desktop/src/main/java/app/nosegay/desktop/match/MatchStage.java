@@ -1,13 +1,13 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.desktop.Buttons;
-import app.nosegay.desktop.FindingList;
-import app.nosegay.desktop.Session;
-import app.nosegay.desktop.StageView;
-import app.nosegay.desktop.Tabs;
-import app.nosegay.match.CutProposal;
+import app.nosegay.cut.CutProposal;
+import app.nosegay.cut.MatchNotes;
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.session.FindingList;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
 import app.nosegay.match.Match;
-import app.nosegay.match.MatchNotes;
 import app.nosegay.match.Pin;
 import app.nosegay.match.Pins;
 import app.nosegay.plan.Finding;

@@ -1,6 +1,6 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.desktop.Pictures;
+import app.nosegay.desktop.controls.Pictures;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.LinkedHashMap;

@@ -1,12 +1,12 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
-import app.nosegay.match.TakeEvidence;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;

@@ -1,17 +1,17 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.desktop.Petals;
+import app.nosegay.captions.Caption;
+import app.nosegay.desktop.controls.Petals;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.Trace;
 import app.nosegay.match.Match;
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.match.Trace;
 import app.nosegay.paint.Palette;
 import app.nosegay.paint.Typefaces;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import app.nosegay.transcript.Caption;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Font;

@@ -2,8 +2,8 @@ package app.nosegay.desktop.match;
 
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Expansion;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.standins.Performance;

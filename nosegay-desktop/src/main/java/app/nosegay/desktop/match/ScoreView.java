@@ -1,7 +1,7 @@
 package app.nosegay.desktop.match;
 
 import app.nosegay.match.Match;
-import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;

@@ -1,6 +1,6 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.desktop.Pictures;
+import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.media.Playback;
 import app.nosegay.media.Scrubber;
 import app.nosegay.time.Axis;

@@ -1,8 +1,8 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.desktop.Buttons;
-import app.nosegay.desktop.Session;
-import app.nosegay.match.CutInTwo;
+import app.nosegay.cut.CutInTwo;
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.match.Match;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;

@@ -1,16 +1,16 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.desktop.Session;
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.CaptionText;
+import app.nosegay.cut.MatchNotes;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.library.Move;
-import app.nosegay.match.AdLib;
-import app.nosegay.match.CaptionRepair;
-import app.nosegay.match.CaptionText;
-import app.nosegay.match.MatchNotes;
-import app.nosegay.match.SaidLine;
-import app.nosegay.match.TakeEvidence;
-import app.nosegay.transcript.Caption;
+import app.nosegay.review.AdLib;
+import app.nosegay.review.CaptionRepair;
+import app.nosegay.review.SaidLine;
 import app.nosegay.workout.Programme;
 import java.io.IOException;
 import java.util.ArrayList;

@@ -1,6 +1,6 @@
 package app.nosegay.desktop.plan;
 
-import app.nosegay.desktop.Petals;
+import app.nosegay.desktop.controls.Petals;
 import app.nosegay.library.MuscleGroup;
 import app.nosegay.plan.Balance;
 import app.nosegay.time.Length;

@@ -1,11 +1,11 @@
 package app.nosegay.desktop.plan;
 
-import app.nosegay.desktop.Petals;
+import app.nosegay.desktop.controls.Petals;
 import app.nosegay.plan.Balance;
-import app.nosegay.plan.SegmentKind;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.ChangeOver;
 import app.nosegay.plan.check.PlanReport;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Length;
 import java.util.List;
 import java.util.Locale;

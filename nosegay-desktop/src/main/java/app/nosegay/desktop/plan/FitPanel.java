@@ -1,12 +1,12 @@
 package app.nosegay.desktop.plan;
 
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.plan.Pause;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.fit.FitRanges;
 import app.nosegay.plan.fit.Fitter;
 import app.nosegay.plan.fit.Offer;
+import app.nosegay.plan.terms.Pause;
 import app.nosegay.time.Length;
 import app.nosegay.workout.Settings;
 import java.util.concurrent.CompletableFuture;

@@ -1,6 +1,6 @@
 package app.nosegay.desktop.plan;
 
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.ChangeCosts;
 import app.nosegay.plan.check.GearItem;

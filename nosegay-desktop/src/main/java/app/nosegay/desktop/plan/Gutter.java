@@ -1,6 +1,6 @@
 package app.nosegay.desktop.plan;
 
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.plan.edit.SheetOrder;
 import javafx.geometry.Pos;
 import javafx.scene.Cursor;

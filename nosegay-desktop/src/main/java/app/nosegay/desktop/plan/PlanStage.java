@@ -1,20 +1,20 @@
 package app.nosegay.desktop.plan;
 
-import app.nosegay.desktop.FindingList;
-import app.nosegay.desktop.Session;
-import app.nosegay.desktop.StageView;
-import app.nosegay.desktop.Tabs;
+import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.session.FindingList;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
-import app.nosegay.plan.Problem;
-import app.nosegay.plan.RunSheetParser;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanReport;
 import app.nosegay.plan.edit.LengthEdit;
 import app.nosegay.plan.edit.SheetOrder;
 import app.nosegay.plan.fit.Offer;
+import app.nosegay.plan.sheet.Problem;
+import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.workout.Programme;
 import java.io.File;
 import java.util.List;

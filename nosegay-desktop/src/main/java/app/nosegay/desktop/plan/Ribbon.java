@@ -1,15 +1,15 @@
 package app.nosegay.desktop.plan;
 
-import app.nosegay.desktop.Petals;
+import app.nosegay.desktop.controls.Petals;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.library.Move;
-import app.nosegay.plan.RunSheet.Block;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.ChangeOver;
 import app.nosegay.plan.check.GearList;
 import app.nosegay.plan.edit.LengthEdit;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.terms.Side;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

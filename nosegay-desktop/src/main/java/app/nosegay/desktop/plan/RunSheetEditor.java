@@ -1,14 +1,14 @@
 package app.nosegay.desktop.plan;
 
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.library.CueKind;
-import app.nosegay.plan.Attribute;
-import app.nosegay.plan.BlockKind;
-import app.nosegay.plan.Problem;
-import app.nosegay.plan.RunSheet;
 import app.nosegay.plan.edit.NotesReader;
 import app.nosegay.plan.edit.SheetOrder;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Problem;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.time.Remembered;
 import java.time.Duration;
 import java.util.ArrayList;

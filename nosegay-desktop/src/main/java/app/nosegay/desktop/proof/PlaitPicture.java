@@ -1,6 +1,6 @@
 package app.nosegay.desktop.proof;
 
-import app.nosegay.desktop.Petals;
+import app.nosegay.desktop.controls.Petals;
 import app.nosegay.proof.Plait;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;

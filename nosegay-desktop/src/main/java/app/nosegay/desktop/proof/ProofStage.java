@@ -1,14 +1,14 @@
 package app.nosegay.desktop.proof;
 
-import app.nosegay.desktop.FindingList;
-import app.nosegay.desktop.Petals;
-import app.nosegay.desktop.Session;
-import app.nosegay.desktop.StageView;
-import app.nosegay.desktop.Tabs;
+import app.nosegay.desktop.controls.Petals;
+import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.session.FindingList;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
-import app.nosegay.plan.SegmentKind;
+import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.proof.PickUps;
 import app.nosegay.proof.Plait;
 import app.nosegay.proof.Proof;

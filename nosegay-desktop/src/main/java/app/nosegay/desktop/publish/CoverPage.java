@@ -1,12 +1,12 @@
 package app.nosegay.desktop.publish;
 
-import app.nosegay.desktop.Buttons;
-import app.nosegay.desktop.Pictures;
-import app.nosegay.desktop.Session;
+import app.nosegay.cut.Cut;
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.Pictures;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Layout;
 import app.nosegay.jobs.PublishPictures;
-import app.nosegay.match.Cut;
 import app.nosegay.media.FramePicker;
 import app.nosegay.media.MediaException;
 import app.nosegay.time.Axis;

@@ -1,7 +1,7 @@
 package app.nosegay.desktop.publish;
 
-import app.nosegay.desktop.Buttons;
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.DiskSpace;
 import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;

@@ -1,14 +1,14 @@
 package app.nosegay.desktop.publish;
 
-import app.nosegay.desktop.Petals;
-import app.nosegay.desktop.Pictures;
-import app.nosegay.desktop.Session;
-import app.nosegay.desktop.StageView;
-import app.nosegay.desktop.Tabs;
+import app.nosegay.captions.TimedText;
+import app.nosegay.desktop.controls.Petals;
+import app.nosegay.desktop.controls.Pictures;
+import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishPictures;
 import app.nosegay.jobs.WorkoutMedia;
-import app.nosegay.publish.TimedText;
 import app.nosegay.workout.Programme;
 import java.awt.image.BufferedImage;
 import java.io.IOException;

@@ -1,7 +1,7 @@
 package app.nosegay.desktop.publish;
 
-import app.nosegay.desktop.Buttons;
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.DescriptionTemplate;
 import app.nosegay.publish.Description;
 import java.io.IOException;

@@ -1,6 +1,6 @@
 package app.nosegay.desktop.script;
 
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
 import app.nosegay.script.ScriptLine;

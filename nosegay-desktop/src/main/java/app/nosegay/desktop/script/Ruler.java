@@ -1,6 +1,6 @@
 package app.nosegay.desktop.script;
 
-import app.nosegay.desktop.Petals;
+import app.nosegay.desktop.controls.Petals;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
 import app.nosegay.script.CuePlan;

@@ -1,10 +1,10 @@
 package app.nosegay.desktop.script;
 
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.plan.RunSheet.Block;
-import app.nosegay.plan.SheetEdit;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.Fields;
 import app.nosegay.script.Talk;

@@ -1,7 +1,7 @@
 package app.nosegay.desktop.script;
 
-import app.nosegay.desktop.Session;
-import app.nosegay.match.SpeechCalibration;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.review.SpeechCalibration;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.ScriptNotes.Source;
 import app.nosegay.time.SpeechRate;

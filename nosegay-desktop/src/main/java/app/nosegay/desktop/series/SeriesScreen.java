@@ -1,8 +1,8 @@
 package app.nosegay.desktop.series;
 
-import app.nosegay.desktop.Session;
-import app.nosegay.desktop.StageView;
 import app.nosegay.desktop.plan.Bouquet;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Media;
 import app.nosegay.jobs.SeriesFile;
 import app.nosegay.jobs.WorkoutFile;

@@ -1,7 +1,7 @@
 package app.nosegay.desktop.shoot;
 
-import app.nosegay.desktop.Buttons;
-import app.nosegay.desktop.Session;
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.media.Device;
 import app.nosegay.media.MediaInfo;
 import app.nosegay.media.MediaInput;

@@ -2,9 +2,9 @@ package app.nosegay.desktop.shoot;
 
 import app.nosegay.jobs.ShootRun;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.SegmentKind;
-import app.nosegay.plan.Side;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.time.Length;

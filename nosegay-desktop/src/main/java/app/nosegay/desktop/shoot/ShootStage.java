@@ -1,7 +1,7 @@
 package app.nosegay.desktop.shoot;
 
-import app.nosegay.desktop.Session;
-import app.nosegay.desktop.StageView;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.PrintJob;

@@ -1,0 +1,379 @@
+package app.nosegay.calls.reader;
+
+import app.nosegay.calls.Call;
+import app.nosegay.calls.CallKind;
+import app.nosegay.calls.learnt.CallLines;
+import app.nosegay.calls.learnt.CallModel;
+import app.nosegay.calls.learnt.LearntCalls;
+import app.nosegay.calls.meaning.CallMeaning;
+import app.nosegay.calls.meaning.ExpectedCalls;
+import app.nosegay.calls.phrase.CallPatterns;
+import app.nosegay.calls.phrase.CallRule;
+import app.nosegay.calls.phrase.CallWords;
+import app.nosegay.calls.phrase.CountRuns;
+import app.nosegay.calls.phrase.FoundCall;
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.Speech;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/**
+ * Recognises spoken calls in a transcript ({@link CallPatterns}, {@link CountRuns}); what each means is settled by what went before
+ * ({@link CallMeaning}).
+ */
+public final class CallReader {
+    private static final Pattern A_PLACE = Pattern.compile(
+            "(?:exercise|move|movement|drill|number)(?: number)? \\d+$|(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|move|movement|stretch)(?: is)?$|last but not least$");
+    private static final Pattern IN_MINUTES = Pattern.compile("\\d (?:more )?minutes?\\b");
+    /** Words a name does not begin with. */
+    private static final String NO_NAME =
+            "(?!(?:in|let|lets|okay|ready|here|coming|come|up|for|get|got|gotta|go|going|and|or|but|of|off|everyone|everybody|guys|team|you|we|i|so|now|this|that|these|those|it|its|are|at|to|complete|completed|done|down|finished|over|next|again|with|from|on|take|grab|keep|start|starting|begin|same|then|still|if|is|was|has|have|had|will|can|there|what|when|good|nice|right|left|just|really|only)\\b)[a-z]{3,}";
+    /** "Is the", and then a name of two words or three. */
+    private static final Pattern CALLED = Pattern.compile(
+            "^ (?:(?:is|its|the|a|an|our|going to be|will be|we have|called|,|everyone|everybody|guys|folks|team|we are going to|we will) )*("
+                    + NO_NAME + "(?: " + NO_NAME + "){1,2})(?= )");
+    /** How one gets into a move, before its name. */
+    private static final String GETS_INTO =
+            "(?:(?:(?:back|over|down|up) )*(?:on|onto) your (?:back|side|front|belly|stomach|knees|hands and knees) for|(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set|flip|drop|head|rock|straighten)(?: (?!(?:into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)){0,4} (?:to|into))";
+    /** Fewer seconds than this are of a hold or a tempo, not of the plan. */
+    private static final int SHORTEST_INTERVAL = 5;
+    /** No workout has more moves or rounds than this. */
+    private static final int MOST_MOVES = 30;
+    /** Of fewer repetitions nobody makes a figure of the plan: "two dumbbell rows" are rows with two of them. */
+    private static final int FEWEST_REPS = 4;
+
+    /** Transcripts of fewer lines are read by patterns alone: a line is judged by those around it. */
+    private static final int FEWEST_LINES = 20;
+
+    private final Speech speech;
+    private final String text;
+    private final boolean[] claimed;
+    private final List<FoundCall> found = new ArrayList<>();
+
+    private CallReader(List<Caption> captions) {
+        speech = new Speech(captions);
+        text = speech.text();
+        claimed = new boolean[text.length()];
+    }
+
+    /** What was read last, by the transcript itself: a plan changes with every keystroke, what was said in a take does not. */
+    private static final Map<Asked, List<Call>> KEPT = new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, List<Call>> eldest) {
+            return size() > 12;
+        }
+    };
+
+    private record Asked(List<Caption> captions, Set<String> moves) {
+        @Override
+        public boolean equals(Object o) {
+            return o instanceof Asked other && other.captions == captions && other.moves.equals(moves);
+        }
+
+        @Override
+        public int hashCode() {
+            return System.identityHashCode(captions);
+        }
+    }
+
+    /** The calls in {@code captions}, in order of time; {@code moves} are the names of moves to know. */
+    public static List<Call> read(List<Caption> captions, Collection<String> moves) {
+        if (CallLines.of(captions).size() < FEWEST_LINES) {
+            return byPatterns(captions, moves);
+        }
+        Asked asked = new Asked(List.copyOf(captions), Set.copyOf(moves));
+        synchronized (KEPT) {
+            List<Call> kept = KEPT.get(asked);
+            if (kept != null) {
+                return kept;
+            }
+        }
+        List<Call> calls = List.copyOf(LearntCalls.of(captions, moves, CallModel.ofLines(), CallModel.ofNumbers())
+                .settle(byPatterns(captions, moves)));
+        synchronized (KEPT) {
+            KEPT.put(asked, calls);
+        }
+        return calls;
+    }
+
+    /** The calls that patterns alone find; what short transcripts are read by. */
+    public static List<Call> byPatterns(List<Caption> captions, Collection<String> moves) {
+        CallReader reader = new CallReader(captions);
+        if (reader.speech.isEmpty()) {
+            return List.of();
+        }
+        reader.collect(moves);
+        return new CallMeaning(reader.speech, reader.found).settle();
+    }
+
+    private void collect(Collection<String> moves) {
+        for (CountRuns.Run run : CountRuns.in(speech)) {
+            // What is said between the numbers may be a call of its own.
+            run.numbers().forEach(n -> claim(n[0], n[1]));
+            found.add(new FoundCall(null, run, run.from(), run.to(), run.first(), run.last(), null));
+        }
+        for (CallRule rule : CallPatterns.RULES) {
+            // A promise goes on until something else is said.
+            String heard = rule.kind() == CallKind.PROMISE ? unclaimed() : text;
+            where(rule, heard);
+        }
+        introductions(moves);
+        for (CallRule rule : ExpectedCalls.RULES) {
+            where(rule, unclaimed());
+        }
+        found.sort(Comparator.comparingInt(FoundCall::from));
+    }
+
+    private void where(CallRule rule, String heard) {
+        Matcher m = rule.pattern().matcher(heard);
+        m.useTransparentBounds(true);
+        boolean is = m.find();
+        while (is) {
+            int from = m.start();
+            int to = m.end();
+            // Where only its first or last words belong to something else, the rest may still be a call.
+            int free = freeUpTo(from, to);
+            boolean shorter = free > from && free < to && m.region(from, free).lookingAt();
+            if (free == to || shorter) {
+                to = m.end();
+                apply(rule, m);
+                is = to <= heard.length() && m.find(to);
+            } else {
+                is = m.find(from + 1);
+            }
+        }
+    }
+
+    private void apply(CallRule rule, Matcher m) {
+        Integer value = rule.value();
+        Integer second = null;
+        if (value == null) {
+            String first = first(m);
+            value = first == null
+                    ? null
+                    : "nth".equals(rule.of())
+                            ? Integer.valueOf(CallWords.NTH.indexOf(first) + 1)
+                            : Integer.valueOf(first);
+        }
+        boolean ofSeconds = rule.kind() == CallKind.SECONDS_LEFT
+                || rule.of() != null && rule.of().endsWith("-seconds");
+        if (ofSeconds && rule.value() == null && IN_MINUTES.matcher(m.group()).find()) {
+            value = 60 * value;
+        }
+        boolean both = m.groupCount() >= 2 && m.group(1) != null && m.group(2) != null;
+        if (both && m.end(2) <= m.end()) {
+            second = Integer.valueOf(m.group(2));
+        }
+        boolean shortMinutes = rule.kind() == CallKind.TOTAL
+                && "minutes".equals(rule.of())
+                && value < 4
+                && second == null
+                && !m.group().matches(".*(?:workout|session|video|class|routine).*");
+        boolean tempo = rule.kind() == CallKind.TOTAL
+                && ("work-seconds".equals(rule.of()) || "rest-seconds".equals(rule.of()))
+                && value < SHORTEST_INTERVAL;
+        boolean few = rule.kind() == CallKind.TOTAL && "reps".equals(rule.of()) && value < FEWEST_REPS;
+        few |= rule.kind() == CallKind.TOTAL && "sets".equals(rule.of()) && value < 2;
+        few |= rule.kind() == CallKind.TOTAL && "moves".equals(rule.of()) && value < 2;
+        boolean left = rule.kind() == CallKind.REPS_LEFT || rule.kind() == CallKind.SECONDS_LEFT;
+        boolean unitless = left && value != null && value < 2;
+        boolean farOrdinal = rule.kind() == CallKind.ORDINAL && value > MOST_MOVES;
+        if (farOrdinal || shortMinutes || tempo || few || unitless) {
+            return;
+        }
+        if (!rule.onlyExpected()) {
+            claim(m.start(), m.end());
+        }
+        if (rule.kind() != null) {
+            found.add(new FoundCall(rule, null, m.start(), m.end(), value, second, null));
+        }
+    }
+
+    /** The number of a call: the first group that is there. */
+    private static String first(Matcher m) {
+        for (int g = 1; g <= m.groupCount(); g++) {
+            if (m.group(g) != null) {
+                return m.group(g);
+            }
+        }
+        return null;
+    }
+
+    private void introductions(Collection<String> moves) {
+        Map<String, String> names =
+                new TreeMap<>(Comparator.comparing((String s) -> -s.length()).thenComparing(s -> s));
+        moves.forEach(m -> names.put(plain(m), m));
+        names.remove("");
+        String any = names.keySet().stream().map(Pattern::quote).collect(Collectors.joining("|"));
+        String planned = any.isEmpty() ? "(?!)" : "(" + any + ")(?:e?s)?";
+        String anyWord = "((?:[a-z]+ ){0,2}?" + CallWords.MOVE_WORDS + ")";
+        introduced(names, planned, anyWord);
+        afterOrdinals(names, planned);
+        named(names, planned);
+        afterOrdinals(names, anyWord);
+        calledAfterOrdinals();
+        named(names, anyWord);
+        CallRule anyName = ExpectedCalls.anyName(planned);
+        Matcher m = anyName.pattern().matcher(unclaimed());
+        while (m.find()) {
+            String move = m.group(1) == null ? null : known(names, m.group(1));
+            found.add(new FoundCall(anyName, null, m.start(), m.end(), null, null, move));
+        }
+    }
+
+    /** "Exercise five, everyone, is the row": the name soon behind its number. */
+    private void afterOrdinals(Map<String, String> names, String name) {
+        Pattern after = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,6}?[ .,]+" + name + "(?= )");
+        List<FoundCall> ordinals = found.stream()
+                .filter(f -> f.rule() != null && f.rule().kind() == CallKind.ORDINAL)
+                .filter(f -> CallWords.OF_A_MOVE
+                        .matcher(text.substring(f.from(), f.to()))
+                        .find())
+                .toList();
+        for (FoundCall ordinal : ordinals) {
+            Matcher m = after.matcher(text.substring(ordinal.to(), Math.min(text.length(), ordinal.to() + 60)));
+            if (m.find()) {
+                int from = ordinal.to() + m.start(1);
+                int to = ordinal.to() + m.end();
+                if (isFree(ordinal.to(), to)) {
+                    claim(from, to);
+                    found.add(new FoundCall(null, null, from, to, null, null, known(names, m.group(1))));
+                }
+            }
+        }
+    }
+
+    /** "Exercise one, external rotation": behind its number a move has a name, known or not. */
+    private void calledAfterOrdinals() {
+        for (FoundCall ordinal : List.copyOf(found)) {
+            boolean place = ordinal.rule() != null
+                    && ordinal.rule().kind() == CallKind.ORDINAL
+                    && A_PLACE.matcher(text.substring(ordinal.from(), ordinal.to()))
+                            .find();
+            Matcher m = CALLED.matcher(text.substring(ordinal.to(), Math.min(text.length(), ordinal.to() + 60)));
+            if (place && m.find() && isFree(ordinal.to(), ordinal.to() + m.end())) {
+                int from = ordinal.to() + m.start(1);
+                claim(from, ordinal.to() + m.end());
+                found.add(new FoundCall(null, null, from, ordinal.to() + m.end(), null, null, null));
+            }
+        }
+    }
+
+    /** Moves brought up by their names alone. */
+    private void named(Map<String, String> names, String name) {
+        List<Pattern> ways = List.of(
+                Pattern.compile(
+                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now(?: (?:its|we have|for|we (?:will|are (?:just |now |then )?going to)(?: do)?|we are))?|on to|onto|into|we have(?: got)?|we (?:~|are (?:just|now|then) going to) (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?<=[.,] |\\b1 )(?:and )?(?:down|back|up|over) (?:for|into)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|(?<!the |your |our |this |that |is |are )next|last thing|last up|(?<=(?:1|2|3|4|5|6|up|next|exercise|move|minute) )which is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
+                                        .replace("~", "(?:will|are going to)")
+                                + name + "(?= )"),
+                Pattern.compile(
+                        "(?<=(?:exercise|move|movement|number|station|drill|round) (?:number )?\\d{1,2} |(?:circuit|block|superset|set) \\d |(?:first|second|third|fourth|last|final|next) (?:block|circuit|superset|tabata|pair) |(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|move|movement|1) )(?:(?:with|starts with|begins with|of (?:this|the|our) (?:round|circuit|block|workout|session)|is|is going to be|will be|its|the|a|our|some|,) )*"
+                                + name + "(?= )"),
+                Pattern.compile(
+                        "(?<=[.,] |\\b2 1 )(?:(?:and|okay|so|now|its|then|a|our|some|the|into|to|heavy|light|weighted|alternating|same|more|next) )*"
+                                + name + "(?= [.,])"),
+                Pattern.compile(
+                        "(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
+                                + " (?:(?:is|are|is coming|coming|come) (?:up )?(?:next|first)|first(?= (?:[.,]|\\d|get|grab|we|so|lie|feet|hands|palms|arms|elbows|with|right|left|standing|in))|coming (?:up|at you|in)|up next)(?= )"),
+                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
+                        + " (?:next(?= )|again(?= (?:[.,]|in \\d)))"),
+                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then|\\d+) )*" + name
+                        + " to (?:begin|start|finish)(?: with)?(?= )"),
+                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*"
+                        + "(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|all|more) )" + name
+                        + "(?<=[a-rt-z]s)(?= )(?! (?:is |are |all )?(?:finished|done|over|complete)\\b)"),
+                Pattern.compile("(?<=seconds (?:to|till|until) )(?:(?:the|our|your|some|a) )?" + name + "(?= )"),
+                Pattern.compile("(?<= )" + GETS_INTO + " (?:(?:a|an|some|our|the|your) )*" + name + "(?= )"),
+                Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*" + name
+                        + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in|for \\d+)\\b)"));
+        for (Pattern pattern : ways) {
+            Matcher m = pattern.matcher(text);
+            while (m.find()) {
+                if (isFree(m.start(), m.end())) {
+                    claim(m.start(), m.end());
+                    found.add(new FoundCall(null, null, m.start(), m.end(), null, null, known(names, m.group(1))));
+                }
+            }
+        }
+    }
+
+    /** "Next up" and the like, with the move where it is one of {@code names}, else up to what sounds like one. */
+    private void introduced(Map<String, String> names, String planned, String anyWord) {
+        Pattern known = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,5}?[ .,]+" + planned + "(?= )");
+        Pattern unknown = Pattern.compile("^(?: [a-z0-9]+){0,2}? " + anyWord + "(?= )");
+        for (CallRule rule : CallPatterns.INTRODUCTIONS) {
+            Matcher m = rule.pattern().matcher(text);
+            while (m.find()) {
+                if (isFree(m.start(), m.end())) {
+                    String after = text.substring(m.end(), Math.min(text.length(), m.end() + 90));
+                    Matcher move = known.matcher(after);
+                    Matcher other = unknown.matcher(after);
+                    boolean hasOther = other.find();
+                    // The nearer name is the one that was brought up.
+                    boolean hasMove = move.find() && (!hasOther || move.start(1) <= other.end());
+                    int to = m.end() + (hasMove ? move.end() : hasOther ? other.end() : 0);
+                    claim(m.start(), to);
+                    found.add(new FoundCall(
+                            rule, null, m.start(), to, null, null, hasMove ? known(names, move.group(1)) : null));
+                }
+            }
+        }
+    }
+
+    /** The move of that name, also in the plural; null for one nobody planned. */
+    private static String known(Map<String, String> names, String said) {
+        return names.getOrDefault(
+                said, names.getOrDefault(said.replaceAll("e?s$", ""), names.get(said.replaceAll("s$", ""))));
+    }
+
+    /** A move's name as {@link Speech} writes it. */
+    private static String plain(String move) {
+        return move.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
+    }
+
+    /** Where the first claimed character from {@code from} on is, or {@code to}. */
+    private int freeUpTo(int from, int to) {
+        int at = from;
+        while (at < to && !claimed[at]) {
+            at++;
+        }
+        return at;
+    }
+
+    private boolean isFree(int from, int to) {
+        for (int i = from; i < to; i++) {
+            if (claimed[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** The text with what is understood already struck out; {@code #} where a count ends. */
+    private String unclaimed() {
+        StringBuilder open = new StringBuilder(text);
+        for (int i = 0; i < claimed.length; i++) {
+            if (claimed[i]) {
+                open.setCharAt(i, '_');
+            }
+        }
+        found.stream().filter(f -> f.run() != null).forEach(f -> open.setCharAt(f.to() - 1, '#'));
+        return open.toString();
+    }
+
+    private void claim(int from, int to) {
+        for (int i = from; i < to; i++) {
+            claimed[i] = true;
+        }
+    }
+}

@@ -1,0 +1,291 @@
+package app.nosegay.cut;
+
+import app.nosegay.match.Match;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Which stretches of which takes make the finished programme, in order, end to end.
+ *
+ * @param clips in order; each starts where the one before ends
+ */
+public record Cut(List<Clip> clips) {
+    /** A breath before the first word, short enough to leave out the sync tone. */
+    private static final Length LEAD = Length.ofMillis(500);
+    /** A moment after the last word, short enough to leave out the end tone. */
+    private static final Length TAIL = Length.ofMillis(800);
+    /** Less than this is not worth a cut of its own. */
+    private static final Length SLIVER = Length.ofMillis(120);
+
+    public Cut {
+        clips = List.copyOf(clips);
+    }
+
+    /**
+     * A stretch of one take at its place in the programme.
+     *
+     * @param hold how long its last frame stands after it, in silence
+     */
+    public record Clip(String take, Span<Axis.Take> source, Time<Axis.Cut> start, Length hold) {
+        public Clip(String take, Span<Axis.Take> source, Time<Axis.Cut> start) {
+            this(take, source, start, Length.ZERO);
+        }
+
+        public Length length() {
+            return source.length().plus(hold);
+        }
+
+        public Time<Axis.Cut> end() {
+            return start.plus(length());
+        }
+
+        /** Where its picture comes from at a moment of the programme; the last frame while it is held. */
+        public Time<Axis.Take> sourceAt(Time<Axis.Cut> time) {
+            return Time.min(source.end(), source.start().plus(time.since(start)));
+        }
+    }
+
+    /** The cut that trusts the recording and leaves out what is cut by default. */
+    public static Cut of(Match match) {
+        return of(match, MatchNotes.NONE);
+    }
+
+    /** The cut as decided: segment after segment as chosen, what lies between them unless it is cut, trimmed or held where the clock is trusted. */
+    public static Cut of(Match match, MatchNotes notes) {
+        List<CutProposal> proposals = CutProposal.of(match, notes);
+        Pieces pieces = new Pieces(proposals.stream().filter(CutProposal::cut).toList());
+        List<Match.Placed> found =
+                match.segments().stream().filter(Match.Placed::matched).toList();
+        found = inDoneOrder(found);
+        for (int i = 0; i < found.size(); i++) {
+            Match.Placed p = found.get(i);
+            Match.Take take = match.takes().stream()
+                    .filter(t -> t.id().equals(p.take()))
+                    .findFirst()
+                    .orElseThrow();
+            Match.Placed before = i > 0 ? found.get(i - 1) : null;
+            Match.Placed after = i + 1 < found.size() ? found.get(i + 1) : null;
+            boolean follows = before != null
+                    && before.take().equals(p.take())
+                    && !before.end().isAfter(p.start());
+            boolean leads =
+                    after != null && after.take().equals(p.take()) && !p.end().isAfter(after.start());
+            Time<Axis.Take> takeEnd = Time.<Axis.Take>zero().plus(take.length());
+            if (follows) {
+                pieces.add(p.take(), before.end(), p.start());
+            }
+            boolean first = before == null || !before.take().equals(p.take());
+            boolean last = after == null || !after.take().equals(p.take());
+            // Pins that contradict each other make segments overlap: nothing is shown twice.
+            boolean overlaps = !first && !p.start().isBefore(before.start());
+            Time<Axis.Take> from = first
+                    ? Time.max(Time.zero(), p.start().minus(LEAD))
+                    : overlaps ? Time.max(p.start(), before.end()) : p.start();
+            Time<Axis.Take> to = last && !leads ? endOf(p, takeEnd, match, proposals) : p.end();
+            segment(pieces, p, from, to, notes.rule(p.id()));
+        }
+        return new Cut(pieces.clips());
+    }
+
+    /** Where the last of a take ends: a moment behind it, or as far as was decided by hand of what was filmed after the end. */
+    private static Time<Axis.Take> endOf(
+            Match.Placed p, Time<Axis.Take> takeEnd, Match match, List<CutProposal> proposals) {
+        Time<Axis.Take> usual = Time.max(p.end(), Time.min(takeEnd, p.end().plus(TAIL)));
+        boolean lastOfTake = match.segments().stream()
+                .filter(o -> p.take().equals(o.take()))
+                .noneMatch(o -> o.end().isAfter(p.end()));
+        return proposals.stream()
+                .filter(c -> lastOfTake
+                        && c.isAfterTheEnd()
+                        && c.decided()
+                        && c.take().equals(p.take()))
+                .map(c -> Time.max(usual, c.cut() ? c.span().start() : c.span().end()))
+                .findFirst()
+                .orElse(usual);
+    }
+
+    /** Planned order, but for moves done in each other's place within a take: those stay as they were done. */
+    private static List<Match.Placed> inDoneOrder(List<Match.Placed> planned) {
+        List<Match.Placed> order = new ArrayList<>(planned);
+        for (int i = 0; i < order.size(); i++) {
+            for (int j = i + 1; j <= i + 2 && j < order.size(); j++) {
+                boolean between = j == i + 1
+                        || order.get(i + 1).take().equals(order.get(i).take())
+                                && !order.get(i + 1)
+                                        .start()
+                                        .isAfter(order.get(i).start())
+                                && !order.get(i + 1)
+                                        .start()
+                                        .isBefore(order.get(j).start());
+                boolean swapped = order.get(j).take().equals(order.get(i).take())
+                        && order.get(j).end().isBefore(order.get(i).start().plus(SLIVER))
+                        && between;
+                if (swapped) {
+                    Match.Placed earlier = order.get(j);
+                    order.set(j, order.get(i));
+                    order.set(i, earlier);
+                }
+            }
+        }
+        return order;
+    }
+
+    private static void segment(
+            Pieces pieces, Match.Placed p, Time<Axis.Take> from, Time<Axis.Take> to, LengthRule rule) {
+        Length missing = p.planned().minus(pieces.kept(p.take(), p.start(), p.end()));
+        boolean byClock = rule == LengthRule.CLOCK;
+        boolean byCard = rule == LengthRule.CARD && p.id().endsWith("/rest");
+        if (byClock && missing.negated().isPositive()) {
+            pieces.add(p.take(), from, pieces.after(p.take(), p.start(), p.planned()));
+        } else {
+            pieces.add(p.take(), from, to);
+            if ((byClock || byCard) && missing.isPositive()) {
+                pieces.hold(missing);
+            }
+        }
+    }
+
+    /** Gathers clips, joining those that follow each other in one take and leaving out what is cut. */
+    private static final class Pieces {
+        private final List<CutProposal> out;
+        private final List<Clip> clips = new ArrayList<>();
+
+        Pieces(List<CutProposal> out) {
+            this.out = out;
+        }
+
+        /** How much of a stretch stays. */
+        Length kept(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            Length kept = Length.ZERO;
+            Time<Axis.Take> at = from;
+            for (CutProposal c : inside(take, from, to)) {
+                Time<Axis.Take> until = Time.max(at, c.span().start());
+                kept = kept.plus(until.since(at));
+                at = Time.max(at, Time.min(to, c.span().end()));
+            }
+            kept = kept.plus(to.since(at));
+            return kept;
+        }
+
+        /** The moment until which that much stays from a moment on. */
+        Time<Axis.Take> after(String take, Time<Axis.Take> from, Length length) {
+            Time<Axis.Take> to = from.plus(length);
+            for (CutProposal c : out) {
+                if (c.take().equals(take)
+                        && c.span().end().isAfter(from)
+                        && c.span().start().isBefore(to)) {
+                    to = to.plus(c.span().end().since(Time.max(from, c.span().start())));
+                }
+            }
+            return to;
+        }
+
+        private List<CutProposal> inside(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            return out.stream()
+                    .filter(c -> c.take().equals(take)
+                            && c.span().start().isBefore(to)
+                            && from.isBefore(c.span().end()))
+                    .toList();
+        }
+
+        void add(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            Time<Axis.Take> at = from;
+            for (CutProposal c : inside(take, from, to)) {
+                piece(take, at, Time.min(to, c.span().start()));
+                at = Time.max(at, c.span().end());
+            }
+            piece(take, at, to);
+        }
+
+        private void piece(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            if (!to.isAfter(from)) {
+                return;
+            }
+            Clip last = clips.isEmpty() ? null : clips.get(clips.size() - 1);
+            boolean joins = last != null
+                    && last.take().equals(take)
+                    && !last.hold().isPositive()
+                    && from.since(last.source().end()).abs().compareTo(SLIVER) < 0
+                    && to.isAfter(last.source().end());
+            if (joins) {
+                clips.set(
+                        clips.size() - 1,
+                        new Clip(take, new Span<>(last.source().start(), to), last.start(), Length.ZERO));
+            } else if (to.since(from).compareTo(SLIVER) > 0 || clips.isEmpty()) {
+                Time<Axis.Cut> start = last == null ? Time.zero() : last.end();
+                clips.add(new Clip(take, new Span<>(from, to), start, Length.ZERO));
+            }
+        }
+
+        void hold(Length length) {
+            Clip last = clips.get(clips.size() - 1);
+            clips.set(
+                    clips.size() - 1,
+                    new Clip(
+                            last.take(),
+                            last.source(),
+                            last.start(),
+                            last.hold().plus(length)));
+        }
+
+        List<Clip> clips() {
+            return clips;
+        }
+    }
+
+    public Length total() {
+        return clips.isEmpty()
+                ? Length.ZERO
+                : new Length(clips.get(clips.size() - 1).end().micros());
+    }
+
+    /** The takes it uses. */
+    public Set<String> takes() {
+        return clips.stream().map(Clip::take).collect(java.util.stream.Collectors.toCollection(java.util.TreeSet::new));
+    }
+
+    /** Where a moment of a take is in the programme; empty when it was cut away. */
+    public Optional<Time<Axis.Cut>> toCut(String take, Time<Axis.Take> time) {
+        return clips.stream()
+                .filter(c -> c.take().equals(take)
+                        && !time.isBefore(c.source().start())
+                        && !time.isAfter(c.source().end()))
+                .findFirst()
+                .map(c -> c.start().plus(time.since(c.source().start())));
+    }
+
+    /** Where a segment is in the programme, as far as it is shown, with the frames held behind it; empty when none of it is. */
+    public Optional<Span<Axis.Cut>> shown(Match.Placed p) {
+        Time<Axis.Cut> from = null;
+        Time<Axis.Cut> to = null;
+        for (Clip c : clips) {
+            boolean part = p.matched()
+                    && c.take().equals(p.take())
+                    && c.source().start().isBefore(p.end())
+                    && p.start().isBefore(c.source().end());
+            if (part) {
+                Time<Axis.Take> first = Time.max(p.start(), c.source().start());
+                from = from == null ? c.start().plus(first.since(c.source().start())) : from;
+                boolean toItsEnd = !p.end().isBefore(c.source().end());
+                to = toItsEnd
+                        ? c.end()
+                        : c.start().plus(p.end().since(c.source().start()));
+            }
+        }
+        return from == null || !to.isAfter(from) ? Optional.empty() : Optional.of(new Span<>(from, to));
+    }
+
+    /** The clip that shows {@code time}; the last one at the very end; empty for an empty cut. */
+    public Optional<Clip> clipAt(Time<Axis.Cut> time) {
+        Optional<Clip> clip = clips.stream()
+                .filter(c -> !time.isBefore(c.start()) && time.isBefore(c.end()))
+                .findFirst();
+        return clip.isPresent() || clips.isEmpty() ? clip : Optional.of(clips.get(clips.size() - 1));
+    }
+}

@@ -1,0 +1,401 @@
+package app.nosegay.plan.sheet;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.library.Nearest;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Level;
+import app.nosegay.plan.terms.Pause;
+import app.nosegay.time.DurationText;
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * Reads run-sheet text (CONTRACTS.md section 2). Never fails: a line that cannot be read becomes a {@link Problem} and the rest still loads.
+ */
+public final class RunSheetParser {
+    private static final Pattern CHILD = Pattern.compile("([\\p{L}-]+)(?: (\\d{1,2}))?(?: for ([^:]{1,60}))?: ?(.*)");
+    private static final Pattern LEVEL = Pattern.compile("level ([^:]{1,60}): *(.*)");
+    private static final Pattern OVERRIDE = Pattern.compile("(round|set) (\\d{1,3}): *(.*)");
+    private static final Pattern VIEW = Pattern.compile("view (.+?) at (\\S+)");
+    private static final Pattern REST = Pattern.compile("rest ((?:\\d|as-needed).*)");
+    /** Longer sheets are cut off with a note: no person writes one, and every keystroke re-reads the whole text. */
+    private static final int MOST_LINES = 20_000;
+
+    private final MoveLibrary library;
+    private final List<Problem> problems = new ArrayList<>();
+    private final List<Block> blocks = new ArrayList<>();
+    private final HeaderReader header = new HeaderReader(problems);
+    private final Slug blockSlugs = new Slug();
+    private OpenBlock open;
+
+    private RunSheetParser(MoveLibrary library) {
+        this.library = library;
+    }
+
+    public static RunSheet parse(String text, MoveLibrary library) {
+        RunSheetParser parser = new RunSheetParser(library);
+        String[] lines = text.replace("\r\n", "\n").replace('\r', '\n').split("\n", -1);
+        for (int i = 0; i < lines.length && i < MOST_LINES; i++) {
+            String line = i == 0 && lines[0].startsWith("\ufeff") ? lines[0].substring(1) : lines[i];
+            parser.take(SheetLine.read(i + 1, line));
+        }
+        if (lines.length > MOST_LINES) {
+            parser.problems.add(
+                    new Problem(MOST_LINES, 1, "", "only the first " + MOST_LINES + " lines are read", null, false));
+        }
+        parser.closeBlock();
+        parser.checkLevels();
+        if (parser.blocks.isEmpty()) {
+            parser.problems.add(new Problem(
+                    1,
+                    1,
+                    "",
+                    "there is no block yet: start one with a word such as \"circuit Name  rounds 2  work 0:40  rest 0:20\"",
+                    null,
+                    true));
+        }
+        parser.problems.sort((a, b) -> a.line() != b.line() ? a.line() - b.line() : a.column() - b.column());
+        return new RunSheet(text, parser.header.header(), parser.blocks, parser.problems);
+    }
+
+    /** Every level line has to name a level of the header. */
+    private void checkLevels() {
+        List<String> known = header.header().levels().stream().map(Level::name).toList();
+        for (Block block : blocks) {
+            for (RunSheet.MoveLine move : block.moves()) {
+                for (RunSheet.LevelLine level : move.levels()) {
+                    if (known.stream().noneMatch(level.level()::equalsIgnoreCase)) {
+                        problems.add(new Problem(
+                                level.line(),
+                                1,
+                                level.level(),
+                                known.isEmpty()
+                                        ? "is a level, but there is no \"levels:\" line at the top"
+                                        : "is not one of the levels " + String.join(", ", known),
+                                Nearest.of(level.level(), known),
+                                false));
+                    }
+                }
+            }
+        }
+    }
+
+    private void take(SheetLine line) {
+        if (line.isBlank()) {
+            return;
+        }
+        if (line.indent() == 0) {
+            if (!header.take(line)) {
+                openBlock(line);
+            }
+        } else if (open == null) {
+            error(
+                    line,
+                    line.column(),
+                    line.text(),
+                    "stands under no block; start one of " + String.join(", ", BlockKind.words()),
+                    null);
+        } else {
+            child(line);
+        }
+    }
+
+    private void openBlock(SheetLine line) {
+        closeBlock();
+        SheetLine.Chunk head = line.chunks().get(0);
+        String word = head.firstWord().toLowerCase(Locale.ROOT);
+        Optional<BlockKind> kind = BlockKind.of(word);
+        if (kind.isEmpty()) {
+            String nearest = Nearest.of(word, BlockKind.words());
+            error(
+                    line,
+                    head.column(),
+                    head.firstWord(),
+                    "is not a block word (" + String.join(", ", BlockKind.words()) + ")",
+                    nearest);
+            kind = Optional.of(
+                    nearest == null ? BlockKind.CIRCUIT : BlockKind.of(nearest).orElseThrow());
+        }
+        open = new OpenBlock(line.number(), kind.get());
+        String rest = head.rest();
+        if (takesLength(kind.get()) && Pause.parse(rest).isPresent()) {
+            open.length = Pause.parse(rest).get();
+            rest = "";
+        }
+        open.name = rest;
+        open.attributes = attributes(line, open);
+    }
+
+    private static boolean takesLength(BlockKind kind) {
+        return kind == BlockKind.TALK || kind == BlockKind.REST;
+    }
+
+    private void closeBlock() {
+        if (open != null) {
+            open.closeMove();
+            blocks.add(open.block(blockSlugs));
+            open = null;
+        }
+    }
+
+    private void child(SheetLine line) {
+        String text = line.text();
+        if (text.indexOf(':') < 0 && !text.startsWith("view ") && !text.startsWith("rest ")) {
+            moveLine(line);
+            return;
+        }
+        Matcher view = VIEW.matcher(text);
+        Matcher level = LEVEL.matcher(text);
+        Matcher override = OVERRIDE.matcher(text);
+        Matcher rest = REST.matcher(text);
+        Matcher cue = CHILD.matcher(text);
+        if (view.matches() && open.move != null) {
+            Optional<Length> at = DurationText.parse(view.group(2));
+            if (at.isPresent()) {
+                open.move.turns.add(new RunSheet.ViewTurn(line.number(), view.group(1), at.get()));
+            } else {
+                error(line, line.column() + view.start(2), view.group(2), "is not " + DurationText.EXPECTED, null);
+            }
+        } else if (level.matches() && open.move != null) {
+            SheetLine inner = inner(line, level.start(2), level.group(2));
+            open.move.levels.add(new RunSheet.LevelLine(
+                    line.number(), level.group(1).strip(), nameOf(inner), attributes(inner, null)));
+        } else if (override.matches() && open.move != null) {
+            overrideLine(line, override);
+        } else if (rest.matches()) {
+            restLine(line);
+        } else if (cue.matches()
+                && CueKind.of(cue.group(1).toLowerCase(Locale.ROOT)).isPresent()) {
+            cueLine(line, cue);
+        } else if (text.startsWith("rep:") && open.move != null) {
+            put(
+                    open.move.attributes,
+                    line,
+                    new SheetLine.Chunk(
+                            line.column(), "rep " + text.substring(4).strip()));
+        } else if (cue.matches() && text.indexOf(':') == cue.group(1).length()) {
+            error(
+                    line,
+                    line.column(),
+                    cue.group(1),
+                    "is not a cue kind (" + String.join(", ", CueKind.words()) + ")",
+                    Nearest.of(cue.group(1), CueKind.words()));
+        } else {
+            moveLine(line);
+        }
+    }
+
+    private static SheetLine inner(SheetLine line, int offset, String text) {
+        return SheetLine.read(line.number(), " ".repeat(Math.max(0, line.column() - 1 + offset)) + text.strip());
+    }
+
+    private static String nameOf(SheetLine line) {
+        return line.chunks().isEmpty() ? "" : line.chunks().get(0).text();
+    }
+
+    private void overrideLine(SheetLine line, Matcher override) {
+        SheetLine inner = inner(line, override.start(3), override.group(3));
+        Map<Attribute, Object> values = new EnumMap<>(Attribute.class);
+        String move = null;
+        for (int i = 0; i < inner.chunks().size(); i++) {
+            SheetLine.Chunk chunk = inner.chunks().get(i);
+            if (i == 0 && Attribute.of(chunk.firstWord()).isEmpty()) {
+                move = chunk.text();
+            } else {
+                put(values, inner, chunk);
+            }
+        }
+        open.move.overrides.add(new RunSheet.Override(
+                line.number(),
+                override.group(1).equals("set"),
+                Integer.parseInt(override.group(2)),
+                move,
+                new Attributes(values)));
+    }
+
+    private void restLine(SheetLine line) {
+        SheetLine.Chunk head = line.chunks().get(0);
+        Optional<Pause> pause = Pause.parse(head.rest());
+        if (pause.isEmpty()) {
+            error(line, line.column() + 5, head.rest(), "is not " + Pause.EXPECTED, null);
+            return;
+        }
+        open.closeMove();
+        open.items.add(
+                new RunSheet.RestLine(line.number(), open.slugs.next("rest"), pause.get(), attributes(line, null)));
+    }
+
+    private void cueLine(SheetLine line, Matcher cue) {
+        String text = cue.group(4).strip();
+        if (text.isEmpty()) {
+            error(
+                    line,
+                    line.column() + cue.end(),
+                    "",
+                    "expected what to say after \"" + line.text().strip() + "\"",
+                    null);
+            return;
+        }
+        int rung = cue.group(2) == null ? 1 : Integer.parseInt(cue.group(2));
+        String condition = cue.group(3) == null ? "" : cue.group(3).strip();
+        CueKind kind = CueKind.of(cue.group(1).toLowerCase(Locale.ROOT)).orElseThrow();
+        RunSheet.Cue read = new RunSheet.Cue(line.number(), kind, rung, condition, text);
+        (open.move == null ? open.cues : open.move.cues).add(read);
+    }
+
+    private void moveLine(SheetLine line) {
+        open.closeMove();
+        OpenMove move = new OpenMove();
+        move.line = line.number();
+        move.name = nameOf(line);
+        move.slug = open.slugs.next(move.name);
+        move.parts = Stream.of(move.name.split("\\+"))
+                .map(String::strip)
+                .filter(s -> !s.isEmpty())
+                .toList();
+        open.move = move;
+        for (SheetLine.Chunk chunk : line.chunks().subList(1, line.chunks().size())) {
+            put(move.attributes, line, chunk);
+        }
+        for (String part : move.parts) {
+            if (library.find(part).isEmpty()) {
+                problems.add(new Problem(
+                        line.number(),
+                        line.column(),
+                        part,
+                        "is not in the move library; it is kept as written",
+                        library.nearestName(part),
+                        true));
+            }
+        }
+    }
+
+    /** The attributes behind the first chunk; where {@code block} is given, a bare duration is the block's own length. */
+    private Attributes attributes(SheetLine line, OpenBlock block) {
+        Map<Attribute, Object> values = new EnumMap<>(Attribute.class);
+        for (int i = 1; i < line.chunks().size(); i++) {
+            SheetLine.Chunk chunk = line.chunks().get(i);
+            Optional<Pause> bare =
+                    block != null && takesLength(block.kind) ? Pause.parse(chunk.text()) : Optional.empty();
+            if (bare.isPresent()) {
+                block.length = bare.get();
+            } else {
+                put(values, line, chunk);
+            }
+        }
+        return new Attributes(values);
+    }
+
+    private void put(Map<Attribute, Object> values, SheetLine line, SheetLine.Chunk chunk) {
+        Optional<Attribute> attribute = Attribute.of(chunk.firstWord().toLowerCase(Locale.ROOT));
+        if (attribute.isEmpty()) {
+            error(
+                    line,
+                    chunk.column(),
+                    chunk.firstWord(),
+                    "is not an attribute word",
+                    Nearest.of(chunk.firstWord(), Attribute.allWords()));
+            return;
+        }
+        Optional<?> value = attribute.get().read(chunk.rest());
+        if (value.isEmpty()) {
+            int column = chunk.column() + chunk.firstWord().length() + 1;
+            String found = chunk.rest();
+            error(
+                    line,
+                    column,
+                    found,
+                    (found.isEmpty() ? "expected " : "is not ")
+                            + attribute.get().expected(),
+                    nearestValue(attribute.get(), found));
+            return;
+        }
+        if (attribute.get().isOfBlock() && open != null && values == open.moveAttributes()) {
+            problems.add(new Problem(
+                    line.number(),
+                    chunk.column(),
+                    chunk.firstWord(),
+                    "has no effect on a move; write it on the block's line",
+                    null,
+                    true));
+        }
+        if (values.put(attribute.get(), value.get()) != null) {
+            error(line, chunk.column(), chunk.firstWord(), "is given twice on this line; the last one counts", null);
+        }
+    }
+
+    /** The value probably meant. A tempo without its return phase is the commonest slip: offer the return at one second. */
+    private static String nearestValue(Attribute attribute, String found) {
+        if (!attribute.choices().isEmpty()) {
+            return Nearest.of(found, attribute.choices());
+        }
+        return attribute == Attribute.TEMPO && found.matches("\\d+(\\.\\d+)?-\\d+(\\.\\d+)?") ? found + "-1" : null;
+    }
+
+    private void error(SheetLine line, int column, String found, String expected, String nearest) {
+        problems.add(new Problem(line.number(), column, found, expected, nearest, false));
+    }
+
+    /** A block while its lines come in. */
+    private static final class OpenBlock {
+        final int line;
+        final BlockKind kind;
+        final List<RunSheet.Cue> cues = new ArrayList<>();
+        final List<RunSheet.Item> items = new ArrayList<>();
+        final Slug slugs = new Slug();
+        String name = "";
+        Pause length;
+        Attributes attributes = Attributes.NONE;
+        OpenMove move;
+
+        OpenBlock(int line, BlockKind kind) {
+            this.line = line;
+            this.kind = kind;
+        }
+
+        /** The attributes of the move that is open; null when none is. */
+        Map<Attribute, Object> moveAttributes() {
+            return move == null ? null : move.attributes;
+        }
+
+        void closeMove() {
+            if (move != null) {
+                items.add(move.line());
+                move = null;
+            }
+        }
+
+        Block block(Slug blockSlugs) {
+            String shown = name.isEmpty() ? kind.word() : name;
+            return new Block(line, kind, shown, blockSlugs.next(shown), length, attributes, cues, items);
+        }
+    }
+
+    /** A move while its lines come in. */
+    private static final class OpenMove {
+        final Map<Attribute, Object> attributes = new EnumMap<>(Attribute.class);
+        final List<RunSheet.Cue> cues = new ArrayList<>();
+        final List<RunSheet.LevelLine> levels = new ArrayList<>();
+        final List<RunSheet.Override> overrides = new ArrayList<>();
+        final List<RunSheet.ViewTurn> turns = new ArrayList<>();
+        int line;
+        String name;
+        String slug;
+        List<String> parts;
+
+        RunSheet.MoveLine line() {
+            return new RunSheet.MoveLine(
+                    line, name, slug, parts, new Attributes(attributes), cues, levels, overrides, turns);
+        }
+    }
+}

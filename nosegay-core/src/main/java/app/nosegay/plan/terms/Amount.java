@@ -1,0 +1,53 @@
+package app.nosegay.plan.terms;
+
+import app.nosegay.time.DurationText;
+import app.nosegay.time.Length;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * How much of a move: reps or a time.
+ *
+ * @param sets how many times; 1 where only one amount is given
+ * @param reps reps of one set, or null
+ * @param time length of one set, or null
+ */
+public record Amount(int sets, Integer reps, Length time) {
+    public static final String EXPECTED = "an amount such as 6, 0:20, 3 x 12 or 3 x 0:40";
+    private static final Pattern SETS =
+            Pattern.compile("(\\d{1,2}) ?(?:x|×|sets? of) ?(\\S.*)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern REPS = Pattern.compile("(\\d{1,4})(?: reps?)?");
+
+    /** Reads {@code 6 | 6 reps | 0:20 | 3 x 12 | 3 x 0:40 | 3 sets of 12}. */
+    public static Optional<Amount> parse(String text) {
+        String t = text.strip();
+        Matcher several = SETS.matcher(t);
+        int sets = 1;
+        if (several.matches()) {
+            sets = Integer.parseInt(several.group(1));
+            t = several.group(2).strip();
+        }
+        Matcher reps = REPS.matcher(t);
+        if (sets == 0) {
+            return Optional.empty();
+        }
+        if (reps.matches()) {
+            int n = Integer.parseInt(reps.group(1));
+            return n == 0 ? Optional.empty() : Optional.of(new Amount(sets, n, null));
+        }
+        int count = sets;
+        return DurationText.parse(t).filter(Length::isPositive).map(l -> new Amount(count, null, l));
+    }
+
+    /** The whole of it when one rep lasts {@code rep}. */
+    public Length total(Length rep) {
+        return (reps == null ? time : rep.times(reps)).times(sets);
+    }
+
+    /** As a person says it: {@code three sets of 12} is {@code 3 sets of 12}. */
+    public String words() {
+        String one = reps == null ? time.clock() : reps + (reps == 1 ? " rep" : " reps");
+        return sets == 1 ? one : sets + " sets of " + one;
+    }
+}

@@ -1,0 +1,54 @@
+package app.nosegay.plan.terms;
+
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A counted phrase: how many counts it lasts and how many reps it holds.
+ *
+ * @param text as written
+ * @param counts its length in counts; a count is one beat, or one second without a tempo of beats
+ * @param reps the reps it contains (half-range reps and pulses not counted)
+ */
+public record Counts(String text, int counts, int reps) {
+    public static final String EXPECTED = "counts such as 2-2 x4, hold 4, pulse 8, halves 4 or ( 2-2 x4, hold 4 ) x2";
+    private static final Pattern GROUP = Pattern.compile("\\(([^()]*)\\)\\s*x(\\d{1,3})");
+    private static final Pattern REPS = Pattern.compile("(\\d{1,2})-(\\d{1,2})(?:\\s*x(\\d{1,3}))?");
+    private static final Pattern WORD = Pattern.compile("(hold|pulse|halves)\\s+(\\d{1,3})");
+    private static final Pattern THEN = Pattern.compile("then\\s+\\S.*");
+
+    /** Reads {@code x-y xN}, {@code hold N}, {@code pulse N}, {@code halves N}, {@code ( … ) xN}, {@code then MOVE}. */
+    public static Optional<Counts> parse(String text) {
+        String flat = text;
+        Matcher group = GROUP.matcher(flat);
+        while (group.find()) {
+            int times = Integer.parseInt(group.group(2));
+            if (times == 0 || flat.length() > 4000) {
+                return Optional.empty();
+            }
+            String once = group.group(1).strip();
+            flat = flat.substring(0, group.start())
+                    + (once + ", ").repeat(times).replaceAll(", $", "")
+                    + flat.substring(group.end());
+            group = GROUP.matcher(flat);
+        }
+        int counts = 0;
+        int reps = 0;
+        for (String part : flat.split(",")) {
+            String p = part.strip();
+            Matcher m = REPS.matcher(p);
+            Matcher w = WORD.matcher(p);
+            if (m.matches()) {
+                int n = m.group(3) == null ? 1 : Integer.parseInt(m.group(3));
+                counts += n * (Integer.parseInt(m.group(1)) + Integer.parseInt(m.group(2)));
+                reps += n;
+            } else if (w.matches()) {
+                counts += Integer.parseInt(w.group(2)) * (w.group(1).equals("halves") ? 2 : 1);
+            } else if (!THEN.matcher(p).matches()) {
+                return Optional.empty();
+            }
+        }
+        return counts == 0 ? Optional.empty() : Optional.of(new Counts(text.strip(), counts, reps));
+    }
+}

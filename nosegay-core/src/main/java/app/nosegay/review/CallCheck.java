@@ -1,0 +1,390 @@
+package app.nosegay.review;
+
+import app.nosegay.calls.Call;
+import app.nosegay.calls.CallKind;
+import app.nosegay.calls.reader.CallReader;
+import app.nosegay.captions.Caption;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.match.Match;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.Interval;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.script.Wordings;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Remembered;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Spoken calls against the truth, promised calls that were never made, names of other moves. */
+final class CallCheck {
+    /** A call may be this far off, in seconds; a larger figure is said less exactly. */
+    private static final double OFF_SECONDS = 1.6;
+
+    private static final double OFF_SHARE = 0.1;
+    /** "Half-way" of an interval. */
+    private static final double OFF_HALF = 3;
+    /** "Half-way" of the workout, as a share of it. */
+    private static final double OFF_HALF_WORKOUT = 0.12;
+    /** "Rest" or "switch" this far from any end of work or change of side. */
+    private static final double OFF_BOUNDARY = 4;
+    /** A slip that is put right within this time is only noted, in seconds. */
+    private static final double CORRECTED = 5;
+    /** Of the calls a style promises, people leave out some; one is told where it was scripted. */
+    private static final double NEAR_SCRIPT = 5;
+
+    /** A call this near to where another was due was said in its place, in seconds. */
+    private static final double INSTEAD = 2;
+
+    private static final Pattern SECONDS = Pattern.compile("(\\d+|five|ten|fifteen|twenty|thirty)[- ]seconds?");
+
+    /** The calls in a scripted line. */
+    private static final Remembered<List<Call>> SCRIPTED = new Remembered<>(
+            text -> CallReader.read(List.of(new Caption(Time.zero(), Time.ofSeconds(2), text)), List.of()));
+
+    private final Timeline timeline;
+    private final Match match;
+    private final List<TakeEvidence> takes;
+    private final List<HeardCall> calls;
+    private final Map<String, Segment> byId = new HashMap<>();
+    private final Map<String, Interval> intervals = new HashMap<>();
+    private final List<Finding> findings = new ArrayList<>();
+    private final List<Slip> slips = new ArrayList<>();
+
+    private CallCheck(Timeline timeline, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
+        this.timeline = timeline;
+        this.match = match;
+        this.takes = takes;
+        this.calls = calls;
+        timeline.segments().forEach(s -> byId.put(s.id(), s));
+        timeline.intervals().forEach(i -> i.segments().forEach(s -> intervals.put(s.id(), i)));
+    }
+
+    static Checked check(
+            Timeline timeline, CuePlan cues, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
+        CallCheck check = new CallCheck(timeline, match, takes, calls);
+        for (HeardCall c : calls) {
+            check.off(c);
+            check.name(c);
+            check.promise(c);
+        }
+        check.never(cues);
+        return new Checked(check.findings, check.slips);
+    }
+
+    private Finding add(String code, Severity severity, String segment, String message, String fix) {
+        Segment s = segment == null ? null : byId.get(segment);
+        Finding f = s == null ? Finding.of(code, severity, message) : Finding.at(code, severity, s, message);
+        findings.add(f.withFix(fix));
+        return f.withFix(fix);
+    }
+
+    private static String place(HeardCall c) {
+        return "\"" + c.call().text() + "\" at " + c.call().time() + " of " + c.take();
+    }
+
+    private void off(HeardCall c) {
+        Call call = c.call();
+        if (c.error() == null || c.segment() == null && call.kind() != CallKind.TOTAL) {
+            return;
+        }
+        double error = Math.abs(c.error());
+        double truth = c.truth();
+        String is =
+                switch (call.kind()) {
+                    case SECONDS_LEFT, COUNT_IN, COUNT_OUT ->
+                        error > Math.max(OFF_SECONDS, OFF_SHARE * call.value()) && !stopsCounting(c)
+                                ? String.format(Locale.ROOT, "%.0f s are left", truth)
+                                : null;
+                    case HALF_WAY ->
+                        error
+                                        > ("interval".equals(call.of())
+                                                ? OFF_HALF
+                                                : OFF_HALF_WORKOUT
+                                                        * timeline.total().seconds())
+                                ? String.format(
+                                        Locale.ROOT,
+                                        "half is %s %.0f s",
+                                        truth > 0 ? "still to come in" : "past by",
+                                        Math.abs(truth))
+                                : null;
+                    case REPS_LEFT -> error >= 2 ? String.format(Locale.ROOT, "%.0f reps follow", truth) : null;
+                    case LAST_REP -> truth >= 3 ? String.format(Locale.ROOT, "%.0f reps follow", truth) : null;
+                    case ROUNDS_LEFT -> error >= 1 ? String.format(Locale.ROOT, "%.0f are left", truth) : null;
+                    case ORDINAL -> error >= 1 ? String.format(Locale.ROOT, "it is number %.0f", truth) : null;
+                    case TOTAL -> error >= 1 ? String.format(Locale.ROOT, "the plan has %.0f", truth) : null;
+                    case SWITCH_SIDE -> error > OFF_BOUNDARY ? "no change of side is near" : null;
+                    case REST ->
+                        error > OFF_BOUNDARY && byId.get(c.segment()).kind() == SegmentKind.WORK
+                                ? "work goes on"
+                                : null;
+                    default -> null;
+                };
+        if (is == null) {
+            return;
+        }
+        boolean corrected = calls.stream()
+                .anyMatch(o -> o != c
+                        && o.take().equals(c.take())
+                        && o.call().kind() == call.kind()
+                        && o.error() != null
+                        && Math.abs(o.error()) < Math.abs(c.error()) / 2
+                        && o.call().time().isAfter(call.time())
+                        && o.call().time().since(call.time()).seconds() < CORRECTED);
+        boolean number =
+                call.kind() == CallKind.ORDINAL || call.kind() == CallKind.TOTAL || call.kind() == CallKind.ROUNDS_LEFT;
+        if (corrected) {
+            add(
+                    "match.call-corrected",
+                    Severity.NOTE,
+                    c.segment(),
+                    place(c) + ": " + is + "; put right at once.",
+                    null);
+        } else if (number) {
+            Finding f = add(
+                    "match.wrong-number",
+                    Severity.FIX,
+                    c.segment(),
+                    place(c) + ": " + is + ".",
+                    "correct it in the caption and on screen, or record the line again");
+            slip(f, c, right(c));
+        } else {
+            Finding f = add(
+                    "match.call-off",
+                    Severity.FIX,
+                    c.segment(),
+                    place(c) + ": " + is + ".",
+                    "correct it in the caption and on screen, or record the line again");
+            slip(f, c, right(c));
+        }
+    }
+
+    private void slip(Finding finding, HeardCall c, String show) {
+        slips.add(new Slip(
+                finding,
+                c.take(),
+                new Span<>(c.call().time(), Time.max(c.call().time(), c.call().end())),
+                c.call().text(),
+                show.isEmpty() ? "" : Wordings.capital(show) + ".",
+                show));
+    }
+
+    /** What would have been true, in a word or two; empty where there is nothing better to say. */
+    private static String right(HeardCall c) {
+        long truth = Math.round(c.truth());
+        String of = c.call().of() == null ? "" : c.call().of().replace('-', ' ');
+        return switch (c.call().kind()) {
+            case SECONDS_LEFT -> truth + " seconds left";
+            case REPS_LEFT, LAST_REP -> truth + (truth == 1 ? " rep left" : " reps left");
+            case ROUNDS_LEFT -> truth + (truth == 1 ? " round left" : " rounds left");
+            case ORDINAL -> (of.isEmpty() ? "number " : of + " ") + truth;
+            case TOTAL ->
+                of.contains(" ")
+                        ? truth + " " + of.substring(of.indexOf(' ') + 1) + " of " + of.substring(0, of.indexOf(' '))
+                        : truth + " " + of;
+            default -> "";
+        };
+    }
+
+    /** A count that was begun late is stopped by the beep, not wrong; only whole counts are compared. */
+    private static boolean stopsCounting(HeardCall c) {
+        boolean count = c.call().kind() != CallKind.SECONDS_LEFT;
+        return count && Math.abs(c.error()) < 2.5;
+    }
+
+    /** The name of a move that does not come next. */
+    private void name(HeardCall c) {
+        Call call = c.call();
+        if (call.kind() != CallKind.NEXT_UP || call.of() == null || c.segment() == null) {
+            return;
+        }
+        Match.Placed at = match.segment(c.segment()).orElseThrow();
+        boolean moving = byId.get(c.segment()).kind().isMoving();
+        String now = moving ? byId.get(c.segment()).move() : null;
+        String next = match.segments().stream()
+                .filter(p -> c.take().equals(p.take())
+                        && p.start().compareTo(moving ? at.end() : at.start()) >= 0
+                        && byId.get(p.id()).kind().isMoving()
+                        && !byId.get(p.id()).move().equals(now))
+                .min(Comparator.comparing(Match.Placed::start))
+                .map(p -> byId.get(p.id()).move())
+                .orElse(null);
+        boolean planned = timeline.workMoves(true).stream().anyMatch(m -> alike(m, call.of()))
+                || timeline.segments().stream().anyMatch(s -> s.move() != null && alike(s.move(), call.of()));
+        boolean right = next == null || alike(next, call.of()) || now != null && alike(now, call.of());
+        if (!right && planned) {
+            Finding f = add(
+                    "match.wrong-name",
+                    Severity.FIX,
+                    c.segment(),
+                    place(c) + " names " + call.of() + "; " + next + " comes.",
+                    "correct it in the caption and on screen, or record the line again");
+            slip(f, c, "Next: " + next);
+        }
+    }
+
+    private static boolean alike(String a, String b) {
+        String x = a.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", " ").strip();
+        String y = b.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", " ").strip();
+        return x.equals(y) || x.contains(y) || y.contains(x);
+    }
+
+    /** Something undertaken that is never done. */
+    private void promise(HeardCall c) {
+        if (c.call().kind() != CallKind.PROMISE) {
+            return;
+        }
+        String words = c.call().text().toLowerCase(Locale.ROOT);
+        Matcher seconds = SECONDS.matcher(words);
+        CallKind kind = words.contains("half") && !words.matches(".*(?:switch|swap|change).*")
+                ? CallKind.HALF_WAY
+                : words.contains("count") ? CallKind.COUNT_OUT : seconds.find() ? CallKind.SECONDS_LEFT : null;
+        boolean kept = kind == null
+                || calls.stream()
+                        .anyMatch(o -> (o.call().kind() == kind
+                                        || kind == CallKind.COUNT_OUT
+                                                && o.call().kind() == CallKind.COUNT_IN)
+                                && (!o.take().equals(c.take())
+                                        || o.call().time().isAfter(c.call().time())));
+        if (!kept) {
+            add(
+                    "match.promise-broken",
+                    Severity.FIX,
+                    c.segment(),
+                    place(c) + " is promised and never done.",
+                    "record the calls, or cut the promise");
+        }
+    }
+
+    /** Calls of time left and of half-way in the script, where most were made, and one was not in an interval of a kind in which they are. */
+    private void never(CuePlan cues) {
+        Map<String, List<Due>> byCall = new LinkedHashMap<>();
+        for (ScriptLine line : cues.lines()) {
+            if (line.isCall()) {
+                due(line).ifPresent(d -> byCall.computeIfAbsent(d.words(), w -> new ArrayList<>())
+                        .add(d));
+            }
+        }
+        byCall.forEach((words, dues) -> {
+            List<Due> made = dues.stream().filter(this::made).toList();
+            if (made.size() > 1 && made.size() * 2 >= dues.size()) {
+                // Who never calls in a warm-up has not forgotten it in one.
+                Set<SegmentKind> usual = made.stream().map(this::kind).collect(Collectors.toSet());
+                dues.stream()
+                        .filter(d -> !made.contains(d) && usual.contains(kind(d)))
+                        .forEach(this::missing);
+            }
+        });
+    }
+
+    private SegmentKind kind(Due due) {
+        return intervals.get(due.segment()).kind();
+    }
+
+    /**
+     * A call that the script has in an interval that was found whole, in a take whose words are known.
+     *
+     * @param line as scripted
+     * @param parts the interval's segments
+     * @param at when it is due, in seconds of the take
+     */
+    private record Due(String segment, Call call, String line, String words, List<Match.Placed> parts, double at) {}
+
+    private Optional<Due> due(ScriptLine line) {
+        Interval interval = intervals.get(line.segment());
+        Call call = SCRIPTED.of(line.text()).stream()
+                .filter(c -> c.kind() == CallKind.SECONDS_LEFT || c.kind() == CallKind.HALF_WAY)
+                .findFirst()
+                .orElse(null);
+        if (call == null || interval == null || !isTimed(interval)) {
+            return Optional.empty();
+        }
+        List<Match.Placed> parts = parts(interval);
+        boolean whole = parts.size() == interval.segments().size()
+                && parts.stream().map(Match.Placed::take).distinct().count() == 1
+                && isTranscribed(parts.get(0).take());
+        if (!whole) {
+            return Optional.empty();
+        }
+        Time<Axis.Take> start = parts.get(0).start();
+        Time<Axis.Take> end = parts.get(parts.size() - 1).end();
+        double length = end.since(start).seconds();
+        if (call.kind() == CallKind.HALF_WAY) {
+            return Optional.of(
+                    new Due(line.segment(), call, line.text(), "half-way", parts, start.seconds() + length / 2));
+        }
+        // A set that was cut so short that the call never came due is told as short.
+        return call.value() > 0.6 * length
+                ? Optional.empty()
+                : Optional.of(new Due(
+                        line.segment(),
+                        call,
+                        line.text(),
+                        call.value() + " seconds",
+                        parts,
+                        end.seconds() - call.value()));
+    }
+
+    /** Whether people move to a clock in it. */
+    private static boolean isTimed(Interval interval) {
+        return interval.kind().isMoving() && interval.segments().stream().allMatch(s -> s.reps() == null);
+    }
+
+    private boolean isTranscribed(String take) {
+        return takes.stream().anyMatch(t -> t.id().equals(take) && !t.words().isEmpty());
+    }
+
+    private List<Match.Placed> parts(Interval interval) {
+        return interval.segments().stream()
+                .flatMap(s -> match.segment(s.id()).stream())
+                .filter(Match.Placed::matched)
+                .toList();
+    }
+
+    private void missing(Due due) {
+        Segment s = byId.get(due.segment());
+        Finding f = add(
+                "match.call-missing",
+                Severity.LOOK,
+                s.id(),
+                "\"" + due.words() + "\" is not called in " + s.move() + ", as it is elsewhere.",
+                "show it on screen, or record the line");
+        Time<Axis.Take> at = Time.ofSeconds(due.at());
+        slips.add(new Slip(f, due.parts().get(0).take(), new Span<>(at, at), "", due.line(), ""));
+    }
+
+    private boolean made(Due due) {
+        return calls.stream()
+                .anyMatch(c -> c.take().equals(due.parts().get(0).take())
+                        && c.call().kind() == due.call().kind()
+                        && (isIt(c, due) || insteadOf(c, due)));
+    }
+
+    private static boolean isIt(HeardCall c, Due due) {
+        boolean near = Math.abs(c.call().time().seconds() - due.at()) < NEAR_SCRIPT + 1.5
+                || due.parts().stream().anyMatch(p -> p.id().equals(c.segment()));
+        return Objects.equals(c.call().value(), due.call().value()) && near;
+    }
+
+    /** Another figure said at the very moment is wrong, and told as that; the right one is not missing besides. */
+    private static boolean insteadOf(HeardCall c, Due due) {
+        return Math.abs(c.call().time().seconds() - due.at()) < INSTEAD;
+    }
+}

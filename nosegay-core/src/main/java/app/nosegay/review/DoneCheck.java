@@ -1,0 +1,274 @@
+package app.nosegay.review;
+
+import app.nosegay.cut.CutInTwo;
+import app.nosegay.cut.CutProposal;
+import app.nosegay.cut.LengthRule;
+import app.nosegay.cut.MatchNotes;
+import app.nosegay.match.Match;
+import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.Interval;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
+import app.nosegay.plan.terms.SideWay;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+
+/** What was done against what was promised: lengths, late starts, sides and repetitions. */
+final class DoneCheck {
+    /** A set may be this much shorter or longer than promised before anybody notices: the larger of seconds and share. */
+    private static final double LENGTH_SECONDS = 1.5;
+
+    private static final double LENGTH_SHARE = 0.06;
+    /** The first movement may be this late. */
+    private static final double LATE = 1.0;
+    /** The last movement may be this early, in a set that is not counted. */
+    private static final double EARLY = 2.0;
+    /** Motion alone is off by one rep now and then. */
+    private static final int REPS_SURE = 1;
+
+    private final Timeline timeline;
+    private final Match match;
+    private final Map<String, Segment> byId = new HashMap<>();
+    private final MatchFindings found = new MatchFindings();
+
+    private DoneCheck(Timeline timeline, Match match) {
+        this.timeline = timeline;
+        this.match = match;
+        timeline.segments().forEach(s -> byId.put(s.id(), s));
+    }
+
+    static List<Finding> findings(Timeline timeline, Match match, MatchNotes notes) {
+        DoneCheck check = new DoneCheck(timeline, match);
+        check.lengths(notes);
+        check.sides();
+        check.reps();
+        return check.found.list();
+    }
+
+    private void lengths(MatchNotes notes) {
+        List<CutProposal> out =
+                CutProposal.of(match, notes).stream().filter(CutProposal::cut).toList();
+        for (Interval interval : timeline.intervals()) {
+            List<Match.Placed> parts = placed(interval);
+            boolean whole = parts.size() == interval.segments().size();
+            Segment s = interval.first();
+            boolean untimed = s.open() || s.kind() == SegmentKind.TALK || s.kind() == SegmentKind.DEMO;
+            if (!whole || untimed) {
+                continue;
+            }
+            if (s.isCounted()) {
+                // Repetitions are promised, not seconds.
+                performed(interval, parts);
+                continue;
+            }
+            boolean minute = s.kind() == SegmentKind.REST && s.block().kind() == BlockKind.EVERY_MINUTE;
+            if (minute) {
+                // What is left of a minute is rest: the minute is promised.
+                parts = minute(s);
+            }
+            if (!parts.isEmpty() && notes.rule(s.id()) != LengthRule.CLOCK) {
+                String name =
+                        minute ? "Minute " + s.round() + " of " + s.block().name() : MatchFindings.name(s);
+                length(s, name, parts, out);
+            }
+            performed(interval, placed(interval));
+        }
+    }
+
+    /** Tells a length that is not the one promised. */
+    private void length(Segment s, String name, List<Match.Placed> parts, List<CutProposal> out) {
+        double recorded = parts.stream()
+                .mapToDouble(p -> p.end().since(p.start()).seconds() - takenOut(out, p))
+                .sum();
+        double planned = parts.stream().mapToDouble(p -> p.planned().seconds()).sum();
+        double off = recorded - planned;
+        if (Math.abs(off) <= Math.max(LENGTH_SECONDS, LENGTH_SHARE * planned)) {
+            return;
+        }
+        double doubt = parts.stream().mapToDouble(Match.Placed::doubt).max().orElse(0);
+        boolean work = s.kind().isMoving();
+        Optional<CutInTwo> cut = CutInTwo.of(match, parts.get(parts.size() - 1));
+        String because = cut.map(c -> " " + c.first() + " ends in it, and it goes on in " + c.second() + ".")
+                .orElse("");
+        String mend = cut.map(c -> "join " + c.first() + " and " + c.second() + " (page Takes beside the Score)")
+                .orElse(
+                        work
+                                ? "trust the clock for it, or change the plan"
+                                : off < 0
+                                        ? "extend it with a card, or trust the clock"
+                                        : "cut what is too long (Cuts beside the Score), or trust the clock");
+        found.add(
+                off < 0 ? "match.short" : "match.long",
+                work && doubt < 0.3 ? Severity.FIX : Severity.LOOK,
+                s,
+                name + " lasts " + MatchFindings.seconds(recorded) + ", " + MatchFindings.seconds(Math.abs(off))
+                        + (off < 0 ? " less" : " more") + " than the " + MatchFindings.seconds(planned) + " promised."
+                        + because,
+                mend);
+    }
+
+    /** The whole minute a rest belongs to; nothing where not all of it was found. */
+    private List<Match.Placed> minute(Segment rest) {
+        List<Match.Placed> minute = timeline.segments().stream()
+                .filter(s -> s.block().equals(rest.block()) && Objects.equals(s.round(), rest.round()))
+                .flatMap(s -> match.segment(s.id()).stream())
+                .toList();
+        return minute.stream().allMatch(Match.Placed::matched) ? minute : List.of();
+    }
+
+    /** How much of a segment is cut away, in seconds. */
+    private static double takenOut(List<CutProposal> out, Match.Placed p) {
+        return out.stream()
+                .filter(c -> c.take().equals(p.take())
+                        && c.span().start().isBefore(p.end())
+                        && p.start().isBefore(c.span().end()))
+                .mapToDouble(c -> Time.min(c.span().end(), p.end())
+                        .since(Time.max(c.span().start(), p.start()))
+                        .seconds())
+                .sum();
+    }
+
+    private void performed(Interval interval, List<Match.Placed> parts) {
+        Segment s = interval.first();
+        Match.Placed first = parts.get(0);
+        if (!s.kind().isMoving() || first.doubt() > 0.5) {
+            return;
+        }
+        double late = first.performedStart().since(first.start()).seconds();
+        if (late > LATE && s.kind() == SegmentKind.WORK) {
+            found.add(
+                    "match.late-start",
+                    Severity.LOOK,
+                    s,
+                    MatchFindings.name(s) + " starts " + MatchFindings.seconds(late) + " after it is announced.",
+                    "move its start, or trim it");
+        }
+        for (int i = 0; i < parts.size(); i++) {
+            Segment part = interval.segments().get(i);
+            double early = parts.get(i).end().since(parts.get(i).performedEnd()).seconds();
+            boolean moves = part.kind() == SegmentKind.WORK || part.kind() == SegmentKind.WARMUP;
+            boolean timed = moves && part.reps() == null && !BoundaryHints.isHeld(part.move());
+            if (timed && early > Math.max(EARLY, oneRep(part.id()))) {
+                found.add(
+                        "match.short-set",
+                        Severity.LOOK,
+                        part,
+                        MatchFindings.name(part) + " stops " + MatchFindings.seconds(early) + " before its time is up.",
+                        "end it earlier, or film it again");
+            }
+        }
+    }
+
+    /** How long a repetition takes, in seconds: nobody begins one that cannot be finished. 0 where too few were found. */
+    private double oneRep(String segment) {
+        List<Time<Axis.Take>> reps = match.reps().getOrDefault(segment, List.of());
+        return reps.size() < 3
+                ? 0
+                : reps.get(reps.size() - 1).since(reps.get(0)).seconds() / (reps.size() - 1);
+    }
+
+    private List<Match.Placed> placed(Interval interval) {
+        return interval.segments().stream()
+                .flatMap(s -> match.segment(s.id()).stream())
+                .filter(Match.Placed::matched)
+                .toList();
+    }
+
+    /** Left against right of each move in seconds and reps, per round or set. */
+    private void sides() {
+        Map<String, Map<Side, double[]>> sums = new LinkedHashMap<>();
+        Map<String, Segment> first = new HashMap<>();
+        for (Match.Placed p : match.segments()) {
+            Segment s = byId.get(p.id());
+            boolean sided = s.kind() == SegmentKind.WORK
+                    && (s.side() == Side.LEFT || s.side() == Side.RIGHT)
+                    && s.way() != SideWay.ALTERNATE;
+            if (!sided || !p.matched() || s.way() == SideWay.FREE) {
+                continue;
+            }
+            String key = s.block().slug() + "/" + s.move();
+            first.putIfAbsent(key, s);
+            double[] sum =
+                    sums.computeIfAbsent(key, k -> new HashMap<>()).computeIfAbsent(s.side(), k -> new double[2]);
+            sum[0] += p.end().since(p.start()).seconds();
+            sum[1] += match.reps().getOrDefault(p.id(), List.of()).size();
+        }
+        sums.forEach((key, by) -> {
+            double[] left = by.get(Side.LEFT);
+            double[] right = by.get(Side.RIGHT);
+            if (left == null || right == null) {
+                return;
+            }
+            Segment s = first.get(key);
+            double off = Math.abs(left[0] - right[0]);
+            boolean uneven = off > Math.max(LENGTH_SECONDS, LENGTH_SHARE * Math.max(left[0], right[0]));
+            boolean reps = s.reps() != null && Math.abs(left[1] - right[1]) > REPS_SURE;
+            if (uneven || reps) {
+                found.add(
+                        "match.sides-uneven",
+                        Severity.FIX,
+                        s,
+                        String.format(
+                                Locale.ROOT,
+                                "%s: left %.1f s and %.0f reps, right %.1f s and %.0f reps.",
+                                s.move(),
+                                left[0],
+                                left[1],
+                                right[0],
+                                right[1]),
+                        "trust the clock for both, or film the shorter side again");
+            }
+        });
+    }
+
+    private void reps() {
+        Map<String, List<Segment>> rounds = new LinkedHashMap<>();
+        for (Match.Placed p : match.segments()) {
+            Segment s = byId.get(p.id());
+            List<Time<Axis.Take>> seen = match.reps().get(p.id());
+            if (s.kind() != SegmentKind.WORK || seen == null || !p.matched()) {
+                continue;
+            }
+            if (s.reps() != null && Math.abs(seen.size() - s.reps()) > REPS_SURE) {
+                found.add(
+                        "match.reps",
+                        Severity.FIX,
+                        s,
+                        MatchFindings.name(s) + ": " + seen.size() + " reps seen, " + s.reps() + " planned.",
+                        "change the number in the plan, or tap along to count them");
+            }
+            if (s.reps() != null) {
+                rounds.computeIfAbsent(s.block().slug() + "/" + s.move() + "/" + s.side(), k -> new ArrayList<>())
+                        .add(s);
+            }
+        }
+        rounds.values().forEach(list -> {
+            Segment first = list.get(0);
+            for (Segment s : list.subList(1, list.size())) {
+                int a = match.reps().get(first.id()).size();
+                int b = match.reps().get(s.id()).size();
+                if (Objects.equals(first.reps(), s.reps()) && Math.abs(a - b) > REPS_SURE) {
+                    found.add(
+                            "match.reps-rounds",
+                            Severity.LOOK,
+                            s,
+                            MatchFindings.name(s) + ": " + b + " reps, against " + a + " the first time.",
+                            null);
+                }
+            }
+        });
+    }
+}

@@ -1,0 +1,253 @@
+package app.nosegay.review;
+
+import app.nosegay.calls.Fluffs;
+import app.nosegay.captions.Caption;
+import app.nosegay.cut.CutProposal;
+import app.nosegay.cut.MatchNotes;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.match.Match;
+import app.nosegay.match.WrongShowing;
+import app.nosegay.plan.Finding.Severity;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.script.CuePlan;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** What differs between plan and recording: the order, the lengths, the sides, the reps, the stretches nobody planned. */
+public final class MatchCheck {
+    /** Somebody who apologises does so more than once: within this many seconds it is the same slip. */
+    private static final double ONE_FLUFF = 15;
+
+    private final Timeline timeline;
+    private final Match match;
+    private final List<TakeEvidence> takes;
+    private final Map<String, Segment> byId = new HashMap<>();
+    private final MatchFindings found = new MatchFindings();
+    private final List<Slip> slips = new ArrayList<>();
+
+    private MatchCheck(Timeline timeline, Match match, List<TakeEvidence> takes) {
+        this.timeline = timeline;
+        this.match = match;
+        this.takes = takes;
+        timeline.segments().forEach(s -> byId.put(s.id(), s));
+    }
+
+    /** All findings of the match, and what was said wrong; nothing without takes. */
+    public static Checked check(
+            Timeline timeline,
+            CuePlan cues,
+            Match match,
+            MatchNotes notes,
+            List<TakeEvidence> takes,
+            List<HeardCall> calls,
+            List<SaidLine> said) {
+        if (match.takes().isEmpty()) {
+            return Checked.NOTHING;
+        }
+        MatchCheck check = new MatchCheck(timeline, match, takes);
+        check.order();
+        check.found.all(DoneCheck.findings(timeline, match, notes));
+        check.stretches(notes);
+        Checked sides = SideWords.check(timeline, match, takes);
+        check.found.all(sides.findings());
+        check.slips.addAll(sides.slips());
+        check.wrongShowings();
+        check.found.all(RoundOrder.findings(timeline, match));
+        check.found.all(CutLosses.findings(timeline, match, notes, takes, said));
+        Checked spoken = CallCheck.check(timeline, cues, match, takes, calls);
+        check.found.all(spoken.findings());
+        check.slips.addAll(spoken.slips());
+        List<VoiceOver> overs = VoiceOver.of(check.slips, match, takes);
+        check.mended(overs);
+        check.takes(overs);
+        return new Checked(check.found.worstFirst(), check.slips, overs);
+    }
+
+    /** What is said again and laid over is no slip any more. */
+    private void mended(List<VoiceOver> overs) {
+        for (VoiceOver over : overs) {
+            found.remove(over.slip().finding());
+            slips.remove(over.slip());
+        }
+    }
+
+    private void takes(List<VoiceOver> overs) {
+        for (Match.Take t : match.takes()) {
+            long lines = overs.stream().filter(o -> o.take().equals(t.id())).count();
+            if (lines > 0) {
+                found.add(
+                        "match.pick-up-lines",
+                        Severity.NOTE,
+                        null,
+                        t.file() + ": " + lines + (lines == 1 ? " line" : " lines")
+                                + " said again in it " + (lines == 1 ? "is" : "are")
+                                + " laid over where "
+                                + (lines == 1 ? "it was" : "they were") + " wrong.",
+                        null);
+            } else if (t.foreign()) {
+                found.add(
+                        "match.foreign",
+                        Severity.STOP,
+                        null,
+                        t.file() + ": next to nothing in it fits this workout; it is not used.",
+                        "take it out, or pin one boundary in it if it is the right recording");
+            }
+        }
+    }
+
+    private void order() {
+        Match.Placed before = null;
+        for (Match.Placed p : match.segments()) {
+            Segment s = byId.get(p.id());
+            if (!p.matched()) {
+                boolean matters = s.kind() == SegmentKind.WORK
+                        || s.kind() == SegmentKind.WARMUP
+                        || s.kind() == SegmentKind.COOLDOWN;
+                found.add(
+                        "match.missing",
+                        matters ? Severity.FIX : Severity.NOTE,
+                        s,
+                        MatchFindings.name(s) + " was not found in the recording.",
+                        "film it again, or take it out of the plan");
+                continue;
+            }
+            boolean swapped = before != null
+                    && before.take().equals(p.take())
+                    && p.start().isBefore(before.start());
+            if (swapped && s.kind() == SegmentKind.WORK) {
+                found.add(
+                        "match.swapped",
+                        Severity.FIX,
+                        s,
+                        MatchFindings.name(s) + " was done before " + MatchFindings.name(byId.get(before.id()))
+                                + "; the plan has it behind.",
+                        "change the order in the plan, or film it again");
+            }
+            if (s.kind() == SegmentKind.WORK) {
+                long repeats = p.others().stream()
+                        .filter(o -> o.kind().equals("repeat"))
+                        .count();
+                if (repeats > 0) {
+                    found.add(
+                            "match.repeated",
+                            Severity.NOTE,
+                            s,
+                            MatchFindings.name(s) + " was begun " + (repeats + 1) + " times; the last time is used.",
+                            null);
+                }
+                before = p;
+            }
+        }
+    }
+
+    private void stretches(MatchNotes notes) {
+        for (CutProposal c : CutProposal.of(match, notes)) {
+            if (c.decided() || c.cut() && !c.kind().equals("after the end")) {
+                continue;
+            }
+            Segment at = byId.get(nearest(c.take(), c.span()));
+            String where = " at " + c.span().start() + " of " + c.take() + " ("
+                    + MatchFindings.seconds(c.span().length().seconds()) + ")";
+            switch (c.kind()) {
+                case "dead air" ->
+                    found.add("match.dead-air", Severity.LOOK, at, "Nothing is said or done" + where + ".", "cut it");
+                case "unplanned" ->
+                    found.add(
+                            "match.unplanned",
+                            Severity.LOOK,
+                            at,
+                            "Something is done that nobody planned" + where + ".",
+                            "cut it, or add it to the plan");
+                case "interruption" ->
+                    found.add(
+                            "match.interruption",
+                            Severity.NOTE,
+                            at,
+                            "The workout pauses" + where + ".",
+                            "cut it, or keep it as a water break");
+                case "after the end" -> timerLeftOn(c);
+                default -> {
+                    // fluffs and first tries are cut already; a long rest is told with its length
+                }
+            }
+        }
+        for (TakeEvidence take : takes) {
+            fluffsLeftIn(take);
+        }
+    }
+
+    private void timerLeftOn(CutProposal c) {
+        TakeEvidence take =
+                takes.stream().filter(t -> t.id().equals(c.take())).findFirst().orElseThrow();
+        long beeps = take.beeps().stream()
+                .filter(b -> b.time().since(c.span().start()).seconds() > 1.5)
+                .count();
+        if (beeps >= 2) {
+            found.add(
+                    "match.timer-left-on",
+                    Severity.NOTE,
+                    null,
+                    "The timer beeps " + beeps + " more times after the end of " + c.take() + ".",
+                    "end the programme before it");
+        }
+    }
+
+    private void fluffsLeftIn(TakeEvidence take) {
+        Time<Axis.Take> told = null;
+        for (Caption c : take.words()) {
+            boolean again = told != null && c.start().since(told).seconds() < ONE_FLUFF;
+            if (!Fluffs.isFluff(c.text())) {
+                continue;
+            }
+            told = c.start();
+            if (again) {
+                continue;
+            }
+            match.segments().stream()
+                    .filter(p -> take.id().equals(p.take())
+                            && !c.start().isBefore(p.start())
+                            && c.start().isBefore(p.end()))
+                    .findFirst()
+                    .ifPresent(p -> found.add(
+                            "match.fluff",
+                            Severity.LOOK,
+                            byId.get(p.id()),
+                            "\"" + c.text() + "\" at " + c.start() + " of " + take.id() + " is left in.",
+                            "cut it, or use another take"));
+        }
+    }
+
+    private void wrongShowings() {
+        for (TakeEvidence take : takes) {
+            for (WrongShowing w : WrongShowing.in(take)) {
+                String at = nearest(take.id(), w.span());
+                if (at != null) {
+                    found.add(
+                            "match.wrong-showing",
+                            Severity.NOTE,
+                            byId.get(at),
+                            "\"" + w.words() + "\" at " + w.span().start() + " of " + take.id()
+                                    + ": a mistake shown on purpose is no rep and never the cover.",
+                            null);
+                }
+            }
+        }
+    }
+
+    private String nearest(String take, Span<Axis.Take> span) {
+        String best = null;
+        for (Match.Placed p : match.segments()) {
+            if (take.equals(p.take()) && !p.start().isAfter(span.start())) {
+                best = p.id();
+            }
+        }
+        return best;
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * Planned, said and shown compared after the match: calls, lines, sides, repetitions, sound, captions.
+ */
+package app.nosegay.review;

@@ -1,0 +1,4 @@
+/**
+ * Small controls and drawings that several stages share; they know no workout.
+ */
+package app.nosegay.desktop.controls;

@@ -1,0 +1,193 @@
+package app.nosegay.desktop.session;
+
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.FindingReasons;
+import app.nosegay.workout.Waiver;
+import app.nosegay.workout.Workout;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextInputDialog;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Findings, the gravest first, each to mend, to go to, or to leave as it is with a reason. Keys: M mends, Enter goes there, L leaves it. */
+public final class FindingList {
+    private final Session session;
+    private final Consumer<Finding> goTo;
+    private final ListView<Finding> list = new ListView<>();
+    private final Label waived = new Label();
+    private final VBox view = new VBox(6, list, waived);
+
+    /**
+     * @param goTo shows the place of a finding
+     */
+    public FindingList(Session session, String id, Consumer<Finding> goTo) {
+        this.session = session;
+        this.goTo = goTo;
+        list.setId(id);
+        list.setCellFactory(l -> new Cell());
+        list.setPlaceholder(empty());
+        list.setOnKeyPressed(this::key);
+        waived.getStyleClass().add("small");
+        waived.managedProperty().bind(waived.visibleProperty());
+        waived.setOnMouseClicked(e -> bringBack());
+        VBox.setVgrow(list, Priority.ALWAYS);
+    }
+
+    private static Label empty() {
+        Label empty = new Label("Nothing found. Plan and words agree.");
+        empty.getStyleClass().add("empty");
+        return empty;
+    }
+
+    public Region view() {
+        return view;
+    }
+
+    /** Shows the findings that are not waived. */
+    public void show(List<Finding> findings, Workout workout) {
+        List<Finding> open =
+                findings.stream().filter(f -> workout.waiver(f).isEmpty()).toList();
+        int selected = list.getSelectionModel().getSelectedIndex();
+        if (!list.getItems().equals(open)) {
+            list.getItems().setAll(open);
+            list.getSelectionModel().select(Math.min(selected, open.size() - 1));
+        }
+        int left = findings.size() - open.size();
+        waived.setVisible(left > 0);
+        waived.setText(left + " left as they are. Click to bring them back.");
+    }
+
+    public ListView<Finding> list() {
+        return list;
+    }
+
+    private void key(KeyEvent e) {
+        Finding f = list.getSelectionModel().getSelectedItem();
+        if (f == null) {
+            return;
+        }
+        switch (e.getCode()) {
+            case M -> mend(f);
+            case ENTER -> goTo.accept(f);
+            case L -> leave(f);
+            default -> {
+                return;
+            }
+        }
+        e.consume();
+    }
+
+    private void mend(Finding f) {
+        if (f.edit() != null) {
+            session.edit(f.edit());
+        } else {
+            goTo.accept(f);
+        }
+    }
+
+    /** Asks for the reason and keeps it with the workout. */
+    private void leave(Finding f) {
+        TextInputDialog dialog = new TextInputDialog();
+        dialog.setTitle("Leave it as it is");
+        dialog.setHeaderText(f.message());
+        dialog.setContentText("Because");
+        dialog.getDialogPane().getStylesheets().setAll(view.getScene().getStylesheets());
+        Optional<String> reason = dialog.showAndWait();
+        reason.filter(r -> !r.isBlank()).ifPresent(r -> leave(f, r));
+    }
+
+    /** Leaves a finding as it is, for {@code reason}. */
+    public void leave(Finding f, String reason) {
+        session.apply(
+                "leave \"" + f.code() + "\" as it is",
+                session.workout()
+                        .withWaiver(new Waiver(
+                                f.key(), reason.strip(), LocalDate.now().toString())));
+    }
+
+    private void bringBack() {
+        Workout workout = session.workout();
+        List<Waiver> all = new ArrayList<>(workout.waivers());
+        for (Waiver w : all) {
+            workout = workout.withoutWaiver(w.key());
+        }
+        session.apply("look at everything again", workout);
+    }
+
+    private static String glyph(Finding.Severity severity) {
+        return switch (severity) {
+            case STOP -> "■";
+            case FIX -> "▲";
+            case LOOK -> "◆";
+            case NOTE -> "○";
+        };
+    }
+
+    /** One finding with what can be done about it. */
+    private final class Cell extends ListCell<Finding> {
+        private final Label mark = new Label();
+        private final Label words = new Label();
+        private final Button mend = quiet("Mend");
+        private final Button leave = quiet("Leave …");
+        private final HBox row;
+
+        Cell() {
+            words.setWrapText(true);
+            words.setMinHeight(Region.USE_PREF_SIZE);
+            words.setMinWidth(0);
+            mark.setMinWidth(Region.USE_PREF_SIZE);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            words.setMaxWidth(Double.MAX_VALUE);
+            row = new HBox(8, mark, words, mend, leave);
+            row.setAlignment(Pos.BASELINE_LEFT);
+            mend.setOnAction(e -> mend(getItem()));
+            leave.setOnAction(e -> leave(getItem()));
+            words.setOnMouseClicked(e -> goTo.accept(getItem()));
+            prefWidthProperty().bind(list.widthProperty().subtract(24));
+            setMaxWidth(USE_PREF_SIZE);
+        }
+
+        private static Button quiet(String text) {
+            Button button = new Button(text);
+            button.getStyleClass().add("quiet");
+            button.setMinWidth(USE_PREF_SIZE);
+            button.setFocusTraversable(false);
+            return button;
+        }
+
+        @Override
+        protected void updateItem(Finding f, boolean none) {
+            super.updateItem(f, none);
+            setText(null);
+            if (none || f == null) {
+                setGraphic(null);
+                return;
+            }
+            mark.setText(glyph(f.severity()));
+            mark.getStyleClass().setAll("label", "severity-" + f.severity().word());
+            words.setText(f.message());
+            String reason = FindingReasons.of(f.code());
+            String fix = f.fix() == null ? "" : "\nTo mend it: " + f.fix();
+            Tooltip.install(words, new Tooltip(f.severity().word() + ", " + f.code() + "\n" + reason + fix));
+            mend.setVisible(f.edit() != null);
+            mend.setManaged(f.edit() != null);
+            mend.setTooltip(new Tooltip(f.fix() == null ? "M" : f.fix() + "  (M)"));
+            leave.setTooltip(new Tooltip("Leave it as it is, with a reason  (L)"));
+            setAccessibleText(f.severity().word() + ": " + f.message() + " " + reason + fix);
+            setGraphic(row);
+        }
+    }
+}

@@ -1,0 +1,132 @@
+package app.nosegay.desktop.session;
+
+import app.nosegay.media.Progress;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+
+/** Runs long jobs one after the other off the interface thread, with progress, remaining time and cancel. */
+public final class Jobs {
+    private final ExecutorService thread = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "jobs");
+        t.setDaemon(true);
+        return t;
+    });
+    private final ReadOnlyStringWrapper name = new ReadOnlyStringWrapper("");
+    private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
+    private final ReadOnlyBooleanWrapper news = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyDoubleWrapper share = new ReadOnlyDoubleWrapper(0);
+    private final AtomicBoolean updateUnderWay = new AtomicBoolean();
+    private volatile double latestShare;
+    private volatile String latestName = "";
+    private volatile boolean cancelled;
+
+    /** A job's work, done on the job thread. */
+    @FunctionalInterface
+    public interface Work<T> {
+        T run(Progress progress) throws Exception;
+    }
+
+    /** Runs {@code work}; {@code done} gets its result on the interface thread. A failure becomes the message. */
+    public <T> void run(String what, Work<T> work, Consumer<T> done) {
+        message.set("");
+        name.set(what);
+        share.set(0);
+        thread.execute(() -> {
+            cancelled = false;
+            long began = System.nanoTime();
+            Platform.runLater(() -> name.set(what));
+            try {
+                T result = work.run(s -> step(what, s, began));
+                Platform.runLater(() -> {
+                    idle("");
+                    done.accept(result);
+                });
+            } catch (CancellationException e) {
+                Platform.runLater(() -> idle(what + " was cancelled; nothing was left half-written."));
+            } catch (Exception e) {
+                String text = e.getMessage() == null ? e.toString() : e.getMessage();
+                Platform.runLater(() -> idle(text));
+            }
+        });
+    }
+
+    private void step(String what, double done, long began) {
+        if (cancelled) {
+            throw new CancellationException();
+        }
+        double seconds = (System.nanoTime() - began) / 1e9;
+        // A forecast from under a few per cent is worth nothing.
+        String left = done > 0.04 && seconds > 2
+                ? " · about " + Math.max(1, Math.round(seconds * (1 - done) / done)) + " s left"
+                : "";
+        latestShare = done;
+        latestName = what + left;
+        // One update on its way is enough, however often a job reports.
+        if (updateUnderWay.compareAndSet(false, true)) {
+            Platform.runLater(() -> {
+                updateUnderWay.set(false);
+                if (isRunning()) {
+                    share.set(latestShare);
+                    name.set(latestName);
+                }
+            });
+        }
+    }
+
+    private void idle(String text) {
+        name.set("");
+        news.set(false);
+        message.set(text);
+        share.set(0);
+    }
+
+    /** Asks the running job to stop. */
+    public void cancel() {
+        cancelled = true;
+    }
+
+    public boolean isRunning() {
+        return !name.get().isEmpty();
+    }
+
+    /** What is running, with the time left; empty when nothing is. */
+    public ReadOnlyStringProperty name() {
+        return name.getReadOnlyProperty();
+    }
+
+    /** Why the last job did not end well; empty when it did. */
+    public ReadOnlyStringProperty message() {
+        return message.getReadOnlyProperty();
+    }
+
+    /** Shows something that went wrong without a job. */
+    public void say(String text) {
+        news.set(false);
+        message.set(text);
+    }
+
+    /** Shows something that went well. */
+    public void tell(String text) {
+        news.set(true);
+        message.set(text);
+    }
+
+    /** Whether the message is good news. */
+    public ReadOnlyBooleanProperty news() {
+        return news.getReadOnlyProperty();
+    }
+
+    public ReadOnlyDoubleProperty share() {
+        return share.getReadOnlyProperty();
+    }
+}

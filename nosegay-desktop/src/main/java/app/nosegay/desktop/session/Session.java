@@ -1,0 +1,524 @@
+package app.nosegay.desktop.session;
+
+import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.JoinJob;
+import app.nosegay.jobs.ListenJob;
+import app.nosegay.jobs.LogbookFile;
+import app.nosegay.jobs.Media;
+import app.nosegay.jobs.Moved;
+import app.nosegay.jobs.PackJob;
+import app.nosegay.jobs.PrintJob;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.jobs.WorkoutLock;
+import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.logbook.Logbook;
+import app.nosegay.media.MediaInput;
+import app.nosegay.media.Progress;
+import app.nosegay.plan.sheet.SheetEdit;
+import app.nosegay.standins.GuideVoice;
+import app.nosegay.standins.Trouble;
+import app.nosegay.time.Length;
+import app.nosegay.workout.Difference;
+import app.nosegay.workout.History;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.stage.FileChooser;
+import javafx.stage.Window;
+import javafx.util.Duration;
+
+/**
+ * The one workout of a window: its history, its file, its takes as read, and the programme that follows from them. Used on the interface
+ * thread; the reckoning runs beside it and only its newest result is shown.
+ */
+public final class Session {
+    private static final String NOT_KEPT = "open in another window; changes are not kept here";
+    private static final Duration AUTOSAVE_AFTER = Duration.millis(1500);
+    private static final Duration TYPING_PAUSE = Duration.seconds(1);
+
+    private final Jobs jobs = new Jobs();
+    private final ExecutorService reckoning = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "reckoning");
+        t.setDaemon(true);
+        return t;
+    });
+    private final AtomicLong wanted = new AtomicLong();
+    private final ReadOnlyObjectWrapper<Programme> programme = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
+    private final PauseTransition autosave = new PauseTransition(AUTOSAVE_AFTER);
+    private final PauseTransition typing = new PauseTransition(TYPING_PAUSE);
+    private History history = new History(Workout.EMPTY);
+    private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
+    private GuideVoice guideVoice;
+    private Path file;
+    /** When the workout was changed last in this window. */
+    private FileTime changedAt = FileTime.fromMillis(0);
+
+    /** The right to write {@link #file}; null for a new workout and where another window has it. */
+    private WorkoutLock lock;
+
+    private boolean readOnly;
+    private final ReadOnlyObjectWrapper<Notice> notice = new ReadOnlyObjectWrapper<>();
+
+    private int typingRun;
+    /** What the file or its autosave holds. */
+    private Workout kept = Workout.EMPTY;
+
+    public Session() {
+        autosave.setOnFinished(e -> writeAutosave());
+        typing.setOnFinished(e -> typingRun++);
+        reckon();
+    }
+
+    public Jobs jobs() {
+        return jobs;
+    }
+
+    public Workout workout() {
+        return history.now();
+    }
+
+    public WorkoutMedia media() {
+        return media;
+    }
+
+    /** The programme that follows from the workout; behind by a moment while it is reckoned. */
+    public ReadOnlyObjectProperty<Programme> programme() {
+        return programme.getReadOnlyProperty();
+    }
+
+    /** Where the workout is kept and whether that is up to date, for the status line. */
+    public ReadOnlyStringProperty state() {
+        return state.getReadOnlyProperty();
+    }
+
+    /** The workout's file; empty until it has been saved. */
+    public Optional<Path> file() {
+        return Optional.ofNullable(file);
+    }
+
+    public Optional<String> undoName() {
+        return history.undoName();
+    }
+
+    public Optional<String> redoName() {
+        return history.redoName();
+    }
+
+    /** Does a step that can be undone. */
+    public void apply(String name, Workout next) {
+        history.apply(name, next);
+        changed();
+    }
+
+    /** Changes the run sheet as {@code edit} says. */
+    public void edit(SheetEdit edit) {
+        apply(edit.name(), workout().withSheet(edit.apply(workout().sheet())));
+    }
+
+    /** Takes typed text; typing on one line without a pause is one step. */
+    public void type(String text, int line) {
+        history.apply("edit line " + (line + 1), history.now().withSheet(text), "typing " + typingRun + " " + line);
+        typing.playFromStart();
+        changed();
+    }
+
+    public void undo() {
+        history.undo().ifPresent(w -> changedTakes());
+    }
+
+    public void redo() {
+        history.redo().ifPresent(w -> changedTakes());
+    }
+
+    /** What has to be known or decided first; null for nothing. */
+    public ReadOnlyObjectProperty<Notice> notice() {
+        return notice.getReadOnlyProperty();
+    }
+
+    /** The notice is dealt with. */
+    public void dismiss() {
+        notice.set(null);
+    }
+
+    /** Whether another window has the workout's file: then changes are not kept here. */
+    public boolean isReadOnly() {
+        return readOnly;
+    }
+
+    /** When the workout was changed last in this window; what was written before that may show something else. */
+    public FileTime changedAt() {
+        return changedAt;
+    }
+
+    private void changed() {
+        changedAt = FileTime.fromMillis(System.currentTimeMillis());
+        state.set(file == null ? "not saved yet" : readOnly ? NOT_KEPT : "saving …");
+        autosave.playFromStart();
+        reckon();
+    }
+
+    /** A step that may have added or removed takes: those are read (again) first. */
+    private void changedTakes() {
+        boolean same = workout().takes().stream()
+                .map(Workout.TakeRef::id)
+                .toList()
+                .equals(List.copyOf(media.readings().keySet()));
+        changed();
+        if (!same) {
+            readTakes();
+        }
+    }
+
+    private void writeAutosave() {
+        if (file == null || readOnly || reckoning.isShutdown()) {
+            return;
+        }
+        Workout workout = workout();
+        kept = workout;
+        Path target = file;
+        reckoning.execute(() -> {
+            try {
+                WorkoutFile.autosave(target, workout);
+                Platform.runLater(() -> state.set("changes kept; Ctrl+S saves"));
+            } catch (IOException e) {
+                Platform.runLater(() -> state.set(e.getMessage()));
+            }
+        });
+    }
+
+    private void reckon() {
+        long mine = wanted.incrementAndGet();
+        Workout workout = workout();
+        WorkoutMedia from = media;
+        if (reckoning.isShutdown()) {
+            return; // the window is closing
+        }
+        reckoning.execute(() -> {
+            if (mine == wanted.get()) {
+                Programme next = from.programme(workout);
+                Platform.runLater(() -> {
+                    if (mine == wanted.get()) {
+                        programme.set(next);
+                    }
+                });
+            }
+        });
+    }
+
+    /** Begins a new, empty workout. */
+    public void begin() {
+        release();
+        notice.set(null);
+        file = null;
+        history = new History(Workout.EMPTY);
+        media = WorkoutMedia.none(Path.of("").toAbsolutePath());
+        changedAt = FileTime.fromMillis(0);
+        state.set("not saved yet");
+        reckon();
+    }
+
+    /** Opens a workout file; changes an earlier session could not save come back as a step that can be undone. */
+    public void open(Path opened) {
+        jobs.run("Opening " + opened.getFileName(), progress -> WorkoutFile.open(opened), workout -> {
+            release();
+            file = opened.toAbsolutePath().normalize();
+            notice.set(null);
+            takeLock();
+            kept = workout;
+            history = new History(workout);
+            changedAt = FileTime.fromMillis(0);
+            state.set(readOnly ? NOT_KEPT : "saved");
+            if (!readOnly) {
+                WorkoutFile.recovered(file).filter(r -> !r.equals(workout)).ifPresent(r -> recover(workout, r));
+            }
+            media = WorkoutMedia.none(file.getParent());
+            reckon();
+            readTakes();
+        });
+    }
+
+    /** Takes the right to write the file, or says that another window has it. */
+    private void takeLock() {
+        try {
+            lock = WorkoutLock.take(file).orElse(null);
+        } catch (IOException e) {
+            lock = null;
+            jobs.say(file.getParent() + " cannot be written to: save a copy elsewhere to keep changes.");
+            return;
+        }
+        readOnly = lock == null;
+        if (readOnly) {
+            notice.set(new Notice(
+                    "This workout is open in another window. You can look at everything here; changes are not kept.",
+                    List.of()));
+        }
+    }
+
+    private void release() {
+        readOnly = false;
+        if (lock != null) {
+            try {
+                lock.close();
+            } catch (IOException e) {
+                jobs.say(e.getMessage());
+            }
+            lock = null;
+        }
+    }
+
+    /** Brings back what was changed before Nosegay ended without saving, and lets it be chosen or not. */
+    private void recover(Workout saved, Workout changed) {
+        String what = String.join(", ", Difference.between(saved, changed));
+        history.apply("changes recovered from the last session", changed);
+        state.set("changes of the last session recovered");
+        notice.set(new Notice(
+                "Nosegay ended last time before this workout was saved. What was changed since is back: " + what + ".",
+                List.of(
+                        new Notice.Way("Keep the changes", () -> save(null)),
+                        new Notice.Way("Back to what was saved", () -> {
+                            undo();
+                            save(null);
+                        }))));
+    }
+
+    /** Reads the takes of the workout that are not read yet. */
+    private void readTakes() {
+        Workout workout = workout();
+        Path folder = folder();
+        if (workout.takes().isEmpty()) {
+            media = WorkoutMedia.none(folder);
+            reckon();
+            return;
+        }
+        jobs.run("Reading the recordings", progress -> found(workout, folder, progress), read -> {
+            media = read.media();
+            if (!read.workout().equals(workout)) {
+                apply(
+                        "recordings found again",
+                        workout().withTakes(read.workout().takes(), workout().pins()));
+            }
+            recogniseLogs();
+            jobs.say(String.join(". ", media.notices(read.workout())));
+            reckon();
+        });
+    }
+
+    /** A workout whose recordings were looked for where they may have been moved to, and what was read from them. */
+    private record Found(Workout workout, WorkoutMedia media) {}
+
+    private static Found found(Workout workout, Path folder, Progress progress) throws IOException {
+        Workout now = Moved.foundAgain(workout, folder);
+        return new Found(now, WorkoutMedia.read(now, folder, progress));
+    }
+
+    /** Copies the workout and all it refers to into {@code target}. */
+    public void pack(Path target) {
+        Workout of = workout();
+        Path from = folder();
+        String name = file == null ? "workout.nosegay.json" : file.getFileName().toString();
+        jobs.run(
+                "Packing",
+                progress -> PackJob.into(of, from, target, name, progress),
+                packed -> jobs.tell("Packed into " + target + ": open " + packed.getFileName() + " there."));
+    }
+
+    /** A recording made by a camera of its own gets the shoot log whose run number its tones carry. */
+    private void recogniseLogs() {
+        Workout now = workout();
+        Workout logged = media.withRecognisedLogs(now);
+        if (!logged.equals(now)) {
+            apply("shoot log recognised by its tones", logged);
+            media = media.withLogs(logged);
+        }
+    }
+
+    /** The folder media paths are relative to. */
+    public Path folder() {
+        return file == null ? Path.of(System.getProperty("user.home")) : file.getParent();
+    }
+
+    /** Saves to the workout's file, or to {@code target} where that is given. */
+    public void save(Path target) {
+        Path to = target == null ? file : target.toAbsolutePath().normalize();
+        if (readOnly && to.equals(file)) {
+            jobs.say("Another window has this workout: save it under another name to keep what you changed here.");
+            return;
+        }
+        Workout moved = Moved.toFolder(workout(), folder(), to.getParent());
+        try {
+            WorkoutFile.save(to, moved);
+            boolean elsewhere = !to.equals(file);
+            file = to;
+            if (elsewhere) {
+                release();
+                notice.set(null);
+                takeLock();
+                history = new History(moved);
+                readTakes();
+            }
+            kept = moved;
+            state.set(readOnly ? NOT_KEPT : "saved");
+        } catch (IOException e) {
+            state.set(e.getMessage());
+            jobs.say(e.getMessage());
+        }
+    }
+
+    /** The move library changed: everything is reckoned again. */
+    public void libraryChanged() {
+        reckon();
+    }
+
+    /** The guide voice, woken the first time it is wanted; null where it is not installed: words are then shown in time, not heard. */
+    public synchronized GuideVoice guideVoice() {
+        if (guideVoice == null) {
+            try {
+                guideVoice = new GuideVoice();
+            } catch (IOException e) {
+                Platform.runLater(() -> state.set(e.getMessage()));
+            }
+        }
+        return guideVoice;
+    }
+
+    /** Writes the plan or its script to a file the user chooses. */
+    public void print(PrintJob.Form form, Window window) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Write " + form.file());
+        chooser.setInitialFileName(form.file());
+        File chosen = chooser.showSaveDialog(window);
+        if (chosen != null) {
+            print(form, chosen.toPath());
+        }
+    }
+
+    /** Writes the plan or its script to {@code target}; the user has been asked about replacing it. */
+    public void print(PrintJob.Form form, Path target) {
+        Programme now = programme.get();
+        jobs.run(
+                "Writing " + target.getFileName(),
+                progress -> PrintJob.write(now, form, target, true),
+                written -> state.set("wrote " + written));
+    }
+
+    /** Has the simulated camera film the plan; the take is added when it is done. */
+    public void film(long seed) {
+        Workout workout = workout();
+        Path folder = folder();
+        jobs.run(
+                "Filming with the simulated camera",
+                progress -> Demo.film(
+                        workout,
+                        folder,
+                        seed,
+                        EnumSet.of(Trouble.LATE_START, Trouble.CLOCK_RATE),
+                        new GuideVoice(),
+                        progress),
+                filmed -> addTake(filmed.takes().get(filmed.takes().size() - 1)));
+    }
+
+    /** Brings a recording in, with the transcript and the shoot log that lie beside it under its name. */
+    public void bringIn(Path movie) {
+        Path folder = folder();
+        String id = workout().nextTake();
+        jobs.run(
+                "Bringing in " + movie.getFileName(),
+                progress -> {
+                    double seconds = MediaInput.probe(movie).length().seconds();
+                    return Media.reference(
+                            folder, id, movie, seconds, Media.transcriptBeside(movie), Media.logBeside(movie));
+                },
+                this::addTake);
+    }
+
+    /** Makes one take of two that a camera cut apart. */
+    public void join(String first, String second) {
+        Workout before = workout();
+        Programme matched = programme().get();
+        Path folder = folder();
+        jobs.run(
+                "Joining " + first + " and " + second,
+                progress -> JoinJob.join(before, matched, folder, first, second, progress),
+                joined -> {
+                    if (!workout().equals(before)) {
+                        jobs.say("The workout was changed while joining: join them again.");
+                        return;
+                    }
+                    apply("join " + first + " and " + second, joined);
+                    readTakes();
+                });
+    }
+
+    /** Listens for the script in the takes that came without a transcript, in the background. */
+    public void listen() {
+        Workout before = workout();
+        Programme matched = programme().get();
+        Path folder = folder();
+        jobs.run("Listening for the script", progress -> ListenJob.listen(before, matched, folder, progress), heard -> {
+            if (!workout().takes().equals(before.takes())) {
+                jobs.say("The takes were changed while listening: listen again.");
+            } else if (heard.equals(before)) {
+                jobs.say("Nothing of the script was heard in the recordings.");
+            } else {
+                apply(
+                        "listen for the script",
+                        workout().withTakes(heard.takes(), workout().pins()));
+                readTakes();
+            }
+        });
+    }
+
+    private void addTake(Workout.TakeRef take) {
+        apply("add " + take.id(), workout().withTake(take));
+        readTakes();
+        logTake(take);
+    }
+
+    /** A line in the logbook; a logbook that cannot be written is no reason to lose a take. */
+    private void logTake(Workout.TakeRef take) {
+        String title = programme.get() == null
+                ? ""
+                : programme.get().timeline().sheet().header().title();
+        String text = take.id() + ", " + Length.ofSeconds(take.seconds()).clock() + ", " + take.file();
+        try {
+            LogbookFile.keep(LogbookFile.read()
+                    .with(new Logbook.Entry(LocalDate.now().toString(), Logbook.Kind.TAKE, title, text)));
+        } catch (IOException e) {
+            jobs.say(e.getMessage());
+        }
+    }
+
+    /** Ends the session: what is not saved yet is kept in the autosave. */
+    public void close() {
+        autosave.stop();
+        typing.stop();
+        if (!workout().equals(kept)) {
+            writeAutosave();
+        }
+        reckoning.shutdown();
+        try {
+            reckoning.awaitTermination(3, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        release();
+    }
+}

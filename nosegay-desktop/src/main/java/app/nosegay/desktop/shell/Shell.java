@@ -1,0 +1,402 @@
+package app.nosegay.desktop.shell;
+
+import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.dress.DressStage;
+import app.nosegay.desktop.library.LibraryScreen;
+import app.nosegay.desktop.logbook.LogbookScreen;
+import app.nosegay.desktop.match.MatchStage;
+import app.nosegay.desktop.plan.PlanStage;
+import app.nosegay.desktop.proof.ProofStage;
+import app.nosegay.desktop.publish.PublishStage;
+import app.nosegay.desktop.script.ScriptStage;
+import app.nosegay.desktop.series.SeriesScreen;
+import app.nosegay.desktop.session.FieldUndo;
+import app.nosegay.desktop.session.Notice;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.StageView;
+import app.nosegay.desktop.shoot.ShootStage;
+import app.nosegay.jobs.LogbookFile;
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.plan.Finding;
+import app.nosegay.proof.Proof;
+import app.nosegay.script.Wordings;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Supplier;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import javafx.stage.Stage;
+
+/** The frame of the window: the stage rail, the workout's name and file, what is running. */
+public final class Shell {
+    /** A glance at a stage is no work, in seconds; a night with the window open is not work either. */
+    private static final long LEAST_NOTED = 20;
+
+    private static final long MOST_NOTED = 4 * 3600;
+
+    private final Stage stage;
+    private final Session session;
+    private final BorderPane frame = new BorderPane();
+    private final StackPane root = new StackPane(frame);
+    private final List<Place> places = new ArrayList<>();
+    private final List<ToggleButton> tabs = new ArrayList<>();
+    private final Label title = new Label();
+    private final Button undo = new Button("Undo");
+    private final Button redo = new Button("Redo");
+    private final KeysOverlay keys = new KeysOverlay();
+    private int besides;
+    private StageView shown;
+    private long shownSince;
+
+    public Shell(Stage stage, Session session) {
+        this.stage = stage;
+        this.session = session;
+        add("Plan", () -> new PlanStage(session));
+        add("Script", () -> new ScriptStage(session));
+        add("Shoot", () -> new ShootStage(session));
+        add("Match", () -> new MatchStage(session, stage));
+        add("Dress", () -> new DressStage(session));
+        add("Proof", () -> new ProofStage(session, stage, this::jump, this::shootFrom));
+        add("Publish", () -> new PublishStage(session, stage));
+        besides = places.size();
+        add("Library", () -> new LibraryScreen(session, stage));
+        add("Series", () -> new SeriesScreen(session, stage));
+        add("Logbook", () -> new LogbookScreen(session, () -> go(0)));
+        frame.getStyleClass().add("frame");
+        frame.setLeft(rail());
+        VBox top = new VBox(head(), noticeBar());
+        top.setMinHeight(Region.USE_PREF_SIZE);
+        frame.setTop(top);
+        Region foot = foot();
+        foot.setMinHeight(Region.USE_PREF_SIZE);
+        frame.setBottom(foot);
+        root.getChildren().add(keys.view());
+        session.programme().addListener((o, before, now) -> refreshHead());
+        go(0);
+        refreshHead();
+    }
+
+    /** A place on the rail; its view is made when it is first gone to, so that the window opens at once. */
+    private static final class Place {
+        private final String name;
+        private final Supplier<StageView> maker;
+        private StageView view;
+
+        Place(String name, Supplier<StageView> maker) {
+            this.name = name;
+            this.maker = maker;
+        }
+
+        StageView view() {
+            view = view == null ? maker.get() : view;
+            return view;
+        }
+    }
+
+    private void add(String name, Supplier<StageView> maker) {
+        places.add(new Place(name, maker));
+    }
+
+    public StackPane root() {
+        return root;
+    }
+
+    public Session session() {
+        return session;
+    }
+
+    private VBox rail() {
+        VBox rail = new VBox();
+        rail.getStyleClass().add("rail");
+        Label mark = new Label("Nosegay");
+        mark.getStyleClass().add("mark");
+        rail.getChildren().add(mark);
+        ToggleGroup group = new ToggleGroup();
+        for (int i = 0; i < places.size(); i++) {
+            int index = i;
+            ToggleButton tab = new ToggleButton(places.get(i).name);
+            tab.setToggleGroup(group);
+            tab.setId("stage-" + places.get(i).name.toLowerCase(Locale.ROOT));
+            tab.getStyleClass().setAll("stage-tab");
+            tab.setMaxWidth(Double.MAX_VALUE);
+            tab.setTooltip(new Tooltip("Ctrl+" + (i + 1) % 10));
+            tab.setOnAction(e -> go(index));
+            tabs.add(tab);
+            if (i == besides) {
+                Region gap = new Region();
+                gap.setMinHeight(18);
+                rail.getChildren().add(gap);
+            }
+            rail.getChildren().add(tab);
+        }
+        Region space = new Region();
+        VBox.setVgrow(space, Priority.ALWAYS);
+        Label local = new Label("No picture or sound leaves this machine.");
+        local.setWrapText(true);
+        local.setMinHeight(Region.USE_PREF_SIZE);
+        local.getStyleClass().add("small");
+        Button help = Buttons.quiet("Keys  F1", keys::toggle);
+        rail.getChildren().addAll(space, help, local);
+        return rail;
+    }
+
+    private HBox head() {
+        title.getStyleClass().add("workout-title");
+        title.setMinWidth(60);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        undo.getStyleClass().add("quiet");
+        redo.getStyleClass().add("quiet");
+        undo.setId("undo");
+        redo.setId("redo");
+        undo.setOnAction(e -> session.undo());
+        redo.setOnAction(e -> session.redo());
+        Button begin = Buttons.quiet("New", session::begin);
+        Button open = Buttons.quiet("Open …", this::chooseAndOpen);
+        Button save = Buttons.quiet("Save", this::save);
+        Button saveAs = Buttons.quiet("Save as …", this::saveAs);
+        undo.setTooltip(new Tooltip("Ctrl+Z"));
+        redo.setTooltip(new Tooltip("Ctrl+Shift+Z"));
+        HBox head = new HBox(title, space, undo, redo, begin, open, save, saveAs);
+        head.getStyleClass().add("head");
+        head.setAlignment(Pos.CENTER_LEFT);
+        return head;
+    }
+
+    /** What has to be known or decided first, over all stages until it is. */
+    private HBox noticeBar() {
+        Label text = new Label();
+        text.setId("notice");
+        text.setWrapText(true);
+        text.setMinHeight(Region.USE_PREF_SIZE);
+        HBox.setHgrow(text, Priority.ALWAYS);
+        text.setMaxWidth(Double.MAX_VALUE);
+        HBox bar = new HBox(10);
+        bar.getStyleClass().add("notice");
+        bar.setAlignment(Pos.CENTER_LEFT);
+        bar.setVisible(false);
+        bar.setManaged(false);
+        session.notice().addListener((o, before, now) -> {
+            bar.setVisible(now != null);
+            bar.setManaged(now != null);
+            bar.getChildren().setAll(text);
+            if (now == null) {
+                return;
+            }
+            text.setText(now.text());
+            for (Notice.Way way : now.ways()) {
+                Button button = Buttons.quiet(way.label(), () -> {
+                    way.does().run();
+                    session.dismiss();
+                });
+                bar.getChildren().add(button);
+            }
+            if (session.isReadOnly()) {
+                bar.getChildren().add(Buttons.quiet("Save a copy …", this::saveAs));
+            }
+        });
+        return bar;
+    }
+
+    private HBox foot() {
+        Label running = new Label();
+        running.setId("job-name");
+        running.textProperty().bind(session.jobs().name());
+        ProgressBar bar = new ProgressBar();
+        bar.progressProperty().bind(session.jobs().share());
+        bar.setPrefWidth(220);
+        Button cancel = Buttons.quiet("Cancel", session.jobs()::cancel);
+        cancel.setId("job-cancel");
+        HBox job = new HBox(running, bar, cancel);
+        job.setAlignment(Pos.CENTER_LEFT);
+        job.setSpacing(10);
+        job.visibleProperty().bind(Bindings.isNotEmpty(session.jobs().name()));
+        job.managedProperty().bind(job.visibleProperty());
+        Label message = new Label();
+        message.setId("message");
+        message.getStyleClass().add("message");
+        message.textProperty().bind(session.jobs().message());
+        message.setWrapText(true);
+        session.jobs().news().addListener((o, was, is) -> message.getStyleClass()
+                .setAll("label", is ? "news" : "message"));
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        Label state = new Label();
+        state.setId("file-state");
+        state.getStyleClass().add("small");
+        state.textProperty().bind(session.state());
+        HBox foot = new HBox(job, message, space, state);
+        foot.getStyleClass().add("foot");
+        foot.setAlignment(Pos.CENTER_LEFT);
+        return foot;
+    }
+
+    private void refreshHead() {
+        String name = session.programme().get() == null
+                ? ""
+                : session.programme().get().timeline().sheet().header().title();
+        String file = session.file().map(f -> "  " + f.getFileName()).orElse("");
+        title.setText(name.isEmpty() ? "New workout" : name);
+        stage.setTitle((name.isEmpty() ? "New workout" : name) + file + " – Nosegay");
+        undo.setText(session.undoName().map(n -> "Undo: " + n).orElse("Undo"));
+        undo.setDisable(session.undoName().isEmpty());
+        redo.setText(session.redoName().map(n -> "Redo: " + n).orElse("Redo"));
+        redo.setDisable(session.redoName().isEmpty());
+    }
+
+    /** Shows a stage by its place on the rail, from 0. */
+    void go(int index) {
+        if (shown != null) {
+            shown.left();
+        }
+        keepTime();
+        shown = places.get(index).view();
+        shownSince = System.nanoTime();
+        tabs.get(index).setSelected(true);
+        frame.setCenter(shown.view());
+        shown.entered();
+    }
+
+    /** Notes in the logbook how long the shown stage was worked on; without a saved workout there is nothing to note it for. */
+    private void keepTime() {
+        long seconds = (System.nanoTime() - shownSince) / 1_000_000_000L;
+        if (shown == null
+                || session.file().isEmpty()
+                || seconds < LEAST_NOTED
+                || session.programme().get() == null) {
+            return;
+        }
+        String workout = session.programme().get().timeline().sheet().header().title();
+        try {
+            LogbookFile.keep(LogbookFile.read()
+                    .withTime(workout, shown.name().toLowerCase(Locale.ROOT), Math.min(seconds, MOST_NOTED)));
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+        }
+    }
+
+    /** Shows a stage by its name. */
+    public void go(String name) {
+        for (int i = 0; i < places.size(); i++) {
+            if (places.get(i).name.equals(name)) {
+                go(i);
+            }
+        }
+    }
+
+    /** Goes to the stage a finding belongs to and shows its place there. */
+    private void jump(Finding finding) {
+        String stage = Proof.stage(finding);
+        // The music is chosen where the programme is dressed; all other sound is in the takes.
+        boolean ofMusic = finding.code().equals("sound.licence");
+        String place = ofMusic ? "Dress" : stage.equals("sound") ? "Match" : Wordings.capital(stage);
+        go(place);
+        stage(place).goTo(finding);
+    }
+
+    private void shootFrom(String segment) {
+        go("Shoot");
+        ((ShootStage) stage("Shoot")).select(segment);
+    }
+
+    /** The stage called {@code name}. */
+    public StageView stage(String name) {
+        return places.stream()
+                .filter(p -> p.name.equals(name))
+                .findFirst()
+                .orElseThrow()
+                .view();
+    }
+
+    public void installKeys(Scene scene) {
+        KeyCode[] digits = {
+            KeyCode.DIGIT1,
+            KeyCode.DIGIT2,
+            KeyCode.DIGIT3,
+            KeyCode.DIGIT4,
+            KeyCode.DIGIT5,
+            KeyCode.DIGIT6,
+            KeyCode.DIGIT7,
+            KeyCode.DIGIT8,
+            KeyCode.DIGIT9,
+            KeyCode.DIGIT0
+        };
+        for (int i = 0; i < places.size(); i++) {
+            int index = i;
+            scene.getAccelerators().put(control(digits[i]), () -> go(index));
+        }
+        FieldUndo.install(scene, session);
+        scene.getAccelerators().put(control(KeyCode.Z), session::undo);
+        scene.getAccelerators()
+                .put(
+                        new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN, KeyCombination.SHIFT_DOWN),
+                        session::redo);
+        scene.getAccelerators().put(control(KeyCode.T), () -> {
+            go(0);
+            ((PlanStage) stage("Plan")).showWays();
+        });
+        scene.getAccelerators().put(control(KeyCode.S), this::save);
+        scene.getAccelerators().put(control(KeyCode.O), this::chooseAndOpen);
+        scene.getAccelerators().put(new KeyCodeCombination(KeyCode.F1), keys::toggle);
+    }
+
+    private static KeyCodeCombination control(KeyCode code) {
+        return new KeyCodeCombination(code, KeyCombination.SHORTCUT_DOWN);
+    }
+
+    private void chooseAndOpen() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Open a workout");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Workouts", "*" + WorkoutFile.ENDING));
+        File chosen = chooser.showOpenDialog(stage);
+        if (chosen != null) {
+            session.open(chosen.toPath());
+        }
+    }
+
+    private void save() {
+        if (session.file().isPresent()) {
+            session.save(null);
+        } else {
+            saveAs();
+        }
+    }
+
+    private void saveAs() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Save the workout");
+        chooser.setInitialFileName("workout" + WorkoutFile.ENDING);
+        File chosen = chooser.showSaveDialog(stage);
+        if (chosen != null) {
+            String path = chosen.getPath();
+            session.save(Path.of(path.endsWith(WorkoutFile.ENDING) ? path : path + WorkoutFile.ENDING));
+        }
+    }
+
+    public void close() {
+        shown.left();
+        keepTime();
+        session.close();
+    }
+}
