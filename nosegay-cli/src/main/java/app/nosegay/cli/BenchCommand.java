@@ -18,7 +18,7 @@ import app.nosegay.media.TakeReader;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
 import app.nosegay.paint.PiecePainter;
-import app.nosegay.paint.PottingShed;
+import app.nosegay.paint.StudioBackdrop;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -218,7 +218,7 @@ final class BenchCommand implements Callable<Integer> {
 
     /** A busy 1080p take with the grain of a real camera, which a drawn picture lacks. */
     private static Path film(Path file, double seconds) throws IOException {
-        BufferedImage set = PottingShed.paint(WIDTH, HEIGHT);
+        BufferedImage set = StudioBackdrop.paint(WIDTH, HEIGHT);
         Random random = new Random(1);
         for (int i = 0; i < WIDTH * HEIGHT; i++) {
             int grain = random.nextInt(9) - 4;

@@ -1,7 +1,7 @@
 package app.nosegay.cli;
 
 import app.nosegay.jobs.JoinJob;
-import app.nosegay.jobs.Moved;
+import app.nosegay.jobs.MediaRelinker;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.workout.Programme;
@@ -46,7 +46,7 @@ final class JoinCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         Sheets.free(save, overwrite);
         Path folder = Sheets.folderOf(file);
-        Workout workout = Moved.foundAgain(WorkoutFile.open(file), folder);
+        Workout workout = MediaRelinker.foundAgain(WorkoutFile.open(file), folder);
         WorkoutMedia media = WorkoutMedia.read(
                 workout,
                 folder,
@@ -55,7 +55,7 @@ final class JoinCommand implements Callable<Integer> {
         ConsoleProgress joining =
                 new ConsoleProgress("joining", spec.commandLine().getErr());
         Workout joined = JoinJob.join(workout, programme, folder, first, second, joining);
-        WorkoutFile.save(save, Moved.toFolder(joined, folder, Sheets.folderOf(save)));
+        WorkoutFile.save(save, MediaRelinker.toFolder(joined, folder, Sheets.folderOf(save)));
         spec.commandLine().getOut().println(save);
         spec.commandLine().getOut().flush();
         return Main.DONE;

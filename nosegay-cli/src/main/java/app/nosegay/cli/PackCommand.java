@@ -1,6 +1,6 @@
 package app.nosegay.cli;
 
-import app.nosegay.jobs.Moved;
+import app.nosegay.jobs.MediaRelinker;
 import app.nosegay.jobs.PackJob;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.workout.Workout;
@@ -30,7 +30,7 @@ final class PackCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         Path folder = Sheets.folderOf(file);
-        Workout workout = Moved.foundAgain(WorkoutFile.open(file), folder);
+        Workout workout = MediaRelinker.foundAgain(WorkoutFile.open(file), folder);
         ConsoleProgress progress =
                 new ConsoleProgress("packing", spec.commandLine().getErr());
         Path packed = PackJob.into(workout, folder, out, file.getFileName().toString(), progress);

@@ -1,11 +1,11 @@
 package app.nosegay.cli;
 
-import app.nosegay.jobs.Moved;
+import app.nosegay.jobs.MediaRelinker;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.plan.Finding;
+import app.nosegay.proof.IntervalComparison;
 import app.nosegay.proof.PickUps;
-import app.nosegay.proof.Plait;
 import app.nosegay.proof.Proof;
 import app.nosegay.proof.ProofJson;
 import app.nosegay.workout.Programme;
@@ -53,7 +53,7 @@ final class ProofCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         boolean stored = file.toString().endsWith(WorkoutFile.ENDING);
-        Workout workout = Moved.foundAgain(Sheets.workout(file), Sheets.folderOf(file));
+        Workout workout = MediaRelinker.foundAgain(Sheets.workout(file), Sheets.folderOf(file));
         Programme programme;
         if (stored && !workout.takes().isEmpty()) {
             WorkoutMedia media = WorkoutMedia.read(
@@ -97,7 +97,7 @@ final class ProofCommand implements Callable<Integer> {
         out.flush();
     }
 
-    private static void plait(PrintWriter out, Plait p) {
+    private static void plait(PrintWriter out, IntervalComparison p) {
         out.printf(
                 Locale.ROOT,
                 "%-44s planned %s | said %s | shown %s%n",

@@ -1,7 +1,7 @@
 package app.nosegay.cli;
 
 import app.nosegay.jobs.DescriptionTemplate;
-import app.nosegay.jobs.Moved;
+import app.nosegay.jobs.MediaRelinker;
 import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishVideo;
@@ -79,7 +79,7 @@ final class PublishCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        Workout workout = Moved.foundAgain(WorkoutFile.open(file), Sheets.folderOf(file));
+        Workout workout = MediaRelinker.foundAgain(WorkoutFile.open(file), Sheets.folderOf(file));
         PrintWriter err = spec.commandLine().getErr();
         WorkoutMedia media = WorkoutMedia.read(workout, Sheets.folderOf(file), new ConsoleProgress("reading", err));
         media.notices(workout).forEach(err::println);

@@ -1,6 +1,6 @@
 package app.nosegay.calls;
 
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import java.util.regex.Pattern;
 
 /** What a presenter says when something went wrong while filming: "sorry, let me start that again". */
@@ -32,8 +32,8 @@ public final class Fluffs {
             "\\bagain from the (?:top|start|beginning)\\b",
             "\\bone more take\\b"));
 
-    private static final Remembered<Boolean> IS_FLUFF =
-            new Remembered<>(words -> FLUFF.matcher(words).find());
+    private static final TextMemo<Boolean> IS_FLUFF =
+            new TextMemo<>(words -> FLUFF.matcher(words).find());
 
     private Fluffs() {}
 

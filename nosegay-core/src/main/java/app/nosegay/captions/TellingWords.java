@@ -1,6 +1,6 @@
 package app.nosegay.captions;
 
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -16,7 +16,7 @@ public final class TellingWords {
             "the", "a", "an", "and", "or", "to", "of", "in", "on", "is", "it", "you", "your", "with", "for", "as", "at",
             "that", "this", "we", "so", "if", "be", "are");
 
-    private static final Remembered<List<String>> OF_TEXT = new Remembered<>(TellingWords::compute);
+    private static final TextMemo<List<String>> OF_TEXT = new TextMemo<>(TellingWords::compute);
 
     private TellingWords() {}
 

@@ -4,7 +4,7 @@ import app.nosegay.cut.Cut;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
-import app.nosegay.evidence.sight.Heat;
+import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
@@ -18,8 +18,8 @@ import app.nosegay.plan.terms.Level;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
-import app.nosegay.review.SaidLine;
-import app.nosegay.review.Slip;
+import app.nosegay.review.Misstatement;
+import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptLine;
@@ -65,7 +65,7 @@ public final class Dresser {
     private final DressNotes notes;
     private final Frame frame;
     private final Told told;
-    private final Map<ScriptLine, SaidLine> said = new HashMap<>();
+    private final Map<ScriptLine, ScriptLineMatch> said = new HashMap<>();
     private final Map<String, TakeEvidence> takes = new HashMap<>();
     private final List<String> moves;
     private final List<Piece> pieces = new ArrayList<>();
@@ -90,13 +90,13 @@ public final class Dresser {
         this.notes = notes;
         this.wordings = new Wordings(library);
         this.moves = timeline.workMoves(true);
-        told.said().stream().filter(SaidLine::isSaid).forEach(s -> said.put(s.line(), s));
+        told.said().stream().filter(ScriptLineMatch::isSaid).forEach(s -> said.put(s.line(), s));
         this.told = told;
         told.takes().forEach(t -> takes.put(t.id(), t));
     }
 
     /** What was heard and seen in the takes; all of it may be empty. */
-    public record Told(List<SaidLine> said, List<Slip> slips, List<TakeEvidence> takes) {
+    public record Told(List<ScriptLineMatch> said, List<Misstatement> slips, List<TakeEvidence> takes) {
         public static final Told NOTHING = new Told(List.of(), List.of(), List.of());
     }
 
@@ -172,10 +172,10 @@ public final class Dresser {
         Match.Placed placed = match.segment(interval.first().id()).orElseThrow();
         Match.Placed end = match.segment(interval.last().id()).orElseThrow();
         TakeEvidence take = takes.get(placed.take());
-        Heat whole = take == null
-                ? Heat.none()
-                : Heat.of(take, new Span<>(placed.start(), Time.max(placed.end(), end.end())));
-        Heat heat = frame.focus() == null ? whole : whole.cropped(frame.keeping(whole.extent(frame.focus())));
+        OccupancyMap whole = take == null
+                ? OccupancyMap.none()
+                : OccupancyMap.of(take, new Span<>(placed.start(), Time.max(placed.end(), end.end())));
+        OccupancyMap heat = frame.focus() == null ? whole : whole.cropped(frame.keeping(whole.extent(frame.focus())));
         return Optional.of(new Layout.Stretch(
                 interval.id(),
                 interval.first().block().slug(),
@@ -211,7 +211,7 @@ public final class Dresser {
         if (!notes.shows(DressNotes.Extra.CORRECTIONS)) {
             return;
         }
-        for (Slip slip : told.slips()) {
+        for (Misstatement slip : told.slips()) {
             String text = Wordings.capital(slip.show());
             if (!text.isEmpty()) {
                 cut.toCut(slip.take(), slip.span().start())
@@ -430,7 +430,7 @@ public final class Dresser {
     private Time<Axis.Cut> card(Segment s, Span<Axis.Cut> span, Time<Axis.Cut> free, ScriptLine line, Face.Card card) {
         Time<Axis.Cut> wanted =
                 line == null ? free : span.start().plus(line.start().since(s.start()));
-        SaidLine heard = line == null ? null : said.get(line);
+        ScriptLineMatch heard = line == null ? null : said.get(line);
         if (heard != null) {
             wanted =
                     cut.toCut(heard.take(), heard.time()).filter(span::contains).orElse(wanted);

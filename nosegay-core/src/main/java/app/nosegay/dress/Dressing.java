@@ -44,19 +44,19 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
 
     /** What is on screen at {@code time}, wherever it sits. */
     public List<Face> at(Time<Axis.Cut> time) {
-        return shown(time).stream().map(Shown::face).toList();
+        return shown(time).stream().map(PlacedOverlay::face).toList();
     }
 
     /** What is on screen at {@code time} and where; of two timers the one at zero stands aside. */
-    public List<Shown> shown(Time<Axis.Cut> time) {
-        List<Shown> shown = new ArrayList<>();
-        Shown clock = null;
+    public List<PlacedOverlay> shown(Time<Axis.Cut> time) {
+        List<PlacedOverlay> shown = new ArrayList<>();
+        PlacedOverlay clock = null;
         for (Piece piece : pieces) {
             if (piece.span().start().isAfter(time)) {
                 break;
             }
             if (piece.span().contains(time)) {
-                Shown now = place(piece, piece.at(time));
+                PlacedOverlay now = place(piece, piece.at(time));
                 if (now.face() instanceof Face.Timer) {
                     if (clock != null) {
                         shown.remove(clock);
@@ -70,17 +70,17 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         return shown;
     }
 
-    private static Shown aside(Shown old, Shown now) {
+    private static PlacedOverlay aside(PlacedOverlay old, PlacedOverlay now) {
         Box b = now.box();
         double width = old.box().width() * ASIDE;
         double height = old.box().height() * ASIDE;
         double x = now.right() ? b.x() - GAP - width : b.right() + GAP;
         Box small = new Box(x, now.bottom() ? b.bottom() - height : b.y(), width, height);
-        return new Shown(old.face(), small, old.opacity(), old.right(), old.bottom());
+        return new PlacedOverlay(old.face(), small, old.opacity(), old.right(), old.bottom());
     }
 
     /** Where a face of {@code piece} sits. */
-    public Shown place(Piece piece, Face face) {
+    public PlacedOverlay place(Piece piece, Face face) {
         Style style = notes.style();
         Frame frame = layout.frame();
         Layout.Area area = layout.at(piece.span().start()).orElse(null);
@@ -122,8 +122,8 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         return part(face, box, anchor, style, Contrast.enough(style, grey[0], grey[1]));
     }
 
-    private static Shown fixed(Face face, Box box, double opacity) {
-        return new Shown(face, box, opacity, false, true);
+    private static PlacedOverlay fixed(Face face, Box box, double opacity) {
+        return new PlacedOverlay(face, box, opacity, false, true);
     }
 
     /** The place of a level's badge, under the third of the frame its presenter stands in. */
@@ -134,7 +134,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         return new Box(x, room.bottom() - LEVEL_HEIGHT * scale, width, LEVEL_HEIGHT * scale);
     }
 
-    private static Shown part(Face face, Box box, Layout.Anchor anchor, Style style, double opacity) {
+    private static PlacedOverlay part(Face face, Box box, Layout.Anchor anchor, Style style, double opacity) {
         double scale = style.scale();
         boolean bottom = anchor.isBottom();
         Box own = box;
@@ -153,7 +153,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         } else if (face instanceof Face.Tempo) {
             own = slice(box, !bottom, Math.max(0, box.height() - (COUNTER + 8) * scale));
         }
-        return new Shown(face, own, opacity, anchor.isRight(), bottom);
+        return new PlacedOverlay(face, own, opacity, anchor.isRight(), bottom);
     }
 
     private static Box slice(Box box, boolean lower, double height) {

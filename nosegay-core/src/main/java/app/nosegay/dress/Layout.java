@@ -2,7 +2,7 @@ package app.nosegay.dress;
 
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
-import app.nosegay.evidence.sight.Heat;
+import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -139,7 +139,7 @@ public record Layout(Frame frame, List<Area> areas) {
             Set<Group> used,
             boolean countIn,
             List<Box> blocked,
-            Heat heat) {}
+            OccupancyMap heat) {}
 
     /**
      * A laid-out interval.

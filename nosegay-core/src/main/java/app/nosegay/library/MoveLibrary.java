@@ -1,6 +1,6 @@
 package app.nosegay.library;
 
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -27,7 +27,7 @@ public final class MoveLibrary {
     private final List<Move> moves;
     private final Map<String, Move> byName = new TreeMap<>();
     /** Names are looked up many times while a plan is reckoned; what they mean does not change. */
-    private final Remembered<Optional<Move>> found = new Remembered<>(this::named);
+    private final TextMemo<Optional<Move>> found = new TextMemo<>(this::named);
 
     public MoveLibrary(Collection<Move> moves) {
         this.moves = List.copyOf(moves);

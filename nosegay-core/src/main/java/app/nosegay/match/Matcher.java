@@ -66,7 +66,7 @@ public final class Matcher {
             ShootLog log = i < logs.size() ? logs.get(i) : null;
             TakeSolver.Found f = TakeSolver.solve(timeline, lines, takes.get(i), log, pins, next);
             next = behind(f.visits(), next);
-            List<Visit> visits =
+            List<SegmentOccurrence> visits =
                     MoveOrder.swapped(timeline, MoveOrder.misplaced(timeline, f.visits(), f.hints()), f.hints());
             found.add(new TakeSolver.Found(
                     log == null ? MoveOrder.ownRests(timeline, visits) : visits, f.clock(), f.foreign(), f.hints()));
@@ -80,9 +80,9 @@ public final class Matcher {
     }
 
     /** The segment with which a take goes on that was recorded behind these: takes are given in the order in which they were made. */
-    private static int behind(List<Visit> visits, int before) {
+    private static int behind(List<SegmentOccurrence> visits, int before) {
         return visits.stream()
-                .max(Comparator.comparingDouble(Visit::end))
+                .max(Comparator.comparingDouble(SegmentOccurrence::end))
                 .map(v -> v.segment() + (v.broken() ? 0 : 1))
                 .orElse(before);
     }
@@ -101,7 +101,7 @@ public final class Matcher {
                     s.id(), s.duration(), null, null, null, null, null, 1, 1, false, false, others, null);
         }
         TakeEvidence take = takes.get(chosen.take());
-        Visit v = chosen.visit();
+        SegmentOccurrence v = chosen.visit();
         Span<Axis.Take> announced = new Span<>(time(v.start()), time(Math.max(v.start(), v.end())));
         Span<Axis.Take> performed =
                 s.kind().isMoving() ? moved.get(chosen.take()).within(announced) : announced;
@@ -128,8 +128,8 @@ public final class Matcher {
     private List<Match.Unplanned> unplanned() {
         List<Match.Unplanned> gaps = new ArrayList<>();
         for (int i = 0; i < takes.size(); i++) {
-            List<Visit> visits = found.get(i).visits().stream()
-                    .sorted(Comparator.comparingDouble(Visit::start))
+            List<SegmentOccurrence> visits = found.get(i).visits().stream()
+                    .sorted(Comparator.comparingDouble(SegmentOccurrence::start))
                     .toList();
             TakeEvidence take = takes.get(i);
             visits.forEach(v -> longRest(take, v).ifPresent(gaps::add));
@@ -138,7 +138,7 @@ public final class Matcher {
                 double to = visits.get(v).start();
                 if (to - from > LEAST_GAP) {
                     Span<Axis.Take> span = new Span<>(time(from), time(to));
-                    String kind = Stretches.kind(take, found.get(i).hints(), span);
+                    String kind = UnplannedClassifier.kind(take, found.get(i).hints(), span);
                     gaps.add(new Match.Unplanned(take.id(), span, kind));
                 }
             }
@@ -146,10 +146,10 @@ public final class Matcher {
         return gaps;
     }
 
-    private Optional<Match.Unplanned> longRest(TakeEvidence take, Visit v) {
+    private Optional<Match.Unplanned> longRest(TakeEvidence take, SegmentOccurrence v) {
         Segment s = timeline.segments().get(v.segment());
         return s.kind() == SegmentKind.REST && !s.open()
-                ? Stretches.tooLong(take, new Span<>(time(v.start()), time(v.end())), s.duration())
+                ? UnplannedClassifier.tooLong(take, new Span<>(time(v.start()), time(v.end())), s.duration())
                         .map(span -> new Match.Unplanned(take.id(), span, Match.Unplanned.LONG_REST))
                 : Optional.empty();
     }

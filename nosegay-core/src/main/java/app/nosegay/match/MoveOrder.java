@@ -1,6 +1,6 @@
 package app.nosegay.match;
 
-import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -26,8 +26,9 @@ final class MoveOrder {
      * The visits, those that seemed to be one move done again given to the one that was left out, where its name tells so: it was done later or
      * earlier than planned.
      */
-    static List<Visit> misplaced(Timeline timeline, List<Visit> visits, BoundaryHints hints) {
-        List<Visit> out = new ArrayList<>(visits);
+    static List<SegmentOccurrence> misplaced(
+            Timeline timeline, List<SegmentOccurrence> visits, BoundaryFeatures hints) {
+        List<SegmentOccurrence> out = new ArrayList<>(visits);
         for (int k = 0; k < timeline.segments().size(); k++) {
             Segment missing = timeline.segments().get(k);
             int segment = k;
@@ -37,10 +38,10 @@ final class MoveOrder {
             if (!lost) {
                 continue;
             }
-            List<Visit> own = out.stream()
+            List<SegmentOccurrence> own = out.stream()
                     .filter(v -> Math.abs(v.segment() - segment) <= REACH && isNamed(timeline, out, v, missing, hints))
                     .toList();
-            for (Visit v : own) {
+            for (SegmentOccurrence v : own) {
                 boolean last = v == own.get(own.size() - 1);
                 out.set(out.indexOf(v), moved(segment, v).broken(!last));
             }
@@ -49,7 +50,7 @@ final class MoveOrder {
     }
 
     /** The visits, a rest behind a move that was left out given to the move before it whose rest is missing: people rest after what they did. */
-    static List<Visit> ownRests(Timeline timeline, List<Visit> visits) {
+    static List<SegmentOccurrence> ownRests(Timeline timeline, List<SegmentOccurrence> visits) {
         Set<Integer> done = visits.stream()
                 .filter(v -> v.length()
                         >= MatchWeights.LEFT_OUT_SHARE
@@ -57,11 +58,11 @@ final class MoveOrder {
                                         .get(v.segment())
                                         .duration()
                                         .seconds())
-                .map(Visit::segment)
+                .map(SegmentOccurrence::segment)
                 .collect(Collectors.toSet());
-        List<Visit> out = new ArrayList<>(visits);
+        List<SegmentOccurrence> out = new ArrayList<>(visits);
         for (int i = 0; i < out.size(); i++) {
-            Visit v = out.get(i);
+            SegmentOccurrence v = out.get(i);
             int k = v.segment();
             boolean follows = k >= 3
                     && isRest(timeline, k)
@@ -83,7 +84,11 @@ final class MoveOrder {
 
     /** Whether a visit is one of several of its segment, not the last, and is named as {@code missing} rather than as its own move. */
     private static boolean isNamed(
-            Timeline timeline, List<Visit> visits, Visit v, Segment missing, BoundaryHints hints) {
+            Timeline timeline,
+            List<SegmentOccurrence> visits,
+            SegmentOccurrence v,
+            Segment missing,
+            BoundaryFeatures hints) {
         Segment own = timeline.segments().get(v.segment());
         boolean again = visits.stream().anyMatch(o -> o.segment() == v.segment() && o.start() > v.start());
         if (!again || own.kind() != SegmentKind.WORK || missing.move().equals(own.move()) || v.startPinned()) {
@@ -94,14 +99,14 @@ final class MoveOrder {
     }
 
     /** The visits, those of moves done in each other's place exchanged. */
-    static List<Visit> swapped(Timeline timeline, List<Visit> visits, BoundaryHints hints) {
+    static List<SegmentOccurrence> swapped(Timeline timeline, List<SegmentOccurrence> visits, BoundaryFeatures hints) {
         Map<Integer, Integer> at = new HashMap<>();
         for (int i = 0; i < visits.size(); i++) {
             if (!visits.get(i).broken()) {
                 at.put(visits.get(i).segment(), i);
             }
         }
-        List<Visit> out = new ArrayList<>(visits);
+        List<SegmentOccurrence> out = new ArrayList<>(visits);
         for (int k = 0; k < timeline.segments().size(); k++) {
             for (int other = k + 1;
                     other <= k + 2 && other < timeline.segments().size();
@@ -109,8 +114,8 @@ final class MoveOrder {
                 if (!at.containsKey(k) || !at.containsKey(other) || !exchangeable(timeline, k, other)) {
                     continue;
                 }
-                Visit a = out.get(at.get(k));
-                Visit b = out.get(at.get(other));
+                SegmentOccurrence a = out.get(at.get(k));
+                SegmentOccurrence b = out.get(at.get(other));
                 String first = timeline.segments().get(k).move();
                 String second = timeline.segments().get(other).move();
                 double fromA = introducedFrom(timeline, out, a);
@@ -132,12 +137,12 @@ final class MoveOrder {
         return out;
     }
 
-    private static double fit(BoundaryHints hints, String move, Visit v, double from) {
+    private static double fit(BoundaryFeatures hints, String move, SegmentOccurrence v, double from) {
         return hints.named(move, from, v.start() + FIRST_PART * v.length()) + hints.posture(move, v.start(), v.end());
     }
 
     /** A move is introduced after the first part of the one before it: what is said towards the end is often of the next one. */
-    private static double introducedFrom(Timeline timeline, List<Visit> visits, Visit v) {
+    private static double introducedFrom(Timeline timeline, List<SegmentOccurrence> visits, SegmentOccurrence v) {
         return visits.stream()
                 .filter(o -> o.start() < v.start()
                         && timeline.segments().get(o.segment()).kind().isMoving())
@@ -146,8 +151,8 @@ final class MoveOrder {
                 .orElse(v.start() - MatchWeights.NAMED_BEFORE);
     }
 
-    private static Visit moved(int segment, Visit v) {
-        return new Visit(
+    private static SegmentOccurrence moved(int segment, SegmentOccurrence v) {
+        return new SegmentOccurrence(
                 segment, v.start(), v.end(), v.startDoubt(), v.endDoubt(), v.startPinned(), v.endPinned(), v.broken());
     }
 

@@ -1,6 +1,6 @@
 package app.nosegay.match;
 
-import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -19,11 +19,11 @@ final class OrderDoubt {
 
     private OrderDoubt() {}
 
-    static List<Visit> applied(Timeline timeline, List<Visit> visits, BoundaryHints hints) {
+    static List<SegmentOccurrence> applied(Timeline timeline, List<SegmentOccurrence> visits, BoundaryFeatures hints) {
         Set<Integer> near = new HashSet<>();
         for (int i = 1; i < visits.size(); i++) {
-            Visit before = visits.get(i - 1);
-            Visit now = visits.get(i);
+            SegmentOccurrence before = visits.get(i - 1);
+            SegmentOccurrence now = visits.get(i);
             boolean order = now.segment() != before.segment() + 1;
             boolean stretch = now.start() - before.end() > A_MOVE;
             if (order || stretch) {
@@ -36,11 +36,11 @@ final class OrderDoubt {
                 }
             }
         }
-        List<Visit> out = new ArrayList<>();
-        for (Visit v : visits) {
+        List<SegmentOccurrence> out = new ArrayList<>();
+        for (SegmentOccurrence v : visits) {
             boolean named = isNamed(timeline, v, hints);
             double least = near.contains(v.segment()) && !named ? MatchWeights.ORDER_DOUBT : 0;
-            out.add(new Visit(
+            out.add(new SegmentOccurrence(
                     v.segment(),
                     v.start(),
                     v.end(),
@@ -66,7 +66,7 @@ final class OrderDoubt {
         }
     }
 
-    private static boolean isNamed(Timeline timeline, Visit v, BoundaryHints hints) {
+    private static boolean isNamed(Timeline timeline, SegmentOccurrence v, BoundaryFeatures hints) {
         Segment s = timeline.segments().get(v.segment());
         String move = s.move() != null
                 ? s.move()

@@ -35,7 +35,9 @@ final class RepFinder {
                         .filter(t -> t.id().equals(p.take()))
                         .findFirst()
                         .orElseThrow();
-                reps.put(p.id(), WrongShowing.without(moments(s, p, take, stillUntil(timeline, placed, k)), take));
+                reps.put(
+                        p.id(),
+                        NegativeDemonstration.without(moments(s, p, take, stillUntil(timeline, placed, k)), take));
             }
         }
         return reps;

@@ -27,7 +27,7 @@ final class TakeChoice {
     private static final double WHOLE = 0.85;
 
     /** One time a segment was done. */
-    record Candidate(int take, Visit visit) {}
+    record Candidate(int take, SegmentOccurrence visit) {}
 
     private final Timeline timeline;
     private final List<TakeEvidence> takes;
@@ -43,7 +43,7 @@ final class TakeChoice {
         this.timeline = timeline;
         this.takes = takes;
         for (int t = 0; t < found.size(); t++) {
-            for (Visit v : found.get(t).visits()) {
+            for (SegmentOccurrence v : found.get(t).visits()) {
                 boolean sliver = v.length() < MatchWeights.LEFT_OUT_SHARE * planned(v.segment())
                         && !(v.startPinned() && v.endPinned());
                 if (!sliver && v.length() > 0) {

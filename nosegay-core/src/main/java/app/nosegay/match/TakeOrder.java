@@ -1,7 +1,7 @@
 package app.nosegay.match;
 
 import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.match.features.Grid;
 import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
@@ -24,14 +24,14 @@ final class TakeOrder {
     private final List<Pin> pins;
     private final Map<String, Integer> indexes;
     private final int next;
-    private final BoundaryHints hints;
+    private final BoundaryFeatures hints;
 
     /**
      * @param log of this take; null where there is none
      * @param pins in this take
      * @param next the segment before which the take before it ended, 0 when there is none
      */
-    TakeOrder(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins, int next, BoundaryHints hints) {
+    TakeOrder(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins, int next, BoundaryFeatures hints) {
         this.timeline = timeline;
         this.take = take;
         this.log = log;
@@ -159,7 +159,7 @@ final class TakeOrder {
         private final float[][] joint = new float[n + 1][];
         private final float[][] ending = new float[n + 1][];
         private final float[][] starting = new float[n + 1][];
-        private final BoundaryHints.Within[] within = new BoundaryHints.Within[n];
+        private final BoundaryFeatures.Within[] within = new BoundaryFeatures.Within[n];
         private final int[] plannedStart = new int[n + 1];
         private final Map<float[], float[]> made = new java.util.IdentityHashMap<>();
         private final int before;

@@ -2,7 +2,7 @@ package app.nosegay.match;
 
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.SetEdges;
-import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.match.features.Grid;
 import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
@@ -23,11 +23,11 @@ final class TakeSolver {
     private final Map<String, Integer> indexes;
     private final ClockMap clock;
     private final int next;
-    private BoundaryHints hints;
+    private BoundaryFeatures hints;
     private TakeOrder order;
 
     /** What was found in one take. */
-    record Found(List<Visit> visits, ClockMap clock, boolean foreign, BoundaryHints hints) {}
+    record Found(List<SegmentOccurrence> visits, ClockMap clock, boolean foreign, BoundaryFeatures hints) {}
 
     private TakeSolver(
             Timeline timeline, List<ScriptLine> lines, TakeEvidence take, ShootLog log, List<Pin> pins, int next) {
@@ -48,11 +48,11 @@ final class TakeSolver {
     }
 
     private Found solve() {
-        hints = BoundaryHints.of(timeline, lines, take);
+        hints = BoundaryFeatures.of(timeline, lines, take);
         if (clock != null) {
             return new Found(pinned(logged(clock)), clock, false, hints);
         }
-        List<Visit> visits = placed();
+        List<SegmentOccurrence> visits = placed();
         if (log == null && hints.hearsVoice() && !isScriptSpoken(visits)) {
             hints = hints.withoutVoice();
             visits = placed();
@@ -61,13 +61,13 @@ final class TakeSolver {
         return new Found(foreign ? List.of() : visits, null, foreign, hints);
     }
 
-    private List<Visit> placed() {
+    private List<SegmentOccurrence> placed() {
         order = new TakeOrder(timeline, take, log, pins, next, hints);
         return pinned(OrderDoubt.applied(timeline, refined(order.items()), hints));
     }
 
     /** Whether speech and silence fit the script where the solution that profits most from them lies: else something else is said. */
-    private boolean isScriptSpoken(List<Visit> visits) {
+    private boolean isScriptSpoken(List<SegmentOccurrence> visits) {
         return visits.stream()
                         .mapToDouble(v -> hints.voiced(v.segment(), Math.min(hints.bins() - 1, Grid.bin(v.start()))))
                         .average()
@@ -75,8 +75,8 @@ final class TakeSolver {
                 >= MatchWeights.SCRIPT_SPOKEN;
     }
 
-    private List<Visit> logged(ClockMap map) {
-        List<Visit> visits = new ArrayList<>();
+    private List<SegmentOccurrence> logged(ClockMap map) {
+        List<SegmentOccurrence> visits = new ArrayList<>();
         double length = take.length().seconds();
         for (ShootLog.Entry e : map.log().entries()) {
             Integer k = indexes.get(e.segment());
@@ -85,7 +85,7 @@ final class TakeSolver {
             boolean inside =
                     end > 0 && start < length && Math.min(end, length) - Math.max(start, 0) > 0.5 * (end - start);
             if (k != null && inside) {
-                visits.add(new Visit(
+                visits.add(new SegmentOccurrence(
                         k, Math.max(0, start), Math.min(length, end), map.doubt(), map.doubt(), false, false, false));
             }
         }
@@ -93,8 +93,8 @@ final class TakeSolver {
     }
 
     /** A visit is broken off when the same segment or an earlier one comes again behind it. */
-    private static List<Visit> marked(List<Visit> visits) {
-        List<Visit> marked = new ArrayList<>();
+    private static List<SegmentOccurrence> marked(List<SegmentOccurrence> visits) {
+        List<SegmentOccurrence> marked = new ArrayList<>();
         for (int i = 0; i < visits.size(); i++) {
             int k = visits.get(i).segment();
             boolean again = visits.subList(i + 1, visits.size()).stream().anyMatch(v -> v.segment() == k);
@@ -104,7 +104,7 @@ final class TakeSolver {
     }
 
     /** The boundaries of the order found, each placed and doubted on the fine grid within reach of where it was found. */
-    private List<Visit> refined(List<SequenceSolver.Item> items) {
+    private List<SegmentOccurrence> refined(List<SequenceSolver.Item> items) {
         if (items.isEmpty()) {
             return List.of();
         }
@@ -116,7 +116,7 @@ final class TakeSolver {
         double[] planned = new double[m];
         double[] costs = new double[m];
         double[][] at = new double[m + 1][];
-        BoundaryHints.Within[] within = new BoundaryHints.Within[m];
+        BoundaryFeatures.Within[] within = new BoundaryFeatures.Within[m];
         Double[] fixed = new Double[m + 1];
         for (int i = 0; i <= m; i++) {
             SequenceSolver.Item before = i > 0 ? items.get(i - 1) : null;
@@ -154,10 +154,10 @@ final class TakeSolver {
         double[] seconds = new double[m + 1];
         double[] doubts = new double[m + 1];
         choose(marginals, low, planned, fixed, seconds, doubts);
-        List<Visit> visits = new ArrayList<>();
+        List<SegmentOccurrence> visits = new ArrayList<>();
         for (int i = 0; i < m; i++) {
             if (items.get(i).segment() >= 0) {
-                visits.add(new Visit(
+                visits.add(new SegmentOccurrence(
                         items.get(i).segment(),
                         seconds[i],
                         seconds[i + 1],
@@ -180,7 +180,7 @@ final class TakeSolver {
         for (int i = 0; i < items.size(); i++) {
             SequenceSolver.Item item = items.get(i);
             Segment s = item.segment() < 0 ? null : timeline.segments().get(item.segment());
-            if (s == null || !s.kind().isMoving() || BoundaryHints.isStill(s)) {
+            if (s == null || !s.kind().isMoving() || BoundaryFeatures.isStill(s)) {
                 continue;
             }
             SetEdges.Edges edges = hints.edges(item.from() * grid, item.to() * grid);
@@ -298,9 +298,9 @@ final class TakeSolver {
         return Math.min(1, MatchWeights.LEAST_DOUBT + (1 - MatchWeights.LEAST_DOUBT) * share);
     }
 
-    private List<Visit> pinned(List<Visit> visits) {
-        List<Visit> out = new ArrayList<>();
-        for (Visit v : visits) {
+    private List<SegmentOccurrence> pinned(List<SegmentOccurrence> visits) {
+        List<SegmentOccurrence> out = new ArrayList<>();
+        for (SegmentOccurrence v : visits) {
             String id = timeline.segments().get(v.segment()).id();
             Pin start = v.broken() ? null : pin(id, false);
             Pin end = v.broken() ? null : pin(id, true);
@@ -318,7 +318,7 @@ final class TakeSolver {
                     : follows != null && joins(follows, v.end()) ? seconds(follows) : v.end();
             boolean startPinned = start != null || shared != null && joins(shared, v.start());
             boolean endPinned = end != null || follows != null && joins(follows, v.end());
-            out.add(new Visit(
+            out.add(new SegmentOccurrence(
                     v.segment(),
                     from,
                     Math.max(from, to),
@@ -348,13 +348,13 @@ final class TakeSolver {
     }
 
     /** Whether the take is something else: it has evidence enough, but next to none of it fits. */
-    private boolean isForeign(List<Visit> visits) {
+    private boolean isForeign(List<SegmentOccurrence> visits) {
         if (hints.isEmpty()) {
             return false;
         }
         int told = 0;
         double asked = 0;
-        for (Visit v : visits) {
+        for (SegmentOccurrence v : visits) {
             Segment segment = timeline.segments().get(v.segment());
             if (segment.kind().isMoving()) {
                 int bin = Math.min(hints.bins() - 1, Grid.bin(v.start()));
@@ -366,7 +366,7 @@ final class TakeSolver {
                 boolean scripted = hints.isScripted(v.segment(), v.start(), v.end());
                 boolean borneOut = signal || moves || named || voiced || scripted;
                 told += borneOut ? 1 : 0;
-                asked += borneOut || !BoundaryHints.isStill(segment) ? 1 : MatchWeights.STILL_ASKED;
+                asked += borneOut || !BoundaryFeatures.isStill(segment) ? 1 : MatchWeights.STILL_ASKED;
             }
         }
         return asked == 0 || told < MatchWeights.FOREIGN_SHARE * asked;

@@ -7,7 +7,7 @@ import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.review.Slip;
+import app.nosegay.review.Misstatement;
 import app.nosegay.script.Wordings;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
@@ -51,7 +51,7 @@ public record PickUps(List<Interval> again, List<Line> lines) {
         return again.isEmpty() && lines.isEmpty();
     }
 
-    public static PickUps of(Timeline timeline, Match match, Cut cut, List<Slip> slips, List<Finding> open) {
+    public static PickUps of(Timeline timeline, Match match, Cut cut, List<Misstatement> slips, List<Finding> open) {
         Set<Interval> again = new LinkedHashSet<>();
         List<Line> lines = new ArrayList<>();
         for (Interval interval : timeline.intervals()) {
@@ -67,7 +67,7 @@ public record PickUps(List<Interval> again, List<Line> lines) {
                         again.add(interval);
                     }
                 }
-                for (Slip slip : slips) {
+                for (Misstatement slip : slips) {
                     boolean stands = s.id().equals(slip.finding().segment())
                             && !slip.say().isEmpty()
                             && open.contains(slip.finding());

@@ -15,7 +15,7 @@ import java.util.function.Predicate;
  * @param open the findings still open, the gravest first, then in the order of the stages and of the work
  * @param waived the findings left as they are
  */
-public record Proof(List<Plait> plaits, List<Finding> open, List<Finding> waived) {
+public record Proof(List<IntervalComparison> plaits, List<Finding> open, List<Finding> waived) {
     /** The stages in the order of the work; a finding's code starts with its stage. */
     public static final List<String> STAGES = List.of("plan", "script", "match", "sound", "dress", "publish");
 
@@ -29,7 +29,7 @@ public record Proof(List<Plait> plaits, List<Finding> open, List<Finding> waived
      * @param found all findings, stage after stage
      * @param isWaived whether one is left as it is
      */
-    public static Proof of(List<Plait> plaits, List<Finding> found, Predicate<Finding> isWaived) {
+    public static Proof of(List<IntervalComparison> plaits, List<Finding> found, Predicate<Finding> isWaived) {
         List<Finding> open =
                 new ArrayList<>(found.stream().filter(isWaived.negate()).toList());
         open.sort(Comparator.comparing(Finding::severity));

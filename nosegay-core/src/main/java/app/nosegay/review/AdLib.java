@@ -40,7 +40,11 @@ public record AdLib(String take, Time<Axis.Take> time, String text, String move,
 
     /** Every caption that cues the move it falls in and belongs to no scripted line and no call, once each, in order. */
     public static List<AdLib> of(
-            Timeline timeline, Match match, List<TakeEvidence> takes, List<SaidLine> said, List<HeardCall> calls) {
+            Timeline timeline,
+            Match match,
+            List<TakeEvidence> takes,
+            List<ScriptLineMatch> said,
+            List<HeardCall> calls) {
         List<AdLib> found = new ArrayList<>();
         for (Segment s : timeline.segments()) {
             Match.Placed p = match.segment(s.id()).orElseThrow();

@@ -16,8 +16,8 @@ import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
 import app.nosegay.time.Axis;
-import app.nosegay.time.Remembered;
 import app.nosegay.time.Span;
+import app.nosegay.time.TextMemo;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -56,7 +56,7 @@ final class CallCheck {
     private static final Pattern SECONDS = Pattern.compile("(\\d+|five|ten|fifteen|twenty|thirty)[- ]seconds?");
 
     /** The calls in a scripted line. */
-    private static final Remembered<List<Call>> SCRIPTED = new Remembered<>(
+    private static final TextMemo<List<Call>> SCRIPTED = new TextMemo<>(
             text -> CallReader.read(List.of(new Caption(Time.zero(), Time.ofSeconds(2), text)), List.of()));
 
     private final Timeline timeline;
@@ -66,7 +66,7 @@ final class CallCheck {
     private final Map<String, Segment> byId = new HashMap<>();
     private final Map<String, Interval> intervals = new HashMap<>();
     private final List<Finding> findings = new ArrayList<>();
-    private final List<Slip> slips = new ArrayList<>();
+    private final List<Misstatement> slips = new ArrayList<>();
 
     private CallCheck(Timeline timeline, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
         this.timeline = timeline;
@@ -77,7 +77,7 @@ final class CallCheck {
         timeline.intervals().forEach(i -> i.segments().forEach(s -> intervals.put(s.id(), i)));
     }
 
-    static Checked check(
+    static ReviewResult check(
             Timeline timeline, CuePlan cues, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
         CallCheck check = new CallCheck(timeline, match, takes, calls);
         for (HeardCall c : calls) {
@@ -86,7 +86,7 @@ final class CallCheck {
             check.promise(c);
         }
         check.never(cues);
-        return new Checked(check.findings, check.slips);
+        return new ReviewResult(check.findings, check.slips);
     }
 
     private Finding add(String code, Severity severity, String segment, String message, String fix) {
@@ -177,7 +177,7 @@ final class CallCheck {
     }
 
     private void slip(Finding finding, HeardCall c, String show) {
-        slips.add(new Slip(
+        slips.add(new Misstatement(
                 finding,
                 c.take(),
                 new Span<>(c.call().time(), Time.max(c.call().time(), c.call().end())),
@@ -367,7 +367,7 @@ final class CallCheck {
                 "\"" + due.words() + "\" is not called in " + s.move() + ", as it is elsewhere.",
                 "show it on screen, or record the line");
         Time<Axis.Take> at = Time.ofSeconds(due.at());
-        slips.add(new Slip(f, due.parts().get(0).take(), new Span<>(at, at), "", due.line(), ""));
+        slips.add(new Misstatement(f, due.parts().get(0).take(), new Span<>(at, at), "", due.line(), ""));
     }
 
     private boolean made(Due due) {

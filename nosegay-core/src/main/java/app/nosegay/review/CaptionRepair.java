@@ -58,7 +58,7 @@ public record CaptionRepair(String take, Time<Axis.Take> time, String from, Stri
 
     /** All corrections worth offering, those that turn an instruction round first. */
     public static List<CaptionRepair> of(
-            Timeline timeline, Match match, List<TakeEvidence> takes, List<SaidLine> said, MoveLibrary library) {
+            Timeline timeline, Match match, List<TakeEvidence> takes, List<ScriptLineMatch> said, MoveLibrary library) {
         List<CaptionRepair> repairs = new ArrayList<>();
         Map<String, Segment> byId = new HashMap<>();
         timeline.segments().forEach(s -> byId.put(s.id(), s));
@@ -85,7 +85,7 @@ public record CaptionRepair(String take, Time<Axis.Take> time, String from, Stri
                         .ifPresent(p -> names(take.id(), c, around(timeline, indexes.get(p.id())), library, repairs));
             }
         }
-        said.stream().filter(SaidLine::isSaid).forEach(s -> turnedRound(s, takes, repairs));
+        said.stream().filter(ScriptLineMatch::isSaid).forEach(s -> turnedRound(s, takes, repairs));
         Set<CaptionRepair> distinct = new LinkedHashSet<>(repairs);
         List<CaptionRepair> sorted = new ArrayList<>(distinct);
         sorted.sort(Comparator.comparingInt((CaptionRepair r) -> ORDER.indexOf(r.why())));
@@ -202,7 +202,7 @@ public record CaptionRepair(String take, Time<Axis.Take> time, String from, Stri
     }
 
     /** A scripted "don't" that is not in the caption, or the other side. */
-    private static void turnedRound(SaidLine s, List<TakeEvidence> takes, List<CaptionRepair> repairs) {
+    private static void turnedRound(ScriptLineMatch s, List<TakeEvidence> takes, List<CaptionRepair> repairs) {
         Caption c = takes.stream()
                 .filter(t -> t.id().equals(s.take()))
                 .flatMap(t -> t.words().stream())

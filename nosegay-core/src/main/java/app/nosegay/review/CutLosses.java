@@ -34,12 +34,12 @@ final class CutLosses {
     private CutLosses() {}
 
     static List<Finding> findings(
-            Timeline timeline, Match match, MatchNotes notes, List<TakeEvidence> takes, List<SaidLine> said) {
+            Timeline timeline, Match match, MatchNotes notes, List<TakeEvidence> takes, List<ScriptLineMatch> said) {
         Cut cut = Cut.of(match, notes);
         Map<String, Segment> byId =
                 timeline.segments().stream().collect(Collectors.toMap(Segment::id, Function.identity()));
         List<Finding> findings = new ArrayList<>();
-        for (SaidLine s : said) {
+        for (ScriptLineMatch s : said) {
             boolean lost = s.isSaid()
                     && ANNOUNCE.contains(s.line().kind())
                     && cut.toCut(s.take(), s.time()).isEmpty()
@@ -57,7 +57,7 @@ final class CutLosses {
         return findings;
     }
 
-    private static boolean saidElsewhere(SaidLine s, Cut cut, List<TakeEvidence> takes) {
+    private static boolean saidElsewhere(ScriptLineMatch s, Cut cut, List<TakeEvidence> takes) {
         return takes.stream().anyMatch(t -> t.words().stream()
                 .anyMatch(c -> cut.toCut(t.id(), c.start()).isPresent()
                         && TellingWords.matches(s.line().text(), c.text())));

@@ -1,11 +1,11 @@
 package app.nosegay.review;
 
-import app.nosegay.cut.CutInTwo;
 import app.nosegay.cut.CutProposal;
 import app.nosegay.cut.LengthRule;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.cut.SplitSegment;
 import app.nosegay.match.Match;
-import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Interval;
@@ -100,7 +100,7 @@ final class DoneCheck {
         }
         double doubt = parts.stream().mapToDouble(Match.Placed::doubt).max().orElse(0);
         boolean work = s.kind().isMoving();
-        Optional<CutInTwo> cut = CutInTwo.of(match, parts.get(parts.size() - 1));
+        Optional<SplitSegment> cut = SplitSegment.of(match, parts.get(parts.size() - 1));
         String because = cut.map(c -> " " + c.first() + " ends in it, and it goes on in " + c.second() + ".")
                 .orElse("");
         String mend = cut.map(c -> "join " + c.first() + " and " + c.second() + " (page Takes beside the Score)")
@@ -160,7 +160,7 @@ final class DoneCheck {
             Segment part = interval.segments().get(i);
             double early = parts.get(i).end().since(parts.get(i).performedEnd()).seconds();
             boolean moves = part.kind() == SegmentKind.WORK || part.kind() == SegmentKind.WARMUP;
-            boolean timed = moves && part.reps() == null && !BoundaryHints.isHeld(part.move());
+            boolean timed = moves && part.reps() == null && !BoundaryFeatures.isHeld(part.move());
             if (timed && early > Math.max(EARLY, oneRep(part.id()))) {
                 found.add(
                         "match.short-set",

@@ -6,7 +6,7 @@ import app.nosegay.cut.CutProposal;
 import app.nosegay.cut.MatchNotes;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
-import app.nosegay.match.WrongShowing;
+import app.nosegay.match.NegativeDemonstration;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -30,7 +30,7 @@ public final class MatchCheck {
     private final List<TakeEvidence> takes;
     private final Map<String, Segment> byId = new HashMap<>();
     private final MatchFindings found = new MatchFindings();
-    private final List<Slip> slips = new ArrayList<>();
+    private final List<Misstatement> slips = new ArrayList<>();
 
     private MatchCheck(Timeline timeline, Match match, List<TakeEvidence> takes) {
         this.timeline = timeline;
@@ -40,34 +40,34 @@ public final class MatchCheck {
     }
 
     /** All findings of the match, and what was said wrong; nothing without takes. */
-    public static Checked check(
+    public static ReviewResult check(
             Timeline timeline,
             CuePlan cues,
             Match match,
             MatchNotes notes,
             List<TakeEvidence> takes,
             List<HeardCall> calls,
-            List<SaidLine> said) {
+            List<ScriptLineMatch> said) {
         if (match.takes().isEmpty()) {
-            return Checked.NOTHING;
+            return ReviewResult.NOTHING;
         }
         MatchCheck check = new MatchCheck(timeline, match, takes);
         check.order();
         check.found.all(DoneCheck.findings(timeline, match, notes));
         check.stretches(notes);
-        Checked sides = SideWords.check(timeline, match, takes);
+        ReviewResult sides = SideWords.check(timeline, match, takes);
         check.found.all(sides.findings());
         check.slips.addAll(sides.slips());
         check.wrongShowings();
         check.found.all(RoundOrder.findings(timeline, match));
         check.found.all(CutLosses.findings(timeline, match, notes, takes, said));
-        Checked spoken = CallCheck.check(timeline, cues, match, takes, calls);
+        ReviewResult spoken = CallCheck.check(timeline, cues, match, takes, calls);
         check.found.all(spoken.findings());
         check.slips.addAll(spoken.slips());
         List<VoiceOver> overs = VoiceOver.of(check.slips, match, takes);
         check.mended(overs);
         check.takes(overs);
-        return new Checked(check.found.worstFirst(), check.slips, overs);
+        return new ReviewResult(check.found.worstFirst(), check.slips, overs);
     }
 
     /** What is said again and laid over is no slip any more. */
@@ -226,7 +226,7 @@ public final class MatchCheck {
 
     private void wrongShowings() {
         for (TakeEvidence take : takes) {
-            for (WrongShowing w : WrongShowing.in(take)) {
+            for (NegativeDemonstration w : NegativeDemonstration.in(take)) {
                 String at = nearest(take.id(), w.span());
                 if (at != null) {
                     found.add(

@@ -36,7 +36,7 @@ final class SideWords {
     private final List<TakeEvidence> takes;
     private final Map<String, Segment> byId = new HashMap<>();
     private final MatchFindings found = new MatchFindings();
-    private final List<Slip> slips = new ArrayList<>();
+    private final List<Misstatement> slips = new ArrayList<>();
 
     private SideWords(Timeline timeline, Match match, List<TakeEvidence> takes) {
         this.timeline = timeline;
@@ -45,10 +45,10 @@ final class SideWords {
         timeline.segments().forEach(s -> byId.put(s.id(), s));
     }
 
-    static Checked check(Timeline timeline, Match match, List<TakeEvidence> takes) {
+    static ReviewResult check(Timeline timeline, Match match, List<TakeEvidence> takes) {
         SideWords check = new SideWords(timeline, match, takes);
         check.sideWords();
-        return new Checked(check.found.list(), check.slips, List.of());
+        return new ReviewResult(check.found.list(), check.slips, List.of());
     }
 
     private void sideWords() {
@@ -96,7 +96,7 @@ final class SideWords {
                             + about.side().word() + " side works"
                             + (mirrored ? " (sides are spoken mirrored: \"" + right + "\")" : "") + ".",
                     "correct it on screen: " + right);
-            slips.add(new Slip(
+            slips.add(new Misstatement(
                     f,
                     take,
                     new Span<>(c.start(), c.end()),

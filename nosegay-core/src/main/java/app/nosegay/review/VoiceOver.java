@@ -26,7 +26,7 @@ import java.util.Set;
  * @param source when it is said there
  * @param words as said there
  */
-public record VoiceOver(Slip slip, String take, Span<Axis.Take> source, String words) {
+public record VoiceOver(Misstatement slip, String take, Span<Axis.Take> source, String words) {
     /** A breath before and after a line, so that no sound of it is cut off. */
     private static final Length BREATH = Length.ofMillis(80);
 
@@ -35,10 +35,10 @@ public record VoiceOver(Slip slip, String take, Span<Axis.Take> source, String w
     /**
      * The slips that are mended by lines of takes in which nothing of the plan is done. Every line is used once, in the order of the slips.
      */
-    public static List<VoiceOver> of(List<Slip> slips, Match match, List<TakeEvidence> takes) {
+    public static List<VoiceOver> of(List<Misstatement> slips, Match match, List<TakeEvidence> takes) {
         List<VoiceOver> overs = new ArrayList<>();
         Set<Caption> used = new HashSet<>();
-        for (Slip slip : slips) {
+        for (Misstatement slip : slips) {
             for (TakeEvidence take : takes) {
                 boolean ofThePlan =
                         match.segments().stream().anyMatch(p -> take.id().equals(p.take()));

@@ -1,7 +1,7 @@
 package app.nosegay.script;
 
 import app.nosegay.library.MuscleGroup;
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -16,7 +16,7 @@ public final class BodyWords {
     private static final Map<MuscleGroup, List<String>> MUSCLES = muscles();
     private static final Pattern ANY = any();
     /** The muscle words in a line, those it denies left out. */
-    private static final Remembered<List<String>> NAMED = new Remembered<>(BodyWords::named);
+    private static final TextMemo<List<String>> NAMED = new TextMemo<>(BodyWords::named);
 
     private BodyWords() {}
 

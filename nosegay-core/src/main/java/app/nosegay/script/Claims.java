@@ -1,6 +1,6 @@
 package app.nosegay.script;
 
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
@@ -16,7 +16,7 @@ import java.util.regex.Pattern;
 /** Statements about health, hormones, fat in one place, ageing or appearance, found by the reviewable patterns of {@code claims.json}. */
 public final class Claims {
     private static final List<Known> KNOWN = load();
-    private static final Remembered<List<Claim>> FOUND = new Remembered<>(Claims::found);
+    private static final TextMemo<List<Claim>> FOUND = new TextMemo<>(Claims::found);
 
     private Claims() {}
 

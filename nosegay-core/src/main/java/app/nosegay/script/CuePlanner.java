@@ -89,10 +89,10 @@ public final class CuePlanner {
         CuePlanner planner = new CuePlanner(timeline, notes);
         Fields fields = Fields.of(timeline, library);
         planner.fixed(fields);
-        for (ScriptLine call : Calls.of(timeline, library, planner.rate)) {
+        for (ScriptLine call : CallScript.of(timeline, library, planner.rate)) {
             planner.call(call);
         }
-        Wishes wishes = new Wishes(timeline, library, fields);
+        CueCandidates wishes = new CueCandidates(timeline, library, fields);
         for (int i = 0; i < planner.segments.size(); i++) {
             Segment s = planner.segments.get(i);
             if (s.kind() == SegmentKind.TALK) {
@@ -104,14 +104,14 @@ public final class CuePlanner {
         return planner.result();
     }
 
-    private static int rank(Wish wish, List<CueKind> order) {
+    private static int rank(CueCandidate wish, List<CueKind> order) {
         int at = order.indexOf(wish.kind());
         return (at < 0 ? order.size() : at) * 2 + (wish.own() ? 0 : 1);
     }
 
     /** Places the wishes in the order a person would say them; where that leaves out what matters more, in order of priority. */
-    private void placeBest(List<Wish> wishes) {
-        List<Wish> natural = new ArrayList<>(wishes);
+    private void placeBest(List<CueCandidate> wishes) {
+        List<CueCandidate> natural = new ArrayList<>(wishes);
         natural.sort(Comparator.comparingInt(w -> rank(w, NATURAL)));
         List<ScriptLine> added = new ArrayList<>();
         double missed = tryAll(natural, added);
@@ -120,7 +120,7 @@ public final class CuePlanner {
         }
         List<CuePlan.Left> leftNaturally = new ArrayList<>(left.subList(left.size() - count(missed), left.size()));
         takeBack(added, leftNaturally.size());
-        List<Wish> byPriority = new ArrayList<>(wishes);
+        List<CueCandidate> byPriority = new ArrayList<>(wishes);
         byPriority.sort(Comparator.comparingInt(w -> rank(w, PRIORITY)));
         List<ScriptLine> addedByPriority = new ArrayList<>();
         double missedByPriority = tryAll(byPriority, addedByPriority);
@@ -132,9 +132,9 @@ public final class CuePlanner {
     }
 
     /** Places all that fit; gives how many did not (whole part) and how much they matter (thousandths). */
-    private double tryAll(List<Wish> wishes, List<ScriptLine> added) {
+    private double tryAll(List<CueCandidate> wishes, List<ScriptLine> added) {
         double missed = 0;
-        for (Wish wish : wishes) {
+        for (CueCandidate wish : wishes) {
             int before = left.size();
             ScriptLine line = place(wish);
             if (line != null) {
@@ -210,9 +210,9 @@ public final class CuePlanner {
     }
 
     /** Puts a wish at the first place of its windows that is free; the first wording that fits is taken. */
-    private ScriptLine place(Wish wish) {
+    private ScriptLine place(CueCandidate wish) {
         for (String text : wish.texts()) {
-            for (Wish.Window window : wish.places()) {
+            for (CueCandidate.Window window : wish.places()) {
                 Decided decided = decision(window.segment().id(), text);
                 if (decided != null && (decided.isLeftOut() || decided.at() != null)) {
                     return null; // left out, or placed already
@@ -229,7 +229,7 @@ public final class CuePlanner {
         return null;
     }
 
-    private ScriptLine tryAt(Wish.Window window, CueKind kind, String words, String of, boolean needed) {
+    private ScriptLine tryAt(CueCandidate.Window window, CueKind kind, String words, String of, boolean needed) {
         Segment s = window.segment();
         Length spoken = said(s, words);
         if (!needed && beyondDensity(s, spoken).isPositive()) {
@@ -284,9 +284,9 @@ public final class CuePlanner {
     }
 
     /** Lists a line that found no place, with the shortest change that would give it one. */
-    private void leave(Wish wish) {
-        Wish.Window window = wish.places().isEmpty()
-                ? new Wish.Window(wish.home(), 0, 1)
+    private void leave(CueCandidate wish) {
+        CueCandidate.Window window = wish.places().isEmpty()
+                ? new CueCandidate.Window(wish.home(), 0, 1)
                 : wish.places().get(0);
         Segment s = window.segment();
         String text = wish.texts().get(wish.texts().size() - 1);
@@ -309,7 +309,7 @@ public final class CuePlanner {
                 new CuePlan.Left(wanted, reason, remedy(wish, s, density, over, gap), over, wish.own(), wish.needed()));
     }
 
-    private String remedy(Wish wish, Segment s, boolean density, Length over, Length gap) {
+    private String remedy(CueCandidate wish, Segment s, boolean density, Length over, Length gap) {
         if (density) {
             return s.kind().isMoving()
                     ? "say it in the rest before, or choose talk-density: talkative"
@@ -332,7 +332,7 @@ public final class CuePlanner {
     }
 
     /** The longest free stretch of a window, quiet around its neighbours taken off. */
-    private Length largestGap(Segment s, Wish.Window window) {
+    private Length largestGap(Segment s, CueCandidate.Window window) {
         Time<Axis.Plan> from = s.start().plus(s.duration().times(window.from()));
         Time<Axis.Plan> last = s.start().plus(s.duration().times(window.to()));
         Length largest = Length.ZERO;

@@ -15,7 +15,7 @@ import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Length;
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -35,8 +35,8 @@ public final class ScriptCheck {
     private static final Pattern PROMISED_CALL = Pattern.compile(
             "\\b(?:i(?:'ll| will)? (?:tell|call|let you know|say)|at|when we (?:are|get)).{0,30}\\bhalf-?way\\b",
             Pattern.CASE_INSENSITIVE);
-    private static final Remembered<Boolean> PROMISES_HALF =
-            new Remembered<>(text -> PROMISED_CALL.matcher(text).find());
+    private static final TextMemo<Boolean> PROMISES_HALF =
+            new TextMemo<>(text -> PROMISED_CALL.matcher(text).find());
     private static final Pattern POINTS = Pattern.compile(
             "\\b(?:over here|up here|down here|right here|on (?:your|my|the) (?:left|right))\\b",
             Pattern.CASE_INSENSITIVE);

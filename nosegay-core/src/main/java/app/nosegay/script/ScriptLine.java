@@ -31,7 +31,7 @@ public record ScriptLine(
         return new Span<>(start, end());
     }
 
-    /** Calls are tied to their second and are never moved. */
+    /** CallScript are tied to their second and are never moved. */
     public boolean isCall() {
         return !fixed && (kind == CueKind.TIME || kind == CueKind.COUNT);
     }

@@ -7,7 +7,7 @@ import app.nosegay.plan.sheet.RunSheet.Block;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.script.Wish.Window;
+import app.nosegay.script.CueCandidate.Window;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -88,7 +88,7 @@ public final class Talk {
     }
 
     /** The wishes of a talk: the sheet's own lines in their order, completed by what the plan suggests. */
-    static List<Wish> wishes(Timeline timeline, Segment s, Fields fields) {
+    static List<CueCandidate> wishes(Timeline timeline, Segment s, Fields fields) {
         List<Line> lines = new ArrayList<>();
         List<Cue> own = s.block().cues();
         List<Line> suggested = isOpening(timeline, s)
@@ -113,10 +113,10 @@ public final class Talk {
                     .filter(l -> lines.stream().noneMatch(o -> o.kind() == l.kind()))
                     .forEach(lines::add);
         }
-        List<Wish> wishes = new ArrayList<>();
+        List<CueCandidate> wishes = new ArrayList<>();
         for (Line line : lines) {
             boolean written = own.stream().anyMatch(c -> c.text().equals(line.text()));
-            wishes.add(new Wish(
+            wishes.add(new CueCandidate(
                     s,
                     line.kind(),
                     line.text().equals("{screening}")

@@ -11,7 +11,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
@@ -43,11 +43,11 @@ final class WordChecks {
     private static final List<String> ORDINALS = List.of("zeroth", "first", "second", "third", "fourth", "fifth");
     private static final Map<String, Map<String, Pattern>> POLICIES = policies();
     /** The ways of cueing in a line, as {@code topic|way}. */
-    private static final Remembered<List<String>> WAYS = new Remembered<>(WordChecks::ways);
+    private static final TextMemo<List<String>> WAYS = new TextMemo<>(WordChecks::ways);
 
-    private static final Remembered<Set<String>> SIDES = new Remembered<>(WordChecks::sideWords);
-    private static final Remembered<Boolean> HAS_PLACE =
-            new Remembered<>(text -> PLACE.matcher(text).find());
+    private static final TextMemo<Set<String>> SIDES = new TextMemo<>(WordChecks::sideWords);
+    private static final TextMemo<Boolean> HAS_PLACE =
+            new TextMemo<>(text -> PLACE.matcher(text).find());
     private final Timeline timeline;
     private final CuePlan plan;
     private final MoveLibrary library;

@@ -10,7 +10,7 @@ import java.util.Locale;
  */
 public record SpeechRate(double atRest, double working) {
     public static final SpeechRate DEFAULT = new SpeechRate(4.5, 4.3);
-    private static final Remembered<Integer> SYLLABLES = new Remembered<>(SpeechRate::counted);
+    private static final TextMemo<Integer> SYLLABLES = new TextMemo<>(SpeechRate::counted);
     private static final Length COMMA = Length.ofMillis(250);
     private static final Length STOP = Length.ofMillis(500);
 

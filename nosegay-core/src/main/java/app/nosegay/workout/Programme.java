@@ -22,7 +22,7 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanReport;
 import app.nosegay.plan.sheet.RunSheetParser;
-import app.nosegay.proof.Plait;
+import app.nosegay.proof.IntervalComparison;
 import app.nosegay.proof.Proof;
 import app.nosegay.publish.Captions;
 import app.nosegay.publish.Chapters;
@@ -30,11 +30,11 @@ import app.nosegay.publish.PublishCheck;
 import app.nosegay.review.AdLib;
 import app.nosegay.review.CallTruth;
 import app.nosegay.review.CaptionRepair;
-import app.nosegay.review.Checked;
 import app.nosegay.review.HeardCall;
 import app.nosegay.review.MatchCheck;
-import app.nosegay.review.SaidLine;
-import app.nosegay.review.Slip;
+import app.nosegay.review.Misstatement;
+import app.nosegay.review.ReviewResult;
+import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.review.SoundCheck;
 import app.nosegay.review.VoiceOver;
 import app.nosegay.script.CuePlan;
@@ -74,9 +74,9 @@ public record Programme(
         List<ShootLog> logs,
         Match match,
         List<HeardCall> calls,
-        List<SaidLine> said,
+        List<ScriptLineMatch> said,
         List<CaptionRepair> repairs,
-        List<Slip> slips,
+        List<Misstatement> slips,
         List<VoiceOver> overs,
         List<Finding> matchFindings,
         Cut cut,
@@ -94,8 +94,8 @@ public record Programme(
                 .withTaps(notes.taps());
         Cut cut = Cut.of(match, notes);
         List<HeardCall> calls = CallTruth.of(timeline, match, evidence, library.names());
-        List<SaidLine> said = SaidLine.of(timeline, cues, match, evidence);
-        Checked checked = MatchCheck.check(timeline, cues, match, notes, evidence, calls, said);
+        List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, evidence);
+        ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, calls, said);
         List<Finding> matchFindings = new ArrayList<>(checked.findings());
         matchFindings.addAll(SoundCheck.findings(
                 match, cut, evidence, timeline.sheet().header().voiceOnly()));
@@ -149,7 +149,7 @@ public record Programme(
         found.addAll(DressCheck.findings(dressing));
         found.addAll(PublishCheck.findings(
                 Chapters.of(timeline, match, cut), captions, !cut.clips().isEmpty()));
-        return Proof.of(Plait.of(timeline, match, cut, calls, found), found, f -> workout.waiver(f)
+        return Proof.of(IntervalComparison.of(timeline, match, cut, calls, found), found, f -> workout.waiver(f)
                 .isPresent());
     }
 

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.dress.Layout.Group;
 import app.nosegay.evidence.sight.Frame;
-import app.nosegay.evidence.sight.Heat;
+import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.plan.Finding;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -25,7 +25,7 @@ class DressCheckTest {
                 EnumSet.allOf(Group.class),
                 false,
                 List.of(),
-                Heat.none());
+                OccupancyMap.none());
         return Layout.of(List.of(stretch), frame, notes);
     }
 

@@ -12,7 +12,7 @@ import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.publish.Chapters;
-import app.nosegay.review.Slip;
+import app.nosegay.review.Misstatement;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -165,10 +165,10 @@ class DresserTest {
         Finding f = Finding.of("match.call-off", Finding.Severity.FIX, "wrong");
         Span<Axis.Take> first = new Span<>(at, at.plus(Length.ofSeconds(1)));
         Span<Axis.Take> later = new Span<>(at.plus(Length.ofSeconds(8)), at.plus(Length.ofSeconds(9)));
-        List<Slip> slips = List.of(
-                new Slip(f, "t", first, "Ten seconds.", "20 seconds left.", "20 seconds left"),
-                new Slip(f, "t", first, "", "Half-way.", ""),
-                new Slip(f, "t", later, "Left leg.", "Right leg.", "right side"));
+        List<Misstatement> slips = List.of(
+                new Misstatement(f, "t", first, "Ten seconds.", "20 seconds left.", "20 seconds left"),
+                new Misstatement(f, "t", first, "", "Half-way.", ""),
+                new Misstatement(f, "t", later, "Left leg.", "Right leg.", "right side"));
         Dressing dressing = Dresser.dress(
                 timeline,
                 m,

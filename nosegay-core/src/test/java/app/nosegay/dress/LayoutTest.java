@@ -8,7 +8,7 @@ import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
-import app.nosegay.evidence.sight.Heat;
+import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.plan.Finding;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -27,17 +27,17 @@ class LayoutTest {
     private static final int ROWS = 18;
 
     /** Somebody at these columns all the time. */
-    private static Heat heat(int from, int to) {
+    private static OccupancyMap heat(int from, int to) {
         float[] presence = new float[COLUMNS * ROWS];
         for (int y = 0; y < ROWS; y++) {
             for (int x = from; x < to; x++) {
                 presence[y * COLUMNS + x] = 1;
             }
         }
-        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
+        return new OccupancyMap(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
     }
 
-    private static Layout.Stretch stretch(int i, Heat heat) {
+    private static Layout.Stretch stretch(int i, OccupancyMap heat) {
         return new Layout.Stretch(
                 "b/m" + i,
                 "b",
@@ -48,7 +48,7 @@ class LayoutTest {
                 heat);
     }
 
-    private static Layout layout(List<Heat> heats, Frame frame, DressNotes notes) {
+    private static Layout layout(List<OccupancyMap> heats, Frame frame, DressNotes notes) {
         List<Layout.Stretch> stretches = new ArrayList<>();
         for (int i = 0; i < heats.size(); i++) {
             stretches.add(stretch(i, heats.get(i)));
@@ -58,7 +58,7 @@ class LayoutTest {
 
     @Test
     void withNobodyInTheWayEverythingHasItsUsualCorner() {
-        Layout.Area area = layout(List.of(Heat.none()), Frame.LANDSCAPE, DressNotes.NONE)
+        Layout.Area area = layout(List.of(OccupancyMap.none()), Frame.LANDSCAPE, DressNotes.NONE)
                 .areas()
                 .get(0);
 
@@ -78,14 +78,14 @@ class LayoutTest {
     }
 
     /** Somebody's legs at the lower left, now and then: as good a place for a card as any while the name is at the top. */
-    private static Heat legsAtTheLeft() {
+    private static OccupancyMap legsAtTheLeft() {
         float[] presence = new float[COLUMNS * ROWS];
         for (int y = 10; y < ROWS; y++) {
             for (int x = 3; x < 9; x++) {
                 presence[y * COLUMNS + x] = 0.5f;
             }
         }
-        return new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
+        return new OccupancyMap(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
     }
 
     @Test
@@ -119,9 +119,9 @@ class LayoutTest {
 
     @Test
     void aMomentOfSomebodyElsewhereDoesNotMakePiecesHop() {
-        List<Heat> heats = new ArrayList<>();
+        List<OccupancyMap> heats = new ArrayList<>();
         for (int i = 0; i < 9; i++) {
-            heats.add(i == 4 ? faint() : Heat.none());
+            heats.add(i == 4 ? faint() : OccupancyMap.none());
         }
 
         Layout layout = layout(heats, Frame.LANDSCAPE, DressNotes.NONE);
@@ -133,20 +133,20 @@ class LayoutTest {
     }
 
     /** Somebody at the right for a little while. */
-    private static Heat faint() {
-        Heat all = heat(24, 32);
+    private static OccupancyMap faint() {
+        OccupancyMap all = heat(24, 32);
         float[] some = all.presence().clone();
         for (int i = 0; i < some.length; i++) {
             some[i] *= 0.08f;
         }
-        return new Heat(COLUMNS, ROWS, some, all.passing(), all.grey());
+        return new OccupancyMap(COLUMNS, ROWS, some, all.passing(), all.grey());
     }
 
     @Test
     void whatIsPutByHandStaysThereAndTheRestMakesRoom() {
         DressNotes notes = DressNotes.NONE.with(new DressNotes.Put(Group.CARD, "b/m1", Anchor.TOP_RIGHT));
 
-        Layout layout = layout(List.of(Heat.none(), Heat.none()), Frame.LANDSCAPE, notes);
+        Layout layout = layout(List.of(OccupancyMap.none(), OccupancyMap.none()), Frame.LANDSCAPE, notes);
 
         assertThat(layout.areas().get(1).anchors().get(Group.CARD)).isEqualTo(Anchor.TOP_RIGHT);
         assertThat(layout.areas().get(0).anchors().get(Group.CARD)).isEqualTo(Anchor.BOTTOM_LEFT);
@@ -156,7 +156,7 @@ class LayoutTest {
     void boxesNeverOverlapAndStayInside(@ForAll @IntRange(min = 0, max = 100_000) int seed) {
         Random random = new Random(seed);
         Style style = Style.SHIPPED.get(random.nextInt(4));
-        List<Heat> heats = new ArrayList<>();
+        List<OccupancyMap> heats = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             int from = random.nextInt(28);
             heats.add(heat(from, from + 1 + random.nextInt(4)));
@@ -176,14 +176,14 @@ class LayoutTest {
     }
 
     /** Somebody's head at the right middle, back and forth: never long in one place. */
-    private static Heat headAtTheRight() {
+    private static OccupancyMap headAtTheRight() {
         float[] passing = new float[COLUMNS * ROWS];
         for (int y = 12; y < ROWS; y++) {
             for (int x = 24; x < COLUMNS; x++) {
                 passing[y * COLUMNS + x] = 0.6f;
             }
         }
-        return new Heat(COLUMNS, ROWS, new float[COLUMNS * ROWS], passing, new float[COLUMNS * ROWS]);
+        return new OccupancyMap(COLUMNS, ROWS, new float[COLUMNS * ROWS], passing, new float[COLUMNS * ROWS]);
     }
 
     @Test
@@ -199,7 +199,8 @@ class LayoutTest {
     void uprightPicturesHaveAPlaceBetweenTheTimerAndTheMiddle() {
         float[] presence = new float[COLUMNS * ROWS];
         java.util.Arrays.fill(presence, 7 * COLUMNS, ROWS * COLUMNS, 0.7f);
-        Heat low = new Heat(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
+        OccupancyMap low =
+                new OccupancyMap(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
         Layout.Stretch counted = new Layout.Stretch(
                 "b/m",
                 "b",
@@ -222,7 +223,7 @@ class LayoutTest {
                 .with(new DressNotes.Put(Group.CLOCK, "", Anchor.UPPER_LEFT))
                 .with(new DressNotes.Put(Group.CLOCK, "", Anchor.BOTTOM_LEFT, FrameShape.TALL));
         assertThat(notes.places()).hasSize(2);
-        List<Heat> nobody = List.of(Heat.none());
+        List<OccupancyMap> nobody = List.of(OccupancyMap.none());
         assertThat(layout(nobody, Frame.LANDSCAPE, notes).areas().get(0).anchors())
                 .as("a place wide pictures have not is as good as none")
                 .containsEntry(Group.CLOCK, Anchor.TOP_RIGHT);
@@ -258,14 +259,14 @@ class LayoutTest {
                 List.of());
         Box right = new Box(1040, 250, 100, 300);
 
-        assertThat(Heat.of(take, new Span<>(Time.ofSeconds(0), Time.ofSeconds(30)))
+        assertThat(OccupancyMap.of(take, new Span<>(Time.ofSeconds(0), Time.ofSeconds(30)))
                         .behind(right, Frame.LANDSCAPE))
                 .as("somebody comes there later: it is likely to be theirs")
                 .isBetween(0.2, 0.4);
-        assertThat(Heat.of(take, new Span<>(Time.ofSeconds(0), Time.ofSeconds(30)))
+        assertThat(OccupancyMap.of(take, new Span<>(Time.ofSeconds(0), Time.ofSeconds(30)))
                         .behind(new Box(100, 250, 100, 300), Frame.LANDSCAPE))
                 .isLessThan(0.05);
-        assertThat(Heat.of(take, new Span<>(Time.ofSeconds(42), Time.ofSeconds(58)))
+        assertThat(OccupancyMap.of(take, new Span<>(Time.ofSeconds(42), Time.ofSeconds(58)))
                         .behind(right, Frame.LANDSCAPE))
                 .isGreaterThan(0.9);
     }
@@ -301,7 +302,9 @@ class LayoutTest {
                 .extracting(Finding::code)
                 .contains("dress.contrast", "dress.covers", "dress.overlap", "dress.brief");
         assertThat(DressCheck.findings(new Dressing(
-                        List.of(), layout(List.of(Heat.none()), Frame.LANDSCAPE, DressNotes.NONE), DressNotes.NONE)))
+                        List.of(),
+                        layout(List.of(OccupancyMap.none()), Frame.LANDSCAPE, DressNotes.NONE),
+                        DressNotes.NONE)))
                 .isEmpty();
     }
 }

@@ -36,8 +36,8 @@ class LongRestTest {
     @Test
     void theSilentPartOfABreakIsOffered() {
         TakeEvidence take = take(Trace.NONE, said(95, 103), said(150, 158));
-        Span<Axis.Take> cut =
-                Stretches.tooLong(take, new Span<>(s(100), s(160)), PLANNED).orElseThrow();
+        Span<Axis.Take> cut = UnplannedClassifier.tooLong(take, new Span<>(s(100), s(160)), PLANNED)
+                .orElseThrow();
         assertThat(cut.length()).isEqualTo(Length.ofSeconds(40));
         assertThat(cut.start()).isEqualTo(s(106.5));
     }
@@ -45,10 +45,11 @@ class LongRestTest {
     @Test
     void whereTooLittleIsSilentOnlyThatIs() {
         TakeEvidence take = take(Trace.NONE, said(95, 110), said(120, 158));
-        assertThat(Stretches.tooLong(take, new Span<>(s(100), s(160)), PLANNED).orElseThrow())
+        assertThat(UnplannedClassifier.tooLong(take, new Span<>(s(100), s(160)), PLANNED)
+                        .orElseThrow())
                 .isEqualTo(new Span<>(s(110.5), s(119.5)));
         TakeEvidence talking = take(Trace.NONE, said(95, 125), said(128, 158));
-        assertThat(Stretches.tooLong(talking, new Span<>(s(100), s(160)), PLANNED))
+        assertThat(UnplannedClassifier.tooLong(talking, new Span<>(s(100), s(160)), PLANNED))
                 .as("somebody talks all the time")
                 .isEmpty();
     }
@@ -59,15 +60,16 @@ class LongRestTest {
         Arrays.fill(level, -60);
         Arrays.fill(level, 300, 1040, -22);
         Arrays.fill(level, 1500, 2900, -22);
-        Span<Axis.Take> cut = Stretches.tooLong(take(new Trace(10, level)), new Span<>(s(100), s(160)), PLANNED)
+        Span<Axis.Take> cut = UnplannedClassifier.tooLong(
+                        take(new Trace(10, level)), new Span<>(s(100), s(160)), PLANNED)
                 .orElseThrow();
         assertThat(cut.start()).isEqualTo(s(107));
         assertThat(cut.end()).isEqualTo(s(147));
         Arrays.fill(level, -22);
-        assertThat(Stretches.tooLong(take(new Trace(10, level)), new Span<>(s(100), s(160)), PLANNED))
+        assertThat(UnplannedClassifier.tooLong(take(new Trace(10, level)), new Span<>(s(100), s(160)), PLANNED))
                 .as("music all the time")
                 .isEmpty();
-        assertThat(Stretches.tooLong(take(Trace.NONE), new Span<>(s(100), s(160)), PLANNED))
+        assertThat(UnplannedClassifier.tooLong(take(Trace.NONE), new Span<>(s(100), s(160)), PLANNED))
                 .as("nothing is known of the sound")
                 .isEmpty();
     }
@@ -76,7 +78,8 @@ class LongRestTest {
     void aRestKeptByHandIsLeftAlone(@ForAll @DoubleRange(min = 5, max = 90) double planned) {
         TakeEvidence take = take(Trace.NONE, said(95, 101));
         Span<Axis.Take> rest = new Span<>(s(100), s(100 + planned * 1.2 + 8));
-        assertThat(Stretches.tooLong(take, rest, Length.ofSeconds(planned)).isPresent())
+        assertThat(UnplannedClassifier.tooLong(take, rest, Length.ofSeconds(planned))
+                        .isPresent())
                 .isEqualTo(planned * 0.2 + 8 >= Math.max(12, planned * 0.5));
     }
 
@@ -87,7 +90,7 @@ class LongRestTest {
             @ForAll @DoubleRange(min = 0, max = 60) double word) {
         Span<Axis.Take> rest = new Span<>(s(100), s(100 + planned + over));
         TakeEvidence take = take(Trace.NONE, said(100 + word, 103 + word), said(110 + word, 115 + word));
-        Stretches.tooLong(take, rest, Length.ofSeconds(planned)).ifPresent(cut -> {
+        UnplannedClassifier.tooLong(take, rest, Length.ofSeconds(planned)).ifPresent(cut -> {
             assertThat(cut.length().seconds()).isLessThanOrEqualTo(over + 1e-6);
             assertThat(cut.start()).isGreaterThanOrEqualTo(rest.start());
             assertThat(cut.end()).isLessThanOrEqualTo(rest.end());

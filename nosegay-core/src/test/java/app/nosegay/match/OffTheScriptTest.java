@@ -17,11 +17,11 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.publish.Captions;
 import app.nosegay.review.AdLib;
 import app.nosegay.review.CallTruth;
-import app.nosegay.review.Checked;
 import app.nosegay.review.HeardCall;
 import app.nosegay.review.MatchCheck;
-import app.nosegay.review.SaidLine;
-import app.nosegay.review.Slip;
+import app.nosegay.review.Misstatement;
+import app.nosegay.review.ReviewResult;
+import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.review.VoiceOver;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
@@ -92,7 +92,7 @@ class OffTheScriptTest {
 
     private static List<Finding> findings(Match match, MatchNotes notes, Caption... captions) {
         List<TakeEvidence> takes = List.of(take(captions), take("u"));
-        List<SaidLine> said = SaidLine.of(TIMELINE, CUES, match, takes);
+        List<ScriptLineMatch> said = ScriptLineMatch.of(TIMELINE, CUES, match, takes);
         return MatchCheck.check(TIMELINE, CUES, match, notes, takes, List.of(), said)
                 .findings();
     }
@@ -154,8 +154,8 @@ class OffTheScriptTest {
         Caption wrong = at("a/goblet-squat/r1", 10, "Not like this, with the knees falling in.");
         List<Time<Axis.Take>> moments =
                 List.of(wrong.start().minus(Length.ofSeconds(3)), wrong.start().plus(Length.ofSeconds(1)));
-        assertThat(WrongShowing.without(moments, take(wrong))).containsExactly(moments.get(0));
-        assertThat(WrongShowing.without(moments, take())).isEqualTo(moments);
+        assertThat(NegativeDemonstration.without(moments, take(wrong))).containsExactly(moments.get(0));
+        assertThat(NegativeDemonstration.without(moments, take())).isEqualTo(moments);
         assertThat(codes(findings(asPlanned(), MatchNotes.NONE, wrong))).contains("match.wrong-showing");
     }
 
@@ -212,7 +212,7 @@ class OffTheScriptTest {
     }
 
     /** "Ten seconds" at sixteen, and a take in which only lines are said. */
-    private static Checked withLines(String... lines) {
+    private static ReviewResult withLines(String... lines) {
         Match whole = asPlanned();
         Match.Take other = new Match.Take("p", "p.wav", Length.ofSeconds(30), null, 0, List.of(), true);
         Match match = new Match(List.of(whole.takes().get(0), other), whole.segments(), List.of(), Map.of());
@@ -230,16 +230,16 @@ class OffTheScriptTest {
 
     @Test
     void aLineSaidAgainInATakeOfItsOwnIsLaidOverTheWrongOne() {
-        Checked wrong = withLines("Ten seconds left.", "Nice and slow.");
+        ReviewResult wrong = withLines("Ten seconds left.", "Nice and slow.");
         assertThat(codes(wrong.findings())).contains("match.call-off", "match.foreign");
-        assertThat(wrong.slips()).extracting(Slip::say).contains("16 seconds left.");
+        assertThat(wrong.slips()).extracting(Misstatement::say).contains("16 seconds left.");
         assertThat(wrong.overs()).as("ten is not sixteen").isEmpty();
 
-        Checked mended = withLines("Again.", "Sixteen seconds left.", "Sixteen seconds left.");
+        ReviewResult mended = withLines("Again.", "Sixteen seconds left.", "Sixteen seconds left.");
         assertThat(codes(mended.findings()))
                 .contains("match.pick-up-lines")
                 .doesNotContain("match.call-off", "match.foreign");
-        assertThat(mended.slips()).extracting(Slip::say).doesNotContain("16 seconds left.");
+        assertThat(mended.slips()).extracting(Misstatement::say).doesNotContain("16 seconds left.");
         VoiceOver over = mended.overs().get(0);
         assertThat(mended.overs()).hasSize(1);
         assertThat(over.source().start().seconds()).isBetween(7.8, 8.0);
@@ -272,7 +272,7 @@ class OffTheScriptTest {
     void whatIsUsefulOffTheScriptIsOfferedAsACue(String text, CueKind kind) {
         Match match = asPlanned();
         List<TakeEvidence> takes = List.of(take(at("a/goblet-squat/r1", 12, text)));
-        List<SaidLine> said = SaidLine.of(TIMELINE, CUES, match, takes);
+        List<ScriptLineMatch> said = ScriptLineMatch.of(TIMELINE, CUES, match, takes);
         List<AdLib> found = AdLib.of(TIMELINE, match, takes, said, List.of());
         if (kind == null) {
             assertThat(found).isEmpty();

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.captions.Caption;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
-import app.nosegay.match.features.BoundaryHints;
+import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -124,13 +124,13 @@ class OrderToldTest {
         int squat = index("a/squat/r2");
         say(101, "Next, plank.");
         say(161, "Next, squat.");
-        BoundaryHints hints = BoundaryHints.of(timeline, List.of(), take("t", 260, List.of(), words));
-        Visit named = new Visit(squat, 120, 160, 0, 0, false, false, true);
-        Visit own = new Visit(squat, 180, 220, 0, 0, false, false, false);
+        BoundaryFeatures hints = BoundaryFeatures.of(timeline, List.of(), take("t", 260, List.of(), words));
+        SegmentOccurrence named = new SegmentOccurrence(squat, 120, 160, 0, 0, false, false, true);
+        SegmentOccurrence own = new SegmentOccurrence(squat, 180, 220, 0, 0, false, false, false);
         assertThat(MoveOrder.misplaced(timeline, List.of(named, own), hints))
-                .extracting(Visit::segment)
+                .extracting(SegmentOccurrence::segment)
                 .containsExactly(plank, squat);
-        Visit pinned = new Visit(squat, 120, 160, 0, 0, true, false, true);
+        SegmentOccurrence pinned = new SegmentOccurrence(squat, 120, 160, 0, 0, true, false, true);
         assertThat(MoveOrder.misplaced(timeline, List.of(pinned, own), hints))
                 .as("a pin outweighs a name")
                 .containsExactly(pinned, own);
@@ -259,20 +259,20 @@ class OrderToldTest {
     void theRestInFrontOfAMoveLeftOutIsThatOfTheMoveBeforeIt() {
         Timeline plan = SampleSheets.timeline("title: T\ntalk Hi  0:20\ncircuit A  work 0:30  rest 0:20\n"
                 + "  goblet squat\n  push-up\n  kettlebell deadlift\n");
-        Visit squat = new Visit(1, 20, 50, 0, 0, false, false, false);
-        Visit behindPush = new Visit(4, 50, 70, 0, 0, false, false, false);
-        Visit lift = new Visit(5, 70, 100, 0, 0, false, false, false);
+        SegmentOccurrence squat = new SegmentOccurrence(1, 20, 50, 0, 0, false, false, false);
+        SegmentOccurrence behindPush = new SegmentOccurrence(4, 50, 70, 0, 0, false, false, false);
+        SegmentOccurrence lift = new SegmentOccurrence(5, 70, 100, 0, 0, false, false, false);
         assertThat(MoveOrder.ownRests(plan, List.of(squat, behindPush, lift)))
-                .extracting(Visit::segment)
+                .extracting(SegmentOccurrence::segment)
                 .containsExactly(1, 2, 5);
-        Visit pinned = new Visit(4, 50, 70, 0, 0, true, false, false);
+        SegmentOccurrence pinned = new SegmentOccurrence(4, 50, 70, 0, 0, true, false, false);
         assertThat(MoveOrder.ownRests(plan, List.of(squat, pinned, lift)))
-                .extracting(Visit::segment)
+                .extracting(SegmentOccurrence::segment)
                 .containsExactly(1, 4, 5);
-        Visit push = new Visit(3, 50, 56, 0, 0, false, false, true);
+        SegmentOccurrence push = new SegmentOccurrence(3, 50, 56, 0, 0, false, false, true);
         assertThat(MoveOrder.ownRests(plan, List.of(squat, push, behindPush, lift)))
                 .as("the move was begun")
-                .extracting(Visit::segment)
+                .extracting(SegmentOccurrence::segment)
                 .containsExactly(1, 3, 4, 5);
     }
 }

@@ -37,11 +37,11 @@ class TakeChoiceTest {
                 List.of(words));
     }
 
-    private static Visit visit(int segment, double from, double length, double doubt) {
-        return new Visit(segment, from, from + length, doubt, doubt, false, false, false);
+    private static SegmentOccurrence visit(int segment, double from, double length, double doubt) {
+        return new SegmentOccurrence(segment, from, from + length, doubt, doubt, false, false, false);
     }
 
-    private static TakeSolver.Found found(Visit... visits) {
+    private static TakeSolver.Found found(SegmentOccurrence... visits) {
         return new TakeSolver.Found(List.of(visits), null, false, null);
     }
 
@@ -116,8 +116,8 @@ class TakeChoiceTest {
     @Property(tries = 100)
     void oneTakeIsKeptToWhereNothingSpeaksAgainstIt(
             @ForAll @Size(5) List<@DoubleRange(min = 0, max = 0.05) Double> doubts) {
-        List<Visit> first = new ArrayList<>();
-        List<Visit> second = new ArrayList<>();
+        List<SegmentOccurrence> first = new ArrayList<>();
+        List<SegmentOccurrence> second = new ArrayList<>();
         double at = 5;
         for (int k = 0; k < timeline.segments().size() && k < doubts.size(); k++) {
             double length = timeline.segments().get(k).duration().seconds();

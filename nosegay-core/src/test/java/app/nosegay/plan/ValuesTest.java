@@ -18,9 +18,9 @@ import app.nosegay.plan.terms.Policy;
 import app.nosegay.plan.terms.Presenter;
 import app.nosegay.plan.terms.RepPattern;
 import app.nosegay.time.Length;
-import app.nosegay.time.Remembered;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Tempo;
+import app.nosegay.time.TextMemo;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import net.jqwik.api.ForAll;
@@ -326,7 +326,7 @@ class ValuesTest {
     @Test
     void whatIsRememberedIsWorkedOutOnce() {
         AtomicInteger times = new AtomicInteger();
-        Remembered<Integer> lengths = new Remembered<>(text -> {
+        TextMemo<Integer> lengths = new TextMemo<>(text -> {
             times.incrementAndGet();
             return text.length();
         });

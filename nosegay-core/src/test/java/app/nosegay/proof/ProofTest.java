@@ -12,7 +12,7 @@ import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.review.HeardCall;
-import app.nosegay.review.Slip;
+import app.nosegay.review.Misstatement;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -57,11 +57,11 @@ class ProofTest {
         return new Match(List.of(take), placed, List.of(), Map.of());
     }
 
-    private List<Plait> plaits(Match match, List<HeardCall> calls) {
-        return Plait.of(timeline, match, Cut.of(match), calls, List.of());
+    private List<IntervalComparison> plaits(Match match, List<HeardCall> calls) {
+        return IntervalComparison.of(timeline, match, Cut.of(match), calls, List.of());
     }
 
-    private static Plait of(List<Plait> plaits, String start) {
+    private static IntervalComparison of(List<IntervalComparison> plaits, String start) {
         return plaits.stream()
                 .filter(p -> p.interval().id().startsWith(start)
                         && p.interval().kind().isMoving())
@@ -84,7 +84,7 @@ class ProofTest {
 
     @Test
     void aTakeAsPlannedDoesNotPart() {
-        List<Plait> plaits = plaits(match(Set.of(), Map.of(), Map.of()), List.of());
+        List<IntervalComparison> plaits = plaits(match(Set.of(), Map.of(), Map.of()), List.of());
 
         assertThat(plaits).hasSize(timeline.intervals().size()).allMatch(p -> p.apart() <= 0);
         assertThat(of(plaits, ROW).planned()).contains("both sides in turn");
@@ -94,7 +94,7 @@ class ProofTest {
 
     @Test
     void aMissingIntervalPartsFullyAndOnlyThere() {
-        List<Plait> plaits = plaits(match(Set.of(id(SQUAT)), Map.of(), Map.of()), List.of());
+        List<IntervalComparison> plaits = plaits(match(Set.of(id(SQUAT)), Map.of(), Map.of()), List.of());
 
         assertThat(of(plaits, SQUAT).shownApart()).isEqualTo(1);
         assertThat(of(plaits, SQUAT).shown()).isEqualTo("not in the picture");
@@ -105,7 +105,7 @@ class ProofTest {
     @Test
     void lengthLateStartAndCallsPartByHowFarTheyAreOff() {
         Match match = match(Set.of(), Map.of(id(SQUAT), 6.0), Map.of(id(ROW), 3.0));
-        List<Plait> plaits = plaits(
+        List<IntervalComparison> plaits = plaits(
                 match,
                 List.of(call(id(SQUAT), "ten seconds", 10.0, 0.0), call(id(ROW), "ten seconds left", 14.0, -4.0)));
 
@@ -148,9 +148,9 @@ class ProofTest {
                 .withFix("say \"ten\"");
 
         Span<Axis.Take> at = new Span<>(Time.ofSeconds(3), Time.ofSeconds(4));
-        Slip slip = new Slip(wrong, "t", at, "Ten seconds.", "14 seconds left.", "14 seconds left");
+        Misstatement slip = new Misstatement(wrong, "t", at, "Ten seconds.", "14 seconds left.", "14 seconds left");
         Finding left = Finding.at("match.wrong-name", Severity.FIX, row, "another name");
-        Slip waived = new Slip(left, "t", at, "Next, rows.", "Next: x.", "");
+        Misstatement waived = new Misstatement(left, "t", at, "Next, rows.", "Next: x.", "");
 
         PickUps wanted = PickUps.of(timeline, match, Cut.of(match), List.of(slip, waived), List.of(wrong));
 

@@ -151,7 +151,8 @@ class WordsTest {
         var line = new ScriptLine(
                 squat.id(), CueKind.AVOID, "Don't let the knees fall in.", squat.start(), Length.ofSeconds(2));
         TakeEvidence take = take(at(squat.id(), 0.5, "let the knees fall in"));
-        SaidLine said = new SaidLine(line, "t", take.words().get(0).start(), 0.9);
+        ScriptLineMatch said =
+                new ScriptLineMatch(line, "t", take.words().get(0).start(), 0.9);
         List<CaptionRepair> repairs = CaptionRepair.of(TIMELINE, asPlanned(), List.of(take), List.of(said), LIBRARY);
         assertThat(repairs.get(0).why()).isEqualTo("negation");
         CaptionText.Repair accepted = new CaptionText.Repair(
@@ -175,10 +176,11 @@ class WordsTest {
             captions.add(new Caption(
                     start, start.plus(lines.get(i).spoken()), lines.get(i).text()));
         }
-        List<SaidLine> said = SaidLine.of(TIMELINE, CUES, asPlanned(), List.of(take(captions.toArray(Caption[]::new))));
-        long found = said.stream().filter(SaidLine::isSaid).count();
+        List<ScriptLineMatch> said =
+                ScriptLineMatch.of(TIMELINE, CUES, asPlanned(), List.of(take(captions.toArray(Caption[]::new))));
+        long found = said.stream().filter(ScriptLineMatch::isSaid).count();
         assertThat(found).isBetween(captions.size() - 2L, captions.size() + 2L);
-        assertThat(said.stream().filter(SaidLine::isSaid)).allSatisfy(l -> assertThat(
+        assertThat(said.stream().filter(ScriptLineMatch::isSaid)).allSatisfy(l -> assertThat(
                         l.time().seconds() - l.line().start().seconds())
                 .isBetween(-26.0, 26.0));
     }

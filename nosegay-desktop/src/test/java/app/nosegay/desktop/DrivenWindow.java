@@ -8,7 +8,7 @@ import app.nosegay.media.FrameRate;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
-import app.nosegay.paint.PottingShed;
+import app.nosegay.paint.StudioBackdrop;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.awt.Graphics2D;
@@ -108,7 +108,7 @@ abstract class DrivenWindow extends ApplicationTest {
     static Path take(String name, int from, int to) throws IOException {
         Path movie = takes.resolve(name);
         if (!Files.exists(movie)) {
-            BufferedImage set = PottingShed.paint(320, 180);
+            BufferedImage set = StudioBackdrop.paint(320, 180);
             BufferedImage frame = new BufferedImage(320, 180, BufferedImage.TYPE_INT_RGB);
             try (MovieWriter writer = new MovieWriter(
                     movie, 320, 180, new FrameRate(30, 1), EncoderSettings.TAKE, false, "", List.of())) {

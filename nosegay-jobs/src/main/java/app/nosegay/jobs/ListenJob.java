@@ -5,7 +5,7 @@ import app.nosegay.captions.TranscriptWriter;
 import app.nosegay.listen.ScriptListener;
 import app.nosegay.media.Progress;
 import app.nosegay.media.SoundReader;
-import app.nosegay.review.Slip;
+import app.nosegay.review.Misstatement;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -81,7 +81,7 @@ public final class ListenJob {
     private static List<ScriptListener.Expected> pickUps(Programme programme, Workout.TakeRef take) {
         Span<Axis.Take> whole = new Span<>(Time.zero(), Time.ofSeconds(take.seconds()));
         return programme.slips().stream()
-                .map(Slip::say)
+                .map(Misstatement::say)
                 .filter(say -> !say.isEmpty())
                 .distinct()
                 .map(say -> new ScriptListener.Expected(say, whole))

@@ -50,7 +50,7 @@ public final class PackJob {
             copy(from, target.resolve(copy.getValue()), done, all, progress);
             done += Files.size(from);
         }
-        WorkoutFile.save(file, Moved.withPaths(workout, names::get));
+        WorkoutFile.save(file, MediaRelinker.withPaths(workout, names::get));
         return file;
     }
 

@@ -13,7 +13,7 @@ import app.nosegay.plan.sheet.Header;
 import app.nosegay.plan.sheet.RunSheet.Block;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
-import app.nosegay.proof.Plait;
+import app.nosegay.proof.IntervalComparison;
 import app.nosegay.proof.Proof;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
@@ -202,7 +202,7 @@ public final class PrintJob {
             sheet.paragraph(proof.sentence(), 13, proof.mayPublish() ? Palette.INK : Palette.CAUTION, true);
             sheet.space(6);
             sheet.row(9, true, places, "interval", "planned", "said", "shown");
-            for (Plait p : proof.plaits()) {
+            for (IntervalComparison p : proof.plaits()) {
                 Segment first = p.interval().first();
                 String round = first.round() == null ? "" : " r" + first.round();
                 sheet.row(9, p.apart() > 0.1, places, what(first) + round, p.planned(), shortened(p.said()), p.shown());

@@ -6,9 +6,9 @@ import app.nosegay.dress.Layout;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
-import app.nosegay.evidence.sight.Heat;
+import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.match.Match;
-import app.nosegay.match.WrongShowing;
+import app.nosegay.match.NegativeDemonstration;
 import app.nosegay.media.FramePicker;
 import app.nosegay.paint.CoverPainter;
 import app.nosegay.paint.ViewerCard;
@@ -82,7 +82,7 @@ public final class PublishPictures {
             double motion =
                     mean(take.motion().part(new Span<>(p.start(), p.end())).values());
             Candidate c = new Candidate(middleRep(programme, s, p, shown), motion);
-            boolean wrong = WrongShowing.in(take).stream().anyMatch(w -> programme
+            boolean wrong = NegativeDemonstration.in(take).stream().anyMatch(w -> programme
                     .cut()
                     .clipAt(c.time())
                     .filter(clip -> w.span().contains(clip.sourceAt(c.time())))
@@ -176,12 +176,12 @@ public final class PublishPictures {
         String line = chosen.line().isBlank() ? coverLine(programme) : chosen.line();
         Frame whole = Frame.of(width, height);
         Frame frame = new Frame(whole.width(), whole.height(), programme.focus());
-        Heat heat = programme
+        OccupancyMap heat = programme
                 .dressing()
                 .layout()
                 .at(at)
                 .map(area -> area.stretch().heat().cropped(frame))
-                .orElse(Heat.none());
+                .orElse(OccupancyMap.none());
         CoverPainter.Lettering best = null;
         double least = Double.MAX_VALUE;
         for (double px = LARGEST_TITLE; px >= SMALLEST_TITLE; px -= 6) {

@@ -6,7 +6,7 @@ import app.nosegay.dress.Dressing;
 import app.nosegay.dress.SoundPlan;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Frame;
-import app.nosegay.evidence.sight.Heat;
+import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.match.Match;
 import app.nosegay.media.Crop;
 import app.nosegay.media.EncoderSettings;
@@ -256,7 +256,7 @@ public final class PublishVideo {
                     .filter(e -> e.id().equals(p.take()))
                     .findFirst()
                     .orElseThrow();
-            Heat heat = Heat.of(take, new Span<>(p.start(), end));
+            OccupancyMap heat = OccupancyMap.of(take, new Span<>(p.start(), end));
             double focus = heat.centre();
             RenderJob job = new RenderJob(
                     cut,

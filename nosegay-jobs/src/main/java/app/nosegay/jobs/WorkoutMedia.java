@@ -56,7 +56,8 @@ public record WorkoutMedia(
             Workout.TakeRef take = workout.takes().get(i);
             int before = i;
             Path movie = Media.present(folder, take);
-            TakeReader.Reading reading = TakeShelf.read(movie, take.id(), folder, s -> progress.at((before + s) / n));
+            TakeReader.Reading reading =
+                    EvidenceCache.read(movie, take.id(), folder, s -> progress.at((before + s) / n));
             readings.put(take.id(), reading);
             boolean known = !take.fingerprint().isEmpty();
             if (known && !Media.fingerprint(movie).equals(take.fingerprint())) {
@@ -119,7 +120,7 @@ public record WorkoutMedia(
                 notices.add(take.file() + ": has no picture; it is matched by what is heard alone");
             }
         }
-        long kept = TakeShelf.size(folder);
+        long kept = EvidenceCache.size(folder);
         if (kept > MUCH_KEPT) {
             notices.add("The folder .nosegay beside this workout has grown to " + DiskSpace.words(kept)
                     + "; what is in it can be deleted at any time and is made again when it is needed");
@@ -165,7 +166,7 @@ public record WorkoutMedia(
     /** Where the small copy of a take for scrubbing is, if there is one; null when the take itself is gone. */
     public Path proxy(Path take) {
         try {
-            return TakeShelf.proxy(take, folder);
+            return EvidenceCache.proxy(take, folder);
         } catch (IOException e) {
             return null;
         }

@@ -20,7 +20,7 @@ import app.nosegay.media.TakeReader;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
 import app.nosegay.paint.PiecePainter;
-import app.nosegay.paint.PottingShed;
+import app.nosegay.paint.StudioBackdrop;
 import app.nosegay.standins.Channel;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
@@ -62,7 +62,7 @@ class PublishJobTest {
     @BeforeAll
     static void film() throws IOException {
         Path movie = folder.resolve("take-1.mp4");
-        BufferedImage set = PottingShed.paint(WIDTH, HEIGHT);
+        BufferedImage set = StudioBackdrop.paint(WIDTH, HEIGHT);
         BufferedImage frame = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
         try (MovieWriter writer = new MovieWriter(
                 movie, WIDTH, HEIGHT, new FrameRate(15, 1), EncoderSettings.TAKE, true, "", List.of())) {

@@ -27,7 +27,7 @@ import java.util.function.DoubleConsumer;
 /** Listens for the lines of the script near the places where they are expected, and gives those it hears as a transcript with word times. */
 public final class ScriptListener {
     /** Samples per second of the sound to listen to; mono. */
-    public static final int HZ = Ear.HZ;
+    public static final int HZ = SpeechRecognizer.HZ;
     /** A line is looked for this far from its place, in seconds: people say cues early and late. */
     private static final double REACH = 8;
     /** Where the place itself is in doubt, it is looked for further away. */
@@ -95,7 +95,7 @@ public final class ScriptListener {
             List<Future<?>> ears = new ArrayList<>();
             for (int i = 0; i < Math.min(THREADS, stretches.size()); i++) {
                 ears.add(pool.submit(() -> {
-                    Ear ear = new Ear();
+                    SpeechRecognizer ear = new SpeechRecognizer();
                     for (int s = next.getAndIncrement();
                             s < stretches.size() && !Thread.interrupted();
                             s = next.getAndIncrement()) {
@@ -132,7 +132,8 @@ public final class ScriptListener {
         }
     }
 
-    private static List<Caption> hear(Ear ear, float[] sound, Utterances.Stretch stretch, List<Expected> lines) {
+    private static List<Caption> hear(
+            SpeechRecognizer ear, float[] sound, Utterances.Stretch stretch, List<Expected> lines) {
         Span<Axis.Take> span = new Span<>(at(stretch.from()), at(stretch.to()));
         List<SpokenText> near = lines.stream()
                 .filter(l -> l.within().start().isBefore(span.end())
@@ -146,7 +147,7 @@ public final class ScriptListener {
         if (near.isEmpty()) {
             return List.of();
         }
-        List<Ear.Word> words =
+        List<SpeechRecognizer.Word> words =
                 ear.hear(near.stream().map(SpokenText::clauses).toList(), sound, stretch.from(), stretch.to());
         List<Caption> captions = new ArrayList<>();
         int from = 0;
@@ -171,10 +172,10 @@ public final class ScriptListener {
     }
 
     /** The written words from the first to the last that was heard, each from its first spoken word to its last. */
-    private static Caption caption(SpokenText text, List<Ear.Word> words, Time<Axis.Take> from) {
+    private static Caption caption(SpokenText text, List<SpeechRecognizer.Word> words, Time<Axis.Take> from) {
         List<Caption.Word> written = new ArrayList<>();
         int token = -1;
-        for (Ear.Word w : words) {
+        for (SpeechRecognizer.Word w : words) {
             int own = text.token()[w.place()];
             Time<Axis.Take> end = from.plus(Length.ofSeconds(w.end()));
             if (own == token) {

@@ -7,7 +7,7 @@ import java.util.List;
 /** Cuts sound into stretches in which someone may be speaking, by loudness against the quiet of the room. */
 final class Utterances {
     /** Loudness is looked at in steps of this many samples: 20 ms. */
-    private static final int STEP = Ear.HZ / 50;
+    private static final int STEP = SpeechRecognizer.HZ / 50;
     /** This share of the take is taken to be quiet. */
     private static final double QUIET_SHARE = 0.15;
     /** Speech is at least this far above the quiet, in decibels. */

@@ -1,7 +1,7 @@
 package app.nosegay.media;
 
 import app.nosegay.dress.Dressing;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.TimerDigits;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -32,10 +32,10 @@ public final class LayerRenderer {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
         try (MovieWriter writer =
                 new MovieWriter(target, width, height, rate, EncoderSettings.LAYER, false, "", List.of())) {
-            List<Shown> shown = null;
+            List<PlacedOverlay> shown = null;
             long frames = frames(length, rate);
             for (long n = 0; n < frames; n++) {
-                List<Shown> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
+                List<PlacedOverlay> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
                 boolean changed = !now.equals(shown);
                 if (changed) {
                     painter.paint(now, image);
@@ -68,12 +68,12 @@ public final class LayerRenderer {
         try {
             StringBuilder list = new StringBuilder("ffconcat version 1.0\n");
             BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
-            List<Shown> shown = null;
+            List<PlacedOverlay> shown = null;
             Time<Axis.Cut> since = Time.zero();
             String name = null;
             long frames = frames(length, rate);
             for (long n = 0; n < frames; n++) {
-                List<Shown> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
+                List<PlacedOverlay> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
                 if (!now.equals(shown)) {
                     if (name != null) {
                         list.append(duration(rate.timeOf(n).since(since)));

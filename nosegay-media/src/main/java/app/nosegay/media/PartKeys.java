@@ -1,7 +1,7 @@
 package app.nosegay.media;
 
 import app.nosegay.cut.Cut;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.TimerDigits;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
@@ -72,7 +72,7 @@ final class PartKeys {
         BufferedImage image = job.dressing() == null
                 ? null
                 : new BufferedImage(job.width(), job.height(), BufferedImage.TYPE_INT_ARGB);
-        List<Shown> last = null;
+        List<PlacedOverlay> last = null;
         long pieces = 0;
         int clip = 0;
         for (long n = 0; n < count; n++) {
@@ -80,7 +80,7 @@ final class PartKeys {
             while (!at.isBefore(job.cut().clips().get(clip).end())) {
                 clip++;
             }
-            List<Shown> faces = image == null
+            List<PlacedOverlay> faces = image == null
                     ? null
                     : job.dressing().shown(TimerDigits.ofFrame(at, job.rate().frameLength()));
             if (image != null && !faces.equals(last)) {

@@ -4,7 +4,7 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
 
 import app.nosegay.cut.Cut;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.TimerDigits;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
@@ -26,7 +26,7 @@ public final class Renderer {
     private final BgraFrame overlayPixels;
     private final PictureScaler overlayYuv;
     private final BufferedImage overlayImage;
-    private List<Shown> shown;
+    private List<PlacedOverlay> shown;
     private AVFrame overlay;
     private final PartKeys keys;
     private long pieces;
@@ -265,7 +265,7 @@ public final class Renderer {
         if (job.dressing() == null) {
             return null;
         }
-        List<Shown> faces = job.dressing()
+        List<PlacedOverlay> faces = job.dressing()
                 .shown(TimerDigits.ofFrame(presentation, job.rate().frameLength()));
         if (!faces.equals(shown)) {
             job.painter().paint(faces, overlayImage);

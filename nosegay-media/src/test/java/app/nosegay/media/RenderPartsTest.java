@@ -10,7 +10,7 @@ import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.SoundPlan;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.time.Axis;
@@ -75,10 +75,10 @@ class RenderPartsTest {
                 null);
     }
 
-    private static void paintBlock(List<Shown> pieces, BufferedImage target) {
+    private static void paintBlock(List<PlacedOverlay> pieces, BufferedImage target) {
         Arrays.fill(((java.awt.image.DataBufferInt) target.getRaster().getDataBuffer()).getData(), 0);
         Graphics2D g = target.createGraphics();
-        for (Shown shown : pieces) {
+        for (PlacedOverlay shown : pieces) {
             int level = BLOCK + 10 * ((Face.Timer) shown.face()).seconds();
             g.setColor(new Color(level, level, level));
             g.fillRect(160, 0, 160, 40);

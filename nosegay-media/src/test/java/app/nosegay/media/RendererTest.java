@@ -10,7 +10,7 @@ import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.time.Time;
 import java.awt.AlphaComposite;
@@ -41,12 +41,12 @@ class RendererTest {
     }
 
     /** Paints the digits of a timer as a grey block: 20 per second left. */
-    private static void paintBlock(List<Shown> pieces, BufferedImage target) {
+    private static void paintBlock(List<PlacedOverlay> pieces, BufferedImage target) {
         Graphics2D g = target.createGraphics();
         g.setComposite(AlphaComposite.Src);
         g.setColor(new Color(0, 0, 0, 0));
         g.fillRect(0, 0, target.getWidth(), target.getHeight());
-        for (Shown shown : pieces) {
+        for (PlacedOverlay shown : pieces) {
             int level = 20 * ((Face.Timer) shown.face()).seconds() + 20;
             g.setColor(new Color(level, level, level));
             g.fillRect(160, 0, 160, 40);

@@ -1,7 +1,7 @@
 package app.nosegay.paint;
 
 import app.nosegay.dress.Face;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.Style;
 import app.nosegay.evidence.sight.Box;
 import java.awt.Color;
@@ -58,7 +58,7 @@ final class CardPainter {
                 || kind == Face.CardKind.CORRECTION;
     }
 
-    static void draw(Graphics2D g, Style style, Shown shown, Face.Card card) {
+    static void draw(Graphics2D g, Style style, PlacedOverlay shown, Face.Card card) {
         Box b = shown.box();
         double k = style.scale();
         double pad = Label.inset(style) * k;

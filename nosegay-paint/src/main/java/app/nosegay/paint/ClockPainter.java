@@ -1,7 +1,7 @@
 package app.nosegay.paint;
 
 import app.nosegay.dress.Face;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.Style;
 import app.nosegay.evidence.sight.Box;
 import java.awt.BasicStroke;
@@ -39,7 +39,7 @@ final class ClockPainter {
         return shown >= 60 ? shown / 60 + ":" + String.format(Locale.ROOT, "%02d", shown % 60) : "" + shown;
     }
 
-    static void timer(Graphics2D g, Style style, Shown shown, Face.Timer timer) {
+    static void timer(Graphics2D g, Style style, PlacedOverlay shown, Face.Timer timer) {
         double share = timer.total() == 0 ? 0 : timer.seconds() / (double) timer.total();
         Color colour = colour(style, timer.phase());
         switch (style.timer()) {
@@ -54,7 +54,8 @@ final class ClockPainter {
         return new Ellipse2D.Double(cx - radius, cy - radius, 2 * radius, 2 * radius);
     }
 
-    private static void petals(Graphics2D g, Style style, Shown shown, Face.Timer timer, double share, Color colour) {
+    private static void petals(
+            Graphics2D g, Style style, PlacedOverlay shown, Face.Timer timer, double share, Color colour) {
         Box b = shown.box();
         double radius = Math.min(b.width(), b.height()) / 2;
         double cx = b.x() + b.width() / 2;
@@ -82,7 +83,8 @@ final class ClockPainter {
         Words.centred(g, word(timer.phase()), Typefaces.strong(radius * 0.25), colour, cx, cy + radius * 0.34);
     }
 
-    private static void ring(Graphics2D g, Style style, Shown shown, Face.Timer timer, double share, Color colour) {
+    private static void ring(
+            Graphics2D g, Style style, PlacedOverlay shown, Face.Timer timer, double share, Color colour) {
         Box b = shown.box();
         double radius = Math.min(b.width(), b.height()) / 2;
         double cx = b.x() + b.width() / 2;
@@ -98,7 +100,7 @@ final class ClockPainter {
         inDial(g, style, timer, colour, cx, cy, radius);
     }
 
-    private static void plain(Graphics2D g, Style style, Shown shown, Face.Timer timer, Color colour) {
+    private static void plain(Graphics2D g, Style style, PlacedOverlay shown, Face.Timer timer, Color colour) {
         Box b = shown.box();
         Label.draw(g, style, b.x(), b.y(), b.width(), b.height(), colour, shown.opacity());
         String digits = digits(timer);
@@ -112,7 +114,8 @@ final class ClockPainter {
         Words.at(g, word(timer.phase()), small, colour, after, b.y() + b.height() / 2 + font.getSize2D() * 0.33);
     }
 
-    private static void bar(Graphics2D g, Style style, Shown shown, Face.Timer timer, double share, Color colour) {
+    private static void bar(
+            Graphics2D g, Style style, PlacedOverlay shown, Face.Timer timer, double share, Color colour) {
         Box b = shown.box();
         Label.draw(g, style, b.x(), b.y(), b.width(), b.height(), colour, shown.opacity());
         double pad = b.width() * 0.06;
@@ -132,7 +135,7 @@ final class ClockPainter {
         Words.at(g, word, small, colour, b.right() - pad - Words.width(g, small, word), baseline);
     }
 
-    static void getReady(Graphics2D g, Style style, Shown shown, Face.GetReady ready) {
+    static void getReady(Graphics2D g, Style style, PlacedOverlay shown, Face.GetReady ready) {
         Box b = shown.box();
         double radius = Math.min(b.width(), b.height()) / 2;
         double cx =

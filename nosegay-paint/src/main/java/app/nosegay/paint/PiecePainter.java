@@ -1,7 +1,7 @@
 package app.nosegay.paint;
 
 import app.nosegay.dress.Face;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.Style;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
@@ -34,7 +34,7 @@ public final class PiecePainter {
     }
 
     /** Clears {@code target} and draws {@code pieces} on it. */
-    public void paint(List<Shown> pieces, BufferedImage target) {
+    public void paint(List<PlacedOverlay> pieces, BufferedImage target) {
         Graphics2D g = target.createGraphics();
         g.setComposite(AlphaComposite.Clear);
         g.fillRect(0, 0, target.getWidth(), target.getHeight());
@@ -44,20 +44,20 @@ public final class PiecePainter {
     }
 
     /** Draws {@code pieces} over what is there. */
-    public void draw(List<Shown> pieces, Graphics2D g, int width, int height) {
+    public void draw(List<PlacedOverlay> pieces, Graphics2D g, int width, int height) {
         g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         g.setRenderingHint(RenderingHints.KEY_TEXT_ANTIALIASING, RenderingHints.VALUE_TEXT_ANTIALIAS_ON);
         g.setRenderingHint(RenderingHints.KEY_FRACTIONALMETRICS, RenderingHints.VALUE_FRACTIONALMETRICS_ON);
         AffineTransform before = g.getTransform();
         double scale = width / Frame.of(width, height).width();
         g.scale(scale, scale);
-        for (Shown shown : pieces) {
+        for (PlacedOverlay shown : pieces) {
             draw(g, shown);
         }
         g.setTransform(before);
     }
 
-    private void draw(Graphics2D g, Shown shown) {
+    private void draw(Graphics2D g, PlacedOverlay shown) {
         Face face = shown.face();
         if (face instanceof Face.Timer timer) {
             ClockPainter.timer(g, style, shown, timer);
@@ -87,11 +87,11 @@ public final class PiecePainter {
     }
 
     /** The left edge of a label that is {@code width} wide, at the side of the box it keeps to. */
-    private static double left(Shown shown, double width) {
+    private static double left(PlacedOverlay shown, double width) {
         return shown.right() ? shown.box().right() - width : shown.box().x();
     }
 
-    private void namePlate(Graphics2D g, Shown shown, Face.NamePlate plate) {
+    private void namePlate(Graphics2D g, PlacedOverlay shown, Face.NamePlate plate) {
         List<String> parts = new ArrayList<>();
         if (plate.move() > 0) {
             parts.add("Move " + plate.move() + " of " + plate.moves());
@@ -114,7 +114,7 @@ public final class PiecePainter {
         Words.at(g, below, small, faded, x + pad, b.y() + 86 * k);
     }
 
-    private void sideBadge(Graphics2D g, Shown shown, Face.SideBadge badge) {
+    private void sideBadge(Graphics2D g, PlacedOverlay shown, Face.SideBadge badge) {
         Box b = shown.box();
         double k = style.scale();
         Font font = Typefaces.strong(32 * k);
@@ -139,7 +139,7 @@ public final class PiecePainter {
         Words.at(g, badge.word(), font, ink, x + 72 * k, ay + 11 * k);
     }
 
-    private void repCounter(Graphics2D g, Shown shown, Face.RepCounter counter) {
+    private void repCounter(Graphics2D g, PlacedOverlay shown, Face.RepCounter counter) {
         Box b = shown.box();
         double k = style.scale();
         String digits = "" + counter.done();
@@ -156,7 +156,7 @@ public final class PiecePainter {
     }
 
     /** A stalk with a seed that goes down and up with the rep. */
-    private void tempo(Graphics2D g, Shown shown, Face.Tempo tempo) {
+    private void tempo(Graphics2D g, PlacedOverlay shown, Face.Tempo tempo) {
         Box b = shown.box();
         double k = style.scale();
         Font font = Words.fitted(g, Typefaces::strong, tempo.word(), 24 * k, b.width() - 74 * k);
@@ -174,7 +174,7 @@ public final class PiecePainter {
         Words.at(g, tempo.word(), font, ink, x + 54 * k, b.y() + b.height() / 2 + font.getSize2D() * 0.3);
     }
 
-    private void progress(Graphics2D g, Shown shown, Face.Progress progress) {
+    private void progress(Graphics2D g, PlacedOverlay shown, Face.Progress progress) {
         Box b = shown.box();
         g.setColor(Label.paper(style, 0.75));
         g.fill(new RoundRectangle2D.Double(b.x(), b.y(), b.width(), b.height(), b.height(), b.height()));
@@ -192,7 +192,7 @@ public final class PiecePainter {
         }
     }
 
-    private void level(Graphics2D g, Shown shown, Face.LevelBadge badge) {
+    private void level(Graphics2D g, PlacedOverlay shown, Face.LevelBadge badge) {
         Box b = shown.box();
         double k = style.scale();
         Color colour = Label.colour(badge.grade() == Level.Grade.MAIN ? style.work() : style.option());
@@ -222,7 +222,7 @@ public final class PiecePainter {
         };
     }
 
-    private void caption(Graphics2D g, Shown shown, Face.Caption caption) {
+    private void caption(Graphics2D g, PlacedOverlay shown, Face.Caption caption) {
         Box b = shown.box();
         Font font = Typefaces.strong(30 * style.scale());
         List<String> lines = new ArrayList<>();

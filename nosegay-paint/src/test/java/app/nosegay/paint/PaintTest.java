@@ -8,7 +8,7 @@ import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.Style;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
@@ -56,7 +56,7 @@ class PaintTest {
     private static final int[][] SIZES = {{1280, 720}, {1920, 1080}, {640, 360}, {720, 720}, {608, 1080}};
 
     /** Every face in its usual corner. */
-    private static List<Shown> placed(List<Face> faces, Style style, int width, int height) {
+    private static List<PlacedOverlay> placed(List<Face> faces, Style style, int width, int height) {
         Dressing usual = new Dressing(
                 List.of(), new Layout(Frame.of(width, height), List.of()), DressNotes.NONE.withStyle(style));
         return faces.stream()
@@ -76,7 +76,7 @@ class PaintTest {
         all.addAll(OTHERS);
         for (Style style : Style.SHIPPED) {
             for (int[] size : SIZES) {
-                for (Shown shown : placed(all, style, size[0], size[1])) {
+                for (PlacedOverlay shown : placed(all, style, size[0], size[1])) {
                     BufferedImage image = new BufferedImage(size[0], size[1], BufferedImage.TYPE_INT_ARGB);
                     new PiecePainter(style).paint(List.of(shown), image);
                     double k = size[0] / Frame.of(size[0], size[1]).width();

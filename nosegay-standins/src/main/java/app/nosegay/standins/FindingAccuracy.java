@@ -10,7 +10,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.review.CallTruth;
 import app.nosegay.review.HeardCall;
 import app.nosegay.review.MatchCheck;
-import app.nosegay.review.SaidLine;
+import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.shoot.ShootLog;
@@ -106,7 +106,7 @@ public record FindingAccuracy(int runs, int told, List<String> missed) {
         Match match = Matcher.match(timeline, takes, logs, List.of())
                 .withTaps(p.truthInParts("t").reps());
         List<HeardCall> calls = CallTruth.of(timeline, match, takes, LIBRARY.names());
-        List<SaidLine> said = SaidLine.of(timeline, cues, match, takes);
+        List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, takes);
         return MatchCheck.check(timeline, cues, match, MatchNotes.NONE, takes, calls, said)
                 .findings();
     }

@@ -8,7 +8,7 @@ import app.nosegay.media.MovieWriter;
 import app.nosegay.media.Progress;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
-import app.nosegay.paint.PottingShed;
+import app.nosegay.paint.StudioBackdrop;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.sheet.RunSheet.LevelLine;
 import app.nosegay.plan.terms.Level;
@@ -36,7 +36,7 @@ public final class SimulatedCamera {
 
     private final Performance performance;
     private final MoveLibrary library;
-    private final BufferedImage set = PottingShed.paint(WIDTH, HEIGHT);
+    private final BufferedImage set = StudioBackdrop.paint(WIDTH, HEIGHT);
     private final BufferedImage picture = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
     private final List<Level> levels;
     private int cursor;

@@ -1,10 +1,10 @@
 package app.nosegay.standins;
 
 import app.nosegay.calls.CallKind;
+import app.nosegay.calls.learnt.CallLineFeatures;
 import app.nosegay.calls.learnt.CallLines;
 import app.nosegay.calls.learnt.CallModel;
-import app.nosegay.calls.learnt.CallTraits;
-import app.nosegay.calls.learnt.NumberTraits;
+import app.nosegay.calls.learnt.NumberFeatures;
 import app.nosegay.calls.reader.CallReader;
 import app.nosegay.captions.Caption;
 import app.nosegay.library.MoveLibrary;
@@ -114,7 +114,7 @@ final class CallLearner {
             ways.put(talkative.captions(), talkative);
             ways.forEach((way, of) -> {
                 List<Caption> sentences = CallLines.of(way);
-                CallTraits traits = traits(sentences);
+                CallLineFeatures traits = traits(sentences);
                 pieces.addAll(pieces(sentences, traits, of, first));
                 numbers.addAll(numbers(way, traits, of));
             });
@@ -133,8 +133,9 @@ final class CallLearner {
     }
 
     /** The numbers of {@code captions}; a call is made of the first of its line that is not of another. */
-    private static List<Example> numbers(List<Caption> captions, CallTraits traits, CallSheet.Recording recording) {
-        NumberTraits numbers = NumberTraits.of(captions, traits);
+    private static List<Example> numbers(
+            List<Caption> captions, CallLineFeatures traits, CallSheet.Recording recording) {
+        NumberFeatures numbers = NumberFeatures.of(captions, traits);
         List<Set<String>> calls = new ArrayList<>();
         for (int i = 0; i < numbers.size(); i++) {
             calls.add(new TreeSet<>());
@@ -165,7 +166,7 @@ final class CallLearner {
         List<Example> examples = new ArrayList<>();
         for (CallSheet.Recording recording : CallSheet.read(sheet)) {
             List<Caption> captions = recording.captions();
-            CallTraits traits = traits(captions);
+            CallLineFeatures traits = traits(captions);
             for (int i = 0; i < captions.size(); i++) {
                 double start = captions.get(i).start().seconds();
                 Set<String> calls = new TreeSet<>();
@@ -216,14 +217,14 @@ final class CallLearner {
         return new CallSheet.Recording(lines, expected);
     }
 
-    private static CallTraits traits(List<Caption> captions) {
+    private static CallLineFeatures traits(List<Caption> captions) {
         List<String> moves = MoveLibrary.shipped().names();
-        return new CallTraits(captions, moves).with(CallReader.byPatterns(captions, moves));
+        return new CallLineFeatures(captions, moves).with(CallReader.byPatterns(captions, moves));
     }
 
     /** Other lines of the same; a call is in that of its line's pieces that {@code model} finds most like one. */
     private static List<Example> pieces(
-            List<Caption> captions, CallTraits traits, CallSheet.Recording recording, CallModel model) {
+            List<Caption> captions, CallLineFeatures traits, CallSheet.Recording recording, CallModel model) {
         List<Set<String>> calls = new ArrayList<>();
         captions.forEach(c -> calls.add(new TreeSet<>()));
         for (CallSheet.Expected call : recording.expected()) {

@@ -54,10 +54,10 @@ final class CountMeaning {
     private static final double GOES_ON = 5;
 
     private final Speech speech;
-    private final HeardSoFar heard;
+    private final CallContext heard;
     private final ExpectedCalls expected;
 
-    CountMeaning(Speech speech, HeardSoFar heard, ExpectedCalls expected) {
+    CountMeaning(Speech speech, CallContext heard, ExpectedCalls expected) {
         this.speech = speech;
         this.heard = heard;
         this.expected = expected;

@@ -161,9 +161,9 @@ public final class ExpectedCalls {
     private static final double SHORTEST_HALF = 6;
 
     private final Speech speech;
-    private final HeardSoFar heard;
+    private final CallContext heard;
 
-    ExpectedCalls(Speech speech, HeardSoFar heard) {
+    ExpectedCalls(Speech speech, CallContext heard) {
         this.speech = speech;
         this.heard = heard;
     }

@@ -51,10 +51,10 @@ final class FigureMeaning {
     private final Speech speech;
     private final String text;
     private final List<FoundCall> found;
-    private final HeardSoFar heard;
-    private final SaidCalls said;
+    private final CallContext heard;
+    private final CallCollector said;
 
-    FigureMeaning(Speech speech, List<FoundCall> found, HeardSoFar heard, SaidCalls said) {
+    FigureMeaning(Speech speech, List<FoundCall> found, CallContext heard, CallCollector said) {
         this.speech = speech;
         this.text = speech.text();
         this.found = found;
@@ -79,7 +79,7 @@ final class FigureMeaning {
         Call last = heard.last(CallKind.ROUNDS_LEFT);
         if (last != null
                 && f.value().equals(last.value())
-                && speech.start(f.from()).since(last.end()).seconds() < SaidCalls.SAME_CALL) {
+                && speech.start(f.from()).since(last.end()).seconds() < CallCollector.SAME_CALL) {
             return;
         }
         boolean unnamed = CallRule.TO_GO.equals(f.rule().of())
@@ -215,7 +215,9 @@ final class FigureMeaning {
         Matcher down = DOWN.matcher(text.substring(f.from(), f.to()));
         boolean ofAll = down.find() && heard.isTotalSaid("moves", Integer.parseInt(down.group(1)) + f.value());
         return ofAll
-                || place != null && SaidCalls.isOfAMove(place.text()) && text.startsWith(place.value() + " ", f.from());
+                || place != null
+                        && CallCollector.isOfAMove(place.text())
+                        && text.startsWith(place.value() + " ", f.from());
     }
 
     private String around(FoundCall f) {
@@ -254,7 +256,7 @@ final class FigureMeaning {
         Call last = heard.last(kind);
         boolean again = last != null
                 && f.value().equals(last.value())
-                && speech.start(f.from()).since(last.time()).seconds() < SaidCalls.SAME_CALL;
+                && speech.start(f.from()).since(last.time()).seconds() < CallCollector.SAME_CALL;
         if (!again) {
             said.say(kind, f);
         }

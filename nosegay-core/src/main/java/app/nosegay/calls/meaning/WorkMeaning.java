@@ -41,12 +41,12 @@ final class WorkMeaning {
     private final Speech speech;
     private final String text;
     private final List<FoundCall> found;
-    private final HeardSoFar heard;
+    private final CallContext heard;
     private final ExpectedCalls expected;
     private final CountMeaning counts;
-    private final SaidCalls said;
+    private final CallCollector said;
 
-    WorkMeaning(Speech speech, List<FoundCall> found, HeardSoFar heard, ExpectedCalls expected, SaidCalls said) {
+    WorkMeaning(Speech speech, List<FoundCall> found, CallContext heard, ExpectedCalls expected, CallCollector said) {
         this.speech = speech;
         this.text = speech.text();
         this.found = found;
@@ -74,7 +74,7 @@ final class WorkMeaning {
                 && left != null
                 && left.value() > SHORTEST_REST
                 && !ON_THE_CLOCK.matcher(left.text()).find()
-                && heard.saidWithin(CallKind.SECONDS_LEFT, SaidCalls.AT_ONCE, f);
+                && heard.saidWithin(CallKind.SECONDS_LEFT, CallCollector.AT_ONCE, f);
         if (opening || resting) {
             return;
         }
@@ -157,7 +157,7 @@ final class WorkMeaning {
     List<FoundCall> soonAfterwards(FoundCall f) {
         Time<Axis.Take> end = speech.end(f.to() - 1);
         return behind(f)
-                .takeWhile(n -> speech.start(n.from()).since(end).seconds() < SaidCalls.SAME_CALL)
+                .takeWhile(n -> speech.start(n.from()).since(end).seconds() < CallCollector.SAME_CALL)
                 .toList();
     }
 

@@ -4,8 +4,8 @@ import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
 import app.nosegay.calls.learnt.CallLines;
 import app.nosegay.calls.learnt.CallModel;
-import app.nosegay.calls.learnt.LearntCalls;
-import app.nosegay.calls.meaning.CallMeaning;
+import app.nosegay.calls.learnt.CallReranker;
+import app.nosegay.calls.meaning.CallInterpreter;
 import app.nosegay.calls.meaning.ExpectedCalls;
 import app.nosegay.calls.phrase.CallPatterns;
 import app.nosegay.calls.phrase.CallRule;
@@ -29,7 +29,7 @@ import java.util.stream.Collectors;
 
 /**
  * Recognises spoken calls in a transcript ({@link CallPatterns}, {@link CountRuns}); what each means is settled by what went before
- * ({@link CallMeaning}).
+ * ({@link CallInterpreter}).
  */
 public final class CallReader {
     private static final Pattern A_PLACE = Pattern.compile(
@@ -98,7 +98,7 @@ public final class CallReader {
                 return kept;
             }
         }
-        List<Call> calls = List.copyOf(LearntCalls.of(captions, moves, CallModel.ofLines(), CallModel.ofNumbers())
+        List<Call> calls = List.copyOf(CallReranker.of(captions, moves, CallModel.ofLines(), CallModel.ofNumbers())
                 .settle(byPatterns(captions, moves)));
         synchronized (KEPT) {
             KEPT.put(asked, calls);
@@ -113,7 +113,7 @@ public final class CallReader {
             return List.of();
         }
         reader.collect(moves);
-        return new CallMeaning(reader.speech, reader.found).settle();
+        return new CallInterpreter(reader.speech, reader.found).settle();
     }
 
     private void collect(Collection<String> moves) {

@@ -128,7 +128,7 @@ public final class BeepListener {
             }
         }
         double minutes = (double) frame * hop / sampleRate / 60;
-        return OutOfMusic.of(once, minutes, b -> Math.pow(10, b.db() / 20));
+        return TimerToneFilter.of(once, minutes, b -> Math.pow(10, b.db() / 20));
     }
 
     /** Whether a chime is what was heard as a beep, or as what is left of one. */

@@ -184,7 +184,7 @@ final class ChimeListener {
         List<List<Partial>> clear = sounds.stream()
                 .filter(s -> isClear(s, share) && heard(s) != null)
                 .toList();
-        clear = OutOfMusic.of(clear, totals.size() / (60.0 * FRAMES), ChimeListener::strongest);
+        clear = TimerToneFilter.of(clear, totals.size() / (60.0 * FRAMES), ChimeListener::strongest);
         if (clear.size() < LEAST_CLEAR) {
             return List.of();
         }

@@ -8,7 +8,7 @@ import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.Header;
 import app.nosegay.plan.terms.Load;
 import app.nosegay.time.Axis;
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import app.nosegay.time.Time;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -34,7 +34,7 @@ public record GearList(List<GearItem> announced, List<Use> used) {
     private static final Pattern WEIGHT = Pattern.compile(
             "(?:^| )((?:very )?light|medium|heavy|(?:2 ?x ?)?\\d+(?:\\.\\d+)?(?:-\\d+)? ?(?:kg|lb)s?)(?: |$)");
     private static final Map<String, Known> KNOWN = load();
-    private static final Remembered<GearItem> ITEMS = new Remembered<>(GearList::read);
+    private static final TextMemo<GearItem> ITEMS = new TextMemo<>(GearList::read);
 
     public GearList {
         announced = List.copyOf(announced);

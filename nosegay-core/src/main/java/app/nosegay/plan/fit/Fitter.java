@@ -35,7 +35,7 @@ import java.util.function.Predicate;
  * dropped or added, each with what it costs. Every offer is expanded again, so that its length is what the sheet really says.
  */
 public final class Fitter {
-    /** A round more or less weighs as much as this in changed seconds; see {@link Turning}. */
+    /** A round more or less weighs as much as this in changed seconds; see {@link LengthSolver}. */
     private static final double PER_ROUND = 60;
 
     private static final double PER_MOVE_DROPPED = 90;
@@ -52,7 +52,7 @@ public final class Fitter {
     private final Promise promise;
     private final List<Offer> offers = new ArrayList<>();
     /** What a second of each length changes, by sheet. */
-    private final Map<String, List<Turning.Option>> tried = new HashMap<>();
+    private final Map<String, List<LengthSolver.Option>> tried = new HashMap<>();
 
     private Fitter(Timeline timeline, MoveLibrary library, FitRanges ranges) {
         this.timeline = timeline;
@@ -100,7 +100,7 @@ public final class Fitter {
 
     private void search() {
         String text = timeline.sheet().text().replace("\r\n", "\n").replace('\r', '\n');
-        turn("Change the rests", text, timeline, List.of(), 0, Knob::rest);
+        turn("Change the rests", text, timeline, List.of(), 0, AdjustableLength::rest);
         turn("Change the work", text, timeline, List.of(), 0, k -> !k.rest());
         turn("A little of both", text, timeline, List.of(), 0, k -> true);
         List<Candidate> candidates = new ArrayList<>();
@@ -114,7 +114,7 @@ public final class Fitter {
             // The best of each kind first, then the best of the rest.
             if (kinds.add(c.kind()) || worked < WORKED_OUT) {
                 worked++;
-                turn(c.name(), c.text(), c.timeline(), List.of(c.change()), c.cost(), Knob::rest);
+                turn(c.name(), c.text(), c.timeline(), List.of(c.change()), c.cost(), AdjustableLength::rest);
                 turn(c.name(), c.text(), c.timeline(), List.of(c.change()), c.cost() + 1, k -> true);
             }
         }
@@ -270,21 +270,26 @@ public final class Fitter {
 
     /** Turns the lengths of {@code text} that {@code which} allows, and keeps the offer when it keeps the promise. */
     private void turn(
-            String name, String text, Timeline before, List<String> changes, double cost, Predicate<Knob> which) {
+            String name,
+            String text,
+            Timeline before,
+            List<String> changes,
+            double cost,
+            Predicate<AdjustableLength> which) {
         Length measured = PlanCheck.measured(before);
         boolean open = promise.form() == Promise.Form.UNDER && measured.compareTo(promise.most()) <= 0;
         int wanted = open ? 0 : (int) Math.round(wanted(measured));
-        List<Turning.Option> options = wanted == 0 ? List.of() : options(text, before, measured, which);
+        List<LengthSolver.Option> options = wanted == 0 ? List.of() : options(text, before, measured, which);
         boolean notAbove = promise.form() == Promise.Form.UNDER || (promise.form() == Promise.Form.RANGE && wanted < 0);
         boolean notBelow = promise.form() == Promise.Form.RANGE && wanted > 0;
-        Turning.Solution solution = wanted == 0 ? null : Turning.solve(options, wanted, notAbove, notBelow);
+        LengthSolver.Solution solution = wanted == 0 ? null : LengthSolver.solve(options, wanted, notAbove, notBelow);
         if (wanted != 0 && solution == null) {
             return;
         }
         String after = text;
         List<String> all = new ArrayList<>(changes);
         for (int i = 0; i < options.size(); i++) {
-            Knob knob = options.get(i).knob();
+            AdjustableLength knob = options.get(i).knob();
             if (solution.values()[i] != knob.seconds()) {
                 after = knob.turned(after, solution.values()[i]);
                 all.add(knob.change(solution.values()[i]));
@@ -300,22 +305,23 @@ public final class Fitter {
     }
 
     /** The knobs with what a second of each changes, found by trying: expansion has too many rules to guess. */
-    private List<Turning.Option> options(String text, Timeline before, Length measured, Predicate<Knob> which) {
+    private List<LengthSolver.Option> options(
+            String text, Timeline before, Length measured, Predicate<AdjustableLength> which) {
         return tried.computeIfAbsent(text, t -> options(t, before, measured)).stream()
                 .filter(o -> which.test(o.knob()))
                 .toList();
     }
 
-    private List<Turning.Option> options(String text, Timeline before, Length measured) {
-        List<Turning.Option> options = new ArrayList<>();
-        for (Knob knob : Knob.of(before.sheet())) {
-            Length longer = PlanCheck.measured(expanded(knob.turned(text, knob.seconds() + Turning.GRID)));
-            double effect = longer.minus(measured).seconds() / Turning.GRID;
+    private List<LengthSolver.Option> options(String text, Timeline before, Length measured) {
+        List<LengthSolver.Option> options = new ArrayList<>();
+        for (AdjustableLength knob : AdjustableLength.of(before.sheet())) {
+            Length longer = PlanCheck.measured(expanded(knob.turned(text, knob.seconds() + LengthSolver.GRID)));
+            double effect = longer.minus(measured).seconds() / LengthSolver.GRID;
             int least = seconds(knob.rest() ? ranges.restLeast() : ranges.workLeast());
             int most = seconds(knob.rest() ? ranges.restMost() : ranges.workMost());
             boolean whole = Math.abs(effect - Math.rint(effect)) < 1e-9 && Math.abs(effect) > 0.5;
             if (whole && knob.seconds() >= least / 2 && knob.seconds() <= 2 * most) {
-                options.add(new Turning.Option(knob, (int) Math.rint(effect), least, most));
+                options.add(new LengthSolver.Option(knob, (int) Math.rint(effect), least, most));
             }
         }
         return options;
@@ -373,7 +379,7 @@ public final class Fitter {
         String text = sheet.text().replace("\r\n", "\n").replace('\r', '\n');
         String shortest = text;
         String longest = text;
-        for (Knob k : Knob.of(sheet)) {
+        for (AdjustableLength k : AdjustableLength.of(sheet)) {
             int least = seconds(k.rest() ? ranges.restLeast() : ranges.workLeast());
             int most = seconds(k.rest() ? ranges.restMost() : ranges.workMost());
             shortest = k.turned(shortest, Math.min(k.seconds(), least));

@@ -1,6 +1,6 @@
 package app.nosegay.plan.sheet;
 
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -35,7 +35,7 @@ record SheetLine(int number, int indent, String text, List<Chunk> chunks) {
     }
 
     /** Lines as cut; of a sheet that is typed in only one line changes. */
-    private static final Remembered<SheetLine> CUT = new Remembered<>(SheetLine::cut);
+    private static final TextMemo<SheetLine> CUT = new TextMemo<>(SheetLine::cut);
 
     static SheetLine read(int number, String raw) {
         SheetLine cut = CUT.of(raw);

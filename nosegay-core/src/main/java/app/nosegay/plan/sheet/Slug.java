@@ -1,6 +1,6 @@
 package app.nosegay.plan.sheet;
 
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import java.text.Normalizer;
 import java.util.HashMap;
 import java.util.Locale;
@@ -8,7 +8,7 @@ import java.util.Map;
 
 /** Names as parts of segment ids. */
 public final class Slug {
-    private static final Remembered<String> KNOWN = new Remembered<>(Slug::made);
+    private static final TextMemo<String> KNOWN = new TextMemo<>(Slug::made);
 
     private final Map<String, Integer> used = new HashMap<>();
 

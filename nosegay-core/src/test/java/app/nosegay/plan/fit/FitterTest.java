@@ -52,14 +52,17 @@ class FitterTest {
             assertThat(keeps(offer.sheet())).as(offer.name()).isTrue();
             assertThat(PlanCheck.measured(SampleSheets.timeline(offer.sheet()))).isEqualTo(offer.measured());
             assertThat(offer.edit().apply(sheet)).isEqualTo(offer.sheet());
-            for (Knob knob : Knob.of(SampleSheets.timeline(offer.sheet()).sheet())) {
-                boolean changed = Knob.of(SampleSheets.timeline(sheet).sheet()).stream()
+            for (AdjustableLength knob :
+                    AdjustableLength.of(SampleSheets.timeline(offer.sheet()).sheet())) {
+                boolean changed = AdjustableLength.of(
+                                SampleSheets.timeline(sheet).sheet())
+                        .stream()
                         .noneMatch(k -> k.attribute() == knob.attribute()
                                 && k.seconds() == knob.seconds()
                                 && k.where().equals(knob.where()));
                 if (changed) {
                     FitRanges r = FitRanges.DEFAULT;
-                    assertThat(knob.seconds() % Turning.GRID)
+                    assertThat(knob.seconds() % LengthSolver.GRID)
                             .as(offer.name() + " " + knob)
                             .isZero();
                     assertThat(Length.ofSeconds(knob.seconds()))
@@ -126,12 +129,12 @@ class FitterTest {
     void noSettingOnTheGridComesNearer(
             @ForAll @Size(min = 1, max = 3) List<@IntRange(min = 1, max = 6) Integer> effects,
             @ForAll @IntRange(min = -200, max = 200) int wanted) {
-        List<Turning.Option> options = new ArrayList<>();
+        List<LengthSolver.Option> options = new ArrayList<>();
         for (int i = 0; i < effects.size(); i++) {
-            Knob knob = new Knob(i + 1, Attribute.REST, true, 20 + 3 * i, "k" + i);
-            options.add(new Turning.Option(knob, effects.get(i), 10, 60));
+            AdjustableLength knob = new AdjustableLength(i + 1, Attribute.REST, true, 20 + 3 * i, "k" + i);
+            options.add(new LengthSolver.Option(knob, effects.get(i), 10, 60));
         }
-        Turning.Solution solution = Turning.solve(options, wanted, false, false);
+        LengthSolver.Solution solution = LengthSolver.solve(options, wanted, false, false);
         int best = bruteForce(options, 0, 0, wanted);
         assertThat(Math.abs(solution.sum() - wanted)).isEqualTo(Math.abs(best - wanted));
         int sum = 0;
@@ -142,11 +145,11 @@ class FitterTest {
         assertThat(sum).isEqualTo(solution.sum());
     }
 
-    private static int bruteForce(List<Turning.Option> options, int index, int sum, int wanted) {
+    private static int bruteForce(List<LengthSolver.Option> options, int index, int sum, int wanted) {
         if (index == options.size()) {
             return sum;
         }
-        Turning.Option o = options.get(index);
+        LengthSolver.Option o = options.get(index);
         int best = bruteForce(options, index + 1, sum, wanted);
         for (int v = 10; v <= 60; v += 5) {
             int tried = bruteForce(

@@ -5,7 +5,7 @@ import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Layout;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
-import app.nosegay.evidence.sight.Heat;
+import app.nosegay.evidence.sight.OccupancyMap;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.function.Supplier;
@@ -143,7 +143,7 @@ final class DragPane extends Pane {
         }
     }
 
-    private void heat(GraphicsContext g, Heat h) {
+    private void heat(GraphicsContext g, OccupancyMap h) {
         double w = frame().width() * scale() / h.columns();
         double height = frame().height() * scale() / h.rows();
         for (int y = 0; y < h.rows(); y++) {

@@ -7,7 +7,7 @@ import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Face;
 import app.nosegay.dress.Layout;
-import app.nosegay.dress.Shown;
+import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.Style;
 import app.nosegay.dress.StyleJson;
 import app.nosegay.evidence.sight.Box;
@@ -110,7 +110,7 @@ final class StylePage {
         g.setColor(new Color(0x8FA08A));
         g.fillRect(0, 0, WIDTH * 2, HEIGHT * 2);
         // Half a frame, so that the pieces can be made out.
-        List<Shown> pieces = List.of(
+        List<PlacedOverlay> pieces = List.of(
                 at(new Face.Timer(Face.Phase.WORK, 27, 40, false), style, 620, 24, true),
                 at(new Face.NamePlate("Squat", 3, 11, "Round", 1, 2), style, 24, 24, false),
                 at(new Face.Card(Face.CardKind.OPTION, "Easier", "Sit to the bench"), style, 24, 196, false));
@@ -123,14 +123,15 @@ final class StylePage {
         return Pictures.toFx(small);
     }
 
-    private static Shown at(Face face, Style style, double x, double y, boolean right) {
+    private static PlacedOverlay at(Face face, Style style, double x, double y, boolean right) {
         Layout.Group group = face instanceof Face.Timer
                 ? Layout.Group.CLOCK
                 : face instanceof Face.Card ? Layout.Group.CARD : Layout.Group.HEAD;
         double[] size = Layout.size(group, style, false);
         double beside = 572 - Layout.size(Layout.Group.CLOCK, style, false)[0];
         double width = Math.min(size[0], face instanceof Face.NamePlate ? beside : 400);
-        return new Shown(face, new Box(right ? x - width : x, y, width, size[1]), style.opacity(), right, false);
+        return new PlacedOverlay(
+                face, new Box(right ? x - width : x, y, width, size[1]), style.opacity(), right, false);
     }
 
     private void open() {

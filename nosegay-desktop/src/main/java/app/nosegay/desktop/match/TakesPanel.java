@@ -1,6 +1,6 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.cut.CutInTwo;
+import app.nosegay.cut.SplitSegment;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.match.Match;
@@ -57,7 +57,7 @@ final class TakesPanel {
     }
 
     /** Offers to make one take of the two that cut the selected interval in two. */
-    private void offer(Optional<CutInTwo> cut) {
+    private void offer(Optional<SplitSegment> cut) {
         join.setVisible(cut.isPresent());
         join.setManaged(cut.isPresent());
         cut.ifPresent(c -> {
@@ -84,8 +84,8 @@ final class TakesPanel {
         Match.Placed p = line.placed().get(0);
         int n = (p.matched() ? 1 : 0) + p.others().size();
         String why = p.reason() == null ? "" : " Used: " + p.reason() + ".";
-        Optional<CutInTwo> cut = line.placed().stream()
-                .flatMap(each -> CutInTwo.of(session.programme().get().match(), each).stream())
+        Optional<SplitSegment> cut = line.placed().stream()
+                .flatMap(each -> SplitSegment.of(session.programme().get().match(), each).stream())
                 .findFirst();
         offer(cut);
         if (cut.isPresent()) {

@@ -10,7 +10,7 @@ import app.nosegay.jobs.ListenJob;
 import app.nosegay.library.Move;
 import app.nosegay.review.AdLib;
 import app.nosegay.review.CaptionRepair;
-import app.nosegay.review.SaidLine;
+import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.workout.Programme;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -149,7 +149,7 @@ final class WordsPanel {
                                 && d.from().equals(r.from())))
                 .toList());
         int repairs = items.size();
-        List<SaidLine> unsaid =
+        List<ScriptLineMatch> unsaid =
                 now.said().stream().filter(s -> s.take() != null && !s.isSaid()).toList();
         boolean heard = now.evidence().stream().anyMatch(e -> !e.words().isEmpty());
         items.addAll(now.adLibs().stream()
@@ -162,7 +162,7 @@ final class WordsPanel {
         if (captions.getEditingIndex() < 0) {
             captions.getItems().setAll(all(now));
         }
-        long said = now.said().stream().filter(SaidLine::isSaid).count();
+        long said = now.said().stream().filter(ScriptLineMatch::isSaid).count();
         boolean open = !ListenJob.open(now.workout()).isEmpty();
         listen.setVisible(open);
         listen.setManaged(open);
@@ -261,7 +261,7 @@ final class WordsPanel {
                 setGraphic(null);
                 return;
             }
-            boolean asks = !(item instanceof SaidLine);
+            boolean asks = !(item instanceof ScriptLineMatch);
             take.setVisible(asks);
             take.setManaged(asks);
             take.setText(item instanceof AdLib ? "Keep as a cue" : "Correct");
@@ -270,7 +270,7 @@ final class WordsPanel {
             if (item instanceof CaptionRepair r) {
                 words.setText(r.time() + "  \"" + r.from() + "\" → "
                         + (r.to().isEmpty() ? "delete (" + r.why() + ")" : "\"" + r.to() + "\""));
-            } else if (item instanceof SaidLine s) {
+            } else if (item instanceof ScriptLineMatch s) {
                 words.setText(String.format(
                         Locale.ROOT,
                         "Not said: \"%s\" (%s)",

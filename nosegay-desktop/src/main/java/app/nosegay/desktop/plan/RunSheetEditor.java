@@ -9,7 +9,7 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Problem;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.terms.BlockKind;
-import app.nosegay.time.Remembered;
+import app.nosegay.time.TextMemo;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -40,8 +40,8 @@ public final class RunSheetEditor extends CodeArea {
     private static final Pattern NUMBER = Pattern.compile("\\d+(:\\d{2})?");
 
     /** The looks of a line without errors. */
-    private static final Remembered<StyleSpans<Collection<String>>> PLAIN =
-            new Remembered<>(line -> spans(pieces(line, List.of())));
+    private static final TextMemo<StyleSpans<Collection<String>>> PLAIN =
+            new TextMemo<>(line -> spans(pieces(line, List.of())));
 
     private final transient Session session;
     private final transient CompletionPopup completion;

@@ -1,7 +1,7 @@
 package app.nosegay.desktop.proof;
 
 import app.nosegay.desktop.controls.Petals;
-import app.nosegay.proof.Plait;
+import app.nosegay.proof.IntervalComparison;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -20,7 +20,7 @@ final class PlaitPicture {
 
     private PlaitPicture() {}
 
-    static void paint(Canvas canvas, Plait plait) {
+    static void paint(Canvas canvas, IntervalComparison plait) {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, WIDTH, HEIGHT);
         g.setLineCap(StrokeLineCap.ROUND);

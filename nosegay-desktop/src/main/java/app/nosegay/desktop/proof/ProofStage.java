@@ -9,8 +9,8 @@ import app.nosegay.jobs.PrintJob;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.proof.IntervalComparison;
 import app.nosegay.proof.PickUps;
-import app.nosegay.proof.Plait;
 import app.nosegay.proof.Proof;
 import app.nosegay.script.Wordings;
 import app.nosegay.workout.Programme;
@@ -53,7 +53,7 @@ public final class ProofStage implements StageView {
     private final BorderPane view = new BorderPane();
     private final Label sentence = new Label();
     private final CheckBox onlyApart = new CheckBox("Only where they part");
-    private final ListView<Plait> plaits = new ListView<>();
+    private final ListView<IntervalComparison> plaits = new ListView<>();
     private final FindingList findings;
     private final ComboBox<String> stage = new ComboBox<>();
     private final Tabs sides = new Tabs("proof");
@@ -232,21 +232,21 @@ public final class ProofStage implements StageView {
         return chooser.showSaveDialog(window);
     }
 
-    private static String title(Plait p) {
+    private static String title(IntervalComparison p) {
         var s = p.interval().first();
         boolean talk = s.kind() == SegmentKind.TALK;
         return Wordings.capital(
                 talk ? s.block().name() : s.move() == null ? s.kind().word() : s.move());
     }
 
-    private static String detail(Plait p) {
+    private static String detail(IntervalComparison p) {
         var s = p.interval().first();
         String round = s.set() != null ? "set " + s.set() : s.round() != null ? "round " + s.round() : "";
         return round.isEmpty() ? s.kind().word() : round;
     }
 
     /** An interval: its name, its three threads, and what each of them says. */
-    private final class PlaitCell extends ListCell<Plait> {
+    private final class PlaitCell extends ListCell<IntervalComparison> {
         private final Label name = new Label();
         private final Label under = new Label();
         private final Canvas canvas = new Canvas(PlaitPicture.WIDTH, PlaitPicture.HEIGHT);
@@ -282,7 +282,7 @@ public final class ProofStage implements StageView {
         }
 
         @Override
-        protected void updateItem(Plait p, boolean none) {
+        protected void updateItem(IntervalComparison p, boolean none) {
             super.updateItem(p, none);
             setText(null);
             if (none || p == null) {

@@ -5,7 +5,7 @@ import app.nosegay.jobs.JoinJob;
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.Media;
-import app.nosegay.jobs.Moved;
+import app.nosegay.jobs.MediaRelinker;
 import app.nosegay.jobs.PackJob;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.WorkoutFile;
@@ -325,7 +325,7 @@ public final class Session {
     private record Found(Workout workout, WorkoutMedia media) {}
 
     private static Found found(Workout workout, Path folder, Progress progress) throws IOException {
-        Workout now = Moved.foundAgain(workout, folder);
+        Workout now = MediaRelinker.foundAgain(workout, folder);
         return new Found(now, WorkoutMedia.read(now, folder, progress));
     }
 
@@ -362,7 +362,7 @@ public final class Session {
             jobs.say("Another window has this workout: save it under another name to keep what you changed here.");
             return;
         }
-        Workout moved = Moved.toFolder(workout(), folder(), to.getParent());
+        Workout moved = MediaRelinker.toFolder(workout(), folder(), to.getParent());
         try {
             WorkoutFile.save(to, moved);
             boolean elsewhere = !to.equals(file);

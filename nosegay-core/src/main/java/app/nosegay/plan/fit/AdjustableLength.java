@@ -1,0 +1,82 @@
+package app.nosegay.plan.fit;
+
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.Item;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
+import app.nosegay.plan.sheet.RunSheet.RestLine;
+import app.nosegay.plan.sheet.SheetText;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Pause;
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One length in a run sheet that can be turned.
+ *
+ * @param line its line, from 1
+ * @param attribute its attribute, or null for the bare length of a rest
+ * @param rest whether it is a rest, else work
+ * @param seconds what it says now, in whole seconds
+ * @param where the block or move, for people
+ */
+record AdjustableLength(int line, Attribute attribute, boolean rest, int seconds, String where) {
+    /** All lengths of a sheet that can be turned: fixed, in whole seconds. Ranges and open lengths are the creator's own latitude. */
+    static List<AdjustableLength> of(RunSheet sheet) {
+        List<AdjustableLength> knobs = new ArrayList<>();
+        for (Block block : sheet.blocks()) {
+            if (block.kind() == BlockKind.REST) {
+                add(knobs, block.line(), null, true, block.length(), block.name());
+            } else if (block.kind() != BlockKind.TALK) {
+                addAll(knobs, block.line(), block.attributes(), block.name());
+                for (Item item : block.items()) {
+                    if (item instanceof MoveLine move) {
+                        addAll(knobs, move.line(), move.attributes(), move.name());
+                    } else if (item instanceof RestLine rest) {
+                        add(knobs, rest.line(), null, true, rest.pause(), block.name());
+                    }
+                }
+            }
+        }
+        return knobs;
+    }
+
+    private static void addAll(List<AdjustableLength> knobs, int line, Attributes attributes, String where) {
+        for (Attribute a : List.of(Attribute.WORK, Attribute.EACH, Attribute.REST, Attribute.ROUND_REST)) {
+            boolean rest = a == Attribute.REST || a == Attribute.ROUND_REST;
+            attributes.pause(a).ifPresent(p -> add(knobs, line, a, rest, p, where));
+        }
+    }
+
+    private static void add(
+            List<AdjustableLength> knobs, int line, Attribute attribute, boolean rest, Pause pause, String where) {
+        boolean fixed = pause != null
+                && !pause.open()
+                && pause.least().equals(pause.most())
+                && pause.planned().micros() % 1_000_000 == 0
+                && pause.planned().isPositive();
+        if (fixed) {
+            knobs.add(new AdjustableLength(
+                    line, attribute, rest, (int) (pause.planned().micros() / 1_000_000), where));
+        }
+    }
+
+    /** The sheet's text with this knob at {@code to} seconds. */
+    String turned(String text, int to) {
+        String clock = Length.ofSeconds(to).clock();
+        String[] lines = text.split("\r\n|\n|\r", -1);
+        String old = lines[line - 1];
+        lines[line - 1] = attribute == null ? SheetText.withLength(old, clock) : SheetText.with(old, attribute, clock);
+        return String.join("\n", lines);
+    }
+
+    /** The change for people: {@code rest 0:20 → 0:15 in Ground Work}. */
+    String change(int to) {
+        String word = attribute == null ? "rest" : attribute.word();
+        return word + " " + Length.ofSeconds(seconds).clock() + " → "
+                + Length.ofSeconds(to).clock() + (where.equals("rest") ? "" : " in " + where);
+    }
+}

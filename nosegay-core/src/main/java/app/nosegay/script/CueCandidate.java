@@ -1,0 +1,29 @@
+package app.nosegay.script;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.plan.Segment;
+import java.util.List;
+
+/**
+ * A line that is wanted.
+ *
+ * @param home the segment it is about
+ * @param kind its kind
+ * @param texts wordings, the best first; shorter ones may follow
+ * @param places where it may go, the best first
+ * @param own whether the creator wrote it
+ * @param needed whether it is said even beyond the chosen talk density
+ */
+record CueCandidate(Segment home, CueKind kind, List<String> texts, List<Window> places, boolean own, boolean needed) {
+    CueCandidate {
+        texts = List.copyOf(texts);
+        places = List.copyOf(places);
+    }
+
+    /** A stretch of a segment, in shares of it. */
+    record Window(Segment segment, double from, double to) {}
+
+    static CueCandidate of(Segment home, CueKind kind, String text, List<Window> places) {
+        return new CueCandidate(home, kind, List.of(text), places, false, false);
+    }
+}

@@ -1,0 +1,383 @@
+package app.nosegay.script;
+
+import static app.nosegay.script.Wordings.capital;
+import static app.nosegay.script.Wordings.number;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.GearItem;
+import app.nosegay.plan.check.GearList;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.sheet.RunSheet.Cue;
+import app.nosegay.plan.sheet.RunSheet.LevelLine;
+import app.nosegay.plan.terms.Amount;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Load;
+import app.nosegay.plan.terms.RepPattern;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
+import app.nosegay.script.CueCandidate.Window;
+import app.nosegay.time.Length;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What should be said about each stretch, and where (PRODUCT.md section 5, "Cue plan"): full set-up, first form cue and options the first
+ * time; later a refresher, one new cue, advice on the load; never the same form line every round.
+ */
+final class CueCandidates {
+    /** Under this much work, set-up and options move to the window before (CONTRACTS.md section 5). */
+    private static final Length SHORT_WORK = Length.ofSeconds(25);
+    /** What a later round reminds of, in turn. */
+    private static final List<CueKind> REFRESHERS = List.of(CueKind.AVOID, CueKind.FEEL, CueKind.CHECK);
+    /** What a later round adds, in turn. */
+    private static final List<CueKind> NEWS = List.of(CueKind.IMAGE, CueKind.MUSCLE, CueKind.WHY);
+
+    private final Timeline timeline;
+    private final MoveLibrary library;
+    private final Wordings wordings;
+    private final Fields fields;
+    private final List<Segment> segments;
+    private final Map<String, Integer> roundsByBlock;
+    private final Map<String, Integer> met = new HashMap<>();
+    private final Set<Integer> ownSaid = new HashSet<>();
+    private List<GearItem> held = List.of();
+
+    CueCandidates(Timeline timeline, MoveLibrary library, Fields fields) {
+        this.timeline = timeline;
+        this.library = library;
+        this.wordings = new Wordings(library);
+        this.fields = fields;
+        this.segments = timeline.segments();
+        this.roundsByBlock = timeline.roundsByBlock();
+    }
+
+    /** The wishes for segment {@code i}, to be asked in order; the most important first. */
+    List<CueCandidate> of(int i) {
+        Segment s = segments.get(i);
+        List<CueCandidate> wishes = new ArrayList<>();
+        if (s.kind().isMoving()) {
+            Segment before = i > 0 ? segments.get(i - 1) : null;
+            boolean gap = before != null && !before.kind().isMoving() && before.kind() != SegmentKind.SWITCH;
+            boolean secondPart = before != null
+                    && (before.kind() == SegmentKind.SWITCH || before.interval().equals(s.interval()));
+            int time = secondPart ? met.getOrDefault(s.move(), 0) : met.merge(s.move(), 1, Integer::sum);
+            announce(s, before, gap, secondPart, wishes);
+            about(s, before, gap, secondPart, Math.max(1, time), wishes);
+        }
+        return wishes;
+    }
+
+    /** The move's name, its side and gear, its place in the order: in the pause before it, else in the last third of what runs then. */
+    private void announce(Segment s, Segment before, boolean gap, boolean secondPart, List<CueCandidate> wishes) {
+        if (secondPart || before == null) {
+            return;
+        }
+        boolean sameMove = s.move().equals(before.move());
+        List<Window> places = new ArrayList<>();
+        if (gap) {
+            places.add(new Window(before, 0, 1));
+        } else if (before.kind().isMoving()) {
+            places.add(new Window(before, 0.5, 0.92));
+        }
+        if (!sameMove) {
+            String name = "Next, " + s.move() + side(s) + ".";
+            List<String> texts = new ArrayList<>(List.of(ordinalWords(s) + capital(name)));
+            texts.add(capital(name));
+            texts.add(capital("Next, " + s.move() + "."));
+            wishes.add(new CueCandidate(s, CueKind.NEXT, texts, places, false, true));
+        } else if (gap && (s.side() == Side.LEFT || s.side() == Side.RIGHT) && !side(s).isEmpty()) {
+            wishes.add(new CueCandidate(s, CueKind.NEXT, List.of("Same again" + side(s) + "."), places, false, true));
+        }
+        gear(s, places, wishes);
+    }
+
+    /** Round and last move are named where they begin. */
+    private String ordinalWords(Segment s) {
+        if (s.kind() != SegmentKind.WORK) {
+            return "";
+        }
+        boolean firstOfRound = s.round() != null
+                && s.round() > 1
+                && s.block().kind() == BlockKind.CIRCUIT
+                && !s.block().moves().isEmpty()
+                && s.line() != null
+                && s.line().line() == s.block().moves().get(0).line();
+        if (firstOfRound) {
+            int rounds = roundsByBlock.getOrDefault(s.block().slug(), 1);
+            return s.round() == rounds ? "Last round. " : "Round " + number(s.round()) + " of " + number(rounds) + ". ";
+        }
+        return "";
+    }
+
+    /** What to pick up or put down, said once where it changes. */
+    private void gear(Segment s, List<Window> places, List<CueCandidate> wishes) {
+        List<GearItem> wanted = GearList.of(s, library, timeline.sheet().header()).stream()
+                .filter(GearItem::isHeld)
+                .toList();
+        List<String> names = wanted.stream().map(GearItem::name).toList();
+        List<String> before = held.stream().map(GearItem::name).toList();
+        if (!names.equals(before) && s.kind() != SegmentKind.COOLDOWN) {
+            List<String> parts = new ArrayList<>();
+            held.stream().filter(h -> !names.contains(h.name())).forEach(h -> parts.add("put down the " + h.name()));
+            wanted.stream().filter(w -> !before.contains(w.name())).forEach(w -> parts.add(pickUp(s, w)));
+            if (!parts.isEmpty() && !places.isEmpty()) {
+                wishes.add(CueCandidate.of(s, CueKind.GEAR, capital(String.join(" and ", parts)) + ".", places));
+            }
+        }
+        held = wanted;
+    }
+
+    private static String pickUp(Segment s, GearItem item) {
+        String load = Load.parse(item.weight()).map(Load::shown).orElse(item.weight());
+        String name = load.isEmpty()
+                ? item.name()
+                : load.matches("light|medium|heavy") ? load + " " + item.name() : item.name() + ", " + load;
+        return (item.isBand() ? "put on the " : "take the ") + name;
+    }
+
+    private String side(Segment s) {
+        boolean free = timeline.sheet().header().start() == Attribute.StartSide.FREE;
+        boolean one = s.side() == Side.LEFT || s.side() == Side.RIGHT;
+        if (free || !one) {
+            return "";
+        }
+        return ", " + s.side().spoken(timeline.sheet().header().mirrored()) + " side";
+    }
+
+    private void about(
+            Segment s, Segment before, boolean gap, boolean secondPart, int time, List<CueCandidate> wishes) {
+        Window pause = gap ? new Window(before, 0, 1) : null;
+        boolean shortWork = s.duration().compareTo(SHORT_WORK) < 0;
+        ownLines(s, pause, shortWork, time, wishes);
+        if (secondPart || s.kind() == SegmentKind.WARMUP && time > 1) {
+            return;
+        }
+        if (time == 1) {
+            firstTime(s, pause, shortWork, wishes);
+        } else {
+            again(s, pause, time, wishes);
+        }
+    }
+
+    private List<Window> places(Window first, Window second) {
+        List<Window> places = new ArrayList<>();
+        if (first != null) {
+            places.add(first);
+        }
+        if (second != null) {
+            places.add(second);
+        }
+        return places;
+    }
+
+    /** The creator's own lines are all said, once, each where its kind belongs. */
+    private void ownLines(Segment s, Window pause, boolean shortWork, int time, List<CueCandidate> wishes) {
+        if (s.line() == null) {
+            return;
+        }
+        for (Cue cue : s.line().cues()) {
+            if (!ownSaid.add(cue.line())) {
+                continue;
+            }
+            if (time > 1 && !isSpread(s, cue, time)) {
+                ownSaid.remove(cue.line());
+                continue;
+            }
+            if (time == 1 && laterForm(s, cue)) {
+                ownSaid.remove(cue.line());
+                continue;
+            }
+            String text = fields.filled(cue.kind().isOption() ? option(cue) : cue.text());
+            wishes.add(new CueCandidate(
+                    s, cue.kind(), List.of(text), window(cue.kind(), s, pause, shortWork), true, true));
+        }
+    }
+
+    /** A second own form line waits for the next round where there is one. */
+    private boolean laterForm(Segment s, Cue cue) {
+        List<Cue> forms = wordings.own(s, CueKind.FORM);
+        boolean comesAgain = segments.stream()
+                        .filter(o -> o.kind().isMoving() && s.move().equals(o.move()) && o.line() != null)
+                        .map(o -> o.round() + " " + o.set() + o.block().slug())
+                        .distinct()
+                        .count()
+                > 1;
+        return cue.kind() == CueKind.FORM && forms.indexOf(cue) > 0 && comesAgain;
+    }
+
+    private boolean isSpread(Segment s, Cue cue, int time) {
+        List<Cue> forms = wordings.own(s, CueKind.FORM);
+        return cue.kind() != CueKind.FORM || forms.indexOf(cue) == Math.min(time - 1, forms.size() - 1);
+    }
+
+    private static String option(Cue cue) {
+        String for_ = condition(cue.condition());
+        String text = for_.isEmpty()
+                ? cue.text()
+                : Character.toLowerCase(cue.text().charAt(0)) + cue.text().substring(1);
+        return switch (cue.kind()) {
+            case EASIER -> for_.isEmpty() ? "Easier: " + text : for_ + text;
+            case HARDER -> for_.isEmpty() ? "Harder: " + text : for_ + text;
+            default -> for_.isEmpty() ? "Instead: " + text : for_ + text;
+        };
+    }
+
+    /** The condition of an option as it is said; empty for anyone. */
+    private static String condition(String condition) {
+        if (condition.isEmpty()) {
+            return "";
+        }
+        boolean joint = condition.matches(
+                "(?i)(?:sore )?(?:knees?|shoulders?|wrists?|back|lower back|hips?|neck|elbows?|ankles?)(?: trouble)?");
+        return joint
+                ? "If your " + condition.toLowerCase(java.util.Locale.ROOT).replaceAll("^sore | trouble$", "")
+                        + " complains, "
+                : "For " + condition + ", ";
+    }
+
+    /** Where a kind belongs inside and before its interval. */
+    private List<Window> window(CueKind kind, Segment s, Window pause, boolean shortWork) {
+        return switch (kind) {
+            case SETUP, NAME, GEAR, NEXT -> places(pause, new Window(s, 0, 0.25));
+            case FORM -> places(shortWork ? pause : new Window(s, 0, 0.25), shortWork ? new Window(s, 0, 0.4) : pause);
+            case EASIER, HARDER, INSTEAD, CAUTION ->
+                places(shortWork ? pause : new Window(s, 0, 0.33), shortWork ? new Window(s, 0, 0.33) : pause);
+            case AVOID, CHECK, FEEL, TEMPO -> places(new Window(s, 0.1, 0.75), pause);
+            default -> places(new Window(s, 0.2, 0.9), pause);
+        };
+    }
+
+    private void firstTime(Segment s, Window pause, boolean shortWork, List<CueCandidate> wishes) {
+        known(s, CueKind.SETUP, pause, shortWork, "", true, wishes);
+        known(s, CueKind.EASIER, pause, shortWork, "Easier: ", s.kind() == SegmentKind.WORK, wishes);
+        known(s, CueKind.FORM, pause, shortWork, "", true, wishes);
+        if (s.line() != null) {
+            levels(s, pause, shortWork, wishes);
+            rule(s, pause, wishes);
+            build(s, pause, wishes);
+        }
+        known(s, CueKind.BREATH, pause, shortWork, "", false, wishes);
+        if (s.kind() == SegmentKind.WORK && !shortWork) {
+            known(s, CueKind.HARDER, pause, false, "Harder: ", false, wishes);
+            known(s, CueKind.AVOID, pause, false, "", false, wishes);
+        }
+    }
+
+    /** A library wording where the creator wrote none of that kind; the shorter ones stand by. */
+    private void known(
+            Segment s,
+            CueKind kind,
+            Window pause,
+            boolean shortWork,
+            String prefix,
+            boolean needed,
+            List<CueCandidate> wishes) {
+        if (!wordings.own(s, kind).isEmpty()) {
+            return;
+        }
+        List<String> texts =
+                wordings.known(s, kind).stream().map(t -> prefix + t).toList();
+        if (!texts.isEmpty()) {
+            List<String> byLength = new ArrayList<>(texts.subList(0, 1));
+            texts.stream()
+                    .skip(1)
+                    .filter(t -> t.length() < texts.get(0).length())
+                    .forEach(byLength::add);
+            wishes.add(new CueCandidate(
+                    s, kind, byLength, window(kind, s, pause, shortWork), false, needed && kind == CueKind.EASIER));
+        }
+    }
+
+    private void levels(Segment s, Window pause, boolean shortWork, List<CueCandidate> wishes) {
+        for (LevelLine level : s.line().levels()) {
+            String text = level.level() + " does " + level.move() + ".";
+            wishes.add(CueCandidate.of(s, CueKind.INSTEAD, text, window(CueKind.INSTEAD, s, pause, shortWork)));
+        }
+    }
+
+    /** What one rep is, what the dose is, what the load is: said once where it is not plain. */
+    private void rule(Segment s, Window pause, List<CueCandidate> wishes) {
+        Attributes merged = s.line().attributes().over(s.block().attributes());
+        Window early = new Window(s, 0, 0.5);
+        merged.rep()
+                .map(RepPattern::sentence)
+                .ifPresent(t -> wishes.add(new CueCandidate(
+                        s, CueKind.COUNT, List.of(capital(t) + "."), places(pause, early), false, true)));
+        boolean dosed = merged.dose().isPresent() || merged.shown().isPresent();
+        if (dosed) {
+            String dose = merged.dose()
+                    .map(Amount::words)
+                    .or(() -> merged.reps().map(r -> r.perSet().get(0) + " reps"))
+                    .orElse("the full set");
+            wishes.add(new CueCandidate(
+                    s,
+                    CueKind.PERMIT,
+                    List.of("I show part of it; you do " + dose + "."),
+                    places(pause, early),
+                    false,
+                    true));
+        }
+    }
+
+    /** In a build, whoever likes stays on one half; the change is promised for half-way. */
+    private void build(Segment s, Window pause, List<CueCandidate> wishes) {
+        if (s.block().kind() == BlockKind.BUILD
+                && s.line().parts().size() > 1
+                && s.move().contains("+")) {
+            String text = "Together now, or stay on "
+                    + String.join(" or ", s.line().parts()) + "; I tell you at half-way if you want to change.";
+            String shorter = "Together, or stay on one; change at half-way.";
+            wishes.add(new CueCandidate(
+                    s, CueKind.PERMIT, List.of(text, shorter), places(pause, new Window(s, 0, 0.4)), false, true));
+        }
+    }
+
+    /** Later rounds: one reminder, one new thing, advice on the load, relief. */
+    private void again(Segment s, Window pause, int time, List<CueCandidate> wishes) {
+        List<String> forms = wordings.known(s, CueKind.FORM);
+        boolean ownForms = !wordings.own(s, CueKind.FORM).isEmpty();
+        if (!ownForms && time - 1 < forms.size()) {
+            wishes.add(CueCandidate.of(s, CueKind.FORM, forms.get(time - 1), places(new Window(s, 0.05, 0.6), pause)));
+        } else {
+            rotating(s, REFRESHERS, time, new Window(s, 0.05, 0.6), pause, wishes);
+        }
+        rotating(s, NEWS, time, new Window(s, 0.3, 0.9), pause, wishes);
+        boolean loaded =
+                GearList.of(s, library, timeline.sheet().header()).stream().anyMatch(GearItem::isWeight);
+        if (s.kind() == SegmentKind.WORK && loaded && time == 2) {
+            wishes.add(CueCandidate.of(
+                    s,
+                    CueKind.HARDER,
+                    "If that was easy, take a little more weight.",
+                    places(pause, new Window(s, 0, 0.3))));
+        } else if (s.kind() == SegmentKind.WORK && time > 2) {
+            wishes.add(CueCandidate.of(
+                    s,
+                    CueKind.CHEER,
+                    "The last reps may be hard; the shape stays.",
+                    places(new Window(s, 0.4, 0.9), null)));
+        }
+        known(s, CueKind.PERMIT, pause, false, "", false, wishes);
+    }
+
+    private void rotating(
+            Segment s, List<CueKind> kinds, int time, Window window, Window pause, List<CueCandidate> wishes) {
+        for (int k = 0; k < kinds.size(); k++) {
+            CueKind kind = kinds.get((time - 2 + k) % kinds.size());
+            List<String> known = wordings.known(s, kind);
+            int round = (time - 2) / kinds.size();
+            if (wordings.own(s, kind).isEmpty() && round < known.size()) {
+                wishes.add(CueCandidate.of(s, kind, known.get(round), places(window, pause)));
+                return;
+            }
+        }
+    }
+}
