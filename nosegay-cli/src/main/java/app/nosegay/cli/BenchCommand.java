@@ -287,7 +287,7 @@ final class BenchCommand implements Callable<Integer> {
                         match,
                         cut,
                         cues,
-                        Dresser.Told.NOTHING,
+                        Dresser.RecordedEvidence.NOTHING,
                         Libraries.current(),
                         DressNotes.NONE,
                         Frame.LANDSCAPE),

@@ -89,7 +89,8 @@ final class ProofBench {
         CuePlan cues = CuePlanner.plan(timeline, Libraries.current(), SpeechRate.DEFAULT);
         return median(() -> {
             // Evidence of its own each time: nothing is remembered of it.
-            Dresser.Told told = new Dresser.Told(List.of(), List.of(), List.of(evidence(timeline)));
+            Dresser.RecordedEvidence told =
+                    new Dresser.RecordedEvidence(List.of(), List.of(), List.of(evidence(timeline)));
             Dresser.dress(timeline, match, cut, cues, told, Libraries.current(), DressNotes.NONE, Frame.LANDSCAPE);
         });
     }

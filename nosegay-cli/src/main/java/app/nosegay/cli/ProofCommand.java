@@ -79,7 +79,7 @@ final class ProofCommand implements Callable<Integer> {
 
     private void writePickUps(Programme p, Proof proof) throws IOException {
         Sheets.free(pickUps, overwrite);
-        PickUps again = PickUps.of(p.timeline(), p.match(), p.cut(), p.slips(), proof.open());
+        PickUps again = PickUps.of(p.timeline(), p.match(), p.cut(), p.misstatements(), proof.open());
         Files.writeString(pickUps, again.sheet(p.timeline()));
     }
 
@@ -91,13 +91,13 @@ final class ProofCommand implements Callable<Integer> {
             }
         }
         if (apart) {
-            proof.plaits().stream().filter(p -> p.apart() > 0.1).forEach(p -> plait(out, p));
+            proof.comparisons().stream().filter(p -> p.apart() > 0.1).forEach(p -> comparison(out, p));
         }
         out.println(proof.sentence());
         out.flush();
     }
 
-    private static void plait(PrintWriter out, IntervalComparison p) {
+    private static void comparison(PrintWriter out, IntervalComparison p) {
         out.printf(
                 Locale.ROOT,
                 "%-44s planned %s | said %s | shown %s%n",

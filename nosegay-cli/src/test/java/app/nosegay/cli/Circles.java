@@ -25,18 +25,18 @@ final class Circles {
     /** Every group of more than one. */
     static List<List<String>> in(Map<String, Set<String>> edges) {
         Circles circles = new Circles(edges);
-        edges.keySet().stream().filter(v -> !circles.index.containsKey(v)).forEach(circles::visit);
+        edges.keySet().stream().filter(v -> !circles.index.containsKey(v)).forEach(circles::occurrence);
         return circles.found.stream().filter(c -> c.size() > 1).toList();
     }
 
-    private void visit(String v) {
+    private void occurrence(String v) {
         index.put(v, index.size());
         low.put(v, index.get(v));
         open.push(v);
         isOpen.add(v);
         for (String w : edges.getOrDefault(v, Set.of())) {
             if (!index.containsKey(w)) {
-                visit(w);
+                occurrence(w);
                 low.merge(v, low.get(w), Math::min);
             } else if (isOpen.contains(w)) {
                 low.merge(v, index.get(w), Math::min);

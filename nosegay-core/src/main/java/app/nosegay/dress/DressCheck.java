@@ -71,7 +71,7 @@ public final class DressCheck {
             if (!box.inside(frame.safe())) {
                 findings.add(at(area, "dress.unsafe", Severity.FIX, "The " + words + " reaches outside the safe area"));
             }
-            double covers = area.stretch().heat().behind(box, frame);
+            double covers = area.stretch().occupancy().behind(box, frame);
             if (covers > COVERS) {
                 findings.add(at(
                         area,

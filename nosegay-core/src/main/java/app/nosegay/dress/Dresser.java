@@ -64,7 +64,7 @@ public final class Dresser {
     private final MoveLibrary library;
     private final DressNotes notes;
     private final Frame frame;
-    private final Told told;
+    private final RecordedEvidence recorded;
     private final Map<ScriptLine, ScriptLineMatch> said = new HashMap<>();
     private final Map<String, TakeEvidence> takes = new HashMap<>();
     private final List<String> moves;
@@ -77,7 +77,7 @@ public final class Dresser {
             Match match,
             Cut cut,
             CuePlan cues,
-            Told told,
+            RecordedEvidence recorded,
             MoveLibrary library,
             DressNotes notes,
             Frame frame) {
@@ -90,14 +90,15 @@ public final class Dresser {
         this.notes = notes;
         this.wordings = new Wordings(library);
         this.moves = timeline.workMoves(true);
-        told.said().stream().filter(ScriptLineMatch::isSaid).forEach(s -> said.put(s.line(), s));
-        this.told = told;
-        told.takes().forEach(t -> takes.put(t.id(), t));
+        recorded.said().stream().filter(ScriptLineMatch::isSaid).forEach(s -> said.put(s.line(), s));
+        this.recorded = recorded;
+        recorded.takes().forEach(t -> takes.put(t.id(), t));
     }
 
     /** What was heard and seen in the takes; all of it may be empty. */
-    public record Told(List<ScriptLineMatch> said, List<Misstatement> slips, List<TakeEvidence> takes) {
-        public static final Told NOTHING = new Told(List.of(), List.of(), List.of());
+    public record RecordedEvidence(
+            List<ScriptLineMatch> said, List<Misstatement> misstatements, List<TakeEvidence> takes) {
+        public static final RecordedEvidence NOTHING = new RecordedEvidence(List.of(), List.of(), List.of());
     }
 
     /**
@@ -110,11 +111,11 @@ public final class Dresser {
             Match match,
             Cut cut,
             CuePlan cues,
-            Told told,
+            RecordedEvidence recorded,
             MoveLibrary library,
             DressNotes notes,
             Frame frame) {
-        Dresser dresser = new Dresser(timeline, match, cut, cues, told, library, notes, frame);
+        Dresser dresser = new Dresser(timeline, match, cut, cues, recorded, library, notes, frame);
         dresser.title();
         List<Interval> intervals = dresser.inShownOrder();
         List<Layout.Stretch> stretches = new ArrayList<>();
@@ -175,7 +176,8 @@ public final class Dresser {
         OccupancyMap whole = take == null
                 ? OccupancyMap.none()
                 : OccupancyMap.of(take, new Span<>(placed.start(), Time.max(placed.end(), end.end())));
-        OccupancyMap heat = frame.focus() == null ? whole : whole.cropped(frame.keeping(whole.extent(frame.focus())));
+        OccupancyMap occupancy =
+                frame.focus() == null ? whole : whole.cropped(frame.keeping(whole.extent(frame.focus())));
         return Optional.of(new Layout.Stretch(
                 interval.id(),
                 interval.first().block().slug(),
@@ -183,7 +185,7 @@ public final class Dresser {
                 used,
                 countIn,
                 blocked,
-                heat));
+                occupancy));
     }
 
     /** The strip that shows how far the workout is, with a mark where each block begins. */
@@ -211,10 +213,10 @@ public final class Dresser {
         if (!notes.shows(DressNotes.Extra.CORRECTIONS)) {
             return;
         }
-        for (Misstatement slip : told.slips()) {
-            String text = Wordings.capital(slip.show());
+        for (Misstatement misstatement : recorded.misstatements()) {
+            String text = Wordings.capital(misstatement.show());
             if (!text.isEmpty()) {
-                cut.toCut(slip.take(), slip.span().start())
+                cut.toCut(misstatement.take(), misstatement.span().start())
                         .ifPresent(at -> add(
                                 new Span<>(at, at.plus(reading(text))),
                                 new Face.Card(Face.CardKind.CORRECTION, "Correction", text)));
@@ -417,8 +419,8 @@ public final class Dresser {
                 .filter(o -> o == s)
                 .isPresent();
         String name = Wordings.capital(s.block().name());
-        boolean told = !begins || name.isEmpty() || span.length().compareTo(SECTION_STAYS.times(3)) < 0;
-        if (told || !notes.shows(DressNotes.Extra.SECTIONS)) {
+        boolean recorded = !begins || name.isEmpty() || span.length().compareTo(SECTION_STAYS.times(3)) < 0;
+        if (recorded || !notes.shows(DressNotes.Extra.SECTIONS)) {
             return span.start();
         }
         Time<Axis.Cut> until = span.start().plus(SECTION_STAYS);

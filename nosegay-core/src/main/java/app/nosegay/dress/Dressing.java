@@ -118,7 +118,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
             return part(face, usual, anchor, style, style.opacity());
         }
         Box box = area.boxes().get(group);
-        double[] grey = area.stretch().heat().brightness(box, frame);
+        double[] grey = area.stretch().occupancy().brightness(box, frame);
         return part(face, box, anchor, style, Contrast.enough(style, grey[0], grey[1]));
     }
 

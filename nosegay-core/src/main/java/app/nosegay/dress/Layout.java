@@ -139,7 +139,7 @@ public record Layout(Frame frame, List<Area> areas) {
             Set<Group> used,
             boolean countIn,
             List<Box> blocked,
-            OccupancyMap heat) {}
+            OccupancyMap occupancy) {}
 
     /**
      * A laid-out interval.
@@ -263,9 +263,9 @@ public record Layout(Frame frame, List<Area> areas) {
     private static double cost(Group group, int anchor, Box box, Stretch s, Iterable<Box> taken, Frame frame) {
         boolean low = box.y() + box.height() / 2 > FEET * frame.height();
         double cost = LIKED.get(group)[anchor]
-                + COVER * (low ? FEET_WEIGHT : 1) * s.heat().behind(box, frame)
-                + PASSING * s.heat().passing(box, frame)
-                + HEADS * s.heat().heads(box, frame);
+                + COVER * (low ? FEET_WEIGHT : 1) * s.occupancy().behind(box, frame)
+                + PASSING * s.occupancy().passing(box, frame)
+                + HEADS * s.occupancy().heads(box, frame);
         Box wide = new Box(box.x() - GAP, box.y() - GAP, box.width() + 2 * GAP, box.height() + 2 * GAP);
         for (Box other : taken) {
             cost += wide.overlaps(other) ? IMPOSSIBLE / 1000 : 0;

@@ -87,7 +87,10 @@ public record SoundPlan(
         List<Over> overs = new ArrayList<>();
         lines.forEach(o -> o.in(cut)
                 .ifPresent(at -> overs.add(new Over(
-                        at, o.take(), o.source(), o.slip().span().length().isPositive()))));
+                        at,
+                        o.take(),
+                        o.source(),
+                        o.misstatement().span().length().isPositive()))));
         boolean voiceOnly = timeline.sheet().header().voiceOnly();
         double target = voiceOnly ? SoundCheck.TARGET_VOICE_ONLY : SoundCheck.TARGET_VIDEO;
         Map<String, Double> gains = new HashMap<>();

@@ -26,7 +26,7 @@ public final class MoveLibrary {
 
     private final List<Move> moves;
     private final Map<String, Move> byName = new TreeMap<>();
-    /** Names are looked up many times while a plan is reckoned; what they mean does not change. */
+    /** Names are looked up many times while a plan is computed; what they mean does not change. */
     private final TextMemo<Optional<Move>> found = new TextMemo<>(this::named);
 
     public MoveLibrary(Collection<Move> moves) {

@@ -65,11 +65,14 @@ public final class Matcher {
         for (int i = 0; i < takes.size(); i++) {
             ShootLog log = i < logs.size() ? logs.get(i) : null;
             TakeSolver.Found f = TakeSolver.solve(timeline, lines, takes.get(i), log, pins, next);
-            next = behind(f.visits(), next);
-            List<SegmentOccurrence> visits =
-                    MoveOrder.swapped(timeline, MoveOrder.misplaced(timeline, f.visits(), f.hints()), f.hints());
+            next = behind(f.occurrences(), next);
+            List<SegmentOccurrence> occurrences = MoveOrder.swapped(
+                    timeline, MoveOrder.misplaced(timeline, f.occurrences(), f.features()), f.features());
             found.add(new TakeSolver.Found(
-                    log == null ? MoveOrder.ownRests(timeline, visits) : visits, f.clock(), f.foreign(), f.hints()));
+                    log == null ? MoveOrder.ownRests(timeline, occurrences) : occurrences,
+                    f.clock(),
+                    f.foreign(),
+                    f.features()));
         }
         TakeChoice choice = new TakeChoice(timeline, takes, found, pins, choices);
         List<Match.Placed> placed = new ArrayList<>();
@@ -80,8 +83,8 @@ public final class Matcher {
     }
 
     /** The segment with which a take goes on that was recorded behind these: takes are given in the order in which they were made. */
-    private static int behind(List<SegmentOccurrence> visits, int before) {
-        return visits.stream()
+    private static int behind(List<SegmentOccurrence> occurrences, int before) {
+        return occurrences.stream()
                 .max(Comparator.comparingDouble(SegmentOccurrence::end))
                 .map(v -> v.segment() + (v.broken() ? 0 : 1))
                 .orElse(before);
@@ -92,8 +95,8 @@ public final class Matcher {
         List<Match.Other> others = choice.others(k).stream()
                 .map(c -> new Match.Other(
                         takes.get(c.take()).id(),
-                        time(c.visit().start()),
-                        time(c.visit().end()),
+                        time(c.occurrence().start()),
+                        time(c.occurrence().end()),
                         chosen != null && c.take() == chosen.take() ? "repeat" : "retake"))
                 .toList();
         if (chosen == null) {
@@ -101,7 +104,7 @@ public final class Matcher {
                     s.id(), s.duration(), null, null, null, null, null, 1, 1, false, false, others, null);
         }
         TakeEvidence take = takes.get(chosen.take());
-        SegmentOccurrence v = chosen.visit();
+        SegmentOccurrence v = chosen.occurrence();
         Span<Axis.Take> announced = new Span<>(time(v.start()), time(Math.max(v.start(), v.end())));
         Span<Axis.Take> performed =
                 s.kind().isMoving() ? moved.get(chosen.take()).within(announced) : announced;
@@ -128,17 +131,17 @@ public final class Matcher {
     private List<Match.Unplanned> unplanned() {
         List<Match.Unplanned> gaps = new ArrayList<>();
         for (int i = 0; i < takes.size(); i++) {
-            List<SegmentOccurrence> visits = found.get(i).visits().stream()
+            List<SegmentOccurrence> occurrences = found.get(i).occurrences().stream()
                     .sorted(Comparator.comparingDouble(SegmentOccurrence::start))
                     .toList();
             TakeEvidence take = takes.get(i);
-            visits.forEach(v -> longRest(take, v).ifPresent(gaps::add));
-            for (int v = 1; v < visits.size(); v++) {
-                double from = visits.get(v - 1).end();
-                double to = visits.get(v).start();
+            occurrences.forEach(v -> longRest(take, v).ifPresent(gaps::add));
+            for (int v = 1; v < occurrences.size(); v++) {
+                double from = occurrences.get(v - 1).end();
+                double to = occurrences.get(v).start();
                 if (to - from > LEAST_GAP) {
                     Span<Axis.Take> span = new Span<>(time(from), time(to));
-                    String kind = UnplannedClassifier.kind(take, found.get(i).hints(), span);
+                    String kind = UnplannedClassifier.kind(take, found.get(i).features(), span);
                     gaps.add(new Match.Unplanned(take.id(), span, kind));
                 }
             }
@@ -172,7 +175,7 @@ public final class Matcher {
             if (!t.words().isEmpty()) {
                 used.add("words");
             }
-            if (found.get(i).hints().hearsVoice()) {
+            if (found.get(i).features().hearsVoice()) {
                 used.add("voice");
             }
             if (!t.motion().isEmpty()) {

@@ -27,8 +27,8 @@ final class MoveOrder {
      * earlier than planned.
      */
     static List<SegmentOccurrence> misplaced(
-            Timeline timeline, List<SegmentOccurrence> visits, BoundaryFeatures hints) {
-        List<SegmentOccurrence> out = new ArrayList<>(visits);
+            Timeline timeline, List<SegmentOccurrence> occurrences, BoundaryFeatures features) {
+        List<SegmentOccurrence> out = new ArrayList<>(occurrences);
         for (int k = 0; k < timeline.segments().size(); k++) {
             Segment missing = timeline.segments().get(k);
             int segment = k;
@@ -39,7 +39,8 @@ final class MoveOrder {
                 continue;
             }
             List<SegmentOccurrence> own = out.stream()
-                    .filter(v -> Math.abs(v.segment() - segment) <= REACH && isNamed(timeline, out, v, missing, hints))
+                    .filter(v ->
+                            Math.abs(v.segment() - segment) <= REACH && isNamed(timeline, out, v, missing, features))
                     .toList();
             for (SegmentOccurrence v : own) {
                 boolean last = v == own.get(own.size() - 1);
@@ -50,8 +51,8 @@ final class MoveOrder {
     }
 
     /** The visits, a rest behind a move that was left out given to the move before it whose rest is missing: people rest after what they did. */
-    static List<SegmentOccurrence> ownRests(Timeline timeline, List<SegmentOccurrence> visits) {
-        Set<Integer> done = visits.stream()
+    static List<SegmentOccurrence> ownRests(Timeline timeline, List<SegmentOccurrence> occurrences) {
+        Set<Integer> done = occurrences.stream()
                 .filter(v -> v.length()
                         >= MatchWeights.LEFT_OUT_SHARE
                                 * timeline.segments()
@@ -60,7 +61,7 @@ final class MoveOrder {
                                         .seconds())
                 .map(SegmentOccurrence::segment)
                 .collect(Collectors.toSet());
-        List<SegmentOccurrence> out = new ArrayList<>(visits);
+        List<SegmentOccurrence> out = new ArrayList<>(occurrences);
         for (int i = 0; i < out.size(); i++) {
             SegmentOccurrence v = out.get(i);
             int k = v.segment();
@@ -85,28 +86,29 @@ final class MoveOrder {
     /** Whether a visit is one of several of its segment, not the last, and is named as {@code missing} rather than as its own move. */
     private static boolean isNamed(
             Timeline timeline,
-            List<SegmentOccurrence> visits,
+            List<SegmentOccurrence> occurrences,
             SegmentOccurrence v,
             Segment missing,
-            BoundaryFeatures hints) {
+            BoundaryFeatures features) {
         Segment own = timeline.segments().get(v.segment());
-        boolean again = visits.stream().anyMatch(o -> o.segment() == v.segment() && o.start() > v.start());
+        boolean again = occurrences.stream().anyMatch(o -> o.segment() == v.segment() && o.start() > v.start());
         if (!again || own.kind() != SegmentKind.WORK || missing.move().equals(own.move()) || v.startPinned()) {
             return false;
         }
-        double from = introducedFrom(timeline, visits, v);
-        return fit(hints, missing.move(), v, from) - fit(hints, own.move(), v, from) >= MatchWeights.NAMED;
+        double from = introducedFrom(timeline, occurrences, v);
+        return fit(features, missing.move(), v, from) - fit(features, own.move(), v, from) >= MatchWeights.NAMED;
     }
 
     /** The visits, those of moves done in each other's place exchanged. */
-    static List<SegmentOccurrence> swapped(Timeline timeline, List<SegmentOccurrence> visits, BoundaryFeatures hints) {
+    static List<SegmentOccurrence> swapped(
+            Timeline timeline, List<SegmentOccurrence> occurrences, BoundaryFeatures features) {
         Map<Integer, Integer> at = new HashMap<>();
-        for (int i = 0; i < visits.size(); i++) {
-            if (!visits.get(i).broken()) {
-                at.put(visits.get(i).segment(), i);
+        for (int i = 0; i < occurrences.size(); i++) {
+            if (!occurrences.get(i).broken()) {
+                at.put(occurrences.get(i).segment(), i);
             }
         }
-        List<SegmentOccurrence> out = new ArrayList<>(visits);
+        List<SegmentOccurrence> out = new ArrayList<>(occurrences);
         for (int k = 0; k < timeline.segments().size(); k++) {
             for (int other = k + 1;
                     other <= k + 2 && other < timeline.segments().size();
@@ -120,8 +122,8 @@ final class MoveOrder {
                 String second = timeline.segments().get(other).move();
                 double fromA = introducedFrom(timeline, out, a);
                 double fromB = introducedFrom(timeline, out, b);
-                double asPlanned = fit(hints, first, a, fromA) + fit(hints, second, b, fromB);
-                double exchanged = fit(hints, second, a, fromA) + fit(hints, first, b, fromB);
+                double asPlanned = fit(features, first, a, fromA) + fit(features, second, b, fromB);
+                double exchanged = fit(features, second, a, fromA) + fit(features, first, b, fromB);
                 if (a.segment() == k
                         && exchanged - asPlanned >= MatchWeights.SWAPPED
                         && !a.startPinned()
@@ -137,13 +139,14 @@ final class MoveOrder {
         return out;
     }
 
-    private static double fit(BoundaryFeatures hints, String move, SegmentOccurrence v, double from) {
-        return hints.named(move, from, v.start() + FIRST_PART * v.length()) + hints.posture(move, v.start(), v.end());
+    private static double fit(BoundaryFeatures features, String move, SegmentOccurrence v, double from) {
+        return features.named(move, from, v.start() + FIRST_PART * v.length())
+                + features.posture(move, v.start(), v.end());
     }
 
     /** A move is introduced after the first part of the one before it: what is said towards the end is often of the next one. */
-    private static double introducedFrom(Timeline timeline, List<SegmentOccurrence> visits, SegmentOccurrence v) {
-        return visits.stream()
+    private static double introducedFrom(Timeline timeline, List<SegmentOccurrence> occurrences, SegmentOccurrence v) {
+        return occurrences.stream()
                 .filter(o -> o.start() < v.start()
                         && timeline.segments().get(o.segment()).kind().isMoving())
                 .mapToDouble(o -> o.start() + FIRST_PART * o.length())

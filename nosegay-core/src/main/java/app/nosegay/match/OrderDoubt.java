@@ -19,11 +19,12 @@ final class OrderDoubt {
 
     private OrderDoubt() {}
 
-    static List<SegmentOccurrence> applied(Timeline timeline, List<SegmentOccurrence> visits, BoundaryFeatures hints) {
+    static List<SegmentOccurrence> applied(
+            Timeline timeline, List<SegmentOccurrence> occurrences, BoundaryFeatures features) {
         Set<Integer> near = new HashSet<>();
-        for (int i = 1; i < visits.size(); i++) {
-            SegmentOccurrence before = visits.get(i - 1);
-            SegmentOccurrence now = visits.get(i);
+        for (int i = 1; i < occurrences.size(); i++) {
+            SegmentOccurrence before = occurrences.get(i - 1);
+            SegmentOccurrence now = occurrences.get(i);
             boolean order = now.segment() != before.segment() + 1;
             boolean stretch = now.start() - before.end() > A_MOVE;
             if (order || stretch) {
@@ -37,8 +38,8 @@ final class OrderDoubt {
             }
         }
         List<SegmentOccurrence> out = new ArrayList<>();
-        for (SegmentOccurrence v : visits) {
-            boolean named = isNamed(timeline, v, hints);
+        for (SegmentOccurrence v : occurrences) {
+            boolean named = isNamed(timeline, v, features);
             double least = near.contains(v.segment()) && !named ? MatchWeights.ORDER_DOUBT : 0;
             out.add(new SegmentOccurrence(
                     v.segment(),
@@ -66,13 +67,13 @@ final class OrderDoubt {
         }
     }
 
-    private static boolean isNamed(Timeline timeline, SegmentOccurrence v, BoundaryFeatures hints) {
+    private static boolean isNamed(Timeline timeline, SegmentOccurrence v, BoundaryFeatures features) {
         Segment s = timeline.segments().get(v.segment());
         String move = s.move() != null
                 ? s.move()
                 : v.segment() + 1 < timeline.segments().size()
                         ? timeline.segments().get(v.segment() + 1).move()
                         : null;
-        return move != null && hints.named(move, v.start() - MatchWeights.NAMED_BEFORE, v.end()) > 0;
+        return move != null && features.named(move, v.start() - MatchWeights.NAMED_BEFORE, v.end()) > 0;
     }
 }

@@ -27,7 +27,7 @@ final class TakeChoice {
     private static final double WHOLE = 0.85;
 
     /** One time a segment was done. */
-    record Candidate(int take, SegmentOccurrence visit) {}
+    record Candidate(int take, SegmentOccurrence occurrence) {}
 
     private final Timeline timeline;
     private final List<TakeEvidence> takes;
@@ -43,7 +43,7 @@ final class TakeChoice {
         this.timeline = timeline;
         this.takes = takes;
         for (int t = 0; t < found.size(); t++) {
-            for (SegmentOccurrence v : found.get(t).visits()) {
+            for (SegmentOccurrence v : found.get(t).occurrences()) {
                 boolean sliver = v.length() < MatchWeights.LEFT_OUT_SHARE * planned(v.segment())
                         && !(v.startPinned() && v.endPinned());
                 if (!sliver && v.length() > 0) {
@@ -103,25 +103,25 @@ final class TakeChoice {
     }
 
     private double own(Candidate c, Map<String, String> forced) {
-        Segment s = timeline.segments().get(c.visit().segment());
+        Segment s = timeline.segments().get(c.occurrence().segment());
         String wanted = forced.get(s.id());
         double cost = wanted != null && !wanted.equals(takes.get(c.take()).id()) ? FORCED : 0;
-        double missing = planned(c.visit().segment()) - c.visit().length();
+        double missing = planned(c.occurrence().segment()) - c.occurrence().length();
         cost += isWhole(c) || s.open() ? 0 : SHORT_SECOND * missing;
         cost += isFluffed(c) ? FLUFFED : 0;
-        cost += DOUBTED * Math.max(c.visit().startDoubt(), c.visit().endDoubt());
-        cost += c.visit().broken() ? FLUFFED : 0;
+        cost += DOUBTED * Math.max(c.occurrence().startDoubt(), c.occurrence().endDoubt());
+        cost += c.occurrence().broken() ? FLUFFED : 0;
         return cost + EARLIER * (takes.size() - 1 - c.take());
     }
 
     private boolean isWhole(Candidate c) {
-        return c.visit().length() >= WHOLE * planned(c.visit().segment());
+        return c.occurrence().length() >= WHOLE * planned(c.occurrence().segment());
     }
 
     private boolean isFluffed(Candidate c) {
         return takes.get(c.take()).words().stream()
-                .anyMatch(w -> w.start().seconds() >= c.visit().start()
-                        && w.start().seconds() < c.visit().end()
+                .anyMatch(w -> w.start().seconds() >= c.occurrence().start()
+                        && w.start().seconds() < c.occurrence().end()
                         && Fluffs.isFluff(w.text()));
     }
 
@@ -153,7 +153,8 @@ final class TakeChoice {
         }
         boolean later = others.stream()
                 .allMatch(o -> o.take() < c.take()
-                        || o.take() == c.take() && o.visit().start() < c.visit().start());
+                        || o.take() == c.take()
+                                && o.occurrence().start() < c.occurrence().start());
         if (later) {
             why.add("the last one made");
         }

@@ -24,21 +24,21 @@ final class TakeOrder {
     private final List<Pin> pins;
     private final Map<String, Integer> indexes;
     private final int next;
-    private final BoundaryFeatures hints;
+    private final BoundaryFeatures features;
 
     /**
      * @param log of this take; null where there is none
      * @param pins in this take
      * @param next the segment before which the take before it ended, 0 when there is none
      */
-    TakeOrder(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins, int next, BoundaryFeatures hints) {
+    TakeOrder(Timeline timeline, TakeEvidence take, ShootLog log, List<Pin> pins, int next, BoundaryFeatures features) {
         this.timeline = timeline;
         this.take = take;
         this.log = log;
         this.pins = pins;
         this.indexes = timeline.indexes();
         this.next = next;
-        this.hints = hints;
+        this.features = features;
     }
 
     /** What was done, in order; pauses between are −1. */
@@ -60,7 +60,7 @@ final class TakeOrder {
                 : entries.get(entries.size() - 1).span().end().seconds();
         // A take may hold any part of what was logged, its very end as well.
         int from = -Grid.bin(end);
-        int to = hints.bins();
+        int to = features.bins();
         for (int offset = from; offset < to; offset++) {
             double score = -Math.abs(offset) * 1e-6;
             int first = -1;
@@ -69,11 +69,11 @@ final class TakeOrder {
                 int k = indexes.get(e.segment());
                 int a = offset + Grid.bin(e.span().start().seconds());
                 int b = offset + Grid.bin(e.span().end().seconds());
-                if (a >= 0 && b < hints.bins() && b > a) {
+                if (a >= 0 && b < features.bins() && b > a) {
                     first = first < 0 ? k : first;
-                    score += hints.joint(k)[a]
-                            + hints.within(k).at(b)
-                            - hints.within(k).at(a);
+                    score += features.joint(k)[a]
+                            + features.within(k).at(b)
+                            - features.within(k).at(a);
                 }
             }
             score -= first < 0 ? 0 : goesOn ? first < next ? entering(first) : 0 : logBegins(entries, first);
@@ -87,7 +87,7 @@ final class TakeOrder {
         for (ShootLog.Entry e : entries) {
             int a = bestOffset + Grid.bin(e.span().start().seconds());
             int b = bestOffset + Grid.bin(e.span().end().seconds());
-            if (a < 0 || b >= hints.bins() || b <= a) {
+            if (a < 0 || b >= features.bins() || b <= a) {
                 continue;
             }
             if (last >= 0 && a > last + 2) {
@@ -144,13 +144,13 @@ final class TakeOrder {
         if (s.kind() == SegmentKind.REST && s.block().kind() == BlockKind.EVERY_MINUTE) {
             return MatchWeights.LEFT_OF_MINUTE_SHARE;
         }
-        if (s.kind() == SegmentKind.REST && !hints.isTimed()) {
+        if (s.kind() == SegmentKind.REST && !features.isTimed()) {
             return MatchWeights.REST_BY_HAND_SHARE;
         }
-        double talk = hints.hearsWords()
+        double talk = features.hearsWords()
                 ? MatchWeights.HEARD_TALK_SHARE
-                : hints.hearsTalk() ? MatchWeights.VOICED_TALK_SHARE : MatchWeights.TALK_SHARE;
-        return (s.kind() == SegmentKind.TALK ? talk : 1) * (hints.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
+                : features.hearsTalk() ? MatchWeights.VOICED_TALK_SHARE : MatchWeights.TALK_SHARE;
+        return (s.kind() == SegmentKind.TALK ? talk : 1) * (features.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
     }
 
     /** The take on the coarse grid: of two fine bins the stronger evidence counts. */
@@ -167,9 +167,9 @@ final class TakeOrder {
 
         Coarse() {
             for (int k = 0; k <= n; k++) {
-                joint[k] = made.computeIfAbsent(hints.joint(k), TakeOrder::coarse);
-                ending[k] = made.computeIfAbsent(hints.ending(k), TakeOrder::coarse);
-                starting[k] = made.computeIfAbsent(hints.starting(k), TakeOrder::coarse);
+                joint[k] = made.computeIfAbsent(features.joint(k), TakeOrder::coarse);
+                ending[k] = made.computeIfAbsent(features.ending(k), TakeOrder::coarse);
+                starting[k] = made.computeIfAbsent(features.starting(k), TakeOrder::coarse);
                 double at = k < n
                         ? timeline.segments().get(k).start().seconds()
                         : timeline.total().seconds();
@@ -184,7 +184,7 @@ final class TakeOrder {
                 }
             }
             for (int k = 0; k < n; k++) {
-                within[k] = hints.within(k);
+                within[k] = features.within(k);
             }
             double longer = take.length().seconds() - timeline.total().seconds();
             // A take about as long as the plan holds it whole; a short one may be any part of it.
@@ -196,7 +196,7 @@ final class TakeOrder {
 
         @Override
         public int bins() {
-            return (hints.bins() + STRIDE - 1) / STRIDE;
+            return (features.bins() + STRIDE - 1) / STRIDE;
         }
 
         @Override
@@ -249,13 +249,13 @@ final class TakeOrder {
         /** Boundaries share their evidence: the one that is pinned gets its own. */
         private void pin(float[][] evidence, int boundary, Pin pin) {
             evidence[boundary] = evidence[boundary].clone();
-            int bin = Math.min(hints.bins() - 1, Grid.bin(pin.time().seconds())) / STRIDE;
+            int bin = Math.min(features.bins() - 1, Grid.bin(pin.time().seconds())) / STRIDE;
             evidence[boundary][bin] += (float) MatchWeights.PINNED;
         }
 
         @Override
         public double fluff(int bin) {
-            return hints.fluff(bin * STRIDE);
+            return features.fluff(bin * STRIDE);
         }
 
         @Override

@@ -23,11 +23,11 @@ final class TakeSolver {
     private final Map<String, Integer> indexes;
     private final ClockMap clock;
     private final int next;
-    private BoundaryFeatures hints;
+    private BoundaryFeatures features;
     private TakeOrder order;
 
     /** What was found in one take. */
-    record Found(List<SegmentOccurrence> visits, ClockMap clock, boolean foreign, BoundaryFeatures hints) {}
+    record Found(List<SegmentOccurrence> occurrences, ClockMap clock, boolean foreign, BoundaryFeatures features) {}
 
     private TakeSolver(
             Timeline timeline, List<ScriptLine> lines, TakeEvidence take, ShootLog log, List<Pin> pins, int next) {
@@ -48,35 +48,36 @@ final class TakeSolver {
     }
 
     private Found solve() {
-        hints = BoundaryFeatures.of(timeline, lines, take);
+        features = BoundaryFeatures.of(timeline, lines, take);
         if (clock != null) {
-            return new Found(pinned(logged(clock)), clock, false, hints);
+            return new Found(pinned(logged(clock)), clock, false, features);
         }
-        List<SegmentOccurrence> visits = placed();
-        if (log == null && hints.hearsVoice() && !isScriptSpoken(visits)) {
-            hints = hints.withoutVoice();
-            visits = placed();
+        List<SegmentOccurrence> occurrences = placed();
+        if (log == null && features.hearsVoice() && !isScriptSpoken(occurrences)) {
+            features = features.withoutVoice();
+            occurrences = placed();
         }
-        boolean foreign = log == null && pins.isEmpty() && isForeign(visits);
-        return new Found(foreign ? List.of() : visits, null, foreign, hints);
+        boolean foreign = log == null && pins.isEmpty() && isForeign(occurrences);
+        return new Found(foreign ? List.of() : occurrences, null, foreign, features);
     }
 
     private List<SegmentOccurrence> placed() {
-        order = new TakeOrder(timeline, take, log, pins, next, hints);
-        return pinned(OrderDoubt.applied(timeline, refined(order.items()), hints));
+        order = new TakeOrder(timeline, take, log, pins, next, features);
+        return pinned(OrderDoubt.applied(timeline, refined(order.items()), features));
     }
 
     /** Whether speech and silence fit the script where the solution that profits most from them lies: else something else is said. */
-    private boolean isScriptSpoken(List<SegmentOccurrence> visits) {
-        return visits.stream()
-                        .mapToDouble(v -> hints.voiced(v.segment(), Math.min(hints.bins() - 1, Grid.bin(v.start()))))
+    private boolean isScriptSpoken(List<SegmentOccurrence> occurrences) {
+        return occurrences.stream()
+                        .mapToDouble(
+                                v -> features.voiced(v.segment(), Math.min(features.bins() - 1, Grid.bin(v.start()))))
                         .average()
                         .orElse(0)
                 >= MatchWeights.SCRIPT_SPOKEN;
     }
 
     private List<SegmentOccurrence> logged(ClockMap map) {
-        List<SegmentOccurrence> visits = new ArrayList<>();
+        List<SegmentOccurrence> occurrences = new ArrayList<>();
         double length = take.length().seconds();
         for (ShootLog.Entry e : map.log().entries()) {
             Integer k = indexes.get(e.segment());
@@ -85,20 +86,21 @@ final class TakeSolver {
             boolean inside =
                     end > 0 && start < length && Math.min(end, length) - Math.max(start, 0) > 0.5 * (end - start);
             if (k != null && inside) {
-                visits.add(new SegmentOccurrence(
+                occurrences.add(new SegmentOccurrence(
                         k, Math.max(0, start), Math.min(length, end), map.doubt(), map.doubt(), false, false, false));
             }
         }
-        return marked(visits);
+        return marked(occurrences);
     }
 
     /** A visit is broken off when the same segment or an earlier one comes again behind it. */
-    private static List<SegmentOccurrence> marked(List<SegmentOccurrence> visits) {
+    private static List<SegmentOccurrence> marked(List<SegmentOccurrence> occurrences) {
         List<SegmentOccurrence> marked = new ArrayList<>();
-        for (int i = 0; i < visits.size(); i++) {
-            int k = visits.get(i).segment();
-            boolean again = visits.subList(i + 1, visits.size()).stream().anyMatch(v -> v.segment() == k);
-            marked.add(visits.get(i).broken(again));
+        for (int i = 0; i < occurrences.size(); i++) {
+            int k = occurrences.get(i).segment();
+            boolean again =
+                    occurrences.subList(i + 1, occurrences.size()).stream().anyMatch(v -> v.segment() == k);
+            marked.add(occurrences.get(i).broken(again));
         }
         return marked;
     }
@@ -109,7 +111,7 @@ final class TakeSolver {
             return List.of();
         }
         int m = items.size();
-        int last = hints.bins() - 1;
+        int last = features.bins() - 1;
         int reach = (int) Math.round(MatchWeights.REFINE_SECONDS / MatchWeights.GRID_SECONDS);
         int[] low = new int[m + 1];
         int[] high = new int[m + 1];
@@ -146,7 +148,7 @@ final class TakeSolver {
             costs[i] = k < 0 || item.broken()
                     ? MatchWeights.PER_SECOND_OFF * MatchWeights.GRID_SECONDS * 0.3
                     : order.costPerBin(k);
-            within[i] = k < 0 ? hints.still() : hints.within(k);
+            within[i] = k < 0 ? features.still() : features.within(k);
         }
         edges(items, low, at);
         double[][] marginals =
@@ -154,10 +156,10 @@ final class TakeSolver {
         double[] seconds = new double[m + 1];
         double[] doubts = new double[m + 1];
         choose(marginals, low, planned, fixed, seconds, doubts);
-        List<SegmentOccurrence> visits = new ArrayList<>();
+        List<SegmentOccurrence> occurrences = new ArrayList<>();
         for (int i = 0; i < m; i++) {
             if (items.get(i).segment() >= 0) {
-                visits.add(new SegmentOccurrence(
+                occurrences.add(new SegmentOccurrence(
                         items.get(i).segment(),
                         seconds[i],
                         seconds[i + 1],
@@ -168,7 +170,7 @@ final class TakeSolver {
                         items.get(i).broken()));
             }
         }
-        return marked(visits);
+        return marked(occurrences);
     }
 
     /**
@@ -183,7 +185,7 @@ final class TakeSolver {
             if (s == null || !s.kind().isMoving() || BoundaryFeatures.isStill(s)) {
                 continue;
             }
-            SetEdges.Edges edges = hints.edges(item.from() * grid, item.to() * grid);
+            SetEdges.Edges edges = features.edges(item.from() * grid, item.to() * grid);
             double further = s.reps() == null ? edges.period() : 0;
             if (!works(items, i - 1)) {
                 edge(edges.start() - further, edges.start(), low[i], at[i]);
@@ -214,14 +216,16 @@ final class TakeSolver {
         boolean from = before != null && before.segment() >= 0;
         boolean to = after != null && after.segment() >= 0;
         if (from && before.broken() && !to) {
-            return hints.fluffs();
+            return features.fluffs();
         }
         if (from && to) {
             return after.segment() == before.segment() + 1
-                    ? hints.joint(after.segment())
-                    : hints.between(before.segment(), after.segment());
+                    ? features.joint(after.segment())
+                    : features.between(before.segment(), after.segment());
         }
-        return from ? hints.ending(before.segment() + 1) : to ? hints.starting(after.segment()) : hints.nothing();
+        return from
+                ? features.ending(before.segment() + 1)
+                : to ? features.starting(after.segment()) : features.nothing();
     }
 
     private Double fixed(SequenceSolver.Item before, SequenceSolver.Item after) {
@@ -264,7 +268,7 @@ final class TakeSolver {
             chosen = chosen < 0 ? Math.max(previous, low[k]) : chosen;
             double at = fixed[k] != null ? fixed[k] : snapped(chosen * grid, wanted * grid);
             seconds[k] = Math.min(take.length().seconds(), k == 0 ? at : Math.max(at, seconds[k - 1]));
-            doubts[k] = fixed[k] != null ? 0 : hints.isEmpty() ? 1 : doubt(m, chosen - low[k], best);
+            doubts[k] = fixed[k] != null ? 0 : features.isEmpty() ? 1 : doubt(m, chosen - low[k], best);
             previous = chosen;
         }
     }
@@ -273,7 +277,7 @@ final class TakeSolver {
     private double snapped(double seconds, double wanted) {
         double best = seconds;
         double distance = 1.5 * MatchWeights.GRID_SECONDS;
-        for (double onset : hints.onsets()) {
+        for (double onset : features.onsets()) {
             if (Math.abs(onset - seconds) < distance) {
                 distance = Math.abs(onset - seconds);
                 best = onset;
@@ -285,7 +289,7 @@ final class TakeSolver {
 
     /** The share of likelihood that lies further from the chosen bin than the tolerance. */
     private double doubt(double[] marginal, int chosen, double best) {
-        double tolerance = hints.tolerance();
+        double tolerance = features.tolerance();
         int reach = (int) Math.round(tolerance / MatchWeights.GRID_SECONDS);
         double near = 0;
         double all = 0;
@@ -298,9 +302,9 @@ final class TakeSolver {
         return Math.min(1, MatchWeights.LEAST_DOUBT + (1 - MatchWeights.LEAST_DOUBT) * share);
     }
 
-    private List<SegmentOccurrence> pinned(List<SegmentOccurrence> visits) {
+    private List<SegmentOccurrence> pinned(List<SegmentOccurrence> occurrences) {
         List<SegmentOccurrence> out = new ArrayList<>();
-        for (SegmentOccurrence v : visits) {
+        for (SegmentOccurrence v : occurrences) {
             String id = timeline.segments().get(v.segment()).id();
             Pin start = v.broken() ? null : pin(id, false);
             Pin end = v.broken() ? null : pin(id, true);
@@ -348,22 +352,22 @@ final class TakeSolver {
     }
 
     /** Whether the take is something else: it has evidence enough, but next to none of it fits. */
-    private boolean isForeign(List<SegmentOccurrence> visits) {
-        if (hints.isEmpty()) {
+    private boolean isForeign(List<SegmentOccurrence> occurrences) {
+        if (features.isEmpty()) {
             return false;
         }
         int told = 0;
         double asked = 0;
-        for (SegmentOccurrence v : visits) {
+        for (SegmentOccurrence v : occurrences) {
             Segment segment = timeline.segments().get(v.segment());
             if (segment.kind().isMoving()) {
-                int bin = Math.min(hints.bins() - 1, Grid.bin(v.start()));
-                boolean signal = hints.starting(v.segment())[bin] >= MatchWeights.SIGN_OF_START;
-                boolean moves = hints.movement(v.start(), v.end()) > MatchWeights.SIGN_OF_MOVEMENT
-                        && hints.movement(v.start() - MatchWeights.STILL_BEFORE, v.start()) < 0;
-                boolean named = hints.named(segment.move(), v.start() - 25, v.end()) > 0;
-                boolean voiced = hints.voiced(v.segment(), bin) >= MatchWeights.SIGN_OF_VOICE;
-                boolean scripted = hints.isScripted(v.segment(), v.start(), v.end());
+                int bin = Math.min(features.bins() - 1, Grid.bin(v.start()));
+                boolean signal = features.starting(v.segment())[bin] >= MatchWeights.SIGN_OF_START;
+                boolean moves = features.movement(v.start(), v.end()) > MatchWeights.SIGN_OF_MOVEMENT
+                        && features.movement(v.start() - MatchWeights.STILL_BEFORE, v.start()) < 0;
+                boolean named = features.named(segment.move(), v.start() - 25, v.end()) > 0;
+                boolean voiced = features.voiced(v.segment(), bin) >= MatchWeights.SIGN_OF_VOICE;
+                boolean scripted = features.isScripted(v.segment(), v.start(), v.end());
                 boolean borneOut = signal || moves || named || voiced || scripted;
                 told += borneOut ? 1 : 0;
                 asked += borneOut || !BoundaryFeatures.isStill(segment) ? 1 : MatchWeights.STILL_ASKED;

@@ -28,7 +28,7 @@ final class UnplannedClassifier {
 
     private UnplannedClassifier() {}
 
-    static String kind(TakeEvidence take, BoundaryFeatures hints, Span<Axis.Take> span) {
+    static String kind(TakeEvidence take, BoundaryFeatures features, Span<Axis.Take> span) {
         double spoken = 0;
         for (var c : take.words()) {
             if (!c.end().isBefore(span.start()) && c.start().isBefore(span.end())) {
@@ -42,7 +42,7 @@ final class UnplannedClassifier {
         }
         double length = span.length().seconds();
         if (length > LEAST_DEAD_AIR
-                && hints.movement(span.start().seconds(), span.end().seconds()) > LEAST_MOVEMENT) {
+                && features.movement(span.start().seconds(), span.end().seconds()) > LEAST_MOVEMENT) {
             return "unplanned";
         }
         boolean silent = !take.words().isEmpty() && spoken < 0.15 * length

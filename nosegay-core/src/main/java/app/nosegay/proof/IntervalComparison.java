@@ -75,7 +75,7 @@ public record IntervalComparison(
     /** One per interval, in order. */
     public static List<IntervalComparison> of(
             Timeline timeline, Match match, Cut cut, List<HeardCall> calls, List<Finding> findings) {
-        List<IntervalComparison> plaits = new ArrayList<>();
+        List<IntervalComparison> comparisons = new ArrayList<>();
         for (Interval interval : timeline.intervals()) {
             Set<String> ids = new HashSet<>();
             interval.segments().forEach(s -> ids.add(s.id()));
@@ -84,7 +84,7 @@ public record IntervalComparison(
             List<Finding> found =
                     findings.stream().filter(f -> ids.contains(f.segment())).toList();
             Optional<Span<Axis.Cut>> at = shown(interval, match, cut);
-            plaits.add(new IntervalComparison(
+            comparisons.add(new IntervalComparison(
                     interval,
                     planned(interval, timeline),
                     said(own),
@@ -94,7 +94,7 @@ public record IntervalComparison(
                     found,
                     at.orElse(null)));
         }
-        return plaits;
+        return comparisons;
     }
 
     private static Optional<Span<Axis.Cut>> shown(Interval interval, Match match, Cut cut) {

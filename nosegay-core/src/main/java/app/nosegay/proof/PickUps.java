@@ -51,7 +51,8 @@ public record PickUps(List<Interval> again, List<Line> lines) {
         return again.isEmpty() && lines.isEmpty();
     }
 
-    public static PickUps of(Timeline timeline, Match match, Cut cut, List<Misstatement> slips, List<Finding> open) {
+    public static PickUps of(
+            Timeline timeline, Match match, Cut cut, List<Misstatement> misstatements, List<Finding> open) {
         Set<Interval> again = new LinkedHashSet<>();
         List<Line> lines = new ArrayList<>();
         for (Interval interval : timeline.intervals()) {
@@ -67,16 +68,19 @@ public record PickUps(List<Interval> again, List<Line> lines) {
                         again.add(interval);
                     }
                 }
-                for (Misstatement slip : slips) {
-                    boolean stands = s.id().equals(slip.finding().segment())
-                            && !slip.say().isEmpty()
-                            && open.contains(slip.finding());
+                for (Misstatement misstatement : misstatements) {
+                    boolean stands = s.id().equals(misstatement.finding().segment())
+                            && !misstatement.say().isEmpty()
+                            && open.contains(misstatement.finding());
                     if (stands) {
                         lines.add(new Line(
                                 interval,
-                                slip.say(),
-                                cut.toCut(slip.take(), slip.span().start()).orElse(null),
-                                slip.said()));
+                                misstatement.say(),
+                                cut.toCut(
+                                                misstatement.take(),
+                                                misstatement.span().start())
+                                        .orElse(null),
+                                misstatement.said()));
                     }
                 }
             }

@@ -11,16 +11,16 @@ import java.util.function.Predicate;
 /**
  * Whether what was planned, said and shown agree.
  *
- * @param plaits one per interval
+ * @param comparisons one per interval
  * @param open the findings still open, the gravest first, then in the order of the stages and of the work
  * @param waived the findings left as they are
  */
-public record Proof(List<IntervalComparison> plaits, List<Finding> open, List<Finding> waived) {
+public record Proof(List<IntervalComparison> comparisons, List<Finding> open, List<Finding> waived) {
     /** The stages in the order of the work; a finding's code starts with its stage. */
     public static final List<String> STAGES = List.of("plan", "script", "match", "sound", "dress", "publish");
 
     public Proof {
-        plaits = List.copyOf(plaits);
+        comparisons = List.copyOf(comparisons);
         open = List.copyOf(open);
         waived = List.copyOf(waived);
     }
@@ -29,11 +29,11 @@ public record Proof(List<IntervalComparison> plaits, List<Finding> open, List<Fi
      * @param found all findings, stage after stage
      * @param isWaived whether one is left as it is
      */
-    public static Proof of(List<IntervalComparison> plaits, List<Finding> found, Predicate<Finding> isWaived) {
+    public static Proof of(List<IntervalComparison> comparisons, List<Finding> found, Predicate<Finding> isWaived) {
         List<Finding> open =
                 new ArrayList<>(found.stream().filter(isWaived.negate()).toList());
         open.sort(Comparator.comparing(Finding::severity));
-        return new Proof(plaits, open, found.stream().filter(isWaived).toList());
+        return new Proof(comparisons, open, found.stream().filter(isWaived).toList());
     }
 
     /** The stage a finding belongs to. */

@@ -26,7 +26,7 @@ public final class ProofJson {
         proof.open().forEach(f -> finding(findings.addObject(), f).putNull("waived"));
         proof.waived().forEach(f -> finding(findings.addObject(), f).put("waived", reason.apply(f)));
         ArrayNode intervals = root.putArray("intervals");
-        for (IntervalComparison p : proof.plaits()) {
+        for (IntervalComparison p : proof.comparisons()) {
             ObjectNode node = intervals
                     .addObject()
                     .put("id", p.interval().id())

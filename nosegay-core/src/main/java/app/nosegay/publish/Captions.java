@@ -39,7 +39,7 @@ public final class Captions {
         for (VoiceOver over : overs) {
             over.in(cut).ifPresent(span -> {
                 cues.add(new Cue(span, broken(over.words())));
-                if (over.slip().span().length().isPositive()) {
+                if (over.misstatement().span().length().isPositive()) {
                     covered.add(span);
                 }
             });

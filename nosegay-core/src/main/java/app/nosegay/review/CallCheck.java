@@ -66,7 +66,7 @@ final class CallCheck {
     private final Map<String, Segment> byId = new HashMap<>();
     private final Map<String, Interval> intervals = new HashMap<>();
     private final List<Finding> findings = new ArrayList<>();
-    private final List<Misstatement> slips = new ArrayList<>();
+    private final List<Misstatement> misstatements = new ArrayList<>();
 
     private CallCheck(Timeline timeline, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
         this.timeline = timeline;
@@ -86,7 +86,7 @@ final class CallCheck {
             check.promise(c);
         }
         check.never(cues);
-        return new ReviewResult(check.findings, check.slips);
+        return new ReviewResult(check.findings, check.misstatements);
     }
 
     private Finding add(String code, Severity severity, String segment, String message, String fix) {
@@ -164,7 +164,7 @@ final class CallCheck {
                     c.segment(),
                     place(c) + ": " + is + ".",
                     "correct it in the caption and on screen, or record the line again");
-            slip(f, c, right(c));
+            misstatement(f, c, right(c));
         } else {
             Finding f = add(
                     "match.call-off",
@@ -172,12 +172,12 @@ final class CallCheck {
                     c.segment(),
                     place(c) + ": " + is + ".",
                     "correct it in the caption and on screen, or record the line again");
-            slip(f, c, right(c));
+            misstatement(f, c, right(c));
         }
     }
 
-    private void slip(Finding finding, HeardCall c, String show) {
-        slips.add(new Misstatement(
+    private void misstatement(Finding finding, HeardCall c, String show) {
+        misstatements.add(new Misstatement(
                 finding,
                 c.take(),
                 new Span<>(c.call().time(), Time.max(c.call().time(), c.call().end())),
@@ -236,7 +236,7 @@ final class CallCheck {
                     c.segment(),
                     place(c) + " names " + call.of() + "; " + next + " comes.",
                     "correct it in the caption and on screen, or record the line again");
-            slip(f, c, "Next: " + next);
+            misstatement(f, c, "Next: " + next);
         }
     }
 
@@ -367,7 +367,7 @@ final class CallCheck {
                 "\"" + due.words() + "\" is not called in " + s.move() + ", as it is elsewhere.",
                 "show it on screen, or record the line");
         Time<Axis.Take> at = Time.ofSeconds(due.at());
-        slips.add(new Misstatement(f, due.parts().get(0).take(), new Span<>(at, at), "", due.line(), ""));
+        misstatements.add(new Misstatement(f, due.parts().get(0).take(), new Span<>(at, at), "", due.line(), ""));
     }
 
     private boolean made(Due due) {

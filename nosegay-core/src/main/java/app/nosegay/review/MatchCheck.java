@@ -30,7 +30,7 @@ public final class MatchCheck {
     private final List<TakeEvidence> takes;
     private final Map<String, Segment> byId = new HashMap<>();
     private final MatchFindings found = new MatchFindings();
-    private final List<Misstatement> slips = new ArrayList<>();
+    private final List<Misstatement> misstatements = new ArrayList<>();
 
     private MatchCheck(Timeline timeline, Match match, List<TakeEvidence> takes) {
         this.timeline = timeline;
@@ -57,24 +57,24 @@ public final class MatchCheck {
         check.stretches(notes);
         ReviewResult sides = SideWords.check(timeline, match, takes);
         check.found.all(sides.findings());
-        check.slips.addAll(sides.slips());
+        check.misstatements.addAll(sides.misstatements());
         check.wrongShowings();
         check.found.all(RoundOrder.findings(timeline, match));
         check.found.all(CutLosses.findings(timeline, match, notes, takes, said));
         ReviewResult spoken = CallCheck.check(timeline, cues, match, takes, calls);
         check.found.all(spoken.findings());
-        check.slips.addAll(spoken.slips());
-        List<VoiceOver> overs = VoiceOver.of(check.slips, match, takes);
+        check.misstatements.addAll(spoken.misstatements());
+        List<VoiceOver> overs = VoiceOver.of(check.misstatements, match, takes);
         check.mended(overs);
         check.takes(overs);
-        return new ReviewResult(check.found.worstFirst(), check.slips, overs);
+        return new ReviewResult(check.found.worstFirst(), check.misstatements, overs);
     }
 
     /** What is said again and laid over is no slip any more. */
     private void mended(List<VoiceOver> overs) {
         for (VoiceOver over : overs) {
-            found.remove(over.slip().finding());
-            slips.remove(over.slip());
+            found.remove(over.misstatement().finding());
+            misstatements.remove(over.misstatement());
         }
     }
 

@@ -36,7 +36,7 @@ final class SideWords {
     private final List<TakeEvidence> takes;
     private final Map<String, Segment> byId = new HashMap<>();
     private final MatchFindings found = new MatchFindings();
-    private final List<Misstatement> slips = new ArrayList<>();
+    private final List<Misstatement> misstatements = new ArrayList<>();
 
     private SideWords(Timeline timeline, Match match, List<TakeEvidence> takes) {
         this.timeline = timeline;
@@ -48,7 +48,7 @@ final class SideWords {
     static ReviewResult check(Timeline timeline, Match match, List<TakeEvidence> takes) {
         SideWords check = new SideWords(timeline, match, takes);
         check.sideWords();
-        return new ReviewResult(check.found.list(), check.slips, List.of());
+        return new ReviewResult(check.found.list(), check.misstatements, List.of());
     }
 
     private void sideWords() {
@@ -96,7 +96,7 @@ final class SideWords {
                             + about.side().word() + " side works"
                             + (mirrored ? " (sides are spoken mirrored: \"" + right + "\")" : "") + ".",
                     "correct it on screen: " + right);
-            slips.add(new Misstatement(
+            misstatements.add(new Misstatement(
                     f,
                     take,
                     new Span<>(c.start(), c.end()),

@@ -21,12 +21,12 @@ import java.util.Set;
 /**
  * A line that was said again in a take of its own, laid over the place where it was said wrong or not at all.
  *
- * @param slip what it mends
+ * @param misstatement what it mends
  * @param take the take the line is in
  * @param source when it is said there
  * @param words as said there
  */
-public record VoiceOver(Misstatement slip, String take, Span<Axis.Take> source, String words) {
+public record VoiceOver(Misstatement misstatement, String take, Span<Axis.Take> source, String words) {
     /** A breath before and after a line, so that no sound of it is cut off. */
     private static final Length BREATH = Length.ofMillis(80);
 
@@ -35,23 +35,23 @@ public record VoiceOver(Misstatement slip, String take, Span<Axis.Take> source, 
     /**
      * The slips that are mended by lines of takes in which nothing of the plan is done. Every line is used once, in the order of the slips.
      */
-    public static List<VoiceOver> of(List<Misstatement> slips, Match match, List<TakeEvidence> takes) {
+    public static List<VoiceOver> of(List<Misstatement> misstatements, Match match, List<TakeEvidence> takes) {
         List<VoiceOver> overs = new ArrayList<>();
         Set<Caption> used = new HashSet<>();
-        for (Misstatement slip : slips) {
+        for (Misstatement misstatement : misstatements) {
             for (TakeEvidence take : takes) {
                 boolean ofThePlan =
                         match.segments().stream().anyMatch(p -> take.id().equals(p.take()));
-                boolean mended = !overs.isEmpty() && overs.get(overs.size() - 1).slip() == slip;
-                if (ofThePlan || mended || slip.say().isEmpty()) {
+                boolean mended = !overs.isEmpty() && overs.get(overs.size() - 1).misstatement() == misstatement;
+                if (ofThePlan || mended || misstatement.say().isEmpty()) {
                     continue;
                 }
                 take.words().stream()
-                        .filter(c -> !used.contains(c) && isIt(slip.say(), c.text()))
+                        .filter(c -> !used.contains(c) && isIt(misstatement.say(), c.text()))
                         .findFirst()
                         .ifPresent(c -> {
                             used.add(c);
-                            overs.add(new VoiceOver(slip, take.id(), breath(c), c.text()));
+                            overs.add(new VoiceOver(misstatement, take.id(), breath(c), c.text()));
                         });
             }
         }
@@ -86,9 +86,9 @@ public record VoiceOver(Misstatement slip, String take, Span<Axis.Take> source, 
 
     /** Where it is in the programme; empty when its place was cut away. It lasts at least as long as what it covers. */
     public Optional<Span<Axis.Cut>> in(Cut cut) {
-        return cut.toCut(slip.take(), slip.span().start()).map(at -> {
+        return cut.toCut(misstatement.take(), misstatement.span().start()).map(at -> {
             Time<Axis.Cut> from = Time.max(Time.zero(), at.minus(BREATH));
-            Length covers = slip.span().length().plus(BREATH).plus(BREATH);
+            Length covers = misstatement.span().length().plus(BREATH).plus(BREATH);
             Length lasts = source.length();
             return new Span<>(from, from.plus(covers.compareTo(lasts) > 0 ? covers : lasts));
         });

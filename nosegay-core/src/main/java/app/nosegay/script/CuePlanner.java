@@ -104,9 +104,9 @@ public final class CuePlanner {
         return planner.result();
     }
 
-    private static int rank(CueCandidate wish, List<CueKind> order) {
-        int at = order.indexOf(wish.kind());
-        return (at < 0 ? order.size() : at) * 2 + (wish.own() ? 0 : 1);
+    private static int rank(CueCandidate candidate, List<CueKind> order) {
+        int at = order.indexOf(candidate.kind());
+        return (at < 0 ? order.size() : at) * 2 + (candidate.own() ? 0 : 1);
     }
 
     /** Places the wishes in the order a person would say them; where that leaves out what matters more, in order of priority. */
@@ -134,13 +134,15 @@ public final class CuePlanner {
     /** Places all that fit; gives how many did not (whole part) and how much they matter (thousandths). */
     private double tryAll(List<CueCandidate> wishes, List<ScriptLine> added) {
         double missed = 0;
-        for (CueCandidate wish : wishes) {
+        for (CueCandidate candidate : wishes) {
             int before = left.size();
-            ScriptLine line = place(wish);
+            ScriptLine line = place(candidate);
             if (line != null) {
                 added.add(line);
             } else if (left.size() > before) {
-                missed += 1 + (wish.own() ? 0.02 : 0) + 0.0005 * (2 * PRIORITY.size() + 2 - rank(wish, PRIORITY));
+                missed += 1
+                        + (candidate.own() ? 0.02 : 0)
+                        + 0.0005 * (2 * PRIORITY.size() + 2 - rank(candidate, PRIORITY));
             }
         }
         return missed;
@@ -210,22 +212,22 @@ public final class CuePlanner {
     }
 
     /** Puts a wish at the first place of its windows that is free; the first wording that fits is taken. */
-    private ScriptLine place(CueCandidate wish) {
-        for (String text : wish.texts()) {
-            for (CueCandidate.Window window : wish.places()) {
+    private ScriptLine place(CueCandidate candidate) {
+        for (String text : candidate.texts()) {
+            for (CueCandidate.Window window : candidate.places()) {
                 Decided decided = decision(window.segment().id(), text);
                 if (decided != null && (decided.isLeftOut() || decided.at() != null)) {
                     return null; // left out, or placed already
                 }
                 String words = decided == null ? text : decided.text();
-                CueKind kind = decided == null ? wish.kind() : decided.kind();
-                ScriptLine line = tryAt(window, kind, words, text, wish.needed());
+                CueKind kind = decided == null ? candidate.kind() : decided.kind();
+                ScriptLine line = tryAt(window, kind, words, text, candidate.needed());
                 if (line != null) {
                     return line;
                 }
             }
         }
-        leave(wish);
+        leave(candidate);
         return null;
     }
 
@@ -284,12 +286,12 @@ public final class CuePlanner {
     }
 
     /** Lists a line that found no place, with the shortest change that would give it one. */
-    private void leave(CueCandidate wish) {
-        CueCandidate.Window window = wish.places().isEmpty()
-                ? new CueCandidate.Window(wish.home(), 0, 1)
-                : wish.places().get(0);
+    private void leave(CueCandidate candidate) {
+        CueCandidate.Window window = candidate.places().isEmpty()
+                ? new CueCandidate.Window(candidate.home(), 0, 1)
+                : candidate.places().get(0);
         Segment s = window.segment();
-        String text = wish.texts().get(wish.texts().size() - 1);
+        String text = candidate.texts().get(candidate.texts().size() - 1);
         Length spoken = said(s, text);
         Length gap = largestGap(s, window);
         Length tooLong = spoken.minus(gap);
@@ -304,25 +306,25 @@ public final class CuePlanner {
                         spoken.seconds(),
                         Math.max(0, gap.seconds()));
         ScriptLine wanted = new ScriptLine(
-                s.id(), wish.kind(), text, s.start().plus(s.duration().times(window.from())), spoken);
-        left.add(
-                new CuePlan.Left(wanted, reason, remedy(wish, s, density, over, gap), over, wish.own(), wish.needed()));
+                s.id(), candidate.kind(), text, s.start().plus(s.duration().times(window.from())), spoken);
+        left.add(new CuePlan.Left(
+                wanted, reason, remedy(candidate, s, density, over, gap), over, candidate.own(), candidate.needed()));
     }
 
-    private String remedy(CueCandidate wish, Segment s, boolean density, Length over, Length gap) {
+    private String remedy(CueCandidate candidate, Segment s, boolean density, Length over, Length gap) {
         if (density) {
             return s.kind().isMoving()
                     ? "say it in the rest before, or choose talk-density: talkative"
                     : "leave it out";
         }
         int syllables = (int) Math.ceil(over.seconds() * (s.kind().isMoving() ? rate.working() : rate.atRest()));
-        int all = SpeechRate.syllables(wish.texts().get(wish.texts().size() - 1));
+        int all = SpeechRate.syllables(candidate.texts().get(candidate.texts().size() - 1));
         if (syllables < all * 0.6) {
             return "shorten it by " + syllables + (syllables == 1 ? " syllable" : " syllables");
         }
-        boolean again = wish.home().round() != null && wish.home().round() > 1;
+        boolean again = candidate.home().round() != null && candidate.home().round() > 1;
         if (again) {
-            return "drop it in round " + wish.home().round();
+            return "drop it in round " + candidate.home().round();
         }
         double longer = Math.ceil(over.seconds() / 5) * 5;
         return s.kind().isMoving()

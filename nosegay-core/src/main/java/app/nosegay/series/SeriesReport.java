@@ -44,7 +44,7 @@ public record SeriesReport(
     /** One workout on its day. */
     public record Day(int day, String title, Timeline timeline, Balance balance) {}
 
-    /** Reckons a series; {@code plans} holds day and timeline, in order of days. */
+    /** Computes a series; {@code plans} holds day and timeline, in order of days. */
     public static SeriesReport of(List<Map.Entry<Integer, Timeline>> plans, MoveLibrary library) {
         List<Day> days = new ArrayList<>();
         Map<MuscleGroup, Length> muscles = new EnumMap<>(MuscleGroup.class);

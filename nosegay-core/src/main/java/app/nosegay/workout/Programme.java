@@ -50,14 +50,14 @@ import java.util.Map;
  * Everything that follows from a workout and the evidence in its takes, stage by stage. Pure: the same inputs give the same programme.
  *
  * @param workout what it follows from
- * @param library the moves it is reckoned with
- * @param report what is reckoned of the plan
+ * @param library the moves it is computed with
+ * @param report what is computed of the plan
  * @param scriptFindings what is wrong with the script
  * @param evidence per take, in order
  * @param calls the spoken calls, compared with what was true
  * @param said the scripted lines and where they were said
  * @param repairs corrections of captions worth offering
- * @param slips what was said wrong or not at all, with what would be right
+ * @param misstatements what was said wrong or not at all, with what would be right
  * @param overs lines said again, laid over the slips they mend
  * @param matchFindings what differs between plan, words and recording
  * @param logs per take in the same order; entries may be null
@@ -76,7 +76,7 @@ public record Programme(
         List<HeardCall> calls,
         List<ScriptLineMatch> said,
         List<CaptionRepair> repairs,
-        List<Misstatement> slips,
+        List<Misstatement> misstatements,
         List<VoiceOver> overs,
         List<Finding> matchFindings,
         Cut cut,
@@ -106,7 +106,7 @@ public record Programme(
                         match,
                         cut,
                         cues,
-                        new Dresser.Told(said, checked.slips(), evidence),
+                        new Dresser.RecordedEvidence(said, checked.misstatements(), evidence),
                         library,
                         workout.dressing(),
                         Frame.LANDSCAPE),
@@ -127,7 +127,7 @@ public record Programme(
                 calls,
                 said,
                 CaptionRepair.of(timeline, match, evidence, said, library),
-                checked.slips(),
+                checked.misstatements(),
                 checked.overs(),
                 matchFindings,
                 cut,
@@ -153,7 +153,7 @@ public record Programme(
                 .isPresent());
     }
 
-    /** The proof reckoned anew, to be timed. */
+    /** The proof computed anew, to be timed. */
     public Proof provenAgain() {
         List<Finding> found = new ArrayList<>(report.findings());
         found.addAll(scriptFindings);
@@ -169,7 +169,7 @@ public record Programme(
                         match,
                         other,
                         cues,
-                        new Dresser.Told(said, slips, evidence),
+                        new Dresser.RecordedEvidence(said, misstatements, evidence),
                         library,
                         workout.dressing(),
                         frame),
@@ -180,7 +180,7 @@ public record Programme(
     public double focus() {
         return dressing.layout().areas().stream()
                 .filter(a -> a.stretch().used().contains(Layout.Group.CLOCK))
-                .mapToDouble(a -> a.stretch().heat().centre())
+                .mapToDouble(a -> a.stretch().occupancy().centre())
                 .average()
                 .orElse(0.5);
     }

@@ -16,7 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * All that is stored of a workout. The run-sheet text is the truth; timeline, cue plan, match and dressing are reckoned from it.
+ * All that is stored of a workout. The run-sheet text is the truth; timeline, cue plan, match and dressing are computed from it.
  *
  * @param sheet the run-sheet text verbatim
  * @param takes the recordings it refers to, in order

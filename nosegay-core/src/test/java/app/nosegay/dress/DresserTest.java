@@ -63,7 +63,7 @@ class DresserTest {
                 match,
                 Cut.of(match),
                 cues,
-                Dresser.Told.NOTHING,
+                Dresser.RecordedEvidence.NOTHING,
                 MoveLibrary.shipped(),
                 DressNotes.NONE,
                 Frame.LANDSCAPE);
@@ -165,7 +165,7 @@ class DresserTest {
         Finding f = Finding.of("match.call-off", Finding.Severity.FIX, "wrong");
         Span<Axis.Take> first = new Span<>(at, at.plus(Length.ofSeconds(1)));
         Span<Axis.Take> later = new Span<>(at.plus(Length.ofSeconds(8)), at.plus(Length.ofSeconds(9)));
-        List<Misstatement> slips = List.of(
+        List<Misstatement> misstatements = List.of(
                 new Misstatement(f, "t", first, "Ten seconds.", "20 seconds left.", "20 seconds left"),
                 new Misstatement(f, "t", first, "", "Half-way.", ""),
                 new Misstatement(f, "t", later, "Left leg.", "Right leg.", "right side"));
@@ -174,7 +174,7 @@ class DresserTest {
                 m,
                 Cut.of(m),
                 CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT),
-                new Dresser.Told(List.of(), slips, List.of()),
+                new Dresser.RecordedEvidence(List.of(), misstatements, List.of()),
                 MoveLibrary.shipped(),
                 DressNotes.NONE,
                 Frame.LANDSCAPE);
@@ -222,7 +222,7 @@ class DresserTest {
                 m,
                 Cut.of(m),
                 CuePlanner.plan(plan, MoveLibrary.shipped(), SpeechRate.DEFAULT),
-                Dresser.Told.NOTHING,
+                Dresser.RecordedEvidence.NOTHING,
                 MoveLibrary.shipped(),
                 DressNotes.NONE,
                 Frame.LANDSCAPE);

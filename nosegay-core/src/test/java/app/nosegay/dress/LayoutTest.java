@@ -27,7 +27,7 @@ class LayoutTest {
     private static final int ROWS = 18;
 
     /** Somebody at these columns all the time. */
-    private static OccupancyMap heat(int from, int to) {
+    private static OccupancyMap occupancy(int from, int to) {
         float[] presence = new float[COLUMNS * ROWS];
         for (int y = 0; y < ROWS; y++) {
             for (int x = from; x < to; x++) {
@@ -37,7 +37,7 @@ class LayoutTest {
         return new OccupancyMap(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
     }
 
-    private static Layout.Stretch stretch(int i, OccupancyMap heat) {
+    private static Layout.Stretch stretch(int i, OccupancyMap occupancy) {
         return new Layout.Stretch(
                 "b/m" + i,
                 "b",
@@ -45,13 +45,13 @@ class LayoutTest {
                 EnumSet.allOf(Group.class),
                 false,
                 List.of(),
-                heat);
+                occupancy);
     }
 
-    private static Layout layout(List<OccupancyMap> heats, Frame frame, DressNotes notes) {
+    private static Layout layout(List<OccupancyMap> occupancies, Frame frame, DressNotes notes) {
         List<Layout.Stretch> stretches = new ArrayList<>();
-        for (int i = 0; i < heats.size(); i++) {
-            stretches.add(stretch(i, heats.get(i)));
+        for (int i = 0; i < occupancies.size(); i++) {
+            stretches.add(stretch(i, occupancies.get(i)));
         }
         return Layout.of(stretches, frame, notes);
     }
@@ -70,7 +70,7 @@ class LayoutTest {
 
     @Test
     void whoStandsAtTheRightHasEverythingAtTheLeft() {
-        Layout.Area area = layout(List.of(heat(22, 32)), Frame.LANDSCAPE, DressNotes.NONE)
+        Layout.Area area = layout(List.of(occupancy(22, 32)), Frame.LANDSCAPE, DressNotes.NONE)
                 .areas()
                 .get(0);
 
@@ -119,12 +119,12 @@ class LayoutTest {
 
     @Test
     void aMomentOfSomebodyElsewhereDoesNotMakePiecesHop() {
-        List<OccupancyMap> heats = new ArrayList<>();
+        List<OccupancyMap> occupancies = new ArrayList<>();
         for (int i = 0; i < 9; i++) {
-            heats.add(i == 4 ? faint() : OccupancyMap.none());
+            occupancies.add(i == 4 ? faint() : OccupancyMap.none());
         }
 
-        Layout layout = layout(heats, Frame.LANDSCAPE, DressNotes.NONE);
+        Layout layout = layout(occupancies, Frame.LANDSCAPE, DressNotes.NONE);
 
         assertThat(layout.areas().stream()
                         .map(a -> a.anchors().get(Group.CLOCK))
@@ -134,7 +134,7 @@ class LayoutTest {
 
     /** Somebody at the right for a little while. */
     private static OccupancyMap faint() {
-        OccupancyMap all = heat(24, 32);
+        OccupancyMap all = occupancy(24, 32);
         float[] some = all.presence().clone();
         for (int i = 0; i < some.length; i++) {
             some[i] *= 0.08f;
@@ -156,12 +156,12 @@ class LayoutTest {
     void boxesNeverOverlapAndStayInside(@ForAll @IntRange(min = 0, max = 100_000) int seed) {
         Random random = new Random(seed);
         Style style = Style.SHIPPED.get(random.nextInt(4));
-        List<OccupancyMap> heats = new ArrayList<>();
+        List<OccupancyMap> occupancies = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             int from = random.nextInt(28);
-            heats.add(heat(from, from + 1 + random.nextInt(4)));
+            occupancies.add(occupancy(from, from + 1 + random.nextInt(4)));
         }
-        Layout layout = layout(heats, Frame.LANDSCAPE, DressNotes.NONE.withStyle(style));
+        Layout layout = layout(occupancies, Frame.LANDSCAPE, DressNotes.NONE.withStyle(style));
         for (Layout.Area area : layout.areas()) {
             List<Box> boxes = List.copyOf(area.boxes().values());
             for (int i = 0; i < boxes.size(); i++) {
@@ -293,7 +293,7 @@ class LayoutTest {
                         0x111111,
                         0x111111,
                         0x111111));
-        Layout layout = layout(List.of(heat(20, 32)), Frame.LANDSCAPE, notes);
+        Layout layout = layout(List.of(occupancy(20, 32)), Frame.LANDSCAPE, notes);
         Piece brief = new Piece.Still(
                 new Span<>(Time.ofSeconds(1), Time.ofSeconds(2)),
                 new Face.Card(Face.CardKind.FORM, "Form", "Chest tall, weight through the whole foot."));

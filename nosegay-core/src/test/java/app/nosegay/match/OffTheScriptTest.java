@@ -232,14 +232,14 @@ class OffTheScriptTest {
     void aLineSaidAgainInATakeOfItsOwnIsLaidOverTheWrongOne() {
         ReviewResult wrong = withLines("Ten seconds left.", "Nice and slow.");
         assertThat(codes(wrong.findings())).contains("match.call-off", "match.foreign");
-        assertThat(wrong.slips()).extracting(Misstatement::say).contains("16 seconds left.");
+        assertThat(wrong.misstatements()).extracting(Misstatement::say).contains("16 seconds left.");
         assertThat(wrong.overs()).as("ten is not sixteen").isEmpty();
 
         ReviewResult mended = withLines("Again.", "Sixteen seconds left.", "Sixteen seconds left.");
         assertThat(codes(mended.findings()))
                 .contains("match.pick-up-lines")
                 .doesNotContain("match.call-off", "match.foreign");
-        assertThat(mended.slips()).extracting(Misstatement::say).doesNotContain("16 seconds left.");
+        assertThat(mended.misstatements()).extracting(Misstatement::say).doesNotContain("16 seconds left.");
         VoiceOver over = mended.overs().get(0);
         assertThat(mended.overs()).hasSize(1);
         assertThat(over.source().start().seconds()).isBetween(7.8, 8.0);

@@ -124,14 +124,14 @@ class OrderToldTest {
         int squat = index("a/squat/r2");
         say(101, "Next, plank.");
         say(161, "Next, squat.");
-        BoundaryFeatures hints = BoundaryFeatures.of(timeline, List.of(), take("t", 260, List.of(), words));
+        BoundaryFeatures features = BoundaryFeatures.of(timeline, List.of(), take("t", 260, List.of(), words));
         SegmentOccurrence named = new SegmentOccurrence(squat, 120, 160, 0, 0, false, false, true);
         SegmentOccurrence own = new SegmentOccurrence(squat, 180, 220, 0, 0, false, false, false);
-        assertThat(MoveOrder.misplaced(timeline, List.of(named, own), hints))
+        assertThat(MoveOrder.misplaced(timeline, List.of(named, own), features))
                 .extracting(SegmentOccurrence::segment)
                 .containsExactly(plank, squat);
         SegmentOccurrence pinned = new SegmentOccurrence(squat, 120, 160, 0, 0, true, false, true);
-        assertThat(MoveOrder.misplaced(timeline, List.of(pinned, own), hints))
+        assertThat(MoveOrder.misplaced(timeline, List.of(pinned, own), features))
                 .as("a pin outweighs a name")
                 .containsExactly(pinned, own);
     }

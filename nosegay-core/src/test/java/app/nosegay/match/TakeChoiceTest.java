@@ -37,12 +37,12 @@ class TakeChoiceTest {
                 List.of(words));
     }
 
-    private static SegmentOccurrence visit(int segment, double from, double length, double doubt) {
+    private static SegmentOccurrence occurrence(int segment, double from, double length, double doubt) {
         return new SegmentOccurrence(segment, from, from + length, doubt, doubt, false, false, false);
     }
 
-    private static TakeSolver.Found found(SegmentOccurrence... visits) {
-        return new TakeSolver.Found(List.of(visits), null, false, null);
+    private static TakeSolver.Found found(SegmentOccurrence... occurrences) {
+        return new TakeSolver.Found(List.of(occurrences), null, false, null);
     }
 
     private TakeChoice choice(List<TakeEvidence> takes, Map<String, String> wanted, TakeSolver.Found... found) {
@@ -63,8 +63,8 @@ class TakeChoiceTest {
         TakeChoice choice = choice(
                 List.of(take("one"), take("two")),
                 Map.of(),
-                found(visit(squat(), 10, 40, 0.1)),
-                found(visit(squat(), 12, 40, 0.1)));
+                found(occurrence(squat(), 10, 40, 0.1)),
+                found(occurrence(squat(), 12, 40, 0.1)));
         assertThat(choice.chosen(squat()).take()).isEqualTo(1);
         assertThat(choice.others(squat())).hasSize(1);
         assertThat(choice.reason(squat())).isEqualTo("two: the last one made");
@@ -75,8 +75,8 @@ class TakeChoiceTest {
         TakeChoice choice = choice(
                 List.of(take("one"), take("two")),
                 Map.of(),
-                found(visit(squat(), 10, 40, 0.1)),
-                found(visit(squat(), 12, 20, 0.1)));
+                found(occurrence(squat(), 10, 40, 0.1)),
+                found(occurrence(squat(), 12, 20, 0.1)));
         assertThat(choice.chosen(squat()).take()).isZero();
         assertThat(choice.reason(squat())).contains("one: whole, where another is cut short");
     }
@@ -87,8 +87,8 @@ class TakeChoiceTest {
         TakeChoice choice = choice(
                 List.of(take("one"), take("two", fluff)),
                 Map.of(),
-                found(visit(squat(), 10, 40, 0.1)),
-                found(visit(squat(), 12, 40, 0.1)));
+                found(occurrence(squat(), 10, 40, 0.1)),
+                found(occurrence(squat(), 12, 40, 0.1)));
         assertThat(choice.chosen(squat()).take()).isZero();
         assertThat(choice.reason(squat())).contains("without the fluff");
     }
@@ -99,14 +99,14 @@ class TakeChoiceTest {
         TakeChoice choice = choice(
                 List.of(take("one"), take("two")),
                 Map.of(id, "two"),
-                found(visit(squat(), 10, 40, 0)),
-                found(visit(squat(), 12, 15, 0.9)));
+                found(occurrence(squat(), 10, 40, 0)),
+                found(occurrence(squat(), 12, 15, 0.9)));
         assertThat(choice.chosen(squat()).take()).isEqualTo(1);
     }
 
     @Test
     void aSliverIsNotATimeItWasDone() {
-        TakeChoice choice = choice(List.of(take("one")), Map.of(), found(visit(squat(), 10, 2, 0.1)));
+        TakeChoice choice = choice(List.of(take("one")), Map.of(), found(occurrence(squat(), 10, 2, 0.1)));
         assertThat(choice.chosen(squat())).isNull();
         assertThat(choice.others(squat())).isEmpty();
         assertThat(choice.reason(squat())).isNull();
@@ -121,8 +121,8 @@ class TakeChoiceTest {
         double at = 5;
         for (int k = 0; k < timeline.segments().size() && k < doubts.size(); k++) {
             double length = timeline.segments().get(k).duration().seconds();
-            first.add(visit(k, at, length, doubts.get(k)));
-            second.add(visit(k, at, length, doubts.get(doubts.size() - 1 - k)));
+            first.add(occurrence(k, at, length, doubts.get(k)));
+            second.add(occurrence(k, at, length, doubts.get(doubts.size() - 1 - k)));
             at += length;
         }
         TakeChoice choice = new TakeChoice(

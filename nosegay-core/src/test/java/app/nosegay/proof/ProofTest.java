@@ -57,12 +57,12 @@ class ProofTest {
         return new Match(List.of(take), placed, List.of(), Map.of());
     }
 
-    private List<IntervalComparison> plaits(Match match, List<HeardCall> calls) {
+    private List<IntervalComparison> comparisons(Match match, List<HeardCall> calls) {
         return IntervalComparison.of(timeline, match, Cut.of(match), calls, List.of());
     }
 
-    private static IntervalComparison of(List<IntervalComparison> plaits, String start) {
-        return plaits.stream()
+    private static IntervalComparison of(List<IntervalComparison> comparisons, String start) {
+        return comparisons.stream()
                 .filter(p -> p.interval().id().startsWith(start)
                         && p.interval().kind().isMoving())
                 .findFirst()
@@ -84,38 +84,38 @@ class ProofTest {
 
     @Test
     void aTakeAsPlannedDoesNotPart() {
-        List<IntervalComparison> plaits = plaits(match(Set.of(), Map.of(), Map.of()), List.of());
+        List<IntervalComparison> comparisons = comparisons(match(Set.of(), Map.of(), Map.of()), List.of());
 
-        assertThat(plaits).hasSize(timeline.intervals().size()).allMatch(p -> p.apart() <= 0);
-        assertThat(of(plaits, ROW).planned()).contains("both sides in turn");
-        assertThat(of(plaits, SQUAT).shown()).isEqualTo("0:40");
-        assertThat(of(plaits, SQUAT).saidApart()).isNegative();
+        assertThat(comparisons).hasSize(timeline.intervals().size()).allMatch(p -> p.apart() <= 0);
+        assertThat(of(comparisons, ROW).planned()).contains("both sides in turn");
+        assertThat(of(comparisons, SQUAT).shown()).isEqualTo("0:40");
+        assertThat(of(comparisons, SQUAT).saidApart()).isNegative();
     }
 
     @Test
     void aMissingIntervalPartsFullyAndOnlyThere() {
-        List<IntervalComparison> plaits = plaits(match(Set.of(id(SQUAT)), Map.of(), Map.of()), List.of());
+        List<IntervalComparison> comparisons = comparisons(match(Set.of(id(SQUAT)), Map.of(), Map.of()), List.of());
 
-        assertThat(of(plaits, SQUAT).shownApart()).isEqualTo(1);
-        assertThat(of(plaits, SQUAT).shown()).isEqualTo("not in the picture");
-        assertThat(of(plaits, SQUAT).at()).isNull();
-        assertThat(of(plaits, ROW).apart()).isLessThanOrEqualTo(0);
+        assertThat(of(comparisons, SQUAT).shownApart()).isEqualTo(1);
+        assertThat(of(comparisons, SQUAT).shown()).isEqualTo("not in the picture");
+        assertThat(of(comparisons, SQUAT).at()).isNull();
+        assertThat(of(comparisons, ROW).apart()).isLessThanOrEqualTo(0);
     }
 
     @Test
     void lengthLateStartAndCallsPartByHowFarTheyAreOff() {
         Match match = match(Set.of(), Map.of(id(SQUAT), 6.0), Map.of(id(ROW), 3.0));
-        List<IntervalComparison> plaits = plaits(
+        List<IntervalComparison> comparisons = comparisons(
                 match,
                 List.of(call(id(SQUAT), "ten seconds", 10.0, 0.0), call(id(ROW), "ten seconds left", 14.0, -4.0)));
 
-        assertThat(of(plaits, SQUAT).shownApart()).isEqualTo(0.5);
-        assertThat(of(plaits, SQUAT).shown()).contains("+6.0 s");
-        assertThat(of(plaits, SQUAT).said()).isEqualTo("1 call, right");
-        assertThat(of(plaits, ROW).shown()).contains("starts 3.0 s late");
-        assertThat(of(plaits, ROW).shownApart()).isEqualTo(0.5);
-        assertThat(of(plaits, ROW).said()).isEqualTo("\"ten seconds left\", off by 4.0");
-        assertThat(of(plaits, ROW).saidApart()).isBetween(0.6, 0.7);
+        assertThat(of(comparisons, SQUAT).shownApart()).isEqualTo(0.5);
+        assertThat(of(comparisons, SQUAT).shown()).contains("+6.0 s");
+        assertThat(of(comparisons, SQUAT).said()).isEqualTo("1 call, right");
+        assertThat(of(comparisons, ROW).shown()).contains("starts 3.0 s late");
+        assertThat(of(comparisons, ROW).shownApart()).isEqualTo(0.5);
+        assertThat(of(comparisons, ROW).said()).isEqualTo("\"ten seconds left\", off by 4.0");
+        assertThat(of(comparisons, ROW).saidApart()).isBetween(0.6, 0.7);
     }
 
     @Test
@@ -148,11 +148,12 @@ class ProofTest {
                 .withFix("say \"ten\"");
 
         Span<Axis.Take> at = new Span<>(Time.ofSeconds(3), Time.ofSeconds(4));
-        Misstatement slip = new Misstatement(wrong, "t", at, "Ten seconds.", "14 seconds left.", "14 seconds left");
+        Misstatement misstatement =
+                new Misstatement(wrong, "t", at, "Ten seconds.", "14 seconds left.", "14 seconds left");
         Finding left = Finding.at("match.wrong-name", Severity.FIX, row, "another name");
         Misstatement waived = new Misstatement(left, "t", at, "Next, rows.", "Next: x.", "");
 
-        PickUps wanted = PickUps.of(timeline, match, Cut.of(match), List.of(slip, waived), List.of(wrong));
+        PickUps wanted = PickUps.of(timeline, match, Cut.of(match), List.of(misstatement, waived), List.of(wrong));
 
         assertThat(wanted.again()).extracting(i -> i.first().move()).containsExactly("goblet squat");
         assertThat(wanted.lines()).extracting(PickUps.Line::say).containsExactly("14 seconds left.");

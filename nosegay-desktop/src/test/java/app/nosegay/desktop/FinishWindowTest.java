@@ -91,8 +91,9 @@ class FinishWindowTest extends DrivenWindow {
     void theProofListsEveryIntervalAndAFindingIsLeftWithAReasonAndComesBack() throws Exception {
         openWithTake();
         clickOn("#stage-proof");
-        ListView<?> plaits = lookup("#plaits").queryListView();
-        assertThat(plaits.getItems()).hasSize(programme().timeline().intervals().size());
+        ListView<?> comparisons = lookup("#plaits").queryListView();
+        assertThat(comparisons.getItems())
+                .hasSize(programme().timeline().intervals().size());
         int open = programme().proof().open().size();
         assertThat(open).isPositive();
         assertThat(text("#proof-sentence")).isEqualTo(programme().proof().sentence());
@@ -118,8 +119,8 @@ class FinishWindowTest extends DrivenWindow {
         openWithTake();
         clickOn("#stage-proof");
         clickOn("#only-apart");
-        ListView<?> plaits = lookup("#plaits").queryListView();
-        assertThat(plaits.getItems())
+        ListView<?> comparisons = lookup("#plaits").queryListView();
+        assertThat(comparisons.getItems())
                 .hasSizeLessThan(programme().timeline().intervals().size());
         ListView<?> findings = lookup("#proof-findings").queryListView();
         interact(() -> {

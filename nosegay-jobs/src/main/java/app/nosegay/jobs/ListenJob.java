@@ -80,7 +80,7 @@ public final class ListenJob {
     /** In a take in which nothing of the plan is done, the lines to say again may be said at any time. */
     private static List<ScriptListener.Expected> pickUps(Programme programme, Workout.TakeRef take) {
         Span<Axis.Take> whole = new Span<>(Time.zero(), Time.ofSeconds(take.seconds()));
-        return programme.slips().stream()
+        return programme.misstatements().stream()
                 .map(Misstatement::say)
                 .filter(say -> !say.isEmpty())
                 .distinct()

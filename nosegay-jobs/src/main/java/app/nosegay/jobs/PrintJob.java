@@ -202,7 +202,7 @@ public final class PrintJob {
             sheet.paragraph(proof.sentence(), 13, proof.mayPublish() ? Palette.INK : Palette.CAUTION, true);
             sheet.space(6);
             sheet.row(9, true, places, "interval", "planned", "said", "shown");
-            for (IntervalComparison p : proof.plaits()) {
+            for (IntervalComparison p : proof.comparisons()) {
                 Segment first = p.interval().first();
                 String round = first.round() == null ? "" : " r" + first.round();
                 sheet.row(9, p.apart() > 0.1, places, what(first) + round, p.planned(), shortened(p.said()), p.shown());

@@ -176,18 +176,18 @@ public final class PublishPictures {
         String line = chosen.line().isBlank() ? coverLine(programme) : chosen.line();
         Frame whole = Frame.of(width, height);
         Frame frame = new Frame(whole.width(), whole.height(), programme.focus());
-        OccupancyMap heat = programme
+        OccupancyMap occupancy = programme
                 .dressing()
                 .layout()
                 .at(at)
-                .map(area -> area.stretch().heat().cropped(frame))
+                .map(area -> area.stretch().occupancy().cropped(frame))
                 .orElse(OccupancyMap.none());
         CoverPainter.Lettering best = null;
         double least = Double.MAX_VALUE;
         for (double px = LARGEST_TITLE; px >= SMALLEST_TITLE; px -= 6) {
             for (CoverPainter.Lettering words : ways(title, line, px, chosen.corner())) {
                 Box box = CoverPainter.box(words, programme.workout().dressing().style(), whole);
-                double hides = heat.behind(box, frame) + heat.heads(box, frame);
+                double hides = occupancy.behind(box, frame) + occupancy.heads(box, frame);
                 double tooLarge = Math.max(0, box.width() - whole.safe().width())
                         + Math.max(0, box.height() - 0.45 * whole.height());
                 double cost = HIDING * hides + (LARGEST_TITLE - px) / LARGEST_TITLE + tooLarge;

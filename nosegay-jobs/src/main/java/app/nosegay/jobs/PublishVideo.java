@@ -151,7 +151,7 @@ public final class PublishVideo {
         List<Reframing.Step> steps = programme.dressing().layout().areas().stream()
                 .map(a -> new Reframing.Step(
                         a.stretch().span().start(),
-                        crop(programme, focus, a.stretch().heat().extent(focus))))
+                        crop(programme, focus, a.stretch().occupancy().extent(focus))))
                 .toList();
         return steps.isEmpty() ? Reframing.of(crop(programme, focus, 0)) : new Reframing(steps);
     }
@@ -256,8 +256,8 @@ public final class PublishVideo {
                     .filter(e -> e.id().equals(p.take()))
                     .findFirst()
                     .orElseThrow();
-            OccupancyMap heat = OccupancyMap.of(take, new Span<>(p.start(), end));
-            double focus = heat.centre();
+            OccupancyMap occupancy = OccupancyMap.of(take, new Span<>(p.start(), end));
+            double focus = occupancy.centre();
             RenderJob job = new RenderJob(
                     cut,
                     media.files(programme.workout()),
@@ -270,7 +270,7 @@ public final class PublishVideo {
                     move.getKey(),
                     List.of(),
                     sound(programme, media, cut),
-                    Reframing.of(crop(programme, focus, heat.extent(focus))));
+                    Reframing.of(crop(programme, focus, occupancy.extent(focus))));
             Path target = folder.resolve(move.getKey().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".mp4");
             fresh += Renderer.render(
                     job, target, memory(media, target), share -> progress.at((before + share) / moves.size()));

@@ -14,7 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
-/** Series files, and the reckoning of a series from the workout files it names. */
+/** Series files, and the computing of a series from the workout files it names. */
 public final class SeriesFile {
     public static final String ENDING = ".series.json";
 
@@ -37,10 +37,10 @@ public final class SeriesFile {
         Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
     }
 
-    /** A reckoned series, and which of its workouts could not be read. */
+    /** A computed series, and which of its workouts could not be read. */
     public record Read(SeriesReport report, List<String> problems) {}
 
-    /** Reads the workouts of a series that lies in {@code folder} and reckons it. */
+    /** Reads the workouts of a series that lies in {@code folder} and computes it. */
     public static Read read(Series series, Path folder) {
         List<Map.Entry<Integer, Timeline>> plans = new ArrayList<>();
         List<String> problems = new ArrayList<>();

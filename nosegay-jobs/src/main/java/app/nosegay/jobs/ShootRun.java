@@ -94,9 +94,9 @@ public final class ShootRun implements AutoCloseable {
         thread.setDaemon(true);
         thread.start();
         if (settings.claps()) {
-            Thread ear = new Thread(this::listen, "shoot-claps");
-            ear.setDaemon(true);
-            ear.start();
+            Thread recognizer = new Thread(this::listen, "shoot-claps");
+            recognizer.setDaemon(true);
+            recognizer.start();
         }
     }
 

@@ -21,7 +21,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * The takes of a workout, read: what the programme is reckoned from besides the workout itself.
+ * The takes of a workout, read: what the programme is computed from besides the workout itself.
  *
  * @param folder where the workout file is
  * @param readings by take id, in order

@@ -92,19 +92,19 @@ public final class ScriptListener {
             return thread;
         });
         try {
-            List<Future<?>> ears = new ArrayList<>();
+            List<Future<?>> recognizers = new ArrayList<>();
             for (int i = 0; i < Math.min(THREADS, stretches.size()); i++) {
-                ears.add(pool.submit(() -> {
-                    SpeechRecognizer ear = new SpeechRecognizer();
+                recognizers.add(pool.submit(() -> {
+                    SpeechRecognizer recognizer = new SpeechRecognizer();
                     for (int s = next.getAndIncrement();
                             s < stretches.size() && !Thread.interrupted();
                             s = next.getAndIncrement()) {
-                        heard.put(s, hear(ear, sound, stretches.get(s), lines));
+                        heard.put(s, hear(recognizer, sound, stretches.get(s), lines));
                         done.incrementAndGet();
                     }
                 }));
             }
-            await(ears, done, stretches.size(), progress);
+            await(recognizers, done, stretches.size(), progress);
         } finally {
             pool.shutdownNow();
         }
@@ -114,12 +114,12 @@ public final class ScriptListener {
         return captions;
     }
 
-    private static void await(List<Future<?>> ears, AtomicInteger done, int all, DoubleConsumer progress) {
-        for (Future<?> ear : ears) {
-            while (!ear.isDone()) {
+    private static void await(List<Future<?>> recognizers, AtomicInteger done, int all, DoubleConsumer progress) {
+        for (Future<?> recognizer : recognizers) {
+            while (!recognizer.isDone()) {
                 progress.accept(all == 0 ? 1 : done.get() / (double) all);
                 try {
-                    ear.get(200, TimeUnit.MILLISECONDS);
+                    recognizer.get(200, TimeUnit.MILLISECONDS);
                 } catch (TimeoutException e) {
                     // Not yet: told above how far it is.
                 } catch (InterruptedException e) {
@@ -133,7 +133,7 @@ public final class ScriptListener {
     }
 
     private static List<Caption> hear(
-            SpeechRecognizer ear, float[] sound, Utterances.Stretch stretch, List<Expected> lines) {
+            SpeechRecognizer recognizer, float[] sound, Utterances.Stretch stretch, List<Expected> lines) {
         Span<Axis.Take> span = new Span<>(at(stretch.from()), at(stretch.to()));
         List<SpokenText> near = lines.stream()
                 .filter(l -> l.within().start().isBefore(span.end())
@@ -148,7 +148,7 @@ public final class ScriptListener {
             return List.of();
         }
         List<SpeechRecognizer.Word> words =
-                ear.hear(near.stream().map(SpokenText::clauses).toList(), sound, stretch.from(), stretch.to());
+                recognizer.hear(near.stream().map(SpokenText::clauses).toList(), sound, stretch.from(), stretch.to());
         List<Caption> captions = new ArrayList<>();
         int from = 0;
         for (int i = 1; i <= words.size(); i++) {

@@ -85,7 +85,7 @@ final class SpeechRecognizer {
         return marked;
     }
 
-    /** A gate leaves nothing at all between words; the recogniser, which reckons in logarithms, needs a room's quiet there: −74 dBFS. */
+    /** A gate leaves nothing at all between words; the recogniser, which computes in logarithms, needs a room's quiet there: −74 dBFS. */
     private static final double HISS = 0.0002;
 
     private static byte[] pcm(float[] sound, int from, int to) {

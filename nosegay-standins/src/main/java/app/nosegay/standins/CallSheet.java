@@ -32,7 +32,7 @@ public final class CallSheet {
 
     /** A call may be found this much before its caption begins … */
     private static final double BEFORE_SECONDS = 1.5;
-    /** … and this much after, as its place inside a caption is reckoned by syllables; or before its caption ends. */
+    /** … and this much after, as its place inside a caption is computed by syllables; or before its caption ends. */
     private static final double AFTER_SECONDS = 6;
     /** Between recordings laid one behind the other. */
     private static final double BETWEEN_SECONDS = 5;

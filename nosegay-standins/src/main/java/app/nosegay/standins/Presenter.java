@@ -26,7 +26,7 @@ final class Presenter {
     private final List<Performance.Spoken> spoken = new ArrayList<>();
     private final List<Scenario.Event> events = new ArrayList<>();
     private final List<String> of = new ArrayList<>();
-    private final Random slips;
+    private final Random misstatements;
 
     Presenter(
             Timeline timeline,
@@ -37,7 +37,7 @@ final class Presenter {
             long seed,
             Random random,
             DoubleFunction<Time<Axis.Take>> take) {
-        slips = new Random(seed * 271 + 3);
+        misstatements = new Random(seed * 271 + 3);
         for (ScriptLine line : cues.lines()) {
             double jitter = line.kind() == CueKind.COUNT ? 0 : 0.12 * random.nextDouble();
             for (Performance.Played p : played) {
@@ -48,7 +48,7 @@ final class Presenter {
         }
         for (Match.Unplanned u : between) {
             if (u.kind().equals("fluff")) {
-                String words = FLUFFS.get(slips.nextInt(FLUFFS.size()));
+                String words = FLUFFS.get(misstatements.nextInt(FLUFFS.size()));
                 add(u.span().start().plus(Length.ofMillis(300)), CueKind.CHEER, words, "");
             } else if (u.kind().equals("unplanned")) {
                 add(
@@ -59,7 +59,7 @@ final class Presenter {
             }
         }
         announceAsDone(timeline, played);
-        slip(timeline, troubles);
+        misstatement(timeline, troubles);
         spoken.sort(Comparator.comparing(Performance.Spoken::start));
     }
 
@@ -111,13 +111,13 @@ final class Presenter {
         }
     }
 
-    private void slip(Timeline timeline, Set<Trouble> troubles) {
+    private void misstatement(Timeline timeline, Set<Trouble> troubles) {
         if (troubles.contains(Trouble.WRONG_CALL)) {
             int i = any(s -> s.kind() == CueKind.TIME
                     && s.text().toLowerCase(Locale.ROOT).contains("second"));
             if (i >= 0) {
                 Performance.Spoken s = spoken.get(i);
-                double by = 3 + 3 * slips.nextDouble();
+                double by = 3 + 3 * misstatements.nextDouble();
                 spoken.set(
                         i,
                         new Performance.Spoken(s.start().minus(Length.ofSeconds(by)), s.length(), s.kind(), s.text()));
@@ -158,7 +158,7 @@ final class Presenter {
                         .orElse(null);
                 String other = moves.stream()
                         .filter(m -> !m.equals(named))
-                        .skip(slips.nextInt(Math.max(1, moves.size() - 1)))
+                        .skip(misstatements.nextInt(Math.max(1, moves.size() - 1)))
                         .findFirst()
                         .orElse(null);
                 if (named != null && other != null) {
@@ -192,7 +192,7 @@ final class Presenter {
                 fit.add(i);
             }
         }
-        return fit.isEmpty() ? -1 : fit.get(slips.nextInt(fit.size()));
+        return fit.isEmpty() ? -1 : fit.get(misstatements.nextInt(fit.size()));
     }
 
     List<Performance.Spoken> spoken() {

@@ -7,7 +7,7 @@ import java.io.IOException;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** The guide voice says whole lines, in about the time the speech fit reckons with. */
+/** The guide voice says whole lines, in about the time the speech fit computes with. */
 class GuideVoiceTest {
     private static final int HZ = 48_000;
     private static GuideVoice voice;
@@ -30,9 +30,9 @@ class GuideVoiceTest {
     void aLineIsSaidToItsEnd(String line) throws IOException {
         float[] said = voice().say(line, HZ);
         double seconds = said.length / (double) HZ;
-        double reckoned = SpeechRate.DEFAULT.toSay(line, false).seconds();
-        System.out.printf("%.2f s said, %.2f s reckoned: %s%n", seconds, reckoned, line);
-        assertThat(seconds).isBetween(0.6 * reckoned, 1.5 * reckoned + 0.4);
+        double computed = SpeechRate.DEFAULT.toSay(line, false).seconds();
+        System.out.printf("%.2f s said, %.2f s computed: %s%n", seconds, computed, line);
+        assertThat(seconds).isBetween(0.6 * computed, 1.5 * computed + 0.4);
         int loud = 0;
         for (int i = 0; i + HZ / 10 <= said.length; i += HZ / 10) {
             float peak = 0;

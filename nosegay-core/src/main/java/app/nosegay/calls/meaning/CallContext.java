@@ -143,7 +143,7 @@ final class CallContext {
         }
         return last != null
                 && (saidWithin(CallKind.SWITCH_SIDE, SWITCHING, f)
-                        || isSaidSince(CallKind.SECONDS_LEFT, CallKind.SWITCH_SIDE) && isForetold(f.from() + 1))
+                        || isSaidSince(CallKind.SECONDS_LEFT, CallKind.SWITCH_SIDE) && isAnnounced(f.from() + 1))
                 && (before == null || last.time().since(before.time()).seconds() > BEAT)
                 && !isSaidSince(CallKind.START, CallKind.SWITCH_SIDE)
                 && !isSaidSince(CallKind.COUNT_IN, CallKind.SWITCH_SIDE);
@@ -264,12 +264,12 @@ final class CallContext {
     }
 
     /** Whether "ten seconds left" was said, as long before the end of what is said up to {@code to}. */
-    boolean isForetold(int to) {
-        return isForetold(to, FORETOLD_WITHIN);
+    boolean isAnnounced(int to) {
+        return isAnnounced(to, FORETOLD_WITHIN);
     }
 
     /** The same, within {@code seconds}. */
-    boolean isForetold(int to, double seconds) {
+    boolean isAnnounced(int to, double seconds) {
         Call left = last(CallKind.SECONDS_LEFT);
         if (left == null || lastStart == null || left.time().isBefore(lastStart)) {
             return false;

@@ -146,7 +146,7 @@ public final class CallInterpreter {
                         || heard.isPastTheEnd(f)
                         || isNamedAlone(f)
                         || isDue(f);
-                boolean ends = heard.isWorking(f) && heard.isForetold(f.from() + 1);
+                boolean ends = heard.isWorking(f) && heard.isAnnounced(f.from() + 1);
                 boolean again = heard.saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)
                         && !heard.isSaidSince(CallKind.ORDINAL, CallKind.NEXT_UP);
                 if ((free || ends) && !again) {
@@ -218,7 +218,7 @@ public final class CallInterpreter {
             heard.goOn(f);
         }
         said.say(CallKind.NEXT_UP, f);
-        if (working && heard.isForetold(f.from() + 1)) {
+        if (working && heard.isAnnounced(f.from() + 1)) {
             heard.rest(f);
         }
     }
@@ -275,7 +275,7 @@ public final class CallInterpreter {
                         && FigureMeaning.NAMES_ROUNDS
                                 .matcher(text.substring(f.from(), f.to()))
                                 .find()) {
-                    boolean ends = heard.isWorking(f) && (heard.isForetold(f.from() + 1) || heard.isOver(f));
+                    boolean ends = heard.isWorking(f) && (heard.isAnnounced(f.from() + 1) || heard.isOver(f));
                     if (ends) {
                         said.say(
                                 CallKind.REST,

@@ -118,7 +118,7 @@ final class CountMeaning {
         if (AGAIN_BEFORE.matcher(before).find() && heard.isSaidSince(CallKind.NEXT_UP, CallKind.COUNT_IN)) {
             return CallKind.COUNT_IN;
         }
-        if (READY_BEFORE.matcher(before).find() && !heard.isForetold(run.to())) {
+        if (READY_BEFORE.matcher(before).find() && !heard.isAnnounced(run.to())) {
             return CallKind.COUNT_IN;
         }
         if (stops && heard.hasStarted() && YOU_ARE_DONE.matcher(after).find()) {
@@ -126,7 +126,7 @@ final class CountMeaning {
         }
         boolean held = HOLDS_BEFORE.matcher(before).find() && (working || !expected.isBroughtUp());
         boolean ends = stops && ENDS_AFTER.matcher(after).find();
-        if (held && !last && !ends && !heard.isForetold(run.to())) {
+        if (held && !last && !ends && !heard.isAnnounced(run.to())) {
             return CallKind.REP_COUNT;
         }
         if (stops && working || last) {
@@ -144,7 +144,7 @@ final class CountMeaning {
         if (!working && !ends && expected.isBroughtUp()) {
             return CallKind.COUNT_IN;
         }
-        boolean out = working && (!heard.isPreviewed() || heard.isForetold(run.to()));
+        boolean out = working && (!heard.isPreviewed() || heard.isAnnounced(run.to()));
         return out || stops ? CallKind.COUNT_OUT : CallKind.COUNT_IN;
     }
 }

@@ -197,14 +197,14 @@ public final class ExpectedCalls {
                                         && heard.isPreviewed())
                         && (!ITS_NAME.equals(f.rule().of()) || isOfTheName(f))
                         && (!FORETOLD.equals(f.rule().of())
-                                || heard.isForetold(f.from() + 1, NEAR_THE_END)
+                                || heard.isAnnounced(f.from() + 1, NEAR_THE_END)
                                         && heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
                                         && !heard.isSaidSince(CallKind.COUNT_OUT, CallKind.SECONDS_LEFT)
                                 || (heard.isRestOver(f) || heard.isSwitchedOver(f))
                                         && speech.text().startsWith(" .", f.to()))
                         && (!DUE.equals(f.rule().of())
                                 || heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
-                                        && heard.isForetold(f.from() + 1, AT_ONCE))
+                                        && heard.isAnnounced(f.from() + 1, AT_ONCE))
                         && (!AFTER_A_PLACE.equals(f.rule().of())
                                 || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
                                 || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))
@@ -282,7 +282,7 @@ public final class ExpectedCalls {
                 && (!heard.isWorking(f)
                         || counted
                         || heard.saidWithin(CallKind.LAST_REP, NEAR_THE_END, f)
-                        || heard.isForetold(f.from() + 1))
+                        || heard.isAnnounced(f.from() + 1))
                 && (heard.isWorking(f)
                         || heard.isSaidSince(CallKind.REST, CallKind.NEXT_UP)
                         || heard.isSaidSince(CallKind.COUNT_OUT, CallKind.NEXT_UP))
@@ -298,9 +298,9 @@ public final class ExpectedCalls {
         boolean afterCount = counted != null
                 && heard.isSaidSince(CallKind.COUNT_OUT, CallKind.REST)
                 && heard.isJustAfter(counted, f);
-        boolean foretold = heard.isOver(f)
+        boolean announced = heard.isOver(f)
                 || heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
-                        && heard.isForetold(f.from() + 1, NEAR_THE_END);
+                        && heard.isAnnounced(f.from() + 1, NEAR_THE_END);
         if (words(f).contains("done with")) {
             return heard.isPerhapsWorking(f);
         }
@@ -309,17 +309,17 @@ public final class ExpectedCalls {
         }
         boolean praise = PRAISE.matcher(words(f)).matches();
         if (praise) {
-            return !afterCount && foretold && heard.isPerhapsWorking(f);
+            return !afterCount && announced && heard.isPerhapsWorking(f);
         }
         boolean named = STOPS.matcher(words(f)).find();
         boolean posture = !named
                 && POSTURE.matcher(words(f)).find()
                 && !PRAISED.matcher(words(f)).find();
         boolean stops = named && !heard.saidWithin(CallKind.REST, SHORTEST_WORK, f);
-        if (afterCount && posture && !foretold && !isAfterLast(f)) {
+        if (afterCount && posture && !announced && !isAfterLast(f)) {
             return false;
         }
-        return afterCount || (heard.isPerhapsWorking(f) || stops) && (isAfterLast(f) && !posture || foretold);
+        return afterCount || (heard.isPerhapsWorking(f) || stops) && (isAfterLast(f) && !posture || announced);
     }
 
     /** Whether the last repetition was only just called. */
@@ -336,12 +336,12 @@ public final class ExpectedCalls {
 
     /** Whether something was brought up, or the start foretold, and nobody has begun yet. */
     boolean isBroughtUp() {
-        boolean foretold = heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
+        boolean announced = heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
                 || heard.isSaidSince(CallKind.ROUNDS_LEFT, CallKind.REST)
                 || heard.isSaidSince(CallKind.ORDINAL, CallKind.REST)
                 || heard.isSaidSince(CallKind.SWITCH_SIDE, CallKind.REST);
         return isSinceStart(CallKind.NEXT_UP)
-                || heard.last(CallKind.REST) != null && foretold && isSinceStart(CallKind.REST);
+                || heard.last(CallKind.REST) != null && announced && isSinceStart(CallKind.REST);
     }
 
     private boolean isSinceStart(CallKind kind) {

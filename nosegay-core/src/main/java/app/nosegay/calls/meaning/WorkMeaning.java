@@ -100,7 +100,7 @@ final class WorkMeaning {
                         ".*(?:thats it|done|shake|catch|relax|release|pause|break|breather|down|drop|grab|water|drink|sip|finish|park).*");
         Call counted = heard.last(CallKind.COUNT_OUT);
         boolean afterCount = counted != null && heard.isJustAfter(counted, f);
-        boolean told = expected.isAfterLast(f) || heard.isForetold(f.to()) || heard.isOver(f);
+        boolean told = expected.isAfterLast(f) || heard.isAnnounced(f.to()) || heard.isOver(f);
         boolean resting =
                 !heard.isWorking(f) && !(told && heard.isPerhapsWorking(f)) && heard.hasStarted() && !afterCount;
         boolean beat = LET_GO.matcher(text.substring(f.from(), f.to())).matches()

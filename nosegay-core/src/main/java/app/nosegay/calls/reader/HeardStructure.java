@@ -24,7 +24,7 @@ public final class HeardStructure {
     /** Both ends were called. */
     private static final double CALLED = 0.15;
     /** An end follows from what was said of the time left, or a start from the half. */
-    private static final double RECKONED = 0.4;
+    private static final double COMPUTED = 0.4;
     /** Nobody called the end: work is taken to last until the next begins. */
     private static final double OPEN = 0.7;
     /** Longer than anybody works. */
@@ -47,7 +47,7 @@ public final class HeardStructure {
 
     private double startDoubt;
     /** When work will be over by what was said of the time left since it began; null where nothing was. */
-    private Time<Axis.Take> foretold;
+    private Time<Axis.Take> announced;
     /** When half of an interval was told of at rest: its start was not heard. */
     private Time<Axis.Take> half;
 
@@ -113,23 +113,23 @@ public final class HeardStructure {
     }
 
     private void left(Call c) {
-        if (foretold != null && c.time().isAfter(foretold.plus(LATE)) && isWork(foretold)) {
+        if (announced != null && c.time().isAfter(announced.plus(LATE)) && isWork(announced)) {
             // What is told of then is the time left of the rest.
-            work(foretold, RECKONED);
+            work(announced, COMPUTED);
         } else if (from != null) {
-            foretold = c.time().plus(Length.ofSeconds(c.value()));
+            announced = c.time().plus(Length.ofSeconds(c.value()));
         }
     }
 
     private void begin(Time<Axis.Take> at) {
         if (isWork(at)) {
-            boolean known = foretold != null && !foretold.isAfter(at);
-            work(known ? foretold : at, known ? RECKONED : OPEN);
+            boolean known = announced != null && !announced.isAfter(at);
+            work(known ? announced : at, known ? COMPUTED : OPEN);
         }
         name();
         from = Time.max(at, lastEnd);
         startDoubt = CALLED;
-        foretold = null;
+        announced = null;
         half = null;
     }
 
@@ -140,7 +140,7 @@ public final class HeardStructure {
             if (!start.isBefore(lastEnd) && at.since(start).seconds() <= MOST_WORK) {
                 name();
                 from = start;
-                startDoubt = RECKONED;
+                startDoubt = COMPUTED;
             }
         }
         if (isWork(at)) {
@@ -151,8 +151,8 @@ public final class HeardStructure {
 
     /** Work that goes on when the recording ends, or whose end was only foretold. */
     private void finish(Call last) {
-        if (from != null && foretold != null && isWork(foretold)) {
-            work(foretold, RECKONED);
+        if (from != null && announced != null && isWork(announced)) {
+            work(announced, COMPUTED);
         } else if (last != null
                 && isWork(last.time())
                 && last.time().since(from).seconds() <= MOST_WORK) {
@@ -219,7 +219,7 @@ public final class HeardStructure {
                 "work", new Span<>(from, to), move, of, move == null ? Math.max(UNNAMED, doubt) : doubt, sides));
         lastEnd = to;
         from = null;
-        foretold = null;
+        announced = null;
         switchedAtRest = false;
         switchedAtWork = false;
     }

@@ -78,11 +78,11 @@ public final class BoundaryFeatures {
                 return kept;
             }
         }
-        BoundaryFeatures hints = new BoundaryFeatures(timeline, lines, take);
+        BoundaryFeatures features = new BoundaryFeatures(timeline, lines, take);
         synchronized (KEPT) {
-            KEPT.put(asked, hints);
+            KEPT.put(asked, features);
         }
-        return hints;
+        return features;
     }
 
     private BoundaryFeatures(Timeline timeline, List<ScriptLine> lines, TakeEvidence take) {
@@ -134,7 +134,7 @@ public final class BoundaryFeatures {
                 .forEach(s -> Grid.bump(calms, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.CALM * s.strength()));
         voice = VoiceFeatures.of(timeline, lines, take, bins);
         heard = !take.words().isEmpty();
-        anything = !onsets.isEmpty() || !take.words().isEmpty() || seen.isTelling() || voice.isTelling();
+        anything = !onsets.isEmpty() || !take.words().isEmpty() || seen.isInformative() || voice.isInformative();
     }
 
     private BoundaryFeatures(BoundaryFeatures other) {
@@ -204,12 +204,12 @@ public final class BoundaryFeatures {
 
     /** Whether speech and silence were held against the script. */
     public boolean hearsVoice() {
-        return voice.isTelling();
+        return voice.isInformative();
     }
 
     /** How far speech and silence around a bin sound like the start of segment {@code k}; 0 where that is not told. */
     public double voiced(int k, int bin) {
-        return voice.isTelling() ? sum(-1, k)[bin] - sum(null, segment(k))[bin] : 0;
+        return voice.isInformative() ? sum(-1, k)[bin] - sum(null, segment(k))[bin] : 0;
     }
 
     /** The beeps that may be boundaries, in seconds. */
@@ -281,7 +281,7 @@ public final class BoundaryFeatures {
         boolean closes = talks && starting == timeline.segments().size() - 1;
         boolean over = after == null && ending == timeline.segments().size() - 1 && before.kind() == SegmentKind.TALK;
         List<Double> named = isUnintroduced(before, after) ? names.first(after.move()) : List.of();
-        if (!voice.isTelling() && named.isEmpty() && !greets && !closes && !over) {
+        if (!voice.isInformative() && named.isEmpty() && !greets && !closes && !over) {
             return kinds;
         }
         return sums.computeIfAbsent(ending + ">" + starting, x -> {
@@ -296,7 +296,7 @@ public final class BoundaryFeatures {
             if (closes) {
                 addTo(sum, talk.closing(after.duration().seconds()), 1);
             }
-            if (!voice.isTelling()) {
+            if (!voice.isInformative()) {
                 return sum;
             }
             if (before != null) {

@@ -36,7 +36,7 @@ final class SightFeatures {
     }
 
     /** Whether movement tells work from rest. */
-    boolean isTelling() {
+    boolean isInformative() {
         return telling;
     }
 

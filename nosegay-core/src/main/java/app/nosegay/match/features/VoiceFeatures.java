@@ -54,7 +54,7 @@ final class VoiceFeatures {
         return voiced == null ? NONE : new VoiceFeatures(timeline, lines, bins, voiced);
     }
 
-    boolean isTelling() {
+    boolean isInformative() {
         return voiced != null;
     }
 

@@ -8,7 +8,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import java.util.List;
 
-/** What the checks look at, reckoned once. */
+/** What the checks look at, computed once. */
 record PlanContext(
         Timeline timeline,
         MoveLibrary library,

@@ -22,7 +22,7 @@ public final class PlanJson {
         return of(PlanReport.of(timeline, library, ChangeCosts.DEFAULT));
     }
 
-    /** The JSON of a plan that is reckoned already. */
+    /** The JSON of a plan that is computed already. */
     public static ObjectNode of(PlanReport report) {
         Timeline timeline = report.timeline();
         List<Finding> findings = report.findings();

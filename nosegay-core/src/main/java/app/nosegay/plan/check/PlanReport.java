@@ -7,7 +7,7 @@ import app.nosegay.plan.Timeline;
 import java.util.List;
 
 /**
- * Everything that is reckoned of a plan besides its timeline.
+ * Everything that is computed of a plan besides its timeline.
  *
  * @param changeOvers getting ready for each movement, in order
  * @param cautions the caution rules the plan sets off

@@ -26,40 +26,45 @@ import java.util.List;
 record AdjustableLength(int line, Attribute attribute, boolean rest, int seconds, String where) {
     /** All lengths of a sheet that can be turned: fixed, in whole seconds. Ranges and open lengths are the creator's own latitude. */
     static List<AdjustableLength> of(RunSheet sheet) {
-        List<AdjustableLength> knobs = new ArrayList<>();
+        List<AdjustableLength> adjustables = new ArrayList<>();
         for (Block block : sheet.blocks()) {
             if (block.kind() == BlockKind.REST) {
-                add(knobs, block.line(), null, true, block.length(), block.name());
+                add(adjustables, block.line(), null, true, block.length(), block.name());
             } else if (block.kind() != BlockKind.TALK) {
-                addAll(knobs, block.line(), block.attributes(), block.name());
+                addAll(adjustables, block.line(), block.attributes(), block.name());
                 for (Item item : block.items()) {
                     if (item instanceof MoveLine move) {
-                        addAll(knobs, move.line(), move.attributes(), move.name());
+                        addAll(adjustables, move.line(), move.attributes(), move.name());
                     } else if (item instanceof RestLine rest) {
-                        add(knobs, rest.line(), null, true, rest.pause(), block.name());
+                        add(adjustables, rest.line(), null, true, rest.pause(), block.name());
                     }
                 }
             }
         }
-        return knobs;
+        return adjustables;
     }
 
-    private static void addAll(List<AdjustableLength> knobs, int line, Attributes attributes, String where) {
+    private static void addAll(List<AdjustableLength> adjustables, int line, Attributes attributes, String where) {
         for (Attribute a : List.of(Attribute.WORK, Attribute.EACH, Attribute.REST, Attribute.ROUND_REST)) {
             boolean rest = a == Attribute.REST || a == Attribute.ROUND_REST;
-            attributes.pause(a).ifPresent(p -> add(knobs, line, a, rest, p, where));
+            attributes.pause(a).ifPresent(p -> add(adjustables, line, a, rest, p, where));
         }
     }
 
     private static void add(
-            List<AdjustableLength> knobs, int line, Attribute attribute, boolean rest, Pause pause, String where) {
+            List<AdjustableLength> adjustables,
+            int line,
+            Attribute attribute,
+            boolean rest,
+            Pause pause,
+            String where) {
         boolean fixed = pause != null
                 && !pause.open()
                 && pause.least().equals(pause.most())
                 && pause.planned().micros() % 1_000_000 == 0
                 && pause.planned().isPositive();
         if (fixed) {
-            knobs.add(new AdjustableLength(
+            adjustables.add(new AdjustableLength(
                     line, attribute, rest, (int) (pause.planned().micros() / 1_000_000), where));
         }
     }

@@ -289,10 +289,10 @@ public final class Fitter {
         String after = text;
         List<String> all = new ArrayList<>(changes);
         for (int i = 0; i < options.size(); i++) {
-            AdjustableLength knob = options.get(i).knob();
-            if (solution.values()[i] != knob.seconds()) {
-                after = knob.turned(after, solution.values()[i]);
-                all.add(knob.change(solution.values()[i]));
+            AdjustableLength adjustable = options.get(i).adjustable();
+            if (solution.values()[i] != adjustable.seconds()) {
+                after = adjustable.turned(after, solution.values()[i]);
+                all.add(adjustable.change(solution.values()[i]));
             }
         }
         Timeline result = expanded(after);
@@ -308,20 +308,21 @@ public final class Fitter {
     private List<LengthSolver.Option> options(
             String text, Timeline before, Length measured, Predicate<AdjustableLength> which) {
         return tried.computeIfAbsent(text, t -> options(t, before, measured)).stream()
-                .filter(o -> which.test(o.knob()))
+                .filter(o -> which.test(o.adjustable()))
                 .toList();
     }
 
     private List<LengthSolver.Option> options(String text, Timeline before, Length measured) {
         List<LengthSolver.Option> options = new ArrayList<>();
-        for (AdjustableLength knob : AdjustableLength.of(before.sheet())) {
-            Length longer = PlanCheck.measured(expanded(knob.turned(text, knob.seconds() + LengthSolver.GRID)));
+        for (AdjustableLength adjustable : AdjustableLength.of(before.sheet())) {
+            Length longer =
+                    PlanCheck.measured(expanded(adjustable.turned(text, adjustable.seconds() + LengthSolver.GRID)));
             double effect = longer.minus(measured).seconds() / LengthSolver.GRID;
-            int least = seconds(knob.rest() ? ranges.restLeast() : ranges.workLeast());
-            int most = seconds(knob.rest() ? ranges.restMost() : ranges.workMost());
+            int least = seconds(adjustable.rest() ? ranges.restLeast() : ranges.workLeast());
+            int most = seconds(adjustable.rest() ? ranges.restMost() : ranges.workMost());
             boolean whole = Math.abs(effect - Math.rint(effect)) < 1e-9 && Math.abs(effect) > 0.5;
-            if (whole && knob.seconds() >= least / 2 && knob.seconds() <= 2 * most) {
-                options.add(new LengthSolver.Option(knob, (int) Math.rint(effect), least, most));
+            if (whole && adjustable.seconds() >= least / 2 && adjustable.seconds() <= 2 * most) {
+                options.add(new LengthSolver.Option(adjustable, (int) Math.rint(effect), least, most));
             }
         }
         return options;

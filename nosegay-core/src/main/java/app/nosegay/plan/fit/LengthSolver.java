@@ -21,7 +21,7 @@ final class LengthSolver {
     private LengthSolver() {}
 
     /** A knob with what a second of it changes in all, and the values it may take. */
-    record Option(AdjustableLength knob, int effect, int least, int most) {}
+    record Option(AdjustableLength adjustable, int effect, int least, int most) {}
 
     /** What each option's knob is turned to, and the sum of the changes in seconds. */
     record Solution(int[] values, int sum, double cost) {}
@@ -41,9 +41,11 @@ final class LengthSolver {
         int high = 0;
         for (Option o : options) {
             int a = o.effect()
-                    * (Math.min(o.least(), o.knob().seconds()) - o.knob().seconds());
+                    * (Math.min(o.least(), o.adjustable().seconds())
+                            - o.adjustable().seconds());
             int b = o.effect()
-                    * (Math.max(o.most(), o.knob().seconds()) - o.knob().seconds());
+                    * (Math.max(o.most(), o.adjustable().seconds())
+                            - o.adjustable().seconds());
             low += Math.min(a, b);
             high += Math.max(a, b);
         }
@@ -61,7 +63,7 @@ final class LengthSolver {
             Arrays.fill(next, NEVER);
             int[] value = new int[width];
             for (int v : values(o)) {
-                int by = o.effect() * (v - o.knob().seconds());
+                int by = o.effect() * (v - o.adjustable().seconds());
                 double price = price(o, v);
                 for (int i = Math.max(0, by); i < Math.min(width, width + by); i++) {
                     double c = cost[i - by] + price;
@@ -96,16 +98,17 @@ final class LengthSolver {
         int i = best;
         for (int k = options.size() - 1; k >= 0; k--) {
             values[k] = chosen.get(k)[i];
-            i -= options.get(k).effect() * (values[k] - options.get(k).knob().seconds());
+            i -= options.get(k).effect()
+                    * (values[k] - options.get(k).adjustable().seconds());
         }
         return new Solution(values, low + best, cost);
     }
 
     private static List<Integer> values(Option o) {
         List<Integer> values = new ArrayList<>();
-        values.add(o.knob().seconds());
+        values.add(o.adjustable().seconds());
         for (int v = (o.least() + GRID - 1) / GRID * GRID; v <= o.most(); v += GRID) {
-            if (v != o.knob().seconds()) {
+            if (v != o.adjustable().seconds()) {
                 values.add(v);
             }
         }
@@ -113,7 +116,7 @@ final class LengthSolver {
     }
 
     private static double price(Option o, int v) {
-        int change = Math.abs(v - o.knob().seconds());
+        int change = Math.abs(v - o.adjustable().seconds());
         return change == 0 ? 0 : PER_LINE + Math.abs(o.effect()) * Math.pow(change, POWER) / GRID;
     }
 }

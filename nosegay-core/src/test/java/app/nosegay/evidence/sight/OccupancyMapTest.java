@@ -69,8 +69,8 @@ class OccupancyMapTest {
             @ForAll @IntRange(min = 1, max = 20) int wide,
             @ForAll @DoubleRange(min = 0.2, max = 0.8) double focus) {
         int to = Math.min(COLUMNS, from + wide);
-        OccupancyMap heat = between(from, to);
-        double kept = Frame.portrait(focus).keeping(heat.extent(focus)).kept();
+        OccupancyMap occupancy = between(from, to);
+        double kept = Frame.portrait(focus).keeping(occupancy.extent(focus)).kept();
         double left = Math.max(0, Math.min(1 - kept, focus - kept / 2));
         assertThat(left).isLessThanOrEqualTo(from / (double) COLUMNS + 1e-9);
         assertThat(left + kept).isGreaterThanOrEqualTo(to / (double) COLUMNS - 1e-9);
@@ -125,11 +125,11 @@ class OccupancyMapTest {
 
     @Test
     void whoComesThroughNowAndThenCountsAsComingThrough() {
-        OccupancyMap heat = comingThrough(20, 60, 128);
+        OccupancyMap occupancy = comingThrough(20, 60, 128);
         Box over = new Box(20 * 40, 6 * 40, 40, 40);
-        assertThat(heat.passing(over, Frame.LANDSCAPE)).isEqualTo(1);
-        assertThat(heat.heads(over, Frame.LANDSCAPE)).isEqualTo(1);
-        assertThat(heat.passing(new Box(28 * 40, 6 * 40, 40, 40), Frame.LANDSCAPE))
+        assertThat(occupancy.passing(over, Frame.LANDSCAPE)).isEqualTo(1);
+        assertThat(occupancy.heads(over, Frame.LANDSCAPE)).isEqualTo(1);
+        assertThat(occupancy.passing(new Box(28 * 40, 6 * 40, 40, 40), Frame.LANDSCAPE))
                 .isZero();
     }
 

@@ -41,7 +41,7 @@ class LineFeaturesTest {
         return new Caption(start, start.plus(Length.ofSeconds(2)), text);
     }
 
-    private static LineFeatures hints(List<ScriptLine> lines, Caption... words) {
+    private static LineFeatures features(List<ScriptLine> lines, Caption... words) {
         return new LineFeatures(TIMELINE, lines, List.of(words));
     }
 
@@ -50,18 +50,18 @@ class LineFeaturesTest {
         List<ScriptLine> lines = List.of(
                 line("a/goblet-squat/r1", CueKind.FORM, "Chest tall, weight through the whole foot."),
                 line("a/push-up/r1", CueKind.FORM, "Brace. Lower the ribs and hips together."));
-        LineFeatures hints = hints(
+        LineFeatures features = features(
                 lines,
                 said(30, "chest tall weight through the whole foot"),
                 said(80, "And lower the ribs, slowly."),
                 said(85, "Okay. Lower the ribs and hips together! Good."));
-        LineFeatures.Steps squat = hints.in("a/goblet-squat/r1");
+        LineFeatures.Steps squat = features.in("a/goblet-squat/r1");
         assertThat(squat.at(Grid.bin(29.9))).isZero();
         assertThat(squat.at(Grid.bin(30.1))).isEqualTo(MatchWeights.LINE_SAID);
-        LineFeatures.Steps push = hints.in("a/push-up/r1");
+        LineFeatures.Steps push = features.in("a/push-up/r1");
         assertThat(push.at(Grid.bin(84))).as("only half of it was said").isZero();
         assertThat(push.at(Grid.bin(200))).isEqualTo(MatchWeights.LINE_SAID);
-        assertThat(hints.in("a/kettlebell-deadlift/r1")).isNull();
+        assertThat(features.in("a/kettlebell-deadlift/r1")).isNull();
     }
 
     @Test
@@ -72,13 +72,13 @@ class LineFeaturesTest {
         for (int round = 1; round <= 5; round++) {
             lines.add(line("a/push-up/r" + round, CueKind.FORM, "Keep a straight line from head to heel."));
         }
-        LineFeatures hints = hints(
+        LineFeatures features = features(
                 lines,
                 said(30, "Ten more slow seconds here."),
                 said(33, "Breathe out."),
                 said(80, "Keep a straight line from head to heel."));
         for (Segment s : TIMELINE.segments()) {
-            assertThat(hints.in(s.id())).as(s.id()).isNull();
+            assertThat(features.in(s.id())).as(s.id()).isNull();
         }
     }
 

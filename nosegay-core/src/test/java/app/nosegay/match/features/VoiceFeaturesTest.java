@@ -109,21 +109,22 @@ class VoiceFeaturesTest {
         TakeEvidence take = take(23, 0, -58);
         List<Caption> words = List.of(new Caption(
                 app.nosegay.time.Time.ofSeconds(30), app.nosegay.time.Time.ofSeconds(32), "hello and welcome"));
-        assertThat(VoiceFeatures.of(timeline, lines, take, 4000).isTelling()).isTrue();
+        assertThat(VoiceFeatures.of(timeline, lines, take, 4000).isInformative())
+                .isTrue();
         assertThat(VoiceFeatures.of(timeline, lines, take.withWords(words), 4000)
-                        .isTelling())
+                        .isInformative())
                 .isFalse();
-        assertThat(VoiceFeatures.of(timeline, List.of(), take, 4000).isTelling())
+        assertThat(VoiceFeatures.of(timeline, List.of(), take, 4000).isInformative())
                 .isFalse();
     }
 
     @Test
     void anEmptySoundIsNoVoice() {
         assertThat(VoiceFeatures.of(timeline, lines, take(60, Trace.NONE, List.of()), 1200)
-                        .isTelling())
+                        .isInformative())
                 .isFalse();
         assertThat(VoiceFeatures.of(timeline, lines, take(60, new Trace(HZ, new float[0]), List.of()), 1200)
-                        .isTelling())
+                        .isInformative())
                 .isFalse();
     }
 

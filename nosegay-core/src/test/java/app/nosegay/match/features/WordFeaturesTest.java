@@ -31,26 +31,28 @@ class WordFeaturesTest {
 
     @Property(tries = 30)
     void aNameTellsOfTheMoveDoneBehindItAndOfNoOther(@ForAll @IntRange(min = 20, max = 120) int at) {
-        NameFeatures hints = names(said("plank", at, 1));
-        assertThat(between(hints.expected("plank"), at + 2, at + 20)).isPositive();
-        assertThat(between(hints.expected("plank"), at + 30, at + 60)).isZero();
-        assertThat(between(hints.expected("squat"), 0, 190)).isZero();
-        assertThat(hints.mentioned("plank", Grid.bin(at - 1), Grid.bin(at + 1))).isEqualTo(MatchWeights.NAMED);
-        assertThat(hints.mentioned("plank", Grid.bin(at + 1), BINS)).isZero();
+        NameFeatures features = names(said("plank", at, 1));
+        assertThat(between(features.expected("plank"), at + 2, at + 20)).isPositive();
+        assertThat(between(features.expected("plank"), at + 30, at + 60)).isZero();
+        assertThat(between(features.expected("squat"), 0, 190)).isZero();
+        assertThat(features.mentioned("plank", Grid.bin(at - 1), Grid.bin(at + 1)))
+                .isEqualTo(MatchWeights.NAMED);
+        assertThat(features.mentioned("plank", Grid.bin(at + 1), BINS)).isZero();
     }
 
     @Example
     void aNameSaidAgainAndAgainTellsOfOneBeginning() {
-        NameFeatures hints =
+        NameFeatures features =
                 names(said("squat", 30, 1), said("squat", 41, 1), said("squat", 55, 1), said("squat", 120, 1));
-        assertThat(hints.first("squat")).containsExactly(30.0, 120.0);
-        assertThat(hints.first("plank")).isEmpty();
+        assertThat(features.first("squat")).containsExactly(30.0, 120.0);
+        assertThat(features.first("plank")).isEmpty();
     }
 
     @Example
     void whatIsSaidToComeNextDoesNotBegin() {
-        NameFeatures hints = names(new SpokenNames.Mention("squat", Time.ofSeconds(30), 2, true), said("squat", 70, 1));
-        assertThat(hints.first("squat")).containsExactly(70.0);
+        NameFeatures features =
+                names(new SpokenNames.Mention("squat", Time.ofSeconds(30), 2, true), said("squat", 70, 1));
+        assertThat(features.first("squat")).containsExactly(70.0);
         List<Caption> words = List.of(
                 new Caption(Time.ofSeconds(30), Time.ofSeconds(32), "Next, squat."),
                 new Caption(Time.ofSeconds(70), Time.ofSeconds(72), "Now squat."));
@@ -71,9 +73,9 @@ class WordFeaturesTest {
 
     @Example
     void wordsOutsideTheTakeTellNothing() {
-        NameFeatures hints = names(said("plank", -3, 2), said("plank", 1000, 2));
-        assertThat(between(hints.expected("plank"), 0, 199)).isZero();
-        assertThat(between(hints.introduced("plank"), 3, 199)).isZero();
+        NameFeatures features = names(said("plank", -3, 2), said("plank", 1000, 2));
+        assertThat(between(features.expected("plank"), 0, 199)).isZero();
+        assertThat(between(features.introduced("plank"), 3, 199)).isZero();
     }
 
     private static Caption caption(double from, double to) {
@@ -82,9 +84,9 @@ class WordFeaturesTest {
 
     @Property(tries = 30)
     void aGoodbyeIsWhereMostOfTheTimeSomethingIsSaid(@ForAll @IntRange(min = 60, max = 150) int at) {
-        TalkFeatures hints =
+        TalkFeatures features =
                 new TalkFeatures(List.of(caption(10, 12), caption(at, at + 9), caption(at + 10, at + 19)), null, BINS);
-        float[] closing = hints.closing(20);
+        float[] closing = features.closing(20);
         assertThat(closing[Grid.bin(at)]).isGreaterThan(4);
         assertThat(closing[Grid.bin(at - 30)]).as("silence").isLessThan(-4);
         assertThat(closing[Grid.bin(at + 25)]).as("behind the last word").isLessThan(-4);
@@ -98,18 +100,18 @@ class WordFeaturesTest {
 
     @Example
     void theWorkoutIsNotOverWhileSomebodyTalks() {
-        TalkFeatures hints = new TalkFeatures(List.of(caption(4, 6), caption(100, 104)), null, BINS);
-        assertThat(hints.greeting()).containsExactly(4.0);
-        assertThat(hints.unfinished()[Grid.bin(103)]).isNegative();
-        assertThat(hints.unfinished()[Grid.bin(105)]).isZero();
+        TalkFeatures features = new TalkFeatures(List.of(caption(4, 6), caption(100, 104)), null, BINS);
+        assertThat(features.greeting()).containsExactly(4.0);
+        assertThat(features.unfinished()[Grid.bin(103)]).isNegative();
+        assertThat(features.unfinished()[Grid.bin(105)]).isZero();
     }
 
     @Example
     void withoutWordsNothingIsTold() {
-        TalkFeatures hints = new TalkFeatures(List.of(), null, BINS);
-        assertThat(hints.greeting()).isEmpty();
-        assertThat(hints.closing(20)).containsOnly(0f);
-        assertThat(hints.unfinished()).containsOnly(0f);
+        TalkFeatures features = new TalkFeatures(List.of(), null, BINS);
+        assertThat(features.greeting()).isEmpty();
+        assertThat(features.closing(20)).containsOnly(0f);
+        assertThat(features.unfinished()).containsOnly(0f);
     }
 
     @Property(tries = 30)
@@ -119,11 +121,11 @@ class WordFeaturesTest {
         java.util.Arrays.fill(speech, Grid.bin(1), Grid.bin(1.3), true);
         java.util.Arrays.fill(speech, Grid.bin(first), Grid.bin(first + 2), true);
         java.util.Arrays.fill(speech, Grid.bin(last - 3), Grid.bin(last), true);
-        TalkFeatures hints = new TalkFeatures(List.of(), speech, BINS);
-        assertThat(hints.greeting()).as("not the clap before it").hasSize(1);
-        assertThat(hints.greeting().get(0)).isCloseTo(first, within(0.06));
-        assertThat(hints.unfinished()[Grid.bin(last - 0.5)]).isNegative();
-        assertThat(hints.unfinished()[Grid.bin(last + 2)]).isZero();
+        TalkFeatures features = new TalkFeatures(List.of(), speech, BINS);
+        assertThat(features.greeting()).as("not the clap before it").hasSize(1);
+        assertThat(features.greeting().get(0)).isCloseTo(first, within(0.06));
+        assertThat(features.unfinished()[Grid.bin(last - 0.5)]).isNegative();
+        assertThat(features.unfinished()[Grid.bin(last + 2)]).isZero();
     }
 
     @Example

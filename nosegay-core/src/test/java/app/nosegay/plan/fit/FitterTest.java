@@ -52,23 +52,23 @@ class FitterTest {
             assertThat(keeps(offer.sheet())).as(offer.name()).isTrue();
             assertThat(PlanCheck.measured(SampleSheets.timeline(offer.sheet()))).isEqualTo(offer.measured());
             assertThat(offer.edit().apply(sheet)).isEqualTo(offer.sheet());
-            for (AdjustableLength knob :
+            for (AdjustableLength adjustable :
                     AdjustableLength.of(SampleSheets.timeline(offer.sheet()).sheet())) {
                 boolean changed = AdjustableLength.of(
                                 SampleSheets.timeline(sheet).sheet())
                         .stream()
-                        .noneMatch(k -> k.attribute() == knob.attribute()
-                                && k.seconds() == knob.seconds()
-                                && k.where().equals(knob.where()));
+                        .noneMatch(k -> k.attribute() == adjustable.attribute()
+                                && k.seconds() == adjustable.seconds()
+                                && k.where().equals(adjustable.where()));
                 if (changed) {
                     FitRanges r = FitRanges.DEFAULT;
-                    assertThat(knob.seconds() % LengthSolver.GRID)
-                            .as(offer.name() + " " + knob)
+                    assertThat(adjustable.seconds() % LengthSolver.GRID)
+                            .as(offer.name() + " " + adjustable)
                             .isZero();
-                    assertThat(Length.ofSeconds(knob.seconds()))
+                    assertThat(Length.ofSeconds(adjustable.seconds()))
                             .isBetween(
-                                    knob.rest() ? r.restLeast() : r.workLeast(),
-                                    knob.rest() ? r.restMost() : r.workMost());
+                                    adjustable.rest() ? r.restLeast() : r.workLeast(),
+                                    adjustable.rest() ? r.restMost() : r.workMost());
                 }
             }
         }
@@ -131,8 +131,8 @@ class FitterTest {
             @ForAll @IntRange(min = -200, max = 200) int wanted) {
         List<LengthSolver.Option> options = new ArrayList<>();
         for (int i = 0; i < effects.size(); i++) {
-            AdjustableLength knob = new AdjustableLength(i + 1, Attribute.REST, true, 20 + 3 * i, "k" + i);
-            options.add(new LengthSolver.Option(knob, effects.get(i), 10, 60));
+            AdjustableLength adjustable = new AdjustableLength(i + 1, Attribute.REST, true, 20 + 3 * i, "k" + i);
+            options.add(new LengthSolver.Option(adjustable, effects.get(i), 10, 60));
         }
         LengthSolver.Solution solution = LengthSolver.solve(options, wanted, false, false);
         int best = bruteForce(options, 0, 0, wanted);
@@ -140,7 +140,7 @@ class FitterTest {
         int sum = 0;
         for (int i = 0; i < options.size(); i++) {
             sum += options.get(i).effect()
-                    * (solution.values()[i] - options.get(i).knob().seconds());
+                    * (solution.values()[i] - options.get(i).adjustable().seconds());
         }
         assertThat(sum).isEqualTo(solution.sum());
     }
@@ -153,7 +153,7 @@ class FitterTest {
         int best = bruteForce(options, index + 1, sum, wanted);
         for (int v = 10; v <= 60; v += 5) {
             int tried = bruteForce(
-                    options, index + 1, sum + o.effect() * (v - o.knob().seconds()), wanted);
+                    options, index + 1, sum + o.effect() * (v - o.adjustable().seconds()), wanted);
             best = Math.abs(tried - wanted) < Math.abs(best - wanted) ? tried : best;
         }
         return best;

@@ -25,7 +25,7 @@ final class DragPane extends Pane {
     private final BiConsumer<Layout.Group, Layout.Anchor> put;
     private Layout.Group held;
     private Layout.Anchor over;
-    private boolean heat;
+    private boolean occupancy;
 
     DragPane(
             Supplier<Frame> frame,
@@ -44,8 +44,8 @@ final class DragPane extends Pane {
         setOnMouseReleased(e -> drop());
     }
 
-    void showHeat(boolean shown) {
-        heat = shown;
+    void showOccupancy(boolean shown) {
+        occupancy = shown;
         redraw();
     }
 
@@ -128,8 +128,8 @@ final class DragPane extends Pane {
         if (area == null) {
             return;
         }
-        if (heat) {
-            heat(g, area.stretch().heat());
+        if (occupancy) {
+            occupancy(g, area.stretch().occupancy());
         }
         if (held != null && over != null) {
             for (Layout.Anchor a : Layout.Anchor.of(frame())) {
@@ -143,7 +143,7 @@ final class DragPane extends Pane {
         }
     }
 
-    private void heat(GraphicsContext g, OccupancyMap h) {
+    private void occupancy(GraphicsContext g, OccupancyMap h) {
         double w = frame().width() * scale() / h.columns();
         double height = frame().height() * scale() / h.rows();
         for (int y = 0; y < h.rows(); y++) {

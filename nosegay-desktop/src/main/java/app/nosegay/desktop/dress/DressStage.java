@@ -75,7 +75,8 @@ public final class DressStage implements StageView {
         ownStyle = new OwnStylePage(session);
         kinds = new PiecesPage(session);
         sound = new SoundPage(session);
-        places = new PlacesPage(session, () -> area() == null ? null : area().stretch(), this::frame, this::showHeat);
+        places = new PlacesPage(
+                session, () -> area() == null ? null : area().stretch(), this::frame, this::showOccupancy);
         drag = new DragPane(this::frame, this::area, () -> session.workout().dressing(), places::put);
         stretches.setId("stretches");
         stretches.setCellFactory(list -> new StretchCell());
@@ -229,8 +230,8 @@ public final class DressStage implements StageView {
                 : picture.laidOut(programme).layout().frame();
     }
 
-    private void showHeat() {
-        drag.showHeat(places.showsHeat());
+    private void showOccupancy() {
+        drag.showOccupancy(places.showsOccupancy());
     }
 
     private static Optional<Time<Axis.Cut>> cut(Programme programme, Segment segment, boolean end) {

@@ -26,28 +26,28 @@ final class PlacesPage {
     private final Supplier<Layout.Stretch> here;
     private final Supplier<Frame> frame;
     private final ComboBox<String> scope = new ComboBox<>();
-    private final CheckBox heat = new CheckBox("Show where people are");
+    private final CheckBox occupancy = new CheckBox("Show where people are");
     private final FlowPane put = new FlowPane(8, 6);
     private final VBox view;
 
     /**
      * @param here the interval being looked at, or null
      * @param frame the picture it is looked at in
-     * @param onHeat called when the heat is to be shown or hidden
+     * @param onOccupancy called when the heat is to be shown or hidden
      */
-    PlacesPage(Session session, Supplier<Layout.Stretch> here, Supplier<Frame> frame, Runnable onHeat) {
+    PlacesPage(Session session, Supplier<Layout.Stretch> here, Supplier<Frame> frame, Runnable onOccupancy) {
         this.session = session;
         this.here = here;
         this.frame = frame;
         scope.getItems().setAll(WORKOUT, BLOCK, INTERVAL);
         scope.getSelectionModel().select(0);
         scope.setId("place-scope");
-        heat.setId("show-heat");
-        heat.setOnAction(e -> onHeat.run());
+        occupancy.setId("show-heat");
+        occupancy.setOnAction(e -> onOccupancy.run());
         Label how = new Label(
                 "Pieces keep clear of people by themselves. Drag one on the picture to put it elsewhere, for");
         how.setWrapText(true);
-        HBox head = new HBox(8, how, scope, heat);
+        HBox head = new HBox(8, how, scope, occupancy);
         head.setAlignment(Pos.CENTER_LEFT);
         put.setId("places");
         view = new VBox(10, head, put);
@@ -57,8 +57,8 @@ final class PlacesPage {
         return view;
     }
 
-    boolean showsHeat() {
-        return heat.isSelected();
+    boolean showsOccupancy() {
+        return occupancy.isSelected();
     }
 
     void show(DressNotes notes) {

@@ -95,7 +95,7 @@ final class FitPanel {
         setUnlessFocused(work, r.workLeast() + "-" + r.workMost());
         setUnlessFocused(rounds, r.roundsLeast() + "-" + r.roundsMost());
         if (view.getScene() != null && view.isVisible()) {
-            reckon();
+            compute();
         }
     }
 
@@ -105,8 +105,8 @@ final class FitPanel {
         }
     }
 
-    /** Reckons the offers off the interface thread; only the newest answer is shown. */
-    void reckon() {
+    /** Computes the offers off the interface thread; only the newest answer is shown. */
+    void compute() {
         if (timeline == null) {
             return;
         }

@@ -107,7 +107,7 @@ public final class PlanStage implements StageView {
         tabs.add("Ways to fit", fit.view());
         tabs.onShown(name -> {
             if (name.equals("Ways to fit")) {
-                fit.reckon();
+                fit.compute();
             } else {
                 preview(null);
             }

@@ -20,14 +20,14 @@ final class PlaitPicture {
 
     private PlaitPicture() {}
 
-    static void paint(Canvas canvas, IntervalComparison plait) {
+    static void paint(Canvas canvas, IntervalComparison comparison) {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, WIDTH, HEIGHT);
         g.setLineCap(StrokeLineCap.ROUND);
-        boolean heard = plait.saidApart() >= 0;
+        boolean heard = comparison.saidApart() >= 0;
         thread(g, 0, 0, Petals.INK, false);
-        thread(g, 1, heard ? -plait.saidApart() : 0, Petals.VOICE, !heard);
-        thread(g, 2, plait.shownApart(), Petals.WORK, plait.at() == null);
+        thread(g, 1, heard ? -comparison.saidApart() : 0, Petals.VOICE, !heard);
+        thread(g, 2, comparison.shownApart(), Petals.WORK, comparison.at() == null);
     }
 
     /** One thread; it strays in the middle of the interval by a share of the most, up or down. */

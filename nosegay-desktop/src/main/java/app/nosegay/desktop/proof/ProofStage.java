@@ -53,7 +53,7 @@ public final class ProofStage implements StageView {
     private final BorderPane view = new BorderPane();
     private final Label sentence = new Label();
     private final CheckBox onlyApart = new CheckBox("Only where they part");
-    private final ListView<IntervalComparison> plaits = new ListView<>();
+    private final ListView<IntervalComparison> comparisons = new ListView<>();
     private final FindingList findings;
     private final ComboBox<String> stage = new ComboBox<>();
     private final Tabs sides = new Tabs("proof");
@@ -75,10 +75,10 @@ public final class ProofStage implements StageView {
         sentence.getStyleClass().add("sentence");
         sentence.setId("proof-sentence");
         onlyApart.setId("only-apart");
-        onlyApart.setOnAction(e -> showPlaits());
-        plaits.setId("plaits");
-        plaits.setCellFactory(l -> new PlaitCell());
-        plaits.setAccessibleText("One line per interval: planned, said, shown");
+        onlyApart.setOnAction(e -> showComparisons());
+        comparisons.setId("plaits");
+        comparisons.setCellFactory(l -> new PlaitCell());
+        comparisons.setAccessibleText("One line per interval: planned, said, shown");
         stage.getItems().add(ALL);
         Proof.STAGES.forEach(s -> stage.getItems().add(Wordings.capital(s)));
         stage.getSelectionModel().select(0);
@@ -98,8 +98,8 @@ public final class ProofStage implements StageView {
         HBox legend = new HBox(
                 16, key(Petals.INK, "planned"), key(Petals.VOICE, "said"), key(Petals.WORK, "shown"), space, onlyApart);
         legend.setAlignment(Pos.CENTER_LEFT);
-        VBox.setVgrow(plaits, Priority.ALWAYS);
-        VBox left = new VBox(8, sentence, legend, plaits);
+        VBox.setVgrow(comparisons, Priority.ALWAYS);
+        VBox left = new VBox(8, sentence, legend, comparisons);
         left.getStyleClass().add("stage");
         return left;
     }
@@ -175,14 +175,15 @@ public final class ProofStage implements StageView {
         sentence.setText(proof.sentence());
         sentence.getStyleClass().removeAll("kept", "plain", "broken");
         sentence.getStyleClass().add(proof.isClear() ? "kept" : proof.mayPublish() ? "plain" : "broken");
-        showPlaits();
+        showComparisons();
         showFindings();
         showPickUps();
     }
 
-    private void showPlaits() {
-        plaits.getItems()
-                .setAll(proof.plaits().stream()
+    private void showComparisons() {
+        comparisons
+                .getItems()
+                .setAll(proof.comparisons().stream()
                         .filter(p -> !onlyApart.isSelected() || p.apart() > APART)
                         .toList());
     }
@@ -202,8 +203,8 @@ public final class ProofStage implements StageView {
     }
 
     private void showPickUps() {
-        PickUps wanted =
-                PickUps.of(programme.timeline(), programme.match(), programme.cut(), programme.slips(), proof.open());
+        PickUps wanted = PickUps.of(
+                programme.timeline(), programme.match(), programme.cut(), programme.misstatements(), proof.open());
         pickUps.getItems().setAll(wanted.again());
         pickUps.getItems().addAll(wanted.lines());
         int n = pickUps.getItems().size();
@@ -216,7 +217,11 @@ public final class ProofStage implements StageView {
         if (chosen != null) {
             try {
                 PickUps wanted = PickUps.of(
-                        programme.timeline(), programme.match(), programme.cut(), programme.slips(), proof.open());
+                        programme.timeline(),
+                        programme.match(),
+                        programme.cut(),
+                        programme.misstatements(),
+                        proof.open());
                 Files.writeString(chosen.toPath(), wanted.sheet(programme.timeline()));
                 session.jobs().tell("The pick-ups are in " + chosen + ".");
             } catch (IOException e) {
@@ -272,7 +277,7 @@ public final class ProofStage implements StageView {
             HBox.setHgrow(words, Priority.ALWAYS);
             row = new HBox(10, names, canvas, words);
             row.setAlignment(Pos.CENTER_LEFT);
-            prefWidthProperty().bind(plaits.widthProperty().subtract(24));
+            prefWidthProperty().bind(comparisons.widthProperty().subtract(24));
             setMaxWidth(USE_PREF_SIZE);
             setOnMouseClicked(e -> {
                 if (getItem() != null && !getItem().findings().isEmpty() && e.getClickCount() == 2) {

@@ -105,12 +105,12 @@ public final class SeriesScreen implements StageView {
         if (folder == null) {
             folder = session.folder();
         }
-        reckon();
+        compute();
     }
 
     private void change(Series next) {
         series = next;
-        reckon();
+        compute();
     }
 
     /** Adds workout files, each two days behind the one before. */
@@ -145,7 +145,7 @@ public final class SeriesScreen implements StageView {
                 series = SeriesFile.open(chosen.toPath());
                 file = chosen.toPath();
                 folder = file.toAbsolutePath().getParent();
-                reckon();
+                compute();
             } catch (IOException e) {
                 session.jobs().say(e.getMessage());
             }
@@ -176,7 +176,7 @@ public final class SeriesScreen implements StageView {
         }
     }
 
-    private void reckon() {
+    private void compute() {
         int mine = ++asked;
         Series now = series;
         Path from = folder;

@@ -46,7 +46,7 @@ import javafx.util.Duration;
 
 /**
  * The one workout of a window: its history, its file, its takes as read, and the programme that follows from them. Used on the interface
- * thread; the reckoning runs beside it and only its newest result is shown.
+ * thread; the computing runs beside it and only its newest result is shown.
  */
 public final class Session {
     private static final String NOT_KEPT = "open in another window; changes are not kept here";
@@ -54,8 +54,8 @@ public final class Session {
     private static final Duration TYPING_PAUSE = Duration.seconds(1);
 
     private final Jobs jobs = new Jobs();
-    private final ExecutorService reckoning = Executors.newSingleThreadExecutor(r -> {
-        Thread t = new Thread(r, "reckoning");
+    private final ExecutorService computing = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "computing");
         t.setDaemon(true);
         return t;
     });
@@ -84,7 +84,7 @@ public final class Session {
     public Session() {
         autosave.setOnFinished(e -> writeAutosave());
         typing.setOnFinished(e -> typingRun++);
-        reckon();
+        compute();
     }
 
     public Jobs jobs() {
@@ -99,7 +99,7 @@ public final class Session {
         return media;
     }
 
-    /** The programme that follows from the workout; behind by a moment while it is reckoned. */
+    /** The programme that follows from the workout; behind by a moment while it is computed. */
     public ReadOnlyObjectProperty<Programme> programme() {
         return programme.getReadOnlyProperty();
     }
@@ -172,7 +172,7 @@ public final class Session {
         changedAt = FileTime.fromMillis(System.currentTimeMillis());
         state.set(file == null ? "not saved yet" : readOnly ? NOT_KEPT : "saving …");
         autosave.playFromStart();
-        reckon();
+        compute();
     }
 
     /** A step that may have added or removed takes: those are read (again) first. */
@@ -188,13 +188,13 @@ public final class Session {
     }
 
     private void writeAutosave() {
-        if (file == null || readOnly || reckoning.isShutdown()) {
+        if (file == null || readOnly || computing.isShutdown()) {
             return;
         }
         Workout workout = workout();
         kept = workout;
         Path target = file;
-        reckoning.execute(() -> {
+        computing.execute(() -> {
             try {
                 WorkoutFile.autosave(target, workout);
                 Platform.runLater(() -> state.set("changes kept; Ctrl+S saves"));
@@ -204,14 +204,14 @@ public final class Session {
         });
     }
 
-    private void reckon() {
+    private void compute() {
         long mine = wanted.incrementAndGet();
         Workout workout = workout();
         WorkoutMedia from = media;
-        if (reckoning.isShutdown()) {
+        if (computing.isShutdown()) {
             return; // the window is closing
         }
-        reckoning.execute(() -> {
+        computing.execute(() -> {
             if (mine == wanted.get()) {
                 Programme next = from.programme(workout);
                 Platform.runLater(() -> {
@@ -232,7 +232,7 @@ public final class Session {
         media = WorkoutMedia.none(Path.of("").toAbsolutePath());
         changedAt = FileTime.fromMillis(0);
         state.set("not saved yet");
-        reckon();
+        compute();
     }
 
     /** Opens a workout file; changes an earlier session could not save come back as a step that can be undone. */
@@ -250,7 +250,7 @@ public final class Session {
                 WorkoutFile.recovered(file).filter(r -> !r.equals(workout)).ifPresent(r -> recover(workout, r));
             }
             media = WorkoutMedia.none(file.getParent());
-            reckon();
+            compute();
             readTakes();
         });
     }
@@ -305,7 +305,7 @@ public final class Session {
         Path folder = folder();
         if (workout.takes().isEmpty()) {
             media = WorkoutMedia.none(folder);
-            reckon();
+            compute();
             return;
         }
         jobs.run("Reading the recordings", progress -> found(workout, folder, progress), read -> {
@@ -317,7 +317,7 @@ public final class Session {
             }
             recogniseLogs();
             jobs.say(String.join(". ", media.notices(read.workout())));
-            reckon();
+            compute();
         });
     }
 
@@ -382,9 +382,9 @@ public final class Session {
         }
     }
 
-    /** The move library changed: everything is reckoned again. */
+    /** The move library changed: everything is computed again. */
     public void libraryChanged() {
-        reckon();
+        compute();
     }
 
     /** The guide voice, woken the first time it is wanted; null where it is not installed: words are then shown in time, not heard. */
@@ -513,9 +513,9 @@ public final class Session {
         if (!workout().equals(kept)) {
             writeAutosave();
         }
-        reckoning.shutdown();
+        computing.shutdown();
         try {
-            reckoning.awaitTermination(3, TimeUnit.SECONDS);
+            computing.awaitTermination(3, TimeUnit.SECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
