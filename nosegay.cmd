@@ -7,9 +7,10 @@ if "%1"=="test" (
   call mvn -B verify
   exit /b %ERRORLEVEL%
 )
-if not exist "%HOME_DIR%nosegay-cli\target\nosegay-cli-0.1.0.jar" (
+if not exist "%HOME_DIR%nosegay-cli\target\nosegay-cli-*.jar" (
   pushd "%HOME_DIR%"
   call mvn -q -B -DskipTests package || exit /b 2
   popd
 )
-java -Xmx2g -Dnosegay.voice="%HOME_DIR%nosegay-voice\target\voice" -cp "%HOME_DIR%nosegay-cli\target\nosegay-cli-0.1.0.jar;%HOME_DIR%nosegay-cli\target\app\*" app.nosegay.cli.Main %*
+for %%f in ("%HOME_DIR%nosegay-cli\target\nosegay-cli-*.jar") do set JAR=%%f
+java -Xmx2g -Dnosegay.voice="%HOME_DIR%nosegay-voice\target\voice" -cp "%JAR%;%HOME_DIR%nosegay-cli\target\app\*" app.nosegay.cli.Main %*

@@ -1,9 +1,11 @@
 package app.nosegay.cli;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.lang.reflect.InvocationTargetException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Properties;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
 import picocli.CommandLine;
@@ -15,7 +17,7 @@ import picocli.CommandLine.Parameters;
 @Command(
         name = "nosegay",
         mixinStandardHelpOptions = true,
-        version = "Nosegay 0.1.0",
+        versionProvider = Main.Version.class,
         description =
                 "Plan, film, match, dress and publish follow-along strength workout videos. Without a command: open the window.",
         subcommands = {
@@ -31,7 +33,6 @@ import picocli.CommandLine.Parameters;
             JoinCommand.class,
             ChannelCommand.class,
             DemoCommand.class,
-            BenchCommand.class,
             Main.Screenshots.class
         })
 public final class Main implements Callable<Integer> {
@@ -41,6 +42,18 @@ public final class Main implements Callable<Integer> {
 
     @Parameters(arity = "0..1", paramLabel = "WORKOUT", description = "a workout file to open")
     private Path workout;
+
+    /** The version the build was made with. */
+    static final class Version implements CommandLine.IVersionProvider {
+        @Override
+        public String[] getVersion() throws IOException {
+            Properties built = new Properties();
+            try (InputStream in = Main.class.getResourceAsStream("version.properties")) {
+                built.load(in);
+            }
+            return new String[] {"Nosegay " + built.getProperty("version")};
+        }
+    }
 
     public static void main(String[] args) {
         System.exit(run(args));

@@ -153,14 +153,6 @@ public record Programme(
                 .isPresent());
     }
 
-    /** The proof computed anew, to be timed. */
-    public Proof provenAgain() {
-        List<Finding> found = new ArrayList<>(report.findings());
-        found.addAll(scriptFindings);
-        found.addAll(matchFindings);
-        return prove(workout, timeline, match, cut, calls, found, dressing, captions());
-    }
-
     /** The dressing for another shape of picture, or for another cut of the same takes. */
     public Dressing dressed(Cut other, Frame frame) {
         return withCaptions(

@@ -1,6 +1,5 @@
 package app.nosegay.desktop;
 
-import app.nosegay.desktop.match.ScoreScroll;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.shell.Photographer;
 import app.nosegay.desktop.shell.Shell;
@@ -22,11 +21,6 @@ public final class NosegayApp extends Application {
 
     @Override
     public void start(Stage stage) throws Exception {
-        String scrolled = System.getProperty("nosegay.scroll-score");
-        if (scrolled != null) {
-            scroll(stage, Files.readString(Path.of(scrolled)));
-            return;
-        }
         List<String> given = getParameters().getRaw();
         String mode = given.isEmpty() ? "open" : given.get(0);
         String file = given.size() < 2 ? "" : given.get(1);
@@ -52,6 +46,11 @@ public final class NosegayApp extends Application {
         }
     }
 
+    /** The window's style sheet. */
+    public static String styles() {
+        return NosegayApp.class.getResource("nosegay.css").toExternalForm();
+    }
+
     /** Builds and shows the window; used by the tests as well. */
     public static Shell show(Stage stage) {
         for (String font : Typefaces.FILES) {
@@ -59,7 +58,7 @@ public final class NosegayApp extends Application {
         }
         Shell shell = new Shell(stage, new Session());
         Scene scene = new Scene(shell.root(), WIDTH, HEIGHT);
-        scene.getStylesheets().add(NosegayApp.class.getResource("nosegay.css").toExternalForm());
+        scene.getStylesheets().add(styles());
         shell.installKeys(scene);
         stage.setTitle("Nosegay");
         stage.setMinWidth(1100);
@@ -71,19 +70,6 @@ public final class NosegayApp extends Application {
         });
         stage.show();
         return shell;
-    }
-
-    /** For the bench: the Score of a sheet alone, scrolled to its end; prints the slow frames' time in milliseconds. */
-    private static void scroll(Stage stage, String sheet) {
-        ScoreScroll score = new ScoreScroll();
-        Scene scene = new Scene(score.view(), WIDTH, HEIGHT);
-        scene.getStylesheets().add(NosegayApp.class.getResource("nosegay.css").toExternalForm());
-        stage.setScene(scene);
-        stage.show();
-        score.start(sheet, seconds -> {
-            System.out.println(ScoreScroll.written(seconds));
-            Platform.exit();
-        });
     }
 
     private static void openDemo(Shell shell, Path folder) {

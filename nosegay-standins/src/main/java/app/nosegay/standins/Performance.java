@@ -53,7 +53,7 @@ public final class Performance {
     private double clockEnd;
 
     /** A stretch as it happened, in take time. */
-    record Played(
+    public record Played(
             Segment segment,
             Scenario.Role role,
             Span<Axis.Clock> clock,
@@ -237,7 +237,7 @@ public final class Performance {
         return run;
     }
 
-    List<Played> played() {
+    public List<Played> played() {
         return played;
     }
 
@@ -249,7 +249,7 @@ public final class Performance {
         return spoken;
     }
 
-    Timeline timeline() {
+    public Timeline timeline() {
         return timeline;
     }
 
@@ -258,7 +258,7 @@ public final class Performance {
     }
 
     /** What went wrong, in detail. */
-    List<Scenario.Event> events() {
+    public List<Scenario.Event> events() {
         return scenario.events();
     }
 
@@ -299,7 +299,7 @@ public final class Performance {
     }
 
     /** What was to be said. */
-    List<ScriptLine> lines() {
+    public List<ScriptLine> lines() {
         return cues.lines();
     }
 
@@ -400,7 +400,7 @@ public final class Performance {
     }
 
     /** The truth in terms of {@link #evidences}. */
-    Match truthInParts(String id) {
+    public Match truthInParts(String id) {
         Time<Axis.Take> stop = stoppedAt();
         Match whole = truth(id, id + ".mp4");
         if (stop == null) {

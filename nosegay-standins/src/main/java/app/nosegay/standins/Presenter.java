@@ -20,7 +20,7 @@ import java.util.Set;
 import java.util.function.DoubleFunction;
 
 /** What the presenter says over one run: the script where it fits, and the slips asked for. */
-final class Presenter {
+public final class Presenter {
     private static final List<String> FLUFFS = List.of(
             "Sorry, let me start that again.", "Oh no, again from the start.", "Hang on, let me do that one again.");
     private final List<Performance.Spoken> spoken = new ArrayList<>();

@@ -9,7 +9,7 @@ import java.util.Random;
 import java.util.Set;
 
 /** The order in which a plan is really run: what is left out, repeated, swapped, cut short or put in between, by the troubles asked for. */
-final class Scenario {
+public final class Scenario {
     /** What a step is to the plan. */
     enum Role {
         /** A planned segment as it counts. */
@@ -34,7 +34,7 @@ final class Scenario {
     record Step(Segment segment, Role role, double seconds, String kind) {}
 
     /** A trouble as it happened. */
-    record Event(Trouble trouble, String segment, String detail) {}
+    public record Event(Trouble trouble, String segment, String detail) {}
 
     /** A quarter of less is too little for anyone to notice, in seconds. */
     private static final double LEAST_UNEVEN = 10;

@@ -178,12 +178,12 @@ public final class SimulatedCamera {
                         && time.isBefore(l.caption().end()));
     }
 
-    static int repIndex(Performance.Played p, Time<Axis.Take> time) {
+    public static int repIndex(Performance.Played p, Time<Axis.Take> time) {
         return (int) p.reps().stream().filter(r -> !r.isAfter(time)).count();
     }
 
     /** Where in the rep the mover is: out over the first phase, held, back over the return, held. */
-    static double phase(Performance.Played p, Time<Axis.Take> time) {
+    public static double phase(Performance.Played p, Time<Axis.Take> time) {
         int i = repIndex(p, time);
         Time<Axis.Take> from = i == 0 ? p.performedStart() : p.reps().get(i - 1);
         double planned = p.segment().tempo() == null

@@ -27,7 +27,7 @@ import java.util.Locale;
  * @param reps rep moments inside it
  * @param target the rep target, or 0
  */
-record ScoreLine(
+public record ScoreLine(
         Interval interval,
         List<Match.Placed> placed,
         Span<Axis.Take> recorded,

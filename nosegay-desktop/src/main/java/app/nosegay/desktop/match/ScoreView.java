@@ -24,14 +24,14 @@ import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
 
 /** The Score: a line per interval, all on one scale, in one of several orders; lines are cached pictures, boundaries are dragged in place. */
-final class ScoreView {
+public final class ScoreView {
     /** How near to a boundary a drag takes hold of it, in pixels. */
     private static final double GRIP = 6;
     /** So many rows before one comes into view it is painted. */
     private static final int AHEAD = 12;
 
     /** A boundary the user put somewhere. */
-    interface Moved {
+    public interface Moved {
         void to(Match.Placed placed, boolean end, Time<Axis.Take> time);
     }
 
@@ -53,7 +53,7 @@ final class ScoreView {
      * @param play told which moment of which line was clicked
      * @param tell says something of what is being dragged
      */
-    ScoreView(
+    public ScoreView(
             Consumer<ScoreLine> selected,
             Moved moved,
             BiConsumer<ScoreLine, Time<Axis.Take>> play,
@@ -75,7 +75,7 @@ final class ScoreView {
         order.setOnAction(e -> show(programme));
     }
 
-    ListView<ScoreRow> list() {
+    public ListView<ScoreRow> list() {
         return list;
     }
 
@@ -88,7 +88,7 @@ final class ScoreView {
         return lines;
     }
 
-    void show(Programme now) {
+    public void show(Programme now) {
         programme = now;
         int selected = list.getSelectionModel().getSelectedIndex();
         lines = ScoreLine.of(now, order.getValue());

@@ -1,0 +1,109 @@
+package app.nosegay.bench;
+
+import app.nosegay.bench.accuracy.Accuracy;
+import app.nosegay.bench.accuracy.FilmedAccuracy;
+import app.nosegay.bench.accuracy.FindingAccuracy;
+import app.nosegay.bench.accuracy.LoudnessSignals;
+import app.nosegay.bench.accuracy.OtherPresenter;
+import app.nosegay.bench.accuracy.RepAccuracy;
+import app.nosegay.bench.calls.CallSheet;
+import app.nosegay.evidence.SoundLevels;
+import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.Libraries;
+import app.nosegay.media.Progress;
+import app.nosegay.media.TakeReader;
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.standins.GuideVoice;
+import app.nosegay.standins.Trouble;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+
+/** {@code nosegay bench --accuracy}: how far from the truth the matcher, the counter, the ear for calls, the findings and the meter are. */
+final class AccuracyBench {
+    /** Runs of each trouble alone, per plan. */
+    private static final int ALONE = 5;
+
+    private static final int FINDING_SEEDS = 10;
+    private static final int REP_RUNS = 24;
+    private static final int OTHER_SEEDS = 12;
+
+    private final PrintWriter out;
+
+    AccuracyBench(PrintWriter out) {
+        this.out = out;
+    }
+
+    /** Everything, weakest evidence included; {@code folder} is for films and is left full. */
+    void rows(int runs, Path folder) throws IOException {
+        calls();
+        loudness(folder);
+        reps();
+        findings();
+        Accuracy.table(Demo.sheets(), runs, ALONE, this::line);
+        line("another figure, MOTION within 2.000 s: %s", OtherPresenter.errors(Demo.sheets(), OTHER_SEEDS));
+        FilmedAccuracy.table(folder, new GuideVoice(), this::line);
+    }
+
+    private void line(String line) {
+        out.println(line);
+        out.flush();
+    }
+
+    private void line(String form, Object... values) {
+        line(String.format(Locale.ROOT, form, values));
+    }
+
+    private void calls() throws IOException {
+        line("calls, in the sheets they are learnt from; on others see docs/format/calls.md");
+        for (String name : CallSheet.NAMES) {
+            CallSheet.Score score = CallSheet.score(name, Libraries.current().names());
+            line(
+                    "calls, %s: precision %.3f, recall %.3f of %d   bar 0.95",
+                    name, score.precision(), score.recall(), score.there());
+        }
+    }
+
+    private void loudness(Path folder) throws IOException {
+        Span<Axis.Take> all = new Span<>(Time.zero(), Time.<Axis.Take>zero().plus(Length.ofSeconds(600)));
+        for (LoudnessSignals.Signal signal : LoudnessSignals.PROGRAMME) {
+            Path file = LoudnessSignals.write(folder.resolve("signal.wav"), 1000, 0, signal.steps());
+            SoundLevels levels =
+                    TakeReader.read(file, "t", Progress.NONE).evidence().levels();
+            line(
+                    "loudness, EBU Tech 3341 signal %d: %+.2f LU off   bar 0.1",
+                    signal.number(), levels.integrated(List.of(all)) - signal.lufs());
+        }
+    }
+
+    private void reps() {
+        RepAccuracy reps = RepAccuracy.of(1, REP_RUNS);
+        line(
+                "reps from motion: exact in %.1f %% of %d sets   bar 90; within one in %.1f %%   bar 98",
+                100 * reps.exactShare(), reps.sets(), 100 * reps.withinOneShare());
+    }
+
+    private void findings() {
+        List<Timeline> plans = Demo.sheets().stream()
+                .map(s -> Expansion.expand(RunSheetParser.parse(s, Libraries.current()), Libraries.current()))
+                .toList();
+        for (Trouble trouble : FindingAccuracy.CODES.keySet()) {
+            FindingAccuracy told = FindingAccuracy.of(plans, trouble, FINDING_SEEDS);
+            line("findings, %-15s told in %d of %d takes   bar 95 %%", trouble.word(), told.told(), told.runs());
+        }
+        List<Finding> made = FindingAccuracy.ofHonestTakes(plans, FINDING_SEEDS);
+        double minutes = FINDING_SEEDS
+                * plans.stream().mapToDouble(t -> t.total().seconds()).sum()
+                / 60;
+        line("findings, honest takes: %d false in %.0f minutes   bar 1 in 10 minutes", made.size(), minutes);
+    }
+}

@@ -1,0 +1,176 @@
+package app.nosegay.bench;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.Dependency;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/** The house of docs/architecture.md: who may use whom. */
+@AnalyzeClasses(packages = "app.nosegay", importOptions = ImportOption.DoNotIncludeTests.class)
+class HouseTest {
+    /** The rooms of the core in the order of the work: each knows only those before it. */
+    private static final List<String> ROOMS = List.of(
+            "time",
+            "library",
+            "captions",
+            "evidence",
+            "evidence.sound",
+            "evidence.sight",
+            "calls",
+            "calls.phrase",
+            "calls.meaning",
+            "calls.learnt",
+            "calls.reader",
+            "plan.terms",
+            "plan.sheet",
+            "plan",
+            "plan.edit",
+            "plan.check",
+            "plan.fit",
+            "script",
+            "shoot",
+            "match.features",
+            "match",
+            "cut",
+            "review",
+            "dress",
+            "publish",
+            "proof",
+            "workout",
+            "series",
+            "logbook");
+
+    private static final String[] CORE =
+            ROOMS.stream().map(r -> "app.nosegay." + r).toArray(String[]::new);
+
+    /** More classes than this that all know each other cannot be read one by one. */
+    private static final int MOST_IN_A_CIRCLE = 3;
+
+    @ArchTest
+    static final ArchRule modulesDependOneWay = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("core")
+            .definedBy(CORE)
+            .layer("paint")
+            .definedBy("app.nosegay.paint..")
+            .layer("media")
+            .definedBy("app.nosegay.media..")
+            .layer("listen")
+            .definedBy("app.nosegay.listen..")
+            .layer("standins")
+            .definedBy("app.nosegay.standins..")
+            .layer("jobs")
+            .definedBy("app.nosegay.jobs..")
+            .layer("desktop")
+            .definedBy("app.nosegay.desktop..")
+            .layer("cli")
+            .definedBy("app.nosegay.cli..")
+            .layer("bench")
+            .definedBy("app.nosegay.bench..")
+            .whereLayer("bench")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("cli")
+            .mayOnlyBeAccessedByLayers("bench")
+            .whereLayer("desktop")
+            .mayOnlyBeAccessedByLayers("bench")
+            .whereLayer("jobs")
+            .mayOnlyBeAccessedByLayers("desktop", "cli", "bench")
+            .whereLayer("listen")
+            .mayOnlyBeAccessedByLayers("jobs", "bench")
+            .whereLayer("standins")
+            .mayOnlyBeAccessedByLayers("jobs", "desktop", "cli", "bench")
+            .whereLayer("paint")
+            .mayOnlyBeAccessedByLayers("standins", "jobs", "desktop", "cli", "bench")
+            .whereLayer("media")
+            .mayOnlyBeAccessedByLayers("standins", "jobs", "desktop", "cli", "bench");
+
+    @ArchTest
+    static final ArchRule theCoreKnowsNoInterfaceNoMediaAndNoFiles = noClasses()
+            .that()
+            .resideInAnyPackage(CORE)
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("javafx..", "org.bytedeco..", "java.awt..", "javax.swing..", "java.nio.file..");
+
+    @ArchTest
+    static final ArchRule packagesHaveNoCircles =
+            slices().matching("app.nosegay.(**)").should().beFreeOfCycles();
+
+    @ArchTest
+    static void roomsKnowOnlyThoseBeforeThem(JavaClasses all) {
+        List<String> wrong = new ArrayList<>();
+        for (JavaClass c : all) {
+            int from = room(c);
+            for (Dependency d : c.getDirectDependenciesFromSelf()) {
+                int to = room(d.getTargetClass());
+                if (from >= 0 && to > from) {
+                    wrong.add(d.getDescription());
+                }
+            }
+        }
+        assertThat(wrong).isEmpty();
+    }
+
+    @ArchTest
+    static void theCoreIsMadeOfTheseRooms(JavaClasses all) {
+        List<String> others = all.stream()
+                .filter(c -> c.getSource().isPresent()
+                        && c.getSource().get().getUri().toString().contains("nosegay-core"))
+                .filter(c -> room(c) < 0)
+                .map(JavaClass::getName)
+                .toList();
+        assertThat(others).isEmpty();
+    }
+
+    private static int room(JavaClass c) {
+        return c.getPackageName().startsWith("app.nosegay.")
+                ? ROOMS.indexOf(c.getPackageName().substring("app.nosegay.".length()))
+                : -1;
+    }
+
+    @ArchTest
+    static void circlesOfClassesAreShort(JavaClasses all) {
+        Map<String, Set<String>> knows = new TreeMap<>();
+        for (JavaClass c : all) {
+            for (Dependency d : c.getDirectDependenciesFromSelf()) {
+                if (d.getTargetClass().getPackageName().startsWith("app.nosegay")) {
+                    knows.computeIfAbsent(outer(c), x -> new TreeSet<>()).add(outer(d.getTargetClass()));
+                }
+            }
+        }
+        assertThat(Circles.in(knows))
+                .allSatisfy(circle -> assertThat(circle).hasSizeLessThanOrEqualTo(MOST_IN_A_CIRCLE));
+    }
+
+    private static String outer(JavaClass c) {
+        String name = c.getName();
+        return name.contains("$") ? name.substring(0, name.indexOf('$')) : name.replace("[]", "");
+    }
+
+    @ArchTest
+    static final ArchRule onlyTheDesktopUsesJavaFx = noClasses()
+            .that()
+            .resideOutsideOfPackages("app.nosegay.desktop..", "app.nosegay.bench..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("javafx..", "org.fxmisc..");
+
+    @ArchTest
+    static final ArchRule namesSayWhatThingsAre =
+            classes().should().haveNameNotMatching(".*(Manager|Helper|Utils?|Impl|Misc)");
+}

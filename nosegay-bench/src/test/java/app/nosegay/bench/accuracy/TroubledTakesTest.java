@@ -1,0 +1,41 @@
+package app.nosegay.bench.accuracy;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.jobs.Demo;
+import app.nosegay.standins.Trouble;
+import java.util.EnumSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Single troubles in whole workouts, by the evidence they were once misread with. */
+class TroubledTakesTest {
+    /** A timer that goes on beeping behind the end does not draw the last segments after it: there nobody says goodbye. */
+    @ParameterizedTest
+    @ValueSource(longs = {3, 29, 46})
+    void theLastSegmentsStayWhereTheyWereDone(long seed) {
+        Accuracy.Errors errors =
+                Accuracy.of(Demo.sheets().get(0), seed, EnumSet.of(Trouble.TIMER_LEFT_ON), Accuracy.Level.ALL);
+        assertThat(errors.share()).isGreaterThanOrEqualTo(0.95);
+    }
+
+    /** Another body than the matcher grew up with, restless in rests, times kept by hand, nothing to hear: worse, but told where. */
+    @Test
+    void anotherFigureIsFoundByItsMovementAlone() {
+        Accuracy.Errors errors = OtherPresenter.errors(Demo.sheets(), 2);
+        assertThat(errors.share()).isGreaterThanOrEqualTo(0.85);
+        assertThat(errors.sureShare()).isGreaterThanOrEqualTo(0.65);
+        assertThat(errors.calibration()).isGreaterThanOrEqualTo(0.95);
+    }
+
+    /** Words all through a recording do not make it one long goodbye. */
+    @ParameterizedTest
+    @CsvSource({"3, 1", "16, 1", "16, 2"})
+    void twoRecordingsOfOneRunAreFoundByTheirWords(long seed, int sheet) {
+        Accuracy.Errors errors =
+                Accuracy.of(Demo.sheets().get(sheet), seed, EnumSet.of(Trouble.STOP_START), Accuracy.Level.WORDS);
+        assertThat(errors.share()).isGreaterThanOrEqualTo(0.95);
+    }
+}
