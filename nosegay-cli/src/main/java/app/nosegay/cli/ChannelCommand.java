@@ -47,14 +47,16 @@ final class ChannelCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         if (!Files.isDirectory(folder)) {
-            throw new IOException(folder + ": there is no such folder; publish first");
+            throw new IOException(CliText.of("channel-command.there-is-no-such-folder", folder));
         }
         List<Channel.Profile> known = Channel.profiles();
         Channel.Profile wanted = known.stream()
                 .filter(p -> p.name().equals(profile))
                 .findFirst()
-                .orElseThrow(() -> new IOException("\"" + profile + "\" is no profile; known are "
-                        + known.stream().map(Channel.Profile::name).collect(Collectors.joining(", "))));
+                .orElseThrow(() -> new IOException(CliText.of(
+                        "channel-command.is-no-profile-known-are",
+                        profile,
+                        known.stream().map(Channel.Profile::name).collect(Collectors.joining(", ")))));
         Channel.Answer answer = Channel.submit(
                 folder,
                 wanted,

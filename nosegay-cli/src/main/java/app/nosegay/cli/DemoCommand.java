@@ -46,7 +46,7 @@ final class DemoCommand implements Callable<Integer> {
             return Main.window("demo", folder.toString());
         }
         if (out == null) {
-            throw new IOException("say where the demo's files go: ./nosegay demo --headless --out DIR");
+            throw new IOException(CliText.of("demo-command.say-where-the-demos-files"));
         }
         PrintWriter print = spec.commandLine().getOut();
         PrintWriter err = spec.commandLine().getErr();
@@ -54,17 +54,20 @@ final class DemoCommand implements Callable<Integer> {
         long began = System.nanoTime();
         Path file = Demo.prepare(out, new ConsoleProgress("filming", err));
         Workout workout = WorkoutFile.open(file);
-        step(print, "planned and filmed", out.resolve("take-1.mp4"));
+        step(print, CliText.of("demo-command.planned-and-filmed"), out.resolve("take-1.mp4"));
         WorkoutMedia media = WorkoutMedia.read(workout, Sheets.folderOf(file), new ConsoleProgress("reading", err));
-        step(print, "read the take", null);
+        step(print, CliText.of("demo-command.read-the-take"), null);
         Programme programme = media.programme(workout);
         long found = programme.match().segments().stream()
                 .filter(Match.Placed::matched)
                 .count();
         step(
                 print,
-                "matched " + found + " of " + programme.match().segments().size() + " segments, dressed with "
-                        + programme.dressing().pieces().size() + " pieces",
+                CliText.of(
+                        "demo-command.matched-of-segments-dressed-with",
+                        found,
+                        programme.match().segments().size(),
+                        programme.dressing().pieces().size()),
                 null);
         List<Path> texts = PublishJob.texts(programme, media, out, true);
         for (Path text : texts) {
@@ -82,14 +85,13 @@ final class DemoCommand implements Callable<Integer> {
         MediaInfo info = MediaInput.probe(video);
         step(
                 print,
-                String.format(
-                        Locale.ROOT,
-                        "rendered %s of %dx%d",
+                CliText.of(
+                        "demo-command.rendered-of-x",
                         info.length(),
                         info.video().width(),
                         info.video().height()),
                 video);
-        print.printf(Locale.ROOT, "%6.1f s  in all%n", (System.nanoTime() - began) / 1e9);
+        print.printf(Locale.ROOT, CliText.of("demo-command.row-in-all"), (System.nanoTime() - began) / 1e9);
         print.flush();
         return Main.DONE;
     }

@@ -80,7 +80,7 @@ final class FitCommand implements Callable<Integer> {
         int most = otherwise.roundsMost();
         if (rounds != null) {
             if (!rounds.matches("\\d{1,2}-\\d{1,2}")) {
-                throw new IOException("--rounds " + rounds + ": expected two numbers such as 1-6");
+                throw new IOException(CliText.of("fit-command.rounds-expected-two-numbers-such", rounds));
             }
             least = Integer.parseInt(rounds.split("-")[0]);
             most = Integer.parseInt(rounds.split("-")[1]);
@@ -97,16 +97,16 @@ final class FitCommand implements Callable<Integer> {
     private static Pause range(String text, String option) throws IOException {
         return Pause.parse(text)
                 .filter(p -> !p.open())
-                .orElseThrow(() -> new IOException(option + " " + text + ": expected a range such as 0:10-1:30"));
+                .orElseThrow(() -> new IOException(CliText.of("fit-command.expected-a-range-such-as", option, text)));
     }
 
     private void write(Fitter.Fit fit) throws IOException {
         if (take > fit.offers().size()) {
-            throw new IOException(
-                    "--take " + take + ": there are " + fit.offers().size() + " offers");
+            throw new IOException(CliText.of(
+                    "fit-command.take-there-are-offers", take, fit.offers().size()));
         }
         if (out == null) {
-            throw new IOException("--take needs --out FILE to write the run sheet to");
+            throw new IOException(CliText.of("fit-command.take-needs-out-file-to"));
         }
         Sheets.free(out, overwrite);
         Files.writeString(out, fit.offers().get(take - 1).sheet());
@@ -115,12 +115,13 @@ final class FitCommand implements Callable<Integer> {
     private static void table(PrintWriter out, Timeline timeline, Fitter.Fit fit) {
         String promise = timeline.sheet().header().promise().text();
         if (fit.met() && fit.impossible() == null) {
-            out.println(
-                    "The promise \"" + promise + "\" holds: " + fit.measured().clock() + ".");
+            out.println(CliText.of(
+                    "fit-command.the-promise-holds", promise, fit.measured().clock()));
         } else if (fit.impossible() != null) {
             out.println(fit.impossible());
         } else {
-            out.println("It lasts " + fit.measured().clock() + "; promised is \"" + promise + "\".");
+            out.println(CliText.of(
+                    "fit-command.it-lasts-promised-is", fit.measured().clock(), promise));
         }
         int n = 1;
         for (Offer offer : fit.offers()) {

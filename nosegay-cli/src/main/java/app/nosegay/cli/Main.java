@@ -51,7 +51,7 @@ public final class Main implements Callable<Integer> {
             try (InputStream in = Main.class.getResourceAsStream("version.properties")) {
                 built.load(in);
             }
-            return new String[] {"Nosegay " + built.getProperty("version")};
+            return new String[] {CliText.of("main.nosegay", built.getProperty("version"))};
         }
     }
 
@@ -64,11 +64,11 @@ public final class Main implements Callable<Integer> {
         CommandLine line = new CommandLine(new Main());
         line.setExecutionExceptionHandler((e, command, result) -> {
             if (e instanceof CancellationException) {
-                command.getErr().println("cancelled; nothing was left half-written");
+                command.getErr().println(CliText.of("main.cancelled-nothing-was-left-half"));
                 return BAD_INPUT;
             }
             if (e instanceof IOException || e instanceof IllegalArgumentException) {
-                command.getErr().println("nosegay: " + e.getMessage());
+                command.getErr().println(CliText.of("main.nosegay-2", e.getMessage()));
                 return BAD_INPUT;
             }
             throw e;
@@ -79,7 +79,7 @@ public final class Main implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         if (workout != null && !Files.isRegularFile(workout)) {
-            throw new IOException(workout + ": is neither a command (see --help) nor a workout file that is there");
+            throw new IOException(CliText.of("main.is-neither-a-command-see", workout));
         }
         return window("open", workout == null ? "" : workout.toString());
     }

@@ -72,8 +72,7 @@ final class MatchCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         if (transcripts.size() > footage.size() || logs.size() > footage.size()) {
-            throw new IOException(
-                    "there are more transcripts or logs than recordings; give one per recording, in order");
+            throw new IOException(CliText.of("match-command.there-are-more-transcripts-or"));
         }
         if (save != null) {
             Sheets.free(save, overwrite);
@@ -92,7 +91,8 @@ final class MatchCommand implements Callable<Integer> {
                 workout,
                 folder,
                 new ConsoleProgress("reading", spec.commandLine().getErr()));
-        media.notices(workout).forEach(n -> spec.commandLine().getErr().println("nosegay: " + n));
+        media.notices(workout)
+                .forEach(n -> spec.commandLine().getErr().println(CliText.of("match-command.nosegay", n)));
         Programme programme = media.programme(workout);
         if (listen) {
             Progress listening =
@@ -123,12 +123,9 @@ final class MatchCommand implements Callable<Integer> {
     static void table(PrintWriter out, Match match) {
         for (Match.Take t : match.takes()) {
             String clock = t.offset() == null
-                    ? "no clock"
-                    : String.format(
-                            Locale.ROOT,
-                            "clock offset %.3f s, rate %+.1f ppm",
-                            t.offset().seconds(),
-                            t.ratePpm());
+                    ? CliText.of("match-command.no-clock")
+                    : CliText.of(
+                            "match-command.clock-offset-and-rate", t.offset().seconds(), t.ratePpm());
             out.printf(
                     "%s: %s; evidence: %s%n",
                     t.id(), clock, t.evidence().isEmpty() ? "none" : String.join(", ", t.evidence()));
@@ -151,7 +148,7 @@ final class MatchCommand implements Callable<Integer> {
         for (Match.Unplanned u : match.unplanned()) {
             out.printf(
                     Locale.ROOT,
-                    "%9.3f %9.3f  unplanned: %s%n",
+                    CliText.of("match-command.row-unplanned"),
                     u.span().start().seconds(),
                     u.span().end().seconds(),
                     u.kind());

@@ -96,7 +96,7 @@ final class PlanCommand implements Callable<Integer> {
         out.println(report.sentence());
         out.printf(
                 Locale.ROOT,
-                "Push %s, pull %s. Front %s, back %s. Left %s, right %s. Density %.0f %%. Longest without rest %s.%n",
+                CliText.of("plan-command.row-balance"),
                 b.push(),
                 b.pull(),
                 b.front(),
@@ -106,7 +106,7 @@ final class PlanCommand implements Callable<Integer> {
                 100 * b.density(),
                 b.longestWithoutRest());
         for (GearList.Use use : report.gear().used()) {
-            out.printf("gear  %s from %s%n", use.item().shown(), use.from());
+            out.printf(CliText.of("plan-command.row-gear"), use.item().shown(), use.from());
         }
         for (Finding f : findings) {
             out.printf(

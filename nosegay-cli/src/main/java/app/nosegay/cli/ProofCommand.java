@@ -60,7 +60,8 @@ final class ProofCommand implements Callable<Integer> {
                     workout,
                     Sheets.folderOf(file),
                     new ConsoleProgress("reading", spec.commandLine().getErr()));
-            media.notices(workout).forEach(n -> spec.commandLine().getErr().println("nosegay: " + n));
+            media.notices(workout)
+                    .forEach(n -> spec.commandLine().getErr().println(CliText.of("proof-command.nosegay", n)));
             programme = media.programme(workout);
         } else {
             programme = Sheets.programme(workout);
@@ -87,7 +88,7 @@ final class ProofCommand implements Callable<Integer> {
         for (Finding f : proof.open()) {
             out.printf("%-5s %-26s %s%n", f.severity().word(), f.code(), f.message());
             if (f.fix() != null) {
-                out.printf("%-5s %-26s to mend it: %s%n", "", "", f.fix());
+                out.printf(CliText.of("proof-command.row-fix"), "", "", f.fix());
             }
         }
         if (apart) {
@@ -100,7 +101,7 @@ final class ProofCommand implements Callable<Integer> {
     private static void comparison(PrintWriter out, IntervalComparison p) {
         out.printf(
                 Locale.ROOT,
-                "%-44s planned %s | said %s | shown %s%n",
+                CliText.of("proof-command.row-interval"),
                 p.interval().id(),
                 p.planned(),
                 p.said(),

@@ -101,7 +101,7 @@ final class PublishCommand implements Callable<Integer> {
         PrintWriter print = spec.commandLine().getOut();
         written.forEach(print::println);
         if (programme.captions().isEmpty()) {
-            err.println("no captions were written: no take has a transcript yet");
+            err.println(CliText.of("publish-command.no-captions-were-written-no"));
         }
         print.flush();
         return Main.DONE;
@@ -134,7 +134,10 @@ final class PublishCommand implements Callable<Integer> {
                 return value;
             }
         }
-        throw new IOException("there is no " + what + " \"" + given + "\"; use one of: "
-                + String.join(", ", Arrays.stream(values).map(word).toList()));
+        throw new IOException(CliText.of(
+                "publish-command.there-is-no-use-one",
+                what,
+                given,
+                String.join(", ", Arrays.stream(values).map(word).toList())));
     }
 }

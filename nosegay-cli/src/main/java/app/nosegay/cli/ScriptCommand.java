@@ -96,7 +96,7 @@ final class ScriptCommand implements Callable<Integer> {
         for (CuePlan.Left l : cues.missed()) {
             out.printf(
                     Locale.ROOT,
-                    "no room  %-8s %s (%s: %s; %s)%n",
+                    CliText.of("script-command.row-no-room"),
                     l.line().kind().word(),
                     l.line().text(),
                     l.line().segment(),

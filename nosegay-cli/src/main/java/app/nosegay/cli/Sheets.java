@@ -23,7 +23,7 @@ final class Sheets {
     /** A PLAN: a workout file, or a run sheet in any encoding. */
     static Workout workout(Path file) throws IOException {
         if (!Files.isRegularFile(file)) {
-            throw new IOException(file + ": there is no such file");
+            throw new IOException(CliText.of("sheets.there-is-no-such-file", file));
         }
         if (file.toString().endsWith(WorkoutFile.ENDING)) {
             return WorkoutFile.open(file);
@@ -32,7 +32,7 @@ final class Sheets {
         for (int i = 0; i < Math.min(bytes.length, 4096); i++) {
             boolean utf16 = bytes.length > 1 && ((bytes[0] & 0xff) >= 0xfe && (bytes[1] & 0xff) >= 0xfe);
             if (bytes[i] == 0 && !utf16) {
-                throw new IOException(file + ": this is not a run sheet (it is not text)");
+                throw new IOException(CliText.of("sheets.this-is-not-a-run", file));
             }
         }
         return Workout.EMPTY.withSheet(TranscriptReader.decode(bytes));
@@ -70,7 +70,7 @@ final class Sheets {
     /** Refuses to write over a file that is there, unless told to. */
     static void free(Path target, boolean overwrite) throws IOException {
         if (!overwrite && Files.exists(target)) {
-            throw new IOException(target + ": is there already; it is only replaced when you say so (--overwrite)");
+            throw new IOException(CliText.of("sheets.is-there-already-it-is", target));
         }
     }
 }

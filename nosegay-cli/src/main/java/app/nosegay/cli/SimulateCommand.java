@@ -52,10 +52,10 @@ final class SimulateCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         Timeline timeline = Sheets.timeline(Sheets.workout(plan));
         if (timeline.segments().isEmpty()) {
-            throw new IOException(plan + ": there is nothing to film; it has no segments");
+            throw new IOException(CliText.of("simulate-command.there-is-nothing-to-film", plan));
         }
         if (!overwrite && Files.exists(out.resolve("take-1.truth.json"))) {
-            throw new IOException(out + ": holds a take-1 already; it is only replaced when you say so (--overwrite)");
+            throw new IOException(CliText.of("simulate-command.holds-a-take-1-already", out));
         }
         Voice voice = evidenceOnly ? null : new GuideVoice();
         PrintWriter err = spec.commandLine().getErr();

@@ -50,7 +50,7 @@ final class TranscriptCommand implements Callable<Integer> {
         List<HeardStructure.Heard> heard = HeardStructure.of(calls);
         if (sheet != null) {
             if (Files.exists(sheet)) {
-                throw new IOException(sheet + ": is there already and is not replaced");
+                throw new IOException(CliText.of("transcript-command.is-there-already-and-is", sheet));
             }
             Files.writeString(sheet, DraftSheet.of(heard));
         }
@@ -59,21 +59,23 @@ final class TranscriptCommand implements Callable<Integer> {
         }
         PrintWriter out = spec.commandLine().getOut();
         for (Call c : calls) {
-            String value = c.value() == null ? "" : " " + c.value() + (c.to() == null ? "" : " to " + c.to());
+            String value = c.value() == null
+                    ? ""
+                    : " " + c.value() + (c.to() == null ? "" : CliText.of("transcript-command.to", c.to()));
             out.printf(
                     "%8s  %-13s%-26s \"%s\"%n",
                     clock(c.time()), c.kind().word(), value + (c.of() == null ? "" : " " + c.of()), c.text());
         }
-        out.printf("%n%d calls, %d intervals heard%n", calls.size(), heard.size());
+        out.printf(CliText.of("transcript-command.row-counts"), calls.size(), heard.size());
         for (HeardStructure.Heard h : heard) {
             out.printf(
                     Locale.ROOT,
-                    "%8s  to %8s  %-5s %-28s %s doubt %.2f%n",
+                    CliText.of("transcript-command.row-interval"),
                     clock(h.span().start()),
                     clock(h.span().end()),
                     h.kind(),
                     h.move() == null ? "" : h.move(),
-                    h.round() == null ? "" : "round " + h.round(),
+                    h.round() == null ? "" : CliText.of("transcript-command.round", h.round()),
                     h.doubt());
         }
         out.flush();

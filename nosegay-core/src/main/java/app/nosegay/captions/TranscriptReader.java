@@ -1,5 +1,6 @@
 package app.nosegay.captions;
 
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
@@ -49,8 +50,7 @@ public final class TranscriptReader {
                 ? words(text)
                 : lines(text);
         if (captions.isEmpty()) {
-            throw new IOException(
-                    "no timed line was found in it; expected WebVTT, SRT, JSON words, or text with [m:ss] stamps");
+            throw new IOException(CoreText.of("captions.transcript-reader.no-timed-line-was-found"));
         }
         captions.sort(Comparator.comparing(Caption::start));
         return captions;
@@ -226,7 +226,10 @@ public final class TranscriptReader {
             root = JsonMapper.builder().build().readTree(json);
         } catch (JsonProcessingException e) {
             throw new IOException(
-                    "the JSON is broken at line " + e.getLocation().getLineNr(), e);
+                    CoreText.of(
+                            "captions.transcript-reader.the-json-is-broken-at",
+                            e.getLocation().getLineNr()),
+                    e);
         }
         JsonNode list = root.isArray() ? root : root.path("words");
         List<Caption> captions = new ArrayList<>();

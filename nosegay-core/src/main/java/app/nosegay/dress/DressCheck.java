@@ -4,11 +4,11 @@ import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** What is wrong with the pieces on the picture: mostly where someone put them by hand, or a style of the creator's own. */
 public final class DressCheck {
@@ -26,8 +26,8 @@ public final class DressCheck {
         style(dressing.notes().style(), findings);
         if (dressing.notes().sound().hasMusic()
                 && dressing.notes().sound().licence().isBlank()) {
-            findings.add(Finding.of("sound.licence", Severity.FIX, "There is music, but no note of the right to use it")
-                    .withFix("write it down on Dress, Sound; it goes into the description"));
+            findings.add(Finding.of("sound.licence", Severity.FIX, CoreText.of("sound.licence.message"))
+                    .withFix(CoreText.of("sound.licence.fix")));
         }
         for (Layout.Area area : dressing.layout().areas()) {
             area(dressing, area, findings);
@@ -44,21 +44,12 @@ public final class DressCheck {
                     .min()
                     .orElseThrow();
             findings.add(Finding.of(
-                            "dress.contrast",
-                            Severity.FIX,
-                            String.format(
-                                    Locale.ROOT,
-                                    "In the style \"%s\" some words stand out only %.1f : 1 from their backing; 4.5 : 1 can be read",
-                                    style.name(),
-                                    least))
-                    .withFix("choose darker words or a lighter backing, or another style"));
+                            "dress.contrast", Severity.FIX, CoreText.of("dress.contrast.message", style.name(), least))
+                    .withFix(CoreText.of("dress.contrast.fix")));
         }
         if (24 * style.scale() < Style.LEAST_WORDS * 0.9) {
-            findings.add(Finding.of(
-                            "dress.small",
-                            Severity.FIX,
-                            "The style \"" + style.name() + "\" is too small to be read on a phone")
-                    .withFix("make it larger"));
+            findings.add(Finding.of("dress.small", Severity.FIX, CoreText.of("dress.small.message", style.name()))
+                    .withFix(CoreText.of("dress.small.fix")));
         }
     }
 
@@ -77,9 +68,8 @@ public final class DressCheck {
                         area,
                         "dress.covers",
                         Severity.LOOK,
-                        String.format(
-                                Locale.ROOT,
-                                "The %s at the %s lies over somebody %.0f %% of the time",
+                        CoreText.of(
+                                "dress.covers.message",
                                 words,
                                 area.anchors().get(groups.get(i)).words(),
                                 covers * 100)));
@@ -102,7 +92,7 @@ public final class DressCheck {
                 severity,
                 area.stretch().interval(),
                 0,
-                message + " in " + area.stretch().interval(),
+                message + CoreText.of("dress.dress-check.in") + area.stretch().interval(),
                 null,
                 null);
     }
@@ -124,9 +114,8 @@ public final class DressCheck {
                             Severity.LOOK,
                             interval,
                             0,
-                            String.format(
-                                    Locale.ROOT,
-                                    "\"%s\" is on for %.1f s at %s; reading it takes %.1f s",
+                            CoreText.of(
+                                    "dress.brief.message",
                                     card.heading(),
                                     span.length().seconds(),
                                     span.start(),

@@ -1,5 +1,6 @@
 package app.nosegay.dress;
 
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
@@ -30,15 +31,15 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
 
     /** Kinds of pieces that can be left out. */
     public enum Extra {
-        PROGRESS("whole-workout progress"),
-        LEVELS("level badges"),
+        PROGRESS(CoreText.of("dress.dress-notes.whole-workout-progress")),
+        LEVELS(CoreText.of("dress.dress-notes.level-badges")),
         OPTIONS("options"),
-        FORM_CUES("form cues"),
-        REP_COUNTERS("rep counters"),
-        TEMPO("tempo guide"),
-        SECTIONS("section cards"),
+        FORM_CUES(CoreText.of("dress.dress-notes.form-cues")),
+        REP_COUNTERS(CoreText.of("dress.dress-notes.rep-counters")),
+        TEMPO(CoreText.of("dress.dress-notes.tempo-guide")),
+        SECTIONS(CoreText.of("dress.dress-notes.section-cards")),
         CORRECTIONS("corrections"),
-        BURNED_CAPTIONS("captions in the picture");
+        BURNED_CAPTIONS(CoreText.of("dress.dress-notes.captions-in-the-picture"));
 
         private final String words;
 

@@ -24,6 +24,7 @@ import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -219,7 +220,8 @@ public final class Dresser {
                 cut.toCut(misstatement.take(), misstatement.span().start())
                         .ifPresent(at -> add(
                                 new Span<>(at, at.plus(reading(text))),
-                                new Face.Card(Face.CardKind.CORRECTION, "Correction", text)));
+                                new Face.Card(
+                                        Face.CardKind.CORRECTION, CoreText.of("dress.dresser.correction"), text)));
             }
         }
     }
@@ -238,8 +240,10 @@ public final class Dresser {
         }
         shown(first).ifPresent(span -> {
             Time<Axis.Cut> until = Time.min(span.end(), span.start().plus(TITLE_STAYS));
-            String line = moves.size() + (moves.size() == 1 ? " move · " : " moves · ")
-                    + Math.round(timeline.total().seconds() / 60) + " min";
+            String line = moves.size()
+                    + (moves.size() == 1 ? CoreText.of("dress.dresser.move") : CoreText.of("dress.dresser.moves"))
+                    + Math.round(timeline.total().seconds() / 60)
+                    + CoreText.of("dress.dresser.min");
             add(new Span<>(span.start(), until), new Face.Card(Face.CardKind.TITLE, title, line));
             boolean screened = cues.of(first.id()).stream().anyMatch(l -> l.kind() == CueKind.CAUTION);
             String caution = screened
@@ -252,7 +256,9 @@ public final class Dresser {
             Time<Axis.Cut> from = until.plus(BETWEEN_CARDS);
             Time<Axis.Cut> to = Time.min(span.end(), from.plus(reading(caution)));
             if (to.isAfter(from.plus(LOOK_UP))) {
-                add(new Span<>(from, to), new Face.Card(Face.CardKind.CAUTION, "Before you start", caution));
+                add(
+                        new Span<>(from, to),
+                        new Face.Card(Face.CardKind.CAUTION, CoreText.of("dress.dresser.before-you-start"), caution));
             }
         });
     }
@@ -291,7 +297,9 @@ public final class Dresser {
         String title = timeline.sheet().header().title();
         Time<Axis.Cut> from = Time.max(span.start(), span.end().minus(END_STAYS));
         if (!title.isEmpty() && span.end().since(from).compareTo(LOOK_UP) > 0) {
-            add(new Span<>(from, span.end()), new Face.Card(Face.CardKind.END, title, "Thank you for training along."));
+            add(
+                    new Span<>(from, span.end()),
+                    new Face.Card(Face.CardKind.END, title, CoreText.of("dress.dresser.thank-you-for-training-along")));
         }
     }
 
@@ -335,7 +343,11 @@ public final class Dresser {
                 .mapToInt(o -> sets ? (o.set() == null ? 0 : o.set()) : (o.round() == null ? 0 : o.round()))
                 .max()
                 .orElse(0);
-        String word = sets ? "Set" : s.block().kind() == BlockKind.EVERY_MINUTE ? "Minute" : "Round";
+        String word = sets
+                ? CoreText.of("dress.dresser.set")
+                : s.block().kind() == BlockKind.EVERY_MINUTE
+                        ? CoreText.of("dress.dresser.minute")
+                        : CoreText.of("dress.dresser.round");
         boolean shown = rounds > 1;
         return new Face.NamePlate(
                 Wordings.capital(s.move()),
@@ -354,8 +366,10 @@ public final class Dresser {
         if (s.kind() == SegmentKind.SWITCH) {
             int k = timeline.segments().indexOf(s);
             Side to = timeline.segments().get(k + 1).side();
-            String side = isViewersChoice() ? "Other side" : Wordings.capital(spoken(to)) + " side";
-            add(span.get(), new Face.Card(Face.CardKind.SWITCH, "Switch", side));
+            String side = isViewersChoice()
+                    ? CoreText.of("dress.dresser.other-side")
+                    : Wordings.capital(spoken(to)) + CoreText.of("dress.dresser.side");
+            add(span.get(), new Face.Card(Face.CardKind.SWITCH, CoreText.of("dress.dresser.switch"), side));
             return;
         }
         if ((s.side() == Side.LEFT || s.side() == Side.RIGHT) && !isViewersChoice()) {
@@ -402,11 +416,21 @@ public final class Dresser {
                 .or(() -> again ? Optional.empty() : wordings.first(s, CueKind.FORM))
                 .orElse(null);
         if (formText != null && notes.shows(DressNotes.Extra.FORM_CUES)) {
-            free = card(s, span, free, form.orElse(null), new Face.Card(Face.CardKind.FORM, "Form", formText));
+            free = card(
+                    s,
+                    span,
+                    free,
+                    form.orElse(null),
+                    new Face.Card(Face.CardKind.FORM, CoreText.of("dress.dresser.form"), formText));
         }
         String easier = wordings.first(s, CueKind.EASIER).orElse(null);
         if (easier != null && notes.shows(DressNotes.Extra.OPTIONS)) {
-            card(s, span, free, option.orElse(null), new Face.Card(Face.CardKind.OPTION, "Easier", easier));
+            card(
+                    s,
+                    span,
+                    free,
+                    option.orElse(null),
+                    new Face.Card(Face.CardKind.OPTION, CoreText.of("dress.dresser.easier"), easier));
         }
     }
 
@@ -462,14 +486,17 @@ public final class Dresser {
         boolean bothFollow = s.way() == SideWay.HALVES || s.way() == SideWay.SEPARATE;
         String side = s.side() == Side.BOTH || s.side() == null || isViewersChoice()
                 ? ""
-                : Wordings.capital(spoken(s.side())) + (bothFollow ? " side first" : " side");
-        String with = gear.isEmpty() ? "" : "With " + String.join(" and ", gear);
+                : Wordings.capital(spoken(s.side()))
+                        + (bothFollow ? CoreText.of("dress.dresser.side-first") : CoreText.of("dress.dresser.side"));
+        String with = gear.isEmpty()
+                ? ""
+                : CoreText.of("dress.dresser.with", String.join(CoreText.of("dress.dresser.and"), gear));
         String detail = side.isEmpty() ? with : with.isEmpty() ? side : side + " · " + with;
         add(
                 span,
                 new Face.Card(
                         Face.CardKind.NEXT,
-                        "Next: " + s.move(),
+                        CoreText.of("dress.dresser.next", s.move()),
                         detail,
                         library.find(s.move()).map(Move::motion).orElse(null)));
         int count = timeline.sheet().header().calls().countIn();

@@ -3,6 +3,7 @@ package app.nosegay.dress;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -52,9 +53,9 @@ public record Layout(Frame frame, List<Area> areas) {
     /** Pieces that stay together. */
     public enum Group {
         CLOCK("timer"),
-        HEAD("name and side"),
+        HEAD(CoreText.of("dress.layout.name-and-side")),
         CARD("cards"),
-        REPS("rep counter");
+        REPS(CoreText.of("dress.layout.rep-counter"));
 
         private final String words;
 

@@ -1,5 +1,6 @@
 package app.nosegay.dress;
 
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -114,13 +115,17 @@ public sealed interface Piece {
             boolean first = second < ends[0];
             if (first) {
                 away = second / Math.max(0.01, ends[0]);
-                word = startsDown ? "down, breathe in" : "up, breathe out";
+                word = startsDown
+                        ? CoreText.of("dress.piece.down-breathe-in")
+                        : CoreText.of("dress.piece.up-breathe-out");
             } else if (second < ends[1]) {
                 away = 1;
                 word = "hold";
             } else if (second < ends[2]) {
                 away = 1 - (second - ends[1]) / Math.max(0.01, ends[2] - ends[1]);
-                word = startsDown ? "up, breathe out" : "down, breathe in";
+                word = startsDown
+                        ? CoreText.of("dress.piece.up-breathe-out")
+                        : CoreText.of("dress.piece.down-breathe-in");
             } else {
                 away = 0;
                 word = "hold";

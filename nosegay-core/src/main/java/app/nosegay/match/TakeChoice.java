@@ -5,6 +5,7 @@ import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -146,20 +147,20 @@ final class TakeChoice {
         }
         List<String> why = new ArrayList<>();
         if (others.stream().anyMatch(o -> !isWhole(o)) && isWhole(c)) {
-            why.add("whole, where another is cut short");
+            why.add(CoreText.of("match.take-choice.whole-where-another-is-cut"));
         }
         if (others.stream().anyMatch(this::isFluffed) && !isFluffed(c)) {
-            why.add("without the fluff");
+            why.add(CoreText.of("match.take-choice.without-the-fluff"));
         }
         boolean later = others.stream()
                 .allMatch(o -> o.take() < c.take()
                         || o.take() == c.take()
                                 && o.occurrence().start() < c.occurrence().start());
         if (later) {
-            why.add("the last one made");
+            why.add(CoreText.of("match.take-choice.the-last-one-made"));
         }
         if (why.isEmpty()) {
-            why.add("in one take with what is around it");
+            why.add(CoreText.of("match.take-choice.in-one-take-with-what"));
         }
         return String.format(Locale.ROOT, "%s: %s", takes.get(c.take()).id(), String.join(", ", why));
     }

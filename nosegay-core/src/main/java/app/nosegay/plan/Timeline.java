@@ -4,6 +4,7 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -82,13 +83,13 @@ public record Timeline(RunSheet sheet, List<Segment> segments) {
         if (what != null) {
             spoken.append(what);
         } else {
-            spoken.append(s.kind().word()).append(before == null ? "" : " after " + before);
+            spoken.append(s.kind().word()).append(before == null ? "" : CoreText.of("plan.timeline.after", before));
         }
         if (s.round() != null) {
-            spoken.append(", round ").append(s.round());
+            spoken.append(CoreText.of("plan.timeline.round")).append(s.round());
         }
         if (s.set() != null) {
-            spoken.append(", set ").append(s.set());
+            spoken.append(CoreText.of("plan.timeline.set")).append(s.set());
         }
         if (what != null && (s.side() == Side.LEFT || s.side() == Side.RIGHT)) {
             spoken.append(", ").append(s.side().word());

@@ -9,6 +9,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.review.HeardCall;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -119,14 +120,14 @@ public record IntervalComparison(
                 .mapToInt(s -> s.reps() == null ? 0 : s.reps())
                 .sum();
         if (reps > 0) {
-            words.append(" · ").append(reps).append(" reps");
+            words.append(" · ").append(reps).append(CoreText.of("proof.interval-comparison.reps"));
         }
         if (interval.segments().size() > 1) {
-            words.append(" · both sides in turn");
+            words.append(CoreText.of("proof.interval-comparison.both-sides-in-turn"));
         } else if (first.side() == Side.LEFT || first.side() == Side.RIGHT) {
             words.append(" · ")
                     .append(first.side().spoken(timeline.sheet().header().mirrored()))
-                    .append(" side");
+                    .append(CoreText.of("proof.interval-comparison.side"));
         }
         return words.toString();
     }
@@ -135,17 +136,21 @@ public record IntervalComparison(
         List<HeardCall> told =
                 calls.stream().filter(c -> OF_TIME.contains(c.call().kind())).toList();
         if (told.isEmpty()) {
-            return calls.isEmpty() ? "nothing that can be compared" : calls.size() + " words of order";
+            return calls.isEmpty()
+                    ? CoreText.of("proof.interval-comparison.nothing-that-can-be-compared")
+                    : calls.size() + CoreText.of("proof.interval-comparison.words-of-order");
         }
         HeardCall worst = told.stream()
                 .filter(c -> c.error() != null)
                 .max(Comparator.comparingDouble(c -> Math.abs(c.error())))
                 .orElse(null);
         if (worst != null && off(worst) > 0.25) {
-            return String.format(
-                    Locale.ROOT, "\"%s\", off by %.1f", worst.call().text().strip(), Math.abs(worst.error()));
+            return CoreText.of(
+                    "proof.interval-comparison.off-by", worst.call().text().strip(), Math.abs(worst.error()));
         }
-        return told.size() == 1 ? "1 call, right" : told.size() + " calls, all right";
+        return told.size() == 1
+                ? CoreText.of("proof.interval-comparison.1-call-right")
+                : told.size() + " calls, all right";
     }
 
     private static double off(HeardCall call) {
@@ -162,7 +167,7 @@ public record IntervalComparison(
 
     private static String picture(Interval interval, Match match, Optional<Span<Axis.Cut>> at) {
         if (at.isEmpty()) {
-            return "not in the picture";
+            return CoreText.of("proof.interval-comparison.not-in-the-picture");
         }
         long reps = interval.segments().stream()
                 .mapToLong(s -> match.reps().getOrDefault(s.id(), List.of()).size())
@@ -174,13 +179,16 @@ public record IntervalComparison(
             words.append(String.format(Locale.ROOT, " (%+.1f s)", drift));
         }
         if (late > NOTICED_LATE) {
-            words.append(String.format(Locale.ROOT, " · starts %.1f s late", late));
+            words.append(CoreText.of("proof.interval-comparison.starts-s-late", late));
         }
         if (reps > 0) {
             words.append(" · ")
                     .append(reps)
-                    .append(reps == 1 ? " rep" : " reps")
-                    .append(" counted");
+                    .append(
+                            reps == 1
+                                    ? CoreText.of("proof.interval-comparison.rep")
+                                    : CoreText.of("proof.interval-comparison.reps"))
+                    .append(CoreText.of("proof.interval-comparison.counted"));
         }
         return words.toString();
     }

@@ -2,6 +2,7 @@ package app.nosegay.proof;
 
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -60,17 +61,17 @@ public record Proof(List<IntervalComparison> comparisons, List<Finding> open, Li
     public String sentence() {
         if (open.isEmpty()) {
             return waived.isEmpty()
-                    ? "Planned, said and shown agree."
-                    : "Nothing is open; " + waived.size() + " left as they are, with reasons.";
+                    ? CoreText.of("proof.proof.planned-said-and-shown-agree")
+                    : CoreText.of("proof.proof.nothing-is-open-left-as", waived.size());
         }
         StringBuilder words = new StringBuilder();
         Map<Severity, String> names = Map.of(
                 Severity.STOP,
-                "to stop for",
+                CoreText.of("proof.proof.to-stop-for"),
                 Severity.FIX,
-                "to fix",
+                CoreText.of("proof.proof.to-fix"),
                 Severity.LOOK,
-                "to look at",
+                CoreText.of("proof.proof.to-look-at"),
                 Severity.NOTE,
                 "noted");
         for (Severity s : Severity.values()) {

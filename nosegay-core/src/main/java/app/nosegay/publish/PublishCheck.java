@@ -3,10 +3,10 @@ package app.nosegay.publish;
 import app.nosegay.captions.TimedText.Cue;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** What video hosts and viewers trip over in chapters and captions. */
 public final class PublishCheck {
@@ -37,15 +37,20 @@ public final class PublishCheck {
             findings.add(Finding.of(
                             "publish.chapters-few",
                             Severity.LOOK,
-                            "only " + chapters.size() + (chapters.size() == 1 ? " chapter" : " chapters")
-                                    + " of 10 s or more; video hosts want at least three")
-                    .withFix("give the sheet more blocks, or longer ones"));
+                            CoreText.of("publish.chapters-few.message", chapters.size())
+                                    + (chapters.size() == 1
+                                            ? CoreText.of("publish.chapters-few.message-2")
+                                            : CoreText.of("publish.chapters-few.message-3"))
+                                    + CoreText.of("publish.chapters-few.message-4"))
+                    .withFix(CoreText.of("publish.chapters-few.fix")));
         }
         if (!chapters.isEmpty() && chapters.get(0).span().start().micros() != 0) {
             findings.add(Finding.of(
                     "publish.chapters-start",
                     Severity.FIX,
-                    "the first chapter starts at " + chapters.get(0).span().start() + " instead of 0:00"));
+                    CoreText.of(
+                            "publish.chapters-start.message",
+                            chapters.get(0).span().start())));
         }
         for (int i = 0; i < chapters.size(); i++) {
             Length length = chapters.get(i).span().length();
@@ -53,7 +58,8 @@ public final class PublishCheck {
                 findings.add(Finding.of(
                         "publish.chapter-short",
                         Severity.FIX,
-                        "the chapter \"" + chapters.get(i).text() + "\" lasts " + length + " s; hosts want 10 s"));
+                        CoreText.of(
+                                "publish.chapter-short.message", chapters.get(i).text(), length)));
             }
         }
     }
@@ -84,26 +90,35 @@ public final class PublishCheck {
             findings.add(Finding.of(
                             "publish.caption-fast",
                             Severity.LOOK,
-                            String.format(
-                                    Locale.ROOT,
-                                    "%s to be read, the worst at %s: \"%s\" at %.0f characters a second",
-                                    fast == 1 ? "1 caption goes too fast" : fast + " captions go too fast",
+                            CoreText.of(
+                                    "publish.caption-fast.message",
+                                    fast == 1
+                                            ? CoreText.of("publish.caption-fast.message-2")
+                                            : fast + CoreText.of("publish.caption-fast.message-3"),
                                     fastest.span().start(),
                                     fastest.text().replace('\n', ' '),
                                     speed(fastest)))
-                    .withFix("say less in those seconds, or shorten the caption on the Match stage"));
+                    .withFix(CoreText.of("publish.caption-fast.fix")));
         }
         if (wide > 0) {
             findings.add(Finding.of(
                     "publish.caption-long",
                     Severity.LOOK,
-                    wide + (wide == 1 ? " caption has" : " captions have") + " more than two lines of 42 characters"));
+                    wide
+                            + (wide == 1
+                                    ? CoreText.of("publish.caption-long.message")
+                                    : CoreText.of("publish.caption-long.message-2"))
+                            + CoreText.of("publish.caption-long.message-3")));
         }
         if (flicker > 0) {
             findings.add(Finding.of(
                     "publish.caption-gap",
                     Severity.NOTE,
-                    flicker + (flicker == 1 ? " gap" : " gaps") + " between captions are so short that they flicker"));
+                    flicker
+                            + (flicker == 1
+                                    ? CoreText.of("publish.caption-gap.message")
+                                    : CoreText.of("publish.caption-gap.message-2"))
+                            + CoreText.of("publish.caption-gap.message-3")));
         }
     }
 

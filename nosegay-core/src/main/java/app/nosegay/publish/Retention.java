@@ -4,6 +4,7 @@ import app.nosegay.cut.Cut;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Timeline;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -43,8 +44,7 @@ public record Retention(List<Point> points) {
     public static Retention read(String text) throws IOException {
         List<Point> points = text.strip().startsWith("[") ? json(text) : csv(text);
         if (points.size() < 2) {
-            throw new IOException(
-                    "no retention curve was found in it; expected lines of second,share or a JSON list of both");
+            throw new IOException(CoreText.of("publish.retention.no-retention-curve-was-found"));
         }
         points.sort(Comparator.comparingDouble(Point::second));
         boolean percent = points.stream().anyMatch(p -> p.share() > 3);

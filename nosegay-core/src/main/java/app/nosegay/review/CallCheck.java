@@ -15,6 +15,7 @@ import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.TextMemo;
@@ -97,7 +98,7 @@ final class CallCheck {
     }
 
     private static String place(HeardCall c) {
-        return "\"" + c.call().text() + "\" at " + c.call().time() + " of " + c.take();
+        return CoreText.of("review.call-check.at-of", c.call().text(), c.call().time(), c.take());
     }
 
     private void off(HeardCall c) {
@@ -111,7 +112,7 @@ final class CallCheck {
                 switch (call.kind()) {
                     case SECONDS_LEFT, COUNT_IN, COUNT_OUT ->
                         error > Math.max(OFF_SECONDS, OFF_SHARE * call.value()) && !stopsCounting(c)
-                                ? String.format(Locale.ROOT, "%.0f s are left", truth)
+                                ? CoreText.of("review.call-check.s-are-left", truth)
                                 : null;
                     case HALF_WAY ->
                         error
@@ -119,21 +120,23 @@ final class CallCheck {
                                                 ? OFF_HALF
                                                 : OFF_HALF_WORKOUT
                                                         * timeline.total().seconds())
-                                ? String.format(
-                                        Locale.ROOT,
-                                        "half is %s %.0f s",
-                                        truth > 0 ? "still to come in" : "past by",
+                                ? CoreText.of(
+                                        "review.call-check.half-is-s",
+                                        truth > 0
+                                                ? CoreText.of("review.call-check.still-to-come-in")
+                                                : CoreText.of("review.call-check.past-by"),
                                         Math.abs(truth))
                                 : null;
-                    case REPS_LEFT -> error >= 2 ? String.format(Locale.ROOT, "%.0f reps follow", truth) : null;
-                    case LAST_REP -> truth >= 3 ? String.format(Locale.ROOT, "%.0f reps follow", truth) : null;
-                    case ROUNDS_LEFT -> error >= 1 ? String.format(Locale.ROOT, "%.0f are left", truth) : null;
-                    case ORDINAL -> error >= 1 ? String.format(Locale.ROOT, "it is number %.0f", truth) : null;
-                    case TOTAL -> error >= 1 ? String.format(Locale.ROOT, "the plan has %.0f", truth) : null;
-                    case SWITCH_SIDE -> error > OFF_BOUNDARY ? "no change of side is near" : null;
+                    case REPS_LEFT -> error >= 2 ? CoreText.of("review.call-check.reps-follow", truth) : null;
+                    case LAST_REP -> truth >= 3 ? CoreText.of("review.call-check.reps-follow", truth) : null;
+                    case ROUNDS_LEFT -> error >= 1 ? CoreText.of("review.call-check.are-left", truth) : null;
+                    case ORDINAL -> error >= 1 ? CoreText.of("review.call-check.it-is-number", truth) : null;
+                    case TOTAL -> error >= 1 ? CoreText.of("review.call-check.the-plan-has", truth) : null;
+                    case SWITCH_SIDE ->
+                        error > OFF_BOUNDARY ? CoreText.of("review.call-check.no-change-of-side-is") : null;
                     case REST ->
                         error > OFF_BOUNDARY && byId.get(c.segment()).kind() == SegmentKind.WORK
-                                ? "work goes on"
+                                ? CoreText.of("review.call-check.work-goes-on")
                                 : null;
                     default -> null;
                 };
@@ -155,7 +158,7 @@ final class CallCheck {
                     "match.call-corrected",
                     Severity.NOTE,
                     c.segment(),
-                    place(c) + ": " + is + "; put right at once.",
+                    CoreText.of("match.call-corrected.message", place(c), is),
                     null);
         } else if (number) {
             Finding f = add(
@@ -163,7 +166,7 @@ final class CallCheck {
                     Severity.FIX,
                     c.segment(),
                     place(c) + ": " + is + ".",
-                    "correct it in the caption and on screen, or record the line again");
+                    CoreText.of("match.wrong-number.fix"));
             misstatement(f, c, right(c));
         } else {
             Finding f = add(
@@ -171,7 +174,7 @@ final class CallCheck {
                     Severity.FIX,
                     c.segment(),
                     place(c) + ": " + is + ".",
-                    "correct it in the caption and on screen, or record the line again");
+                    CoreText.of("match.call-off.fix"));
             misstatement(f, c, right(c));
         }
     }
@@ -191,13 +194,22 @@ final class CallCheck {
         long truth = Math.round(c.truth());
         String of = c.call().of() == null ? "" : c.call().of().replace('-', ' ');
         return switch (c.call().kind()) {
-            case SECONDS_LEFT -> truth + " seconds left";
-            case REPS_LEFT, LAST_REP -> truth + (truth == 1 ? " rep left" : " reps left");
-            case ROUNDS_LEFT -> truth + (truth == 1 ? " round left" : " rounds left");
-            case ORDINAL -> (of.isEmpty() ? "number " : of + " ") + truth;
+            case SECONDS_LEFT -> truth + CoreText.of("review.call-check.seconds-left");
+            case REPS_LEFT, LAST_REP ->
+                truth
+                        + (truth == 1
+                                ? CoreText.of("review.call-check.rep-left")
+                                : CoreText.of("review.call-check.reps-left"));
+            case ROUNDS_LEFT ->
+                truth
+                        + (truth == 1
+                                ? CoreText.of("review.call-check.round-left")
+                                : CoreText.of("review.call-check.rounds-left"));
+            case ORDINAL -> (of.isEmpty() ? CoreText.of("review.call-check.number") : of + " ") + truth;
             case TOTAL ->
                 of.contains(" ")
-                        ? truth + " " + of.substring(of.indexOf(' ') + 1) + " of " + of.substring(0, of.indexOf(' '))
+                        ? truth + " " + of.substring(of.indexOf(' ') + 1) + CoreText.of("review.call-check.of")
+                                + of.substring(0, of.indexOf(' '))
                         : truth + " " + of;
             default -> "";
         };
@@ -234,9 +246,10 @@ final class CallCheck {
                     "match.wrong-name",
                     Severity.FIX,
                     c.segment(),
-                    place(c) + " names " + call.of() + "; " + next + " comes.",
-                    "correct it in the caption and on screen, or record the line again");
-            misstatement(f, c, "Next: " + next);
+                    place(c) + CoreText.of("match.wrong-name.message") + call.of() + "; " + next
+                            + CoreText.of("match.wrong-name.message-2"),
+                    CoreText.of("match.wrong-name.fix"));
+            misstatement(f, c, CoreText.of("review.call-check.next", next));
         }
     }
 
@@ -268,8 +281,8 @@ final class CallCheck {
                     "match.promise-broken",
                     Severity.FIX,
                     c.segment(),
-                    place(c) + " is promised and never done.",
-                    "record the calls, or cut the promise");
+                    place(c) + CoreText.of("match.promise-broken.message"),
+                    CoreText.of("match.promise-broken.fix"));
         }
     }
 
@@ -337,7 +350,7 @@ final class CallCheck {
                         line.segment(),
                         call,
                         line.text(),
-                        call.value() + " seconds",
+                        call.value() + CoreText.of("review.call-check.seconds"),
                         parts,
                         end.seconds() - call.value()));
     }
@@ -364,8 +377,8 @@ final class CallCheck {
                 "match.call-missing",
                 Severity.LOOK,
                 s.id(),
-                "\"" + due.words() + "\" is not called in " + s.move() + ", as it is elsewhere.",
-                "show it on screen, or record the line");
+                CoreText.of("match.call-missing.message", due.words(), s.move()),
+                CoreText.of("match.call-missing.fix"));
         Time<Axis.Take> at = Time.ofSeconds(due.at());
         misstatements.add(new Misstatement(f, due.parts().get(0).take(), new Span<>(at, at), "", due.line(), ""));
     }

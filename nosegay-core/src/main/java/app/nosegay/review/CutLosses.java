@@ -10,6 +10,7 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -51,7 +52,7 @@ final class CutLosses {
                                 byId.get(s.line().segment()),
                                 "\"" + s.line().text() + "\" is only said at " + s.time() + " of " + s.take()
                                         + ", which is cut.")
-                        .withFix("keep that stretch, or record the line again"));
+                        .withFix(CoreText.of("match.announcement-lost.fix")));
             }
         }
         return findings;

@@ -15,13 +15,13 @@ import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -80,8 +80,12 @@ final class DoneCheck {
                 parts = minute(s);
             }
             if (!parts.isEmpty() && notes.rule(s.id()) != LengthRule.CLOCK) {
-                String name =
-                        minute ? "Minute " + s.round() + " of " + s.block().name() : MatchFindings.name(s);
+                String name = minute
+                        ? CoreText.of(
+                                "review.done-check.minute-of",
+                                s.round(),
+                                s.block().name())
+                        : MatchFindings.name(s);
                 length(s, name, parts, out);
             }
             performed(interval, placed(interval));
@@ -101,21 +105,25 @@ final class DoneCheck {
         double doubt = parts.stream().mapToDouble(Match.Placed::doubt).max().orElse(0);
         boolean work = s.kind().isMoving();
         Optional<SplitSegment> cut = SplitSegment.of(match, parts.get(parts.size() - 1));
-        String because = cut.map(c -> " " + c.first() + " ends in it, and it goes on in " + c.second() + ".")
+        String because = cut.map(
+                        c -> " " + c.first() + CoreText.of("review.done-check.ends-in-it-and-it") + c.second() + ".")
                 .orElse("");
-        String mend = cut.map(c -> "join " + c.first() + " and " + c.second() + " (page Takes beside the Score)")
+        String mend = cut.map(c -> CoreText.of("review.done-check.join-and-page-takes-beside", c.first(), c.second()))
                 .orElse(
                         work
-                                ? "trust the clock for it, or change the plan"
+                                ? CoreText.of("review.done-check.trust-the-clock-for-it")
                                 : off < 0
-                                        ? "extend it with a card, or trust the clock"
-                                        : "cut what is too long (Cuts beside the Score), or trust the clock");
+                                        ? CoreText.of("review.done-check.extend-it-with-a-card")
+                                        : CoreText.of("review.done-check.cut-what-is-too-long"));
         found.add(
                 off < 0 ? "match.short" : "match.long",
                 work && doubt < 0.3 ? Severity.FIX : Severity.LOOK,
                 s,
-                name + " lasts " + MatchFindings.seconds(recorded) + ", " + MatchFindings.seconds(Math.abs(off))
-                        + (off < 0 ? " less" : " more") + " than the " + MatchFindings.seconds(planned) + " promised."
+                name + CoreText.of("match.short.message") + MatchFindings.seconds(recorded) + ", "
+                        + MatchFindings.seconds(Math.abs(off))
+                        + (off < 0 ? CoreText.of("match.short.message-2") : CoreText.of("match.short.message-3"))
+                        + CoreText.of("match.short.message-4") + MatchFindings.seconds(planned)
+                        + CoreText.of("match.short.message-5")
                         + because,
                 mend);
     }
@@ -153,8 +161,11 @@ final class DoneCheck {
                     "match.late-start",
                     Severity.LOOK,
                     s,
-                    MatchFindings.name(s) + " starts " + MatchFindings.seconds(late) + " after it is announced.",
-                    "move its start, or trim it");
+                    MatchFindings.name(s)
+                            + CoreText.of("match.late-start.message")
+                            + MatchFindings.seconds(late)
+                            + CoreText.of("match.late-start.message-2"),
+                    CoreText.of("match.late-start.fix"));
         }
         for (int i = 0; i < parts.size(); i++) {
             Segment part = interval.segments().get(i);
@@ -166,8 +177,11 @@ final class DoneCheck {
                         "match.short-set",
                         Severity.LOOK,
                         part,
-                        MatchFindings.name(part) + " stops " + MatchFindings.seconds(early) + " before its time is up.",
-                        "end it earlier, or film it again");
+                        MatchFindings.name(part)
+                                + CoreText.of("match.short-set.message")
+                                + MatchFindings.seconds(early)
+                                + CoreText.of("match.short-set.message-2"),
+                        CoreText.of("match.short-set.fix"));
             }
         }
     }
@@ -221,15 +235,8 @@ final class DoneCheck {
                         "match.sides-uneven",
                         Severity.FIX,
                         s,
-                        String.format(
-                                Locale.ROOT,
-                                "%s: left %.1f s and %.0f reps, right %.1f s and %.0f reps.",
-                                s.move(),
-                                left[0],
-                                left[1],
-                                right[0],
-                                right[1]),
-                        "trust the clock for both, or film the shorter side again");
+                        CoreText.of("match.sides-uneven.message", s.move(), left[0], left[1], right[0], right[1]),
+                        CoreText.of("match.sides-uneven.fix"));
             }
         });
     }
@@ -247,8 +254,8 @@ final class DoneCheck {
                         "match.reps",
                         Severity.FIX,
                         s,
-                        MatchFindings.name(s) + ": " + seen.size() + " reps seen, " + s.reps() + " planned.",
-                        "change the number in the plan, or tap along to count them");
+                        CoreText.of("match.reps.message", MatchFindings.name(s), seen.size(), s.reps()),
+                        CoreText.of("match.reps.fix"));
             }
             if (s.reps() != null) {
                 rounds.computeIfAbsent(s.block().slug() + "/" + s.move() + "/" + s.side(), k -> new ArrayList<>())
@@ -265,7 +272,7 @@ final class DoneCheck {
                             "match.reps-rounds",
                             Severity.LOOK,
                             s,
-                            MatchFindings.name(s) + ": " + b + " reps, against " + a + " the first time.",
+                            CoreText.of("match.reps-rounds.message", MatchFindings.name(s), b, a),
                             null);
                 }
             }

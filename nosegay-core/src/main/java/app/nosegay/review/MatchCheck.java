@@ -12,6 +12,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.CuePlan;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -86,18 +87,24 @@ public final class MatchCheck {
                         "match.pick-up-lines",
                         Severity.NOTE,
                         null,
-                        t.file() + ": " + lines + (lines == 1 ? " line" : " lines")
-                                + " said again in it " + (lines == 1 ? "is" : "are")
-                                + " laid over where "
-                                + (lines == 1 ? "it was" : "they were") + " wrong.",
+                        t.file() + ": " + lines
+                                + (lines == 1
+                                        ? CoreText.of("match.pick-up-lines.message")
+                                        : CoreText.of("match.pick-up-lines.message-2"))
+                                + CoreText.of("match.pick-up-lines.message-3") + (lines == 1 ? "is" : "are")
+                                + CoreText.of("match.pick-up-lines.message-4")
+                                + (lines == 1
+                                        ? CoreText.of("match.pick-up-lines.message-5")
+                                        : CoreText.of("match.pick-up-lines.message-6"))
+                                + CoreText.of("match.pick-up-lines.message-7"),
                         null);
             } else if (t.foreign()) {
                 found.add(
                         "match.foreign",
                         Severity.STOP,
                         null,
-                        t.file() + ": next to nothing in it fits this workout; it is not used.",
-                        "take it out, or pin one boundary in it if it is the right recording");
+                        CoreText.of("match.foreign.message", t.file()),
+                        CoreText.of("match.foreign.fix"));
             }
         }
     }
@@ -114,8 +121,8 @@ public final class MatchCheck {
                         "match.missing",
                         matters ? Severity.FIX : Severity.NOTE,
                         s,
-                        MatchFindings.name(s) + " was not found in the recording.",
-                        "film it again, or take it out of the plan");
+                        MatchFindings.name(s) + CoreText.of("match.missing.message"),
+                        CoreText.of("match.missing.fix"));
                 continue;
             }
             boolean swapped = before != null
@@ -126,9 +133,11 @@ public final class MatchCheck {
                         "match.swapped",
                         Severity.FIX,
                         s,
-                        MatchFindings.name(s) + " was done before " + MatchFindings.name(byId.get(before.id()))
-                                + "; the plan has it behind.",
-                        "change the order in the plan, or film it again");
+                        MatchFindings.name(s)
+                                + CoreText.of("match.swapped.message")
+                                + MatchFindings.name(byId.get(before.id()))
+                                + CoreText.of("match.swapped.message-2"),
+                        CoreText.of("match.swapped.fix"));
             }
             if (s.kind() == SegmentKind.WORK) {
                 long repeats = p.others().stream()
@@ -139,7 +148,10 @@ public final class MatchCheck {
                             "match.repeated",
                             Severity.NOTE,
                             s,
-                            MatchFindings.name(s) + " was begun " + (repeats + 1) + " times; the last time is used.",
+                            MatchFindings.name(s)
+                                    + CoreText.of("match.repeated.message")
+                                    + (repeats + 1)
+                                    + CoreText.of("match.repeated.message-2"),
                             null);
                 }
                 before = p;
@@ -153,25 +165,33 @@ public final class MatchCheck {
                 continue;
             }
             Segment at = byId.get(nearest(c.take(), c.span()));
-            String where = " at " + c.span().start() + " of " + c.take() + " ("
-                    + MatchFindings.seconds(c.span().length().seconds()) + ")";
+            String where = CoreText.of(
+                    "review.match-check.at-of",
+                    c.span().start(),
+                    c.take(),
+                    MatchFindings.seconds(c.span().length().seconds()));
             switch (c.kind()) {
                 case "dead air" ->
-                    found.add("match.dead-air", Severity.LOOK, at, "Nothing is said or done" + where + ".", "cut it");
+                    found.add(
+                            "match.dead-air",
+                            Severity.LOOK,
+                            at,
+                            CoreText.of("match.dead-air.message", where),
+                            CoreText.of("match.dead-air.fix"));
                 case "unplanned" ->
                     found.add(
                             "match.unplanned",
                             Severity.LOOK,
                             at,
-                            "Something is done that nobody planned" + where + ".",
-                            "cut it, or add it to the plan");
+                            CoreText.of("match.unplanned.message", where),
+                            CoreText.of("match.unplanned.fix"));
                 case "interruption" ->
                     found.add(
                             "match.interruption",
                             Severity.NOTE,
                             at,
-                            "The workout pauses" + where + ".",
-                            "cut it, or keep it as a water break");
+                            CoreText.of("match.interruption.message", where),
+                            CoreText.of("match.interruption.fix"));
                 case "after the end" -> timerLeftOn(c);
                 default -> {
                     // fluffs and first tries are cut already; a long rest is told with its length
@@ -194,8 +214,8 @@ public final class MatchCheck {
                     "match.timer-left-on",
                     Severity.NOTE,
                     null,
-                    "The timer beeps " + beeps + " more times after the end of " + c.take() + ".",
-                    "end the programme before it");
+                    CoreText.of("match.timer-left-on.message", beeps, c.take()),
+                    CoreText.of("match.timer-left-on.fix"));
         }
     }
 
@@ -219,8 +239,8 @@ public final class MatchCheck {
                             "match.fluff",
                             Severity.LOOK,
                             byId.get(p.id()),
-                            "\"" + c.text() + "\" at " + c.start() + " of " + take.id() + " is left in.",
-                            "cut it, or use another take"));
+                            CoreText.of("match.fluff.message", c.text(), c.start(), take.id()),
+                            CoreText.of("match.fluff.fix")));
         }
     }
 
@@ -233,8 +253,11 @@ public final class MatchCheck {
                             "match.wrong-showing",
                             Severity.NOTE,
                             byId.get(at),
-                            "\"" + w.words() + "\" at " + w.span().start() + " of " + take.id()
-                                    + ": a mistake shown on purpose is no rep and never the cover.",
+                            CoreText.of(
+                                    "match.wrong-showing.message",
+                                    w.words(),
+                                    w.span().start(),
+                                    take.id()),
                             null);
                 }
             }

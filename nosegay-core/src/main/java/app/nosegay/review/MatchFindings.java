@@ -5,6 +5,7 @@ import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -48,7 +49,7 @@ final class MatchFindings {
     static String name(Segment s) {
         boolean behindMove = s.kind() == SegmentKind.REST && s.line() != null;
         String what = behindMove
-                ? "the rest after " + s.line().name()
+                ? CoreText.of("review.match-findings.the-rest-after", s.line().name())
                 : s.move() != null
                         ? s.move()
                         : s.block().name().isEmpty()
@@ -57,8 +58,9 @@ final class MatchFindings {
         String side = s.side() == Side.LEFT || s.side() == Side.RIGHT
                 ? ", " + s.side().word()
                 : "";
-        String round =
-                s.round() != null ? " (round " + s.round() + ")" : s.set() != null ? " (set " + s.set() + ")" : "";
+        String round = s.round() != null
+                ? CoreText.of("review.match-findings.round", s.round()) + ")"
+                : s.set() != null ? CoreText.of("review.match-findings.set", s.set()) + ")" : "";
         return what + side + round;
     }
 }

@@ -6,6 +6,7 @@ import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -42,7 +43,7 @@ final class RoundOrder {
                                     "Round " + round.getKey() + " went "
                                             + (done.isEmpty() ? "missing" : String.join(", ", done)) + "; the plan is "
                                             + String.join(", ", planned) + ", as in the round before.")
-                            .withFix("film the round again, or change the plan"));
+                            .withFix(CoreText.of("match.sequence-forgotten.fix")));
                 }
                 hadIt |= right;
             }

@@ -10,6 +10,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import java.util.ArrayList;
@@ -91,18 +92,22 @@ final class SideWords {
                     "match.wrong-side",
                     Severity.FIX,
                     about,
-                    "\"" + c.text() + "\" at " + c.start() + " of " + take + " says "
-                            + said.toLowerCase(Locale.ROOT) + "; the "
-                            + about.side().word() + " side works"
-                            + (mirrored ? " (sides are spoken mirrored: \"" + right + "\")" : "") + ".",
-                    "correct it on screen: " + right);
+                    CoreText.of(
+                            "match.wrong-side.message",
+                            c.text(),
+                            c.start(),
+                            take,
+                            said.toLowerCase(Locale.ROOT),
+                            about.side().word(),
+                            mirrored ? CoreText.of("match.wrong-side.message-2", right) : ""),
+                    CoreText.of("match.wrong-side.fix", right));
             misstatements.add(new Misstatement(
                     f,
                     take,
                     new Span<>(c.start(), c.end()),
                     c.text(),
                     c.text().replaceAll("(?i)\\b" + said + "\\b", right),
-                    right + " side"));
+                    right + CoreText.of("review.side-words.side")));
         }
     }
 

@@ -7,6 +7,7 @@ import app.nosegay.evidence.Trace;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -14,7 +15,7 @@ import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
+import java.util.stream.Stream;
 
 /** What can be heard to be wrong with the sound of the takes that are used. */
 public final class SoundCheck {
@@ -58,54 +59,26 @@ public final class SoundCheck {
             double spoken = take.levels().integrated(spoken(take));
             double loudness = spoken > -100 ? spoken : take.levels().integrated(used);
             if (loudness < target - TOO_QUIET) {
-                add(
-                        findings,
-                        "sound.quiet",
-                        Severity.FIX,
-                        take,
-                        "is at %.1f LUFS, %.0f LU under the target of %.0f LUFS; lifted by that much its noise is heard.",
-                        "bring the microphone nearer, and film again if the voice is hard to follow",
-                        loudness,
-                        target - loudness,
-                        target);
+                add(findings, "sound.quiet", Severity.FIX, take, loudness, target - loudness, target);
             } else if (loudness > target + TOO_LOUD) {
-                add(
-                        findings,
-                        "sound.loud",
-                        Severity.LOOK,
-                        take,
-                        "is at %.1f LUFS, %.0f LU over the target of %.0f LUFS.",
-                        "it is turned down when it is levelled; check that nothing is clipped",
-                        loudness,
-                        loudness - target,
-                        target);
+                add(findings, "sound.loud", Severity.LOOK, take, loudness, loudness - target, target);
             }
             double peak = take.levels().truePeakDb();
             if (peak > CLIPPED) {
-                add(
-                        findings,
-                        "sound.clipping",
-                        Severity.FIX,
-                        take,
-                        "reaches %+.1f dBTP: it is clipped.",
-                        "turn the microphone down and film the loud places again",
-                        peak);
+                add(findings, "sound.clipping", Severity.FIX, take, peak);
             }
             voice(findings, take, used);
         }
         return findings;
     }
 
+    /** The words are those of the code: the take, then the figures. */
     private static void add(
-            List<Finding> findings,
-            String code,
-            Severity severity,
-            TakeEvidence take,
-            String words,
-            String fix,
-            Object... figures) {
-        String message = "The sound of " + take.id() + " " + String.format(Locale.ROOT, words, figures);
-        findings.add(Finding.of(code, severity, message).withFix(fix));
+            List<Finding> findings, String code, Severity severity, TakeEvidence take, Object... figures) {
+        Object[] all =
+                Stream.concat(Stream.of(take.id()), Arrays.stream(figures)).toArray();
+        findings.add(
+                Finding.of(code, severity, CoreText.of(code + ".message", all)).withFix(CoreText.of(code + ".fix")));
     }
 
     /** Voice against what is under it, and noises between the words, both by the transcript. */
@@ -119,15 +92,7 @@ public final class SoundCheck {
         double voice = take.levels().integrated(spoken(take));
         double under = median(take.levels().momentary(), quiet);
         if (voice > -60 && under > -60 && voice - under < VOICE_CLEAR) {
-            add(
-                    findings,
-                    "sound.voice-under-music",
-                    Severity.FIX,
-                    take,
-                    "has the voice at %.1f LUFS and %.1f LUFS under it: words are hard to follow.",
-                    "turn the music or the noise down and film again, or record the voice apart",
-                    voice,
-                    under);
+            add(findings, "sound.voice-under-music", Severity.FIX, take, voice, under);
         }
         noises(findings, take, quiet);
     }
@@ -180,14 +145,7 @@ public final class SoundCheck {
                 .filter(n -> quiet.stream().anyMatch(q -> q.contains(n.start())))
                 .count();
         if (seconds > LEAST_QUIET && events / seconds * 60 > NOISES_A_MINUTE) {
-            add(
-                    findings,
-                    "sound.noises",
-                    Severity.LOOK,
-                    take,
-                    "has about %.0f short noises a minute where nobody speaks: steps or handling.",
-                    "softer shoes or a mat; they can be faded on Dress, Sound",
-                    events / seconds * 60);
+            add(findings, "sound.noises", Severity.LOOK, take, events / seconds * 60);
         }
     }
 

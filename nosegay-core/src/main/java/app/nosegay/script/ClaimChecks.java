@@ -6,6 +6,7 @@ import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.SheetText;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -59,7 +60,7 @@ final class ClaimChecks {
             findings.add(Finding.of(
                             "script.claim",
                             claim.isNever() ? Severity.STOP : Severity.LOOK,
-                            "The title says \"" + claim.words() + "\" (" + claim.kind() + "). " + claim.reason())
+                            CoreText.of("script.claim.message", claim.words(), claim.kind(), claim.reason()))
                     .onLine(SheetText.headerLine(timeline.sheet().text(), "title")));
         }
     }
@@ -72,7 +73,7 @@ final class ClaimChecks {
                             Severity.STOP,
                             byId.get(l.segment()),
                             "\"" + claim.words() + "\": " + claim.reason())
-                    .withFix("say it another way"));
+                    .withFix(CoreText.of("script.claim-cure.fix")));
         } else if (source.isPresent()) {
             findings.add(Finding.at(
                     "script.claim",
@@ -86,7 +87,7 @@ final class ClaimChecks {
                             Severity.LOOK,
                             byId.get(l.segment()),
                             "\"" + claim.words() + "\" (" + claim.kind() + ") is unsupported. " + claim.reason())
-                    .withFix("name its source, or say it another way"));
+                    .withFix(CoreText.of("script.claim.fix")));
         }
     }
 
@@ -102,7 +103,7 @@ final class ClaimChecks {
                                     byId.get(l.segment()),
                                     "\"" + l.text() + "\" has \"" + word.strip()
                                             + "\", which is on your list of words to avoid.")
-                            .withFix("say it another way")));
+                            .withFix(CoreText.of("script.avoided.fix"))));
         }
     }
 
@@ -118,7 +119,7 @@ final class ClaimChecks {
                                 Severity.FIX,
                                 byId.get(l.segment()),
                                 "{" + name + "} is not a field; known are " + String.join(", ", fields.names()) + ".")
-                        .withFix("write another field"));
+                        .withFix(CoreText.of("script.field-unknown.fix")));
             }
         }
     }

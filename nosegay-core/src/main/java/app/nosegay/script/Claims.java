@@ -1,5 +1,6 @@
 package app.nosegay.script;
 
+import app.nosegay.text.CoreText;
 import app.nosegay.time.TextMemo;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -47,7 +48,7 @@ public final class Claims {
                         n.path("reason").asText()));
             }
         } catch (IOException e) {
-            throw new UncheckedIOException("the shipped claim patterns cannot be read", e);
+            throw new UncheckedIOException(CoreText.of("script.claims.the-shipped-claim-patterns-cannot"), e);
         }
         return known;
     }

@@ -14,6 +14,7 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import app.nosegay.time.TextMemo;
 import java.util.ArrayList;
@@ -126,7 +127,7 @@ public final class ScriptCheck {
                                 Severity.FIX,
                                 s,
                                 "No option is said for " + s.move() + " the first time it comes.")
-                        .withFix("make room in the rest before it, or write \"easier: …\" below it"));
+                        .withFix(CoreText.of("script.no-option.fix")));
             } else if (first.start().since(s.start()).seconds()
                     > OPTION_BY * s.duration().seconds()) {
                 findings.add(Finding.at(
@@ -135,7 +136,7 @@ public final class ScriptCheck {
                                 s,
                                 "The first option of " + s.move() + " comes "
                                         + first.start().since(s.start()).clock() + " into it, after the first third.")
-                        .withFix("say it earlier"));
+                        .withFix(CoreText.of("script.late-option.fix")));
             }
         }
     }
@@ -143,8 +144,8 @@ public final class ScriptCheck {
     private void breathAndScreening() {
         boolean works = timeline.segments().stream().anyMatch(s -> s.kind() == SegmentKind.WORK);
         if (works && plan.lines().stream().noneMatch(l -> l.kind() == CueKind.BREATH)) {
-            findings.add(Finding.of("script.no-breath", Severity.LOOK, "Breathing is never mentioned.")
-                    .withFix("write one \"breath: …\" line"));
+            findings.add(Finding.of("script.no-breath", Severity.LOOK, CoreText.of("script.no-breath.message"))
+                    .withFix(CoreText.of("script.no-breath.fix")));
         }
         Segment moving = timeline.segments().stream()
                 .filter(s -> s.kind().isMoving())
@@ -159,7 +160,7 @@ public final class ScriptCheck {
                             Severity.FIX,
                             moving,
                             "Nobody says before the first movement: " + CuePlanner.SCREENING)
-                    .withFix("a longer welcome, or a \"caution: …\" in it"));
+                    .withFix(CoreText.of("script.no-screening.fix")));
         }
     }
 
@@ -212,7 +213,8 @@ public final class ScriptCheck {
                                 Severity.FIX,
                                 c.segment(),
                                 capital(c.segment().move()) + " needs " + c.describe() + ", and nobody says so before.")
-                        .withFix("say \"Next, " + c.segment().move() + "\" before it"));
+                        .withFix(
+                                CoreText.of("script.no-next-up.fix", c.segment().move())));
             }
         }
     }
@@ -294,9 +296,13 @@ public final class ScriptCheck {
                                 s,
                                 "Nobody says what one rep of " + s.move() + " is.")
                         .withFix(
-                                "rep " + String.join(", ", s.line().parts()),
+                                CoreText.of(
+                                        "script.rep-undefined.fix",
+                                        String.join(", ", s.line().parts())),
                                 SheetEdit.insert(
-                                        "rep: " + String.join(", ", s.line().parts()),
+                                        CoreText.of(
+                                                "script.rep-undefined.fix-2",
+                                                String.join(", ", s.line().parts())),
                                         s.line().line() + 1,
                                         List.of("    rep: "
                                                 + String.join(", ", s.line().parts())))));
@@ -331,7 +337,7 @@ public final class ScriptCheck {
                             Severity.LOOK,
                             closing,
                             "The end card is planned, but the closing does not point at it.")
-                    .withFix("say {point}"));
+                    .withFix(CoreText.of("script.end-card.fix")));
         }
     }
 
@@ -356,7 +362,7 @@ public final class ScriptCheck {
                                 Severity.FIX,
                                 s,
                                 "\"" + l.text() + "\" runs into \"" + hit.text() + "\".")
-                        .withFix("move or shorten it"));
+                        .withFix(CoreText.of("script.overlap.fix")));
             } else if (l.end().isAfter(s.end().plus(Length.ofMillis(100)))) {
                 findings.add(Finding.at(
                                 "script.over-end",
@@ -365,7 +371,7 @@ public final class ScriptCheck {
                                 "\"" + l.text() + "\" runs "
                                         + seconds(l.end().since(s.end())) + " over the end of its "
                                         + s.kind().word() + ".")
-                        .withFix("move or shorten it"));
+                        .withFix(CoreText.of("script.over-end.fix")));
             }
         }
         for (TalkWindow w : plan.windows()) {
@@ -378,9 +384,8 @@ public final class ScriptCheck {
                         "script.dense",
                         Severity.NOTE,
                         s,
-                        String.format(
-                                Locale.ROOT,
-                                "%.0f %% of %s is spoken, more than the chosen %.0f %%.",
+                        CoreText.of(
+                                "script.dense.message",
                                 100 * said.seconds() / s.duration().seconds(),
                                 s.move(),
                                 100 * timeline.sheet().header().talkDensity().share())));

@@ -11,6 +11,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.TextMemo;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -78,7 +79,7 @@ final class WordChecks {
         try (InputStream in = WordChecks.class.getResourceAsStream(name)) {
             return JsonMapper.builder().build().readTree(in);
         } catch (IOException e) {
-            throw new UncheckedIOException("the shipped file " + name + " cannot be read", e);
+            throw new UncheckedIOException(CoreText.of("script.word-checks.the-shipped-file-cannot-be", name), e);
         }
     }
 
@@ -133,7 +134,7 @@ final class WordChecks {
                                 "\"" + l.text() + "\" says " + said.iterator().next() + ", but the "
                                         + s.side().word() + " side works"
                                         + (mirrored ? " (sides are spoken mirrored: \"" + right + "\")" : "") + ".")
-                        .withFix("say " + right));
+                        .withFix(CoreText.of("script.side.fix", right)));
             }
         }
     }
@@ -165,18 +166,22 @@ final class WordChecks {
                                     : what.startsWith("set") || said == moves.size() || said == without;
                     if (!right) {
                         String is = what.startsWith("minute")
-                                ? minutes + " minutes"
-                                : what.startsWith("round") ? rounds + " rounds" : moves.size() + " moves";
+                                ? minutes + CoreText.of("script.word-checks.minutes")
+                                : what.startsWith("round")
+                                        ? rounds + CoreText.of("script.word-checks.rounds")
+                                        : moves.size() + CoreText.of("script.word-checks.moves");
                         findings.add(Finding.at(
                                         "script.number",
                                         Severity.FIX,
                                         s,
                                         "\"" + l.text() + "\" says " + m.group() + ", the plan has " + is + ".")
-                                .withFix("write {"
-                                        + (what.startsWith("minute")
-                                                ? "minutes"
-                                                : what.startsWith("round") ? "rounds" : "moves")
-                                        + "} instead of the number"));
+                                .withFix(CoreText.of(
+                                        "script.number.fix",
+                                        what.startsWith("minute")
+                                                ? CoreText.of("script.number.fix-2")
+                                                : what.startsWith("round")
+                                                        ? CoreText.of("script.number.fix-3")
+                                                        : CoreText.of("script.number.fix-4"))));
                     }
                 }
             } else if (s.line() != null) {
@@ -214,7 +219,7 @@ final class WordChecks {
                                 s,
                                 "\"" + l.text() + "\" says " + m.group() + "; it is " + what + " " + is + " of " + of
                                         + ".")
-                        .withFix("say " + what + " " + is));
+                        .withFix(CoreText.of("script.number.fix-5", what, is)));
             }
         }
     }
@@ -261,7 +266,7 @@ final class WordChecks {
                                 s,
                                 "\"" + l.text() + "\" names the " + wrong.get(0) + ", which " + s.move()
                                         + " does not train.")
-                        .withFix("name what it trains"));
+                        .withFix(CoreText.of("script.body-part.fix")));
             }
         }
     }
@@ -293,7 +298,7 @@ final class WordChecks {
                                     byId.get(line.segment()),
                                     "\"" + line.text() + "\" cues the " + topic + " " + way + "; your policy says "
                                             + chosen + ".")
-                            .withFix("say it as your policy has it"));
+                            .withFix(CoreText.of("script.policy.fix")));
                 }
             });
             List<String> differing = found.keySet().stream()
@@ -307,7 +312,7 @@ final class WordChecks {
                                 byId.get(second.segment()),
                                 "\"" + second.text() + "\" and \""
                                         + found.get(differing.get(0)).text() + "\" cue the " + topic + " in two ways.")
-                        .withFix("choose one: policy: " + topic + " " + differing.get(0)));
+                        .withFix(CoreText.of("script.policy.fix-2", topic, differing.get(0))));
             }
         });
     }

@@ -1,5 +1,6 @@
 package app.nosegay.series;
 
+import app.nosegay.text.CoreText;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -17,7 +18,7 @@ import java.util.List;
  * @param entries in order of days
  */
 public record Series(String name, List<Entry> entries) {
-    public static final Series EMPTY = new Series("New series", List.of());
+    public static final Series EMPTY = new Series(CoreText.of("series.series.new-series"), List.of());
     private static final int FORMAT = 1;
 
     public Series {
@@ -78,20 +79,21 @@ public record Series(String name, List<Entry> entries) {
             root = JsonMapper.builder().build().readTree(json);
         } catch (JsonProcessingException e) {
             throw new IOException(
-                    "this is not a series file: its JSON is broken at line "
-                            + e.getLocation().getLineNr(),
+                    CoreText.of(
+                            "series.series.this-is-not-a-series",
+                            e.getLocation().getLineNr()),
                     e);
         }
         if (!root.path("workouts").isArray()) {
-            throw new IOException("this is not a series file: it has no \"workouts\"");
+            throw new IOException(CoreText.of("series.series.this-is-not-a-series-2"));
         }
         if (root.path("format").asInt() > FORMAT) {
-            throw new IOException("this series was saved by a newer Nosegay; update Nosegay to open it");
+            throw new IOException(CoreText.of("series.series.this-series-was-saved-by"));
         }
         List<Entry> entries = new ArrayList<>();
         root.path("workouts")
                 .forEach(w -> entries.add(new Entry(
                         Math.max(1, w.path("day").asInt(1)), w.path("file").asText())));
-        return new Series(root.path("name").asText("Series"), entries);
+        return new Series(root.path("name").asText(CoreText.of("series.series.series")), entries);
     }
 }

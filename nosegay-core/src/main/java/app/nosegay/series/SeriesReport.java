@@ -4,6 +4,7 @@ import app.nosegay.library.MoveLibrary;
 import app.nosegay.library.MuscleGroup;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Timeline;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -55,7 +56,11 @@ public record SeriesReport(
             Timeline timeline = plan.getValue();
             Balance balance = Balance.of(timeline, library);
             String title = timeline.sheet().header().title();
-            days.add(new Day(plan.getKey(), title.isEmpty() ? "Workout" : title, timeline, balance));
+            days.add(new Day(
+                    plan.getKey(),
+                    title.isEmpty() ? CoreText.of("series.series-report.workout") : title,
+                    timeline,
+                    balance));
             balance.muscles().forEach((g, load) -> muscles.merge(g, load, Length::plus));
             total = total.plus(timeline.total());
             for (String move : timeline.workMoves(true)) {
@@ -94,16 +99,16 @@ public record SeriesReport(
                     continue;
                 }
                 if (before != null && day.day() - before.day() < 2) {
-                    remarks.add(name(group) + " heavily on day " + before.day() + " (" + before.title()
-                            + ") and on day " + day.day() + " (" + day.title() + "): leave a day between.");
+                    remarks.add(name(group) + CoreText.of("series.series-report.heavily-on-day") + before.day() + " ("
+                            + before.title() + CoreText.of("series.series-report.and-on-day") + day.day() + " ("
+                            + day.title() + CoreText.of("series.series-report.leave-a-day-between"));
                 }
                 before = day;
             }
         }
         if (days.size() > 1 && variety < LEAST_VARIETY) {
-            remarks.add(String.format(
-                    Locale.ROOT,
-                    "%.0f %% of the moves are new; most often come %s.",
+            remarks.add(CoreText.of(
+                    "series.series-report.of-the-moves-are-new",
                     100 * variety,
                     String.join(
                             ", ",
@@ -122,7 +127,7 @@ public record SeriesReport(
                 }
             }
             if (!never.isEmpty()) {
-                remarks.add("Never worked in the series: " + String.join(", ", never) + ".");
+                remarks.add(CoreText.of("series.series-report.never-worked-in-the-series", String.join(", ", never)));
             }
         }
         return remarks;

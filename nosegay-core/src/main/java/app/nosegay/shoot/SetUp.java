@@ -8,6 +8,7 @@ import app.nosegay.plan.check.GearList;
 import app.nosegay.plan.terms.Level;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -42,7 +43,10 @@ public record SetUp(
         things.removeIf(t -> things.stream().anyMatch(o -> !o.equals(t) && o.endsWith(" " + t)));
         List<String> floor = new ArrayList<>();
         for (Level level : timeline.sheet().header().levels()) {
-            floor.add(level.name() + ": " + level.place().name().toLowerCase(Locale.ROOT) + " of the frame");
+            floor.add(CoreText.of(
+                    "shoot.set-up.of-the-frame",
+                    level.name(),
+                    level.place().name().toLowerCase(Locale.ROOT)));
         }
         Map<String, String> angles = new LinkedHashMap<>();
         boolean overhead = false;
@@ -58,27 +62,30 @@ public record SetUp(
                 floorWork |= move.isOnFloor();
             }
         }
-        floor.add("Middle of the frame: tape where the heels stand");
+        floor.add(CoreText.of("shoot.set-up.middle-of-the-frame-tape"));
         if (floorWork) {
-            floor.add("Mat along the frame, so that the whole body shows lying down");
+            floor.add(CoreText.of("shoot.set-up.mat-along-the-frame-so"));
         }
         if (!things.isEmpty()) {
-            floor.add("Gear beside the mat, out of the way of feet, first used nearest: " + String.join(", ", things));
+            floor.add(CoreText.of("shoot.set-up.gear-beside-the-mat-out", String.join(", ", things)));
         }
         List<String> extremes = new ArrayList<>();
-        extremes.add("Standing, arms straight up" + (overhead ? " with the weight" : ""));
+        extremes.add(CoreText.of("shoot.set-up.standing-arms-straight-up-with", overhead));
         if (lying || floorWork) {
-            extremes.add("Lying at full length");
+            extremes.add(CoreText.of("shoot.set-up.lying-at-full-length"));
         }
-        extremes.add(wide ? "The widest step to the front, the side and the back" : "Arms out to both sides");
+        extremes.add(
+                wide
+                        ? CoreText.of("shoot.set-up.the-widest-step-to-the")
+                        : CoreText.of("shoot.set-up.arms-out-to-both-sides"));
         List<String> checks = List.of(
-                "Light from the front, no window behind; it will not change while you film",
-                "Microphone near, one loud word and one quiet one tried",
-                "Timer sound heard in the room, and on the test recording",
-                "Footwear quiet on this floor; rug and cables cannot slip",
-                "Animals, doors, telephones: taken care of",
-                "Water within reach, out of the frame",
-                "Nothing in the frame that names a brand or a person");
+                CoreText.of("shoot.set-up.light-from-the-front-no"),
+                CoreText.of("shoot.set-up.microphone-near-one-loud-word"),
+                CoreText.of("shoot.set-up.timer-sound-heard-in-the"),
+                CoreText.of("shoot.set-up.footwear-quiet-on-this-floor"),
+                CoreText.of("shoot.set-up.animals-doors-telephones-taken"),
+                CoreText.of("shoot.set-up.water-within-reach-out-of"),
+                CoreText.of("shoot.set-up.nothing-in-the-frame-that"));
         List<String> first = cues.lines().stream()
                 .filter(l -> !l.isCall())
                 .limit(4)

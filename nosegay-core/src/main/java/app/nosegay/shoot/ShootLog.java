@@ -1,5 +1,6 @@
 package app.nosegay.shoot;
 
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -87,7 +88,7 @@ public record ShootLog(
     public static ShootLog fromJson(String json) throws IOException {
         JsonNode root = JsonMapper.builder().build().readTree(json);
         if (!root.path("segments").isArray() || !root.path("startTone").isNumber()) {
-            throw new IOException("this is not a shoot log: it has no \"segments\" and \"startTone\"");
+            throw new IOException(CoreText.of("shoot.shoot-log.this-is-not-a-shoot"));
         }
         List<Entry> entries = new ArrayList<>();
         for (JsonNode e : root.path("segments")) {

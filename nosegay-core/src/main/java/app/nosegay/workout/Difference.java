@@ -1,5 +1,6 @@
 package app.nosegay.workout;
 
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -12,17 +13,32 @@ public final class Difference {
     /** "3 lines of the run sheet", "1 pin"; empty when they are the same. */
     public static List<String> between(Workout before, Workout after) {
         List<String> words = new ArrayList<>();
-        count(words, lines(before.sheet(), after.sheet()), "line of the run sheet", "lines of the run sheet");
+        count(
+                words,
+                lines(before.sheet(), after.sheet()),
+                CoreText.of("workout.difference.line-of-the-run-sheet"),
+                CoreText.of("workout.difference.lines-of-the-run-sheet"));
         count(words, changed(before.takes(), after.takes()), "take", "takes");
         count(words, changed(before.pins(), after.pins()), "pin", "pins");
-        count(words, changed(before.script().lines(), after.script().lines()), "line to say", "lines to say");
+        count(
+                words,
+                changed(before.script().lines(), after.script().lines()),
+                CoreText.of("workout.difference.line-to-say"),
+                CoreText.of("workout.difference.lines-to-say"));
         boolean voice = !before.script().rate().equals(after.script().rate())
                 || !before.script().avoid().equals(after.script().avoid())
                 || !before.script().sources().equals(after.script().sources());
-        named(words, voice, "how it is said");
-        named(words, !before.matching().equals(after.matching()), "decisions about the match");
-        named(words, !before.dressing().equals(after.dressing()), "the dressing");
-        count(words, changed(before.waivers(), after.waivers()), "finding left as it is", "findings left as they are");
+        named(words, voice, CoreText.of("workout.difference.how-it-is-said"));
+        named(
+                words,
+                !before.matching().equals(after.matching()),
+                CoreText.of("workout.difference.decisions-about-the-match"));
+        named(words, !before.dressing().equals(after.dressing()), CoreText.of("workout.difference.the-dressing"));
+        count(
+                words,
+                changed(before.waivers(), after.waivers()),
+                CoreText.of("workout.difference.finding-left-as-it-is"),
+                CoreText.of("workout.difference.findings-left-as-they-are"));
         named(words, !before.settings().equals(after.settings()), "settings");
         return words;
     }

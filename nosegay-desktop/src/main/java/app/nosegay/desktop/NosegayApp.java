@@ -1,5 +1,6 @@
 package app.nosegay.desktop;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.shell.Photographer;
 import app.nosegay.desktop.shell.Shell;
@@ -60,7 +61,7 @@ public final class NosegayApp extends Application {
         Scene scene = new Scene(shell.root(), WIDTH, HEIGHT);
         scene.getStylesheets().add(styles());
         shell.installKeys(scene);
-        stage.setTitle("Nosegay");
+        stage.setTitle(DesktopText.of("nosegay-app.nosegay"));
         stage.setMinWidth(1100);
         stage.setMinHeight(680);
         stage.setScene(scene);
@@ -75,6 +76,9 @@ public final class NosegayApp extends Application {
     private static void openDemo(Shell shell, Path folder) {
         shell.session()
                 .jobs()
-                .run("Filming the demo workout", progress -> Demo.prepare(folder, progress), shell.session()::open);
+                .run(
+                        DesktopText.of("nosegay-app.filming-the-demo-workout"),
+                        progress -> Demo.prepare(folder, progress),
+                        shell.session()::open);
     }
 }

@@ -45,7 +45,7 @@ public final class Demo {
         try (InputStream in = Demo.class.getResourceAsStream(name + ".runsheet")) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
-            throw new IllegalStateException("the demo's run sheet is missing from the application", e);
+            throw new IllegalStateException(JobText.of("demo.the-demos-run-sheet-is"), e);
         }
     }
 
@@ -71,7 +71,7 @@ public final class Demo {
         MoveLibrary library = Libraries.current();
         Timeline timeline = Expansion.expand(RunSheetParser.parse(workout.sheet(), library), library);
         if (timeline.segments().isEmpty()) {
-            throw new IOException("there is nothing to film: the run sheet has no segments yet");
+            throw new IOException(JobText.of("demo.there-is-nothing-to-film"));
         }
         int n = 1;
         while (workout.hasTake("take-" + n) || Files.exists(folder.resolve("take-" + n + ".mp4"))) {

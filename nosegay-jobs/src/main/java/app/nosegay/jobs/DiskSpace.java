@@ -4,7 +4,6 @@ import app.nosegay.media.RenderJob;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Locale;
 
 /** How much room something will take on a disk, and how much there is. */
 public final class DiskSpace {
@@ -47,16 +46,17 @@ public final class DiskSpace {
     static void check(Path folder, long bytes, String what) throws IOException {
         long free = free(folder);
         if (free < bytes * SMALLEST) {
-            throw new IOException(String.format(
-                    "%s: there is only %s left on that disk, and %s takes about %s; make room, or choose another folder",
-                    folder, words(free), what, words(bytes)));
+            throw new IOException(
+                    JobText.of("disk-space.there-is-only-left-on", folder, words(free), what, words(bytes)));
         }
     }
 
     /** A size as people say it. */
     public static String words(long bytes) {
         return bytes >= 1_000_000_000L
-                ? String.format(Locale.ROOT, "%.1f GB", bytes / 1e9)
-                : bytes >= 1_000_000 ? bytes / 1_000_000 + " MB" : Math.max(1, bytes / 1000) + " kB";
+                ? JobText.of("disk-space.gb", bytes / 1e9)
+                : bytes >= 1_000_000
+                        ? JobText.of("disk-space.mb", bytes / 1_000_000)
+                        : JobText.of("disk-space.kb", Math.max(1, bytes / 1000));
     }
 }

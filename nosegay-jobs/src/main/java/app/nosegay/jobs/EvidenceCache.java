@@ -37,7 +37,7 @@ public final class EvidenceCache {
     public static TakeReader.Reading read(Path movie, String id, Path workoutFolder, Progress progress)
             throws IOException {
         if (!Files.isRegularFile(movie)) {
-            throw new MediaException(movie, "there is no such file; choose it again or bring it back");
+            throw new MediaException(movie, JobText.of("evidence-cache.there-is-no-such-file"));
         }
         Path entry = entry(movie, workoutFolder, ".reading");
         if (Files.exists(entry)) {

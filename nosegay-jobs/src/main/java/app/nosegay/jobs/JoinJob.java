@@ -32,11 +32,14 @@ public final class JoinJob {
         Workout.TakeRef a = take(workout, first);
         Workout.TakeRef b = take(workout, second);
         if (a == b) {
-            throw new IOException("a take cannot be joined to itself; name two");
+            throw new IOException(JobText.of("join-job.a-take-cannot-be-joined"));
         }
         Path before = Media.present(folder, a);
         Path behind = Media.present(folder, b);
-        DiskSpace.check(before.getParent(), (a.size() + b.size()) * 5, "the joined recording"); // no smaller than both
+        DiskSpace.check(
+                before.getParent(),
+                (a.size() + b.size()) * 5,
+                JobText.of("join-job.the-joined-recording")); // no smaller than both
         Path whole = free(before);
         Length offset = JoinedRecording.write(List.of(before, behind), whole, progress)
                 .get(1)
@@ -54,12 +57,14 @@ public final class JoinJob {
         return workout.takes().stream()
                 .filter(t -> t.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new IOException("there is no take \"" + id + "\" in this workout; it has "
-                        + String.join(
+                .orElseThrow(() -> new IOException(JobText.of(
+                        "join-job.there-is-no-take-in",
+                        id,
+                        String.join(
                                 ", ",
                                 workout.takes().stream()
                                         .map(Workout.TakeRef::id)
-                                        .toList())));
+                                        .toList()))));
     }
 
     private static String note(Workout.TakeRef a, Workout.TakeRef b) {
@@ -94,7 +99,7 @@ public final class JoinJob {
         }
         Path file = whole.resolveSibling(whole.getFileName().toString().replaceFirst("\\.[^.]*$", "") + ".vtt");
         if (Files.exists(file)) {
-            throw new IOException(file + " is there already; move it away first");
+            throw new IOException(JobText.of("join-job.is-there-already-move-it", file));
         }
         Files.writeString(file, TranscriptWriter.webVtt(captions));
         return file;

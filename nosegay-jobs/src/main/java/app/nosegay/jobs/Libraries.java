@@ -47,7 +47,7 @@ public final class Libraries {
             try {
                 own = own();
             } catch (IOException e) {
-                System.err.println("nosegay: " + e.getMessage());
+                System.err.println(JobText.of("libraries.nosegay", e.getMessage()));
                 own = List.of();
             }
             current = MoveLibrary.shipped().with(own);
@@ -65,7 +65,7 @@ public final class Libraries {
         try {
             return MoveJson.read(Files.readString(file));
         } catch (IOException | IllegalArgumentException e) {
-            throw new IOException(file + ": cannot be read as a file of moves (" + e.getMessage() + ")", e);
+            throw new IOException(JobText.of("libraries.cannot-be-read-as-a", file, e.getMessage()), e);
         }
     }
 

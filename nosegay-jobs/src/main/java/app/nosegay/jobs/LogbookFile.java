@@ -35,8 +35,7 @@ public final class LogbookFile {
         try {
             return LogbookJson.read(Files.readString(file()));
         } catch (IOException e) {
-            throw new IOException(
-                    file() + ": the logbook cannot be read (" + e.getMessage() + "); it is left as it is", e);
+            throw new IOException(JobText.of("logbook-file.the-logbook-cannot-be-read", file(), e.getMessage()), e);
         }
     }
 
@@ -62,8 +61,8 @@ public final class LogbookFile {
     /** The channel's answer in a sentence. */
     public static String told(Channel.Profile profile, Channel.Answer answer) {
         return answer.accepted()
-                ? profile.label() + " was accepted"
-                : profile.label() + " was refused: " + String.join("; ", answer.reasons());
+                ? JobText.of("logbook-file.was-accepted", profile.label())
+                : JobText.of("logbook-file.was-refused", profile.label(), String.join("; ", answer.reasons()));
     }
 
     /** Asks the stand-in channel for news: comments become requests, the curve becomes where people leave. */

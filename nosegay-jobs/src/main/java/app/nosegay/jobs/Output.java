@@ -4,34 +4,34 @@ import java.nio.file.Path;
 
 /** What a workout is published as, each with the file or folder it is written to. */
 public enum Output {
-    VIDEO("video.mp4", "Finished video", Group.VIDEO, true),
-    CAPTIONS_VTT("captions.vtt", "Captions (WebVTT)", Group.TEXT, false),
-    CAPTIONS_SRT("captions.srt", "Captions (SRT)", Group.TEXT, false),
-    CAPTIONS_PLAIN("captions-as-heard.vtt", "Captions as heard", Group.TEXT, false),
-    CHAPTERS_VTT("chapters.vtt", "Chapters (WebVTT)", Group.TEXT, false),
-    CHAPTERS_FFMETADATA("chapters.ffmetadata", "Chapters (FFMETADATA)", Group.TEXT, false),
-    CHAPTERS_JSON("chapters.json", "Chapters (JSON)", Group.TEXT, false),
-    CHAPTER_LINES("chapters.txt", "Chapter lines", Group.TEXT, false),
-    DESCRIPTION("description.txt", "Description", Group.TEXT, false),
-    RUN_SHEET("run-sheet.txt", "Run sheet", Group.TEXT, false),
-    CUT_LIST("cut.otio", "Cut list (OpenTimelineIO)", Group.TEXT, false),
-    PROOF("proof.pdf", "Proof sheet (PDF)", Group.TEXT, false),
-    CARD_PDF("workout-card.pdf", "Workout card (PDF)", Group.PICTURE, false),
-    CARD_PNG("workout-card.png", "Workout card (PNG)", Group.PICTURE, false),
-    COVER_WIDE("cover-1280x720.png", "Cover, wide", Group.PICTURE, false),
-    COVER_SQUARE("cover-1080x1080.png", "Cover, square", Group.PICTURE, false),
-    COVER_TALL("cover-1080x1920.png", "Cover, tall", Group.PICTURE, false),
-    EPISODE("episode.m4a", "Voice-only episode", Group.VIDEO, true),
-    CLIPS("clips", "Clips of single moves, portrait", Group.VIDEO, true),
-    LAYER_FILM("layer.mov", "Overlay layer (ProRes 4444 with alpha)", Group.LAYER, true),
-    LAYER_PICTURES("layer", "Overlay layer (PNG pictures)", Group.LAYER, true);
+    VIDEO("video.mp4", JobText.of("output.finished-video"), Group.VIDEO, true),
+    CAPTIONS_VTT("captions.vtt", JobText.of("output.captions-webvtt"), Group.TEXT, false),
+    CAPTIONS_SRT("captions.srt", JobText.of("output.captions-srt"), Group.TEXT, false),
+    CAPTIONS_PLAIN("captions-as-heard.vtt", JobText.of("output.captions-as-heard"), Group.TEXT, false),
+    CHAPTERS_VTT("chapters.vtt", JobText.of("output.chapters-webvtt"), Group.TEXT, false),
+    CHAPTERS_FFMETADATA("chapters.ffmetadata", JobText.of("output.chapters-ffmetadata"), Group.TEXT, false),
+    CHAPTERS_JSON("chapters.json", JobText.of("output.chapters-json"), Group.TEXT, false),
+    CHAPTER_LINES("chapters.txt", JobText.of("output.chapter-lines"), Group.TEXT, false),
+    DESCRIPTION("description.txt", JobText.of("output.description"), Group.TEXT, false),
+    RUN_SHEET("run-sheet.txt", JobText.of("output.run-sheet"), Group.TEXT, false),
+    CUT_LIST("cut.otio", JobText.of("output.cut-list-opentimelineio"), Group.TEXT, false),
+    PROOF("proof.pdf", JobText.of("output.proof-sheet-pdf"), Group.TEXT, false),
+    CARD_PDF("workout-card.pdf", JobText.of("output.workout-card-pdf"), Group.PICTURE, false),
+    CARD_PNG("workout-card.png", JobText.of("output.workout-card-png"), Group.PICTURE, false),
+    COVER_WIDE("cover-1280x720.png", JobText.of("output.cover-wide"), Group.PICTURE, false),
+    COVER_SQUARE("cover-1080x1080.png", JobText.of("output.cover-square"), Group.PICTURE, false),
+    COVER_TALL("cover-1080x1920.png", JobText.of("output.cover-tall"), Group.PICTURE, false),
+    EPISODE("episode.m4a", JobText.of("output.voice-only-episode"), Group.VIDEO, true),
+    CLIPS("clips", JobText.of("output.clips-of-single-moves-portrait"), Group.VIDEO, true),
+    LAYER_FILM("layer.mov", JobText.of("output.overlay-layer-prores-4444-with"), Group.LAYER, true),
+    LAYER_PICTURES("layer", JobText.of("output.overlay-layer-png-pictures"), Group.LAYER, true);
 
     /** Kinds of outputs, as they are laid out. */
     public enum Group {
-        VIDEO("Film and sound"),
-        TEXT("Words and lists"),
-        PICTURE("Covers and cards"),
-        LAYER("To finish elsewhere");
+        VIDEO(JobText.of("output.film-and-sound")),
+        TEXT(JobText.of("output.words-and-lists")),
+        PICTURE(JobText.of("output.covers-and-cards")),
+        LAYER(JobText.of("output.to-finish-elsewhere"));
 
         private final String words;
 

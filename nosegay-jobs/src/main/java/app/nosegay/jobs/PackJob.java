@@ -30,19 +30,18 @@ public final class PackJob {
             throws IOException {
         Path file = target.resolve(name);
         if (Files.exists(file)) {
-            throw new FileAlreadyExistsException(file + " is there already; choose an empty folder");
+            throw new FileAlreadyExistsException(JobText.of("pack-job.is-there-already-choose-an", file));
         }
         Map<String, String> names = names(workout, target);
         long all = 0;
         for (String stored : names.keySet()) {
             Path from = Media.resolved(folder, stored);
             if (!Files.isRegularFile(from)) {
-                throw new IOException(
-                        from + " is missing; bring it back, or take it out of the workout, and pack again");
+                throw new IOException(JobText.of("pack-job.is-missing-bring-it-back", from));
             }
             all += Files.size(from);
         }
-        DiskSpace.check(target, all * 5, "what is packed"); // copies come out no smaller
+        DiskSpace.check(target, all * 5, JobText.of("pack-job.what-is-packed")); // copies come out no smaller
         Files.createDirectories(target);
         long done = 0;
         for (Map.Entry<String, String> copy : names.entrySet()) {

@@ -36,7 +36,7 @@ final class PdfSheet implements AutoCloseable {
         text = font(1);
         strong = font(2);
         document.getDocumentInformation().setTitle(title);
-        document.getDocumentInformation().setCreator("Nosegay");
+        document.getDocumentInformation().setCreator(JobText.of("pdf-sheet.nosegay"));
         newPage();
     }
 

@@ -40,13 +40,13 @@ public final class PrintJob {
 
     /** The forms a plan or script is written in, each with its file name. */
     public enum Form {
-        PROMPTER_PDF("prompter.pdf", "Prompter text (PDF)"),
-        RUN_SHEET_PDF("run-sheet.pdf", "Run sheet (PDF)"),
-        RUN_SHEET_CSV("run-sheet.csv", "Run sheet (CSV)"),
-        RUN_SHEET_MARKDOWN("run-sheet.md", "Run sheet (Markdown)"),
-        SET_UP_PDF("set-up.pdf", "Set-up sheet (PDF)"),
-        PROOF_PDF("proof.pdf", "Proof sheet (PDF)"),
-        CARD_PDF("workout-card.pdf", "Workout card (PDF)");
+        PROMPTER_PDF("prompter.pdf", JobText.of("print-job.prompter-text-pdf")),
+        RUN_SHEET_PDF("run-sheet.pdf", JobText.of("print-job.run-sheet-pdf")),
+        RUN_SHEET_CSV("run-sheet.csv", JobText.of("print-job.run-sheet-csv")),
+        RUN_SHEET_MARKDOWN("run-sheet.md", JobText.of("print-job.run-sheet-markdown")),
+        SET_UP_PDF("set-up.pdf", JobText.of("print-job.set-up-sheet-pdf")),
+        PROOF_PDF("proof.pdf", JobText.of("print-job.proof-sheet-pdf")),
+        CARD_PDF("workout-card.pdf", JobText.of("print-job.workout-card-pdf"));
 
         private final String file;
         private final String label;
@@ -69,8 +69,7 @@ public final class PrintJob {
     /** Writes one form; refuses to replace a file unless told to. */
     public static Path write(Programme programme, Form form, Path target, boolean overwrite) throws IOException {
         if (!overwrite && Files.exists(target)) {
-            throw new FileAlreadyExistsException(
-                    target + " is there already; it is only replaced when you say so (--overwrite)");
+            throw new FileAlreadyExistsException(JobText.of("print-job.is-there-already-it-is", target));
         }
         switch (form) {
             case PROMPTER_PDF -> prompter(programme, target);
@@ -86,7 +85,7 @@ public final class PrintJob {
 
     private static String title(Timeline timeline) {
         String title = timeline.sheet().header().title();
-        return title.isEmpty() ? "Workout" : title;
+        return title.isEmpty() ? JobText.of("print-job.workout") : title;
     }
 
     private static String what(Segment s) {
@@ -136,11 +135,13 @@ public final class PrintJob {
     private static void runSheet(Programme programme, Path target) throws IOException {
         Timeline timeline = programme.timeline();
         Header header = timeline.sheet().header();
-        try (PdfSheet sheet = new PdfSheet(title(timeline) + ", run sheet", title(timeline) + " · run sheet")) {
+        try (PdfSheet sheet = new PdfSheet(
+                JobText.of("print-job.run-sheet", title(timeline)),
+                JobText.of("print-job.run-sheet-2", title(timeline)))) {
             sheet.heading(title(timeline), 24);
             sheet.paragraph(programme.report().sentence(), 12, Palette.INK, true);
             String gear = gear(programme.report().gear());
-            sheet.paragraph("Gear: " + (gear.isEmpty() ? "none" : gear), 12, Palette.INK, false);
+            sheet.paragraph(JobText.of("print-job.gear", gear.isEmpty() ? "none" : gear), 12, Palette.INK, false);
             sheet.paragraph(Cautions.SCREENING, BODY, Palette.FADED_INK, false);
             sheet.rule();
             float[] places = {0, 46, 92, 150, 190, 230};
@@ -161,7 +162,9 @@ public final class PrintJob {
                         s.kind().word(),
                         side(s, header),
                         s.reps() == null ? "" : "" + s.reps(),
-                        s.teaches() != null && s.kind() != SegmentKind.DEMO ? "show " + s.teaches() : what(s));
+                        s.teaches() != null && s.kind() != SegmentKind.DEMO
+                                ? JobText.of("print-job.show", s.teaches())
+                                : what(s));
             }
             sheet.space(10);
             sheet.paragraph(Cautions.DEFERENCE, 9, Palette.FADED_INK, false);
@@ -175,17 +178,20 @@ public final class PrintJob {
         SetUp setUp = SetUp.of(timeline, programme.cues(), programme.report().gear(), Libraries.current());
         try (PdfSheet sheet = new PdfSheet(title(timeline) + ", set-up", title(timeline) + " · set-up")) {
             sheet.heading(title(timeline), 24);
-            ticks(sheet, "Gear, in order of use", setUp.gear().isEmpty() ? List.of("none") : setUp.gear());
-            ticks(sheet, "On the floor", setUp.floor());
-            ticks(sheet, "Test frame: does it hold", setUp.extremes());
-            ticks(sheet, "Light, sound, safety", setUp.checks());
             ticks(
                     sheet,
-                    "Best camera angle",
+                    JobText.of("print-job.gear-in-order-of-use"),
+                    setUp.gear().isEmpty() ? List.of("none") : setUp.gear());
+            ticks(sheet, JobText.of("print-job.on-the-floor"), setUp.floor());
+            ticks(sheet, JobText.of("print-job.test-frame-does-it-hold"), setUp.extremes());
+            ticks(sheet, JobText.of("print-job.light-sound-safety"), setUp.checks());
+            ticks(
+                    sheet,
+                    JobText.of("print-job.best-camera-angle"),
                     setUp.angles().entrySet().stream()
                             .map(e -> e.getKey() + ": " + e.getValue())
                             .toList());
-            ticks(sheet, "Say first", setUp.sayFirst());
+            ticks(sheet, JobText.of("print-job.say-first"), setUp.sayFirst());
             sheet.space(10);
             sheet.paragraph(Cautions.DEFERENCE, 9, Palette.FADED_INK, false);
             sheet.save(target);
@@ -207,8 +213,8 @@ public final class PrintJob {
                 String round = first.round() == null ? "" : " r" + first.round();
                 sheet.row(9, p.apart() > 0.1, places, what(first) + round, p.planned(), shortened(p.said()), p.shown());
             }
-            findings(sheet, "Open", proof.open(), programme);
-            findings(sheet, "Left as they are", proof.waived(), programme);
+            findings(sheet, JobText.of("print-job.open"), proof.open(), programme);
+            findings(sheet, JobText.of("print-job.left-as-they-are"), proof.waived(), programme);
             sheet.space(10);
             sheet.paragraph(Cautions.DEFERENCE, 9, Palette.FADED_INK, false);
             sheet.save(target);
@@ -219,14 +225,18 @@ public final class PrintJob {
     private static void card(Programme programme, Path target) throws IOException {
         Timeline timeline = programme.timeline();
         float[] places = {0, 300};
-        try (PdfSheet sheet = new PdfSheet(title(timeline) + ", workout card", title(timeline))) {
+        try (PdfSheet sheet = new PdfSheet(JobText.of("print-job.workout-card", title(timeline)), title(timeline))) {
             sheet.heading(title(timeline), 26);
             Length total = programme.cut().clips().isEmpty()
                     ? timeline.total()
                     : programme.cut().total();
-            sheet.paragraph(Math.round(total.seconds() / 60) + " min", 13, Palette.INK, true);
+            sheet.paragraph(JobText.of("print-job.min", Math.round(total.seconds() / 60)), 13, Palette.INK, true);
             String gear = gear(programme.report().gear());
-            sheet.paragraph("You need: " + (gear.isEmpty() ? "some room" : gear), 13, Palette.INK, false);
+            sheet.paragraph(
+                    JobText.of("print-job.you-need", gear.isEmpty() ? JobText.of("print-job.some-room") : gear),
+                    13,
+                    Palette.INK,
+                    false);
             for (ViewerCard.Row row : PublishPictures.rows(programme)) {
                 if (row.motion() == null) {
                     sheet.space(8);
@@ -257,7 +267,7 @@ public final class PrintJob {
             String why = programme
                     .workout()
                     .waiver(f)
-                    .map(w -> "  Left because: " + w.reason() + " (" + w.date() + ")")
+                    .map(w -> JobText.of("print-job.left-because", w.reason(), w.date()))
                     .orElse("");
             sheet.indented(
                     f.severity().word() + "  " + f.code() + "  " + f.message() + why, BODY, Palette.INK, false, 10);
@@ -313,7 +323,7 @@ public final class PrintJob {
         StringBuilder md = new StringBuilder(
                 "# " + title(timeline) + "\n\n" + programme.report().sentence() + "\n");
         String gear = gear(programme.report().gear());
-        md.append("\nGear: ")
+        md.append(JobText.of("print-job.gear-2"))
                 .append(gear.isEmpty() ? "none" : gear)
                 .append("\n\n")
                 .append(Cautions.SCREENING)

@@ -15,7 +15,6 @@ import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -44,10 +43,7 @@ public final class PublishJob {
         public Optional<String> taken() {
             return fresh > 0.995
                     ? Optional.empty()
-                    : Optional.of(String.format(
-                            Locale.ROOT,
-                            "%.0f %% of the picture was rendered anew, the rest was as before",
-                            100 * fresh));
+                    : Optional.of(JobText.of("publish-job.0f-of-the-picture-was", 100 * fresh));
         }
     }
 
@@ -87,12 +83,11 @@ public final class PublishJob {
             Progress progress)
             throws IOException {
         if (programme.cut().clips().isEmpty()) {
-            throw new IOException("nothing to publish yet: no segment of the plan is matched with a take");
+            throw new IOException(JobText.of("publish-job.nothing-to-publish-yet-no"));
         }
         Path target = output.in(folder);
         if (!overwrite && Files.exists(target)) {
-            throw new FileAlreadyExistsException(
-                    target + " is there already; it is only replaced when you say so (--overwrite)");
+            throw new FileAlreadyExistsException(JobText.of("publish-job.is-there-already-it-is", target));
         }
         Files.createDirectories(folder);
         double fresh = 1;
@@ -115,7 +110,7 @@ public final class PublishJob {
         try {
             Files.writeString(fresh, text);
             if (!Files.readString(fresh).equals(text)) {
-                throw new IOException(target + " was read back differently; the disk may be failing");
+                throw new IOException(JobText.of("publish-job.was-read-back-differently-the", target));
             }
             Files.move(fresh, target, StandardCopyOption.REPLACE_EXISTING);
         } finally {
@@ -138,7 +133,7 @@ public final class PublishJob {
             case DESCRIPTION -> description(programme, choices.template());
             case RUN_SHEET -> programme.workout().sheet();
             case CUT_LIST -> cutList(programme, media, target);
-            default -> throw new IllegalArgumentException(output + " is not a text");
+            default -> throw new IllegalArgumentException(JobText.of("publish-job.is-not-a-text", output));
         };
     }
 

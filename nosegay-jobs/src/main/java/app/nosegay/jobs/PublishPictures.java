@@ -143,14 +143,15 @@ public final class PublishPictures {
         Cut.Clip clip = programme
                 .cut()
                 .clipAt(at)
-                .orElseThrow(() -> new IOException("nothing to publish yet: no segment is matched with a take"));
+                .orElseThrow(() -> new IOException(JobText.of("publish-pictures.nothing-to-publish-yet-no")));
         BufferedImage frame;
         try (FramePicker picker =
                 new FramePicker(media.files(programme.workout()).get(clip.take()))) {
             frame = picker.frameAt(clip.sourceAt(at), FRAME_WIDTH, FRAME_HEIGHT);
         }
         if (frame == null) {
-            throw new IOException(clip.take() + ": its picture cannot be decoded at " + clip.sourceAt(at));
+            throw new IOException(
+                    JobText.of("publish-pictures.its-picture-cannot-be-decoded", clip.take(), clip.sourceAt(at)));
         }
         return CoverPainter.paint(
                 frame,
@@ -165,14 +166,16 @@ public final class PublishPictures {
     public static String coverLine(Programme programme) {
         long minutes = Math.round(programme.cut().total().seconds() / 60);
         int moves = programme.timeline().workMoves(false).size();
-        return minutes + " min  ·  " + moves + (moves == 1 ? " move" : " moves");
+        return JobText.of("publish-pictures.min-move", minutes, moves);
     }
 
     /** The words, as large as they can be in a corner where they hide nobody. */
     private static CoverPainter.Lettering lettering(Programme programme, Time<Axis.Cut> at, int width, int height) {
         DressNotes.Cover chosen = programme.workout().dressing().cover();
         String own = programme.timeline().sheet().header().title();
-        String title = !chosen.title().isBlank() ? chosen.title() : own.isEmpty() ? "Workout" : own;
+        String title = !chosen.title().isBlank()
+                ? chosen.title()
+                : own.isEmpty() ? JobText.of("publish-pictures.workout") : own;
         String line = chosen.line().isBlank() ? coverLine(programme) : chosen.line();
         Frame whole = Frame.of(width, height);
         Frame frame = new Frame(whole.width(), whole.height(), programme.focus());
@@ -217,10 +220,14 @@ public final class PublishPictures {
         String title = timeline.sheet().header().title();
         write(
                 ViewerCard.paint(
-                        title.isEmpty() ? "Workout" : title,
+                        title.isEmpty() ? JobText.of("publish-pictures.workout") : title,
                         List.of(
-                                Math.round(programme.cut().total().seconds() / 60) + " min",
-                                "You need: " + (gear.isEmpty() ? "some room" : gear)),
+                                JobText.of(
+                                        "publish-pictures.min",
+                                        Math.round(programme.cut().total().seconds() / 60)),
+                                JobText.of(
+                                        "publish-pictures.you-need",
+                                        gear.isEmpty() ? JobText.of("publish-pictures.some-room") : gear)),
                         rows(programme),
                         Cautions.SCREENING + " " + Cautions.DEFERENCE),
                 target);
@@ -261,7 +268,7 @@ public final class PublishPictures {
                 .map(i -> i.length())
                 .findFirst()
                 .orElse(s.duration());
-        String each = s.reps() != null ? s.reps() + " reps" : one.clock();
+        String each = s.reps() != null ? JobText.of("publish-pictures.reps", s.reps()) : one.clock();
         return times > 1 ? times + " × " + each : each;
     }
 
@@ -271,7 +278,7 @@ public final class PublishPictures {
             ImageIO.write(image, "png", fresh.toFile());
             BufferedImage read = ImageIO.read(fresh.toFile());
             if (read == null || read.getWidth() != image.getWidth() || read.getHeight() != image.getHeight()) {
-                throw new IOException(target + " was read back differently; the disk may be full or failing");
+                throw new IOException(JobText.of("publish-pictures.was-read-back-differently-the", target));
             }
             Files.move(fresh, target, StandardCopyOption.REPLACE_EXISTING);
         } finally {

@@ -83,7 +83,7 @@ public final class PublishVideo {
 
     private static MediaInfo.Video first(Programme programme, WorkoutMedia media) throws IOException {
         if (programme.cut().clips().isEmpty()) {
-            throw new IOException("nothing to publish yet: no segment of the plan is matched with a take");
+            throw new IOException(JobText.of("publish-video.nothing-to-publish-yet-no"));
         }
         for (Cut.Clip clip : programme.cut().clips()) {
             MediaInfo.Video video = media.readings().get(clip.take()).info().video();
@@ -91,7 +91,7 @@ public final class PublishVideo {
                 return video;
             }
         }
-        throw new IOException("the takes have no picture; a video cannot be made of them");
+        throw new IOException(JobText.of("publish-video.the-takes-have-no-picture"));
     }
 
     static FrameRate rate(Programme programme, WorkoutMedia media) {
@@ -175,8 +175,7 @@ public final class PublishVideo {
         DressNotes.Sound wanted = programme.workout().dressing().sound();
         Path music = wanted.hasMusic() ? Media.resolved(media.folder(), wanted.music()) : null;
         if (music != null && !Files.isRegularFile(music)) {
-            throw new IOException(
-                    music + ": the music is missing; bring it back, or choose it again on the Dress stage");
+            throw new IOException(JobText.of("publish-video.the-music-is-missing-bring", music));
         }
         return SoundPlan.of(
                 programme.timeline(),
@@ -192,7 +191,7 @@ public final class PublishVideo {
             Programme programme, WorkoutMedia media, Path target, PublishJob.Choices choices, Progress progress)
             throws IOException {
         RenderJob job = job(programme, media, true, choices);
-        DiskSpace.check(target.toAbsolutePath().getParent(), DiskSpace.of(job), "the video");
+        DiskSpace.check(target.toAbsolutePath().getParent(), DiskSpace.of(job), JobText.of("publish-video.the-video"));
         double fresh = Renderer.render(job, target, memory(media, target), progress);
         readBack(target, programme.cut().total().seconds());
         return fresh;
@@ -207,8 +206,7 @@ public final class PublishVideo {
     private static void readBack(Path target, double wanted) throws IOException {
         double written = MediaInput.probe(target).length().seconds();
         if (Math.abs(written - wanted) > LENGTH_TOLERANCE_SECONDS) {
-            throw new MediaException(
-                    target, "was read back as " + written + " s instead of " + wanted + " s; render it again");
+            throw new MediaException(target, JobText.of("publish-video.was-read-back-as-s", written, wanted));
         }
     }
 

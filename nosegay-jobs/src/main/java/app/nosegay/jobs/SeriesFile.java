@@ -24,7 +24,7 @@ public final class SeriesFile {
         try {
             return Series.fromJson(Files.readString(file));
         } catch (NoSuchFileException e) {
-            throw new IOException(file.getFileName() + ": there is no such file", e);
+            throw new IOException(JobText.of("series-file.there-is-no-such-file", file.getFileName()), e);
         } catch (IOException e) {
             throw new IOException(file.getFileName() + ": " + e.getMessage(), e);
         }

@@ -103,8 +103,8 @@ public final class ShootRun implements AutoCloseable {
     /** Says in time when the disk will not hold the whole run. */
     private void tellRoom(long free, double seconds) {
         if (free < DiskSpace.recorded(seconds)) {
-            notice.accept("There is only " + DiskSpace.words(free) + " left on this disk, enough for about "
-                    + free / DiskSpace.recorded(60) + " min of recording: make room before you go on.");
+            notice.accept(JobText.of(
+                    "shoot-run.there-is-only-left-on", DiskSpace.words(free), free / DiskSpace.recorded(60)));
         }
     }
 
@@ -125,8 +125,7 @@ public final class ShootRun implements AutoCloseable {
             line.start();
             return line;
         } catch (LineUnavailableException | IllegalArgumentException e) {
-            notice.accept("There is no sound output: the clock runs silently, by the machine's clock. "
-                    + "Without tones the recording is matched by what is said and seen.");
+            notice.accept(JobText.of("shoot-run.there-is-no-sound-output"));
             return null;
         }
     }
@@ -237,7 +236,7 @@ public final class ShootRun implements AutoCloseable {
                 }
             }
         } catch (LineUnavailableException | IllegalArgumentException e) {
-            notice.accept("No microphone can be listened to, so clapping has no effect; use the keys or a remote.");
+            notice.accept(JobText.of("shoot-run.no-microphone-can-be-listened"));
         }
     }
 
@@ -255,8 +254,7 @@ public final class ShootRun implements AutoCloseable {
         try {
             writeLog();
         } catch (IOException e) {
-            notice.accept(logFile.getFileName() + ": the shoot log cannot be written (" + e.getMessage()
-                    + "); make room or choose another folder");
+            notice.accept(JobText.of("shoot-run.the-shoot-log-cannot-be", logFile.getFileName(), e.getMessage()));
         }
     }
 

@@ -26,9 +26,9 @@ public final class WorkoutFile {
         try {
             return WorkoutJson.read(Files.readString(file));
         } catch (MalformedInputException e) {
-            throw new IOException(file.getFileName() + ": this is not a workout file (it is not text)", e);
+            throw new IOException(JobText.of("workout-file.this-is-not-a-workout", file.getFileName()), e);
         } catch (NoSuchFileException e) {
-            throw new IOException(file.getFileName() + ": there is no such file", e);
+            throw new IOException(JobText.of("workout-file.there-is-no-such-file", file.getFileName()), e);
         } catch (IOException e) {
             throw new IOException(file.getFileName() + ": " + e.getMessage(), e);
         }
@@ -75,7 +75,7 @@ public final class WorkoutFile {
         } catch (IOException e) {
             Files.deleteIfExists(fresh);
             throw new IOException(
-                    file.getFileName() + ": cannot be saved here (" + e.getMessage() + "); choose another folder", e);
+                    JobText.of("workout-file.cannot-be-saved-here-choose", file.getFileName(), e.getMessage()), e);
         }
         try {
             Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);

@@ -78,7 +78,7 @@ public record WorkoutMedia(
         try {
             return TranscriptReader.read(Files.readAllBytes(file));
         } catch (NoSuchFileException e) {
-            throw new IOException(file.getFileName() + ": there is no such transcript", e);
+            throw new IOException(JobText.of("workout-media.there-is-no-such-transcript", file.getFileName()), e);
         } catch (IOException e) {
             throw new IOException(file.getFileName() + ": " + e.getMessage(), e);
         }
@@ -89,9 +89,10 @@ public record WorkoutMedia(
         try {
             return ShootLog.fromJson(Files.readString(file));
         } catch (NoSuchFileException e) {
-            throw new IOException(file.getFileName() + ": there is no such shoot log", e);
+            throw new IOException(JobText.of("workout-media.there-is-no-such-shoot", file.getFileName()), e);
         } catch (IOException e) {
-            throw new IOException(file.getFileName() + ": cannot be read as a shoot log (" + e.getMessage() + ")", e);
+            throw new IOException(
+                    JobText.of("workout-media.cannot-be-read-as-a", file.getFileName(), e.getMessage()), e);
         }
     }
 
@@ -104,26 +105,23 @@ public record WorkoutMedia(
                 continue;
             }
             if (replaced.contains(take.id())) {
-                notices.add(
-                        take.file() + ": holds another recording than when it was matched, or went on growing. It was "
-                                + "read anew; what was decided by hand was kept and may lie elsewhere now");
+                notices.add(JobText.of("workout-media.holds-another-recording-than-when", take.file()));
             }
             Length said = reading.info().length();
             Length read = reading.evidence().length();
             if (said.minus(read).compareTo(CUT_OFF) > 0) {
-                notices.add(take.file() + ": the recording is cut off: it should last " + said.clock() + ", but only "
-                        + read.clock() + " can be read. Copy it from the camera again if more was filmed");
+                notices.add(
+                        JobText.of("workout-media.the-recording-is-cut-off", take.file(), said.clock(), read.clock()));
             }
             if (reading.info().audio() == null) {
-                notices.add(take.file() + ": has no sound; it is matched by what is seen alone");
+                notices.add(JobText.of("workout-media.has-no-sound-it-is", take.file()));
             } else if (reading.info().video() == null) {
-                notices.add(take.file() + ": has no picture; it is matched by what is heard alone");
+                notices.add(JobText.of("workout-media.has-no-picture-it-is", take.file()));
             }
         }
         long kept = EvidenceCache.size(folder);
         if (kept > MUCH_KEPT) {
-            notices.add("The folder .nosegay beside this workout has grown to " + DiskSpace.words(kept)
-                    + "; what is in it can be deleted at any time and is made again when it is needed");
+            notices.add(JobText.of("workout-media.the-folder-nosegay-beside-this", DiskSpace.words(kept)));
         }
         return notices;
     }

@@ -95,7 +95,7 @@ public final class CutPlayback implements AutoCloseable {
         BufferedImage last = null;
         Path file = files.get(clip.take());
         if (file == null) {
-            throw new MediaException(Path.of(clip.take()), "is missing; bring its recording back on the Match stage");
+            throw new MediaException(Path.of(clip.take()), MediaText.of("cut-playback.is-missing-bring-its-recording"));
         }
         try (MediaInput input = new MediaInput(file, true, true);
                 SoundConverter converter = new SoundConverter(PicturePacer.SOUND_HZ, 2)) {

@@ -43,7 +43,7 @@ public record Device(String format, String name, String label) {
         return new Device(
                 "lavfi",
                 "testsrc2=size=" + width + "x" + height + ":rate=30[out0];sine=frequency=440:sample_rate=48000[out1]",
-                "test picture and tone");
+                MediaText.of("device.test-picture-and-tone"));
     }
 
     /** The cameras that are there. */

@@ -27,7 +27,7 @@ public final class FramePicker implements AutoCloseable {
         video = input.info().video();
         if (video == null) {
             input.close();
-            throw new MediaException(file, "has no picture to show");
+            throw new MediaException(file, MediaText.of("frame-picker.has-no-picture-to-show"));
         }
     }
 

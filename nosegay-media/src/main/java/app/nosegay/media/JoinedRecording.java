@@ -53,7 +53,7 @@ public final class JoinedRecording {
      */
     public static List<Time<Axis.Take>> write(List<Path> parts, Path target, Progress progress) throws IOException {
         if (Files.exists(target)) {
-            throw new FileAlreadyExistsException(target + " is there already; move it away first");
+            throw new FileAlreadyExistsException(MediaText.of("joined-recording.is-there-already-move-it", target));
         }
         Path part = target.resolveSibling(target.getFileName() + ".part");
         JoinedRecording joined = new JoinedRecording(target);
@@ -68,14 +68,16 @@ public final class JoinedRecording {
     }
 
     private List<Time<Axis.Take>> copy(List<Path> parts, Path part, Progress progress) throws IOException {
-        check(avformat_alloc_output_context2(out, null, container(), part.toString()), "cannot be prepared");
+        check(
+                avformat_alloc_output_context2(out, null, container(), part.toString()),
+                MediaText.of("joined-recording.cannot-be-prepared"));
         List<Time<Axis.Take>> starts = new ArrayList<>();
         for (int i = 0; i < parts.size(); i++) {
             starts.add(new Time<>(end));
             int done = i;
             append(parts.get(i), part, share -> progress.at((done + share) / parts.size()));
         }
-        check(av_write_trailer(out), "cannot be ended; the disk may be full");
+        check(av_write_trailer(out), MediaText.of("joined-recording.cannot-be-ended-the-disk"));
         return starts;
     }
 
@@ -87,11 +89,11 @@ public final class JoinedRecording {
     private void append(Path file, Path part, Progress progress) throws IOException {
         AVFormatContext in = new AVFormatContext(null);
         if (!Files.isRegularFile(file) || avformat_open_input(in, file.toString(), null, (AVDictionary) null) < 0) {
-            throw new MediaException(file, "cannot be read; bring it back, or copy it again from the camera");
+            throw new MediaException(file, MediaText.of("joined-recording.cannot-be-read-bring-it"));
         }
         try {
             if (avformat_find_stream_info(in, (AVDictionary) null) < 0) {
-                throw new MediaException(file, "its streams cannot be read; copy it again from the camera");
+                throw new MediaException(file, MediaText.of("joined-recording.its-streams-cannot-be-read"));
             }
             AVStream[] from = streams(in);
             if (end == 0) {
@@ -120,7 +122,9 @@ public final class JoinedRecording {
         for (int k = 0; k < KINDS.length; k++) {
             if (from[k] != null) {
                 streams[k] = avformat_new_stream(out, null);
-                check(avcodec_parameters_copy(streams[k].codecpar(), from[k].codecpar()), "cannot be prepared");
+                check(
+                        avcodec_parameters_copy(streams[k].codecpar(), from[k].codecpar()),
+                        MediaText.of("joined-recording.cannot-be-prepared"));
                 streams[k].codecpar().codec_tag(0);
                 streams[k].time_base(from[k].time_base());
                 streams[k].avg_frame_rate(from[k].avg_frame_rate());
@@ -130,11 +134,11 @@ public final class JoinedRecording {
         AVIOContext io = new AVIOContext(null);
         check(
                 avio_open(io, part.toString(), AVIO_FLAG_WRITE),
-                "cannot be written there; check the folder and the space left");
+                MediaText.of("joined-recording.cannot-be-written-there-check"));
         out.pb(io);
         check(
                 avformat_write_header(out, (AVDictionary) null),
-                "what was recorded does not fit this kind of file; choose a name that ends in .mkv");
+                MediaText.of("joined-recording.what-was-recorded-does-not"));
     }
 
     /** Only what was recorded alike can be shown as one. */
@@ -151,10 +155,7 @@ public final class JoinedRecording {
                         && a.ch_layout().nb_channels() == b.ch_layout().nb_channels()
                         && Arrays.equals(header(a), header(b));
         if (!alike) {
-            throw new MediaException(
-                    file,
-                    "was recorded with other settings than the one before it, so they cannot be joined as they are; "
-                            + "leave them as two takes");
+            throw new MediaException(file, MediaText.of("joined-recording.was-recorded-with-other-settings"));
         }
     }
 
@@ -200,7 +201,7 @@ public final class JoinedRecording {
         lastDts[k] = packet.dts();
         packet.stream_index(streams[k].index());
         packet.pos(-1);
-        check(av_interleaved_write_frame(out, packet), "cannot be written; the disk may be full");
+        check(av_interleaved_write_frame(out, packet), MediaText.of("joined-recording.cannot-be-written-the-disk"));
     }
 
     private void check(int result, String what) throws MediaException {

@@ -79,7 +79,7 @@ public final class MediaInput implements AutoCloseable {
         format = opened;
         if (avformat_find_stream_info(format, (AVDictionary) null) < 0) {
             close();
-            throw new MediaException(file, "its streams cannot be read; copy it again from the camera");
+            throw new MediaException(file, MediaText.of("media-input.its-streams-cannot-be-read"));
         }
         startMicros = format.start_time() == AV_NOPTS_VALUE ? 0 : format.start_time();
         video = withVideo ? open(AVMEDIA_TYPE_VIDEO) : null;
@@ -96,15 +96,12 @@ public final class MediaInput implements AutoCloseable {
 
     private static AVFormatContext opened(Path file) throws MediaException {
         if (!Files.isRegularFile(file)) {
-            throw new MediaException(file, "the file is not there; choose it again or bring it back");
+            throw new MediaException(file, MediaText.of("media-input.the-file-is-not-there"));
         }
         AVFormatContext opened = new AVFormatContext(null);
         int error = avformat_open_input(opened, file.toString(), null, (AVDictionary) null);
         if (error < 0) {
-            throw new MediaException(
-                    file,
-                    "this is not a video or sound file that can be read (" + message(error)
-                            + "). If a recording was cut off, copy it again from the camera");
+            throw new MediaException(file, MediaText.of("media-input.this-is-not-a-video", message(error)));
         }
         return opened;
     }
@@ -118,9 +115,10 @@ public final class MediaInput implements AutoCloseable {
         if (error < 0) {
             throw new MediaException(
                     name,
-                    "the device \"" + device.label() + "\" cannot be opened"
-                            + (kind == null ? "" : " (" + message(error) + ")")
-                            + ". Check that it is plugged in and that no other program uses it");
+                    MediaText.of(
+                            "media-input.the-device-cannot-be-opened",
+                            device.label(),
+                            kind == null ? "" : " (" + message(error) + ")"));
         }
         return new MediaInput(name, opened, true, true);
     }
@@ -170,7 +168,7 @@ public final class MediaInput implements AutoCloseable {
 
     public MediaInfo info() throws MediaException {
         if (video == null && audio == null) {
-            throw new MediaException(file, "it holds neither picture nor sound that can be read");
+            throw new MediaException(file, MediaText.of("media-input.it-holds-neither-picture-nor"));
         }
         long micros = format.duration() == AV_NOPTS_VALUE ? 0 : format.duration();
         MediaInfo.Video picture = null;

@@ -89,7 +89,7 @@ public final class MovieWriter implements AutoCloseable {
         Files.createDirectories(target.toAbsolutePath().getParent());
         check(
                 avformat_alloc_output_context2(format, null, settings.alpha() ? "mov" : "mp4", part.toString()),
-                "cannot be prepared");
+                MediaText.of("movie-writer.cannot-be-prepared"));
         boolean globalHeader = (format.oformat().flags() & AVFMT_GLOBALHEADER) != 0;
         partFrames = layer || settings.live() ? 0 : PartKeys.frames(rate);
         opened = new Opened(width, height, rate, settings, globalHeader);
@@ -114,12 +114,12 @@ public final class MovieWriter implements AutoCloseable {
         AVIOContext io = new AVIOContext(null);
         check(
                 avio_open(io, part.toString(), AVIO_FLAG_WRITE),
-                "cannot be written there; check the folder and the space left");
+                MediaText.of("movie-writer.cannot-be-written-there-check"));
         format.pb(io);
         AVDictionary options = new AVDictionary(null);
         String flags = settings.live() ? "+frag_keyframe+empty_moov+default_base_moof" : "+faststart";
         av_dict_set(options, "movflags", flags, 0);
-        check(avformat_write_header(format, options), "its header cannot be written");
+        check(avformat_write_header(format, options), MediaText.of("movie-writer.its-header-cannot-be-written"));
     }
 
     private void check(int result, String what) throws MediaException {
@@ -170,7 +170,8 @@ public final class MovieWriter implements AutoCloseable {
             }
             avcodec_free_context(codec);
         }
-        throw new MediaException(target, "no video encoder works here (tried " + String.join(", ", ENCODERS) + ")");
+        throw new MediaException(
+                target, MediaText.of("movie-writer.no-video-encoder-works-here", String.join(", ", ENCODERS)));
     }
 
     private AVCodecContext openAudio(boolean globalHeader) throws MediaException {
@@ -182,7 +183,9 @@ public final class MovieWriter implements AutoCloseable {
         codec.bit_rate(SOUND_BIT_RATE);
         codec.time_base(new AVRational().num(1).den(SOUND_HZ));
         codec.flags(codec.flags() | (globalHeader ? AV_CODEC_FLAG_GLOBAL_HEADER : 0));
-        check(avcodec_open2(codec, encoder, (AVDictionary) null), "no sound encoder works here");
+        check(
+                avcodec_open2(codec, encoder, (AVDictionary) null),
+                MediaText.of("movie-writer.no-sound-encoder-works-here"));
         return codec;
     }
 
@@ -250,7 +253,7 @@ public final class MovieWriter implements AutoCloseable {
         again.stream_index(videoStream.index());
         int written = av_interleaved_write_frame(format, again);
         av_packet_free(again);
-        check(written, "cannot be written; the disk may be full");
+        check(written, MediaText.of("movie-writer.cannot-be-written-the-disk"));
     }
 
     /** Writes a YUV 4:2:0 frame whose {@code pts} is its number. */
@@ -286,7 +289,7 @@ public final class MovieWriter implements AutoCloseable {
             again.pos(-1);
             int written = av_interleaved_write_frame(format, again);
             av_packet_free(again);
-            check(written, "cannot be written; the disk may be full");
+            check(written, MediaText.of("movie-writer.cannot-be-written-the-disk"));
         });
     }
 
@@ -322,7 +325,7 @@ public final class MovieWriter implements AutoCloseable {
     }
 
     private void encode(AVCodecContext codec, AVStream stream, AVFrame frame) throws MediaException {
-        check(avcodec_send_frame(codec, frame), "a frame cannot be encoded");
+        check(avcodec_send_frame(codec, frame), MediaText.of("movie-writer.a-frame-cannot-be-encoded"));
         while (avcodec_receive_packet(codec, packet) >= 0) {
             if (layer && codec == video) {
                 if (repeatable != null) {
@@ -332,7 +335,7 @@ public final class MovieWriter implements AutoCloseable {
             }
             av_packet_rescale_ts(packet, codec.time_base(), stream.time_base());
             packet.stream_index(stream.index());
-            check(av_interleaved_write_frame(format, packet), "cannot be written; the disk may be full");
+            check(av_interleaved_write_frame(format, packet), MediaText.of("movie-writer.cannot-be-written-the-disk"));
         }
     }
 
@@ -347,7 +350,7 @@ public final class MovieWriter implements AutoCloseable {
         if (video != null && encoding) {
             encode(video, videoStream, null);
         }
-        check(av_write_trailer(format), "its end cannot be written; the disk may be full");
+        check(av_write_trailer(format), MediaText.of("movie-writer.its-end-cannot-be-written"));
         avio_closep(format.pb());
         format.pb(null);
         Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);

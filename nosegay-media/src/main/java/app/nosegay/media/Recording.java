@@ -41,7 +41,8 @@ public final class Recording implements AutoCloseable {
             }
             MediaInfo.Video video = inputs.get(0).info().video();
             if (video == null) {
-                throw new MediaException(target, "\"" + camera.label() + "\" gives no picture; choose another camera");
+                throw new MediaException(
+                        target, MediaText.of("recording.gives-no-picture-choose-another", camera.label()));
             }
             boolean withSound = inputs.stream().anyMatch(MediaInput::hasAudio);
             writer = new MovieWriter(

@@ -44,12 +44,12 @@ final class RenderedBefore implements AutoCloseable {
         if (avformat_open_input(format, file.toString(), null, (AVDictionary) null) < 0
                 || avformat_find_stream_info(format, (AVDictionary) null) < 0) {
             close();
-            throw new Unusable(file, "cannot be read again");
+            throw new Unusable(file, MediaText.of("rendered-before.cannot-be-read-again"));
         }
         int index = av_find_best_stream(format, AVMEDIA_TYPE_VIDEO, -1, -1, (AVCodec) null, 0);
         if (index < 0) {
             close();
-            throw new Unusable(file, "has no picture any more");
+            throw new Unusable(file, MediaText.of("rendered-before.has-no-picture-any-more"));
         }
         stream = format.streams(index);
         // The file has its pictures with lengths before them, an encoder gives start codes.
@@ -58,7 +58,7 @@ final class RenderedBefore implements AutoCloseable {
                 && av_bsf_init(startCodes) >= 0;
         if (!converts) {
             close();
-            throw new Unusable(file, "is not in the format it was rendered in");
+            throw new Unusable(file, MediaText.of("rendered-before.is-not-in-the-format"));
         }
         for (int i = 0; i < format.nb_streams(); i++) {
             if (i != index) {
@@ -71,7 +71,7 @@ final class RenderedBefore implements AutoCloseable {
     void pictures(long from, long to, Taker taker) throws MediaException {
         long start = av_rescale_q(from, frameLength, stream.time_base());
         if (av_seek_frame(format, stream.index(), start, AVSEEK_FLAG_BACKWARD) < 0) {
-            throw new Unusable(file, "cannot be read at frame " + from);
+            throw new Unusable(file, MediaText.of("rendered-before.cannot-be-read-at-frame", from));
         }
         long taken = 0;
         while (taken < to - from && av_read_frame(format, packet) >= 0) {
@@ -80,7 +80,7 @@ final class RenderedBefore implements AutoCloseable {
             boolean key = (packet.flags() & AV_PKT_FLAG_KEY) != 0;
             if (ours && taken == 0 && !(key && frame == from)) {
                 av_packet_unref(packet);
-                throw new Unusable(file, "has no key frame at frame " + from);
+                throw new Unusable(file, MediaText.of("rendered-before.has-no-key-frame-at", from));
             }
             if (ours && av_bsf_send_packet(startCodes, packet) >= 0) {
                 while (av_bsf_receive_packet(startCodes, packet) >= 0) {
@@ -92,7 +92,7 @@ final class RenderedBefore implements AutoCloseable {
             av_packet_unref(packet);
         }
         if (taken < to - from) {
-            throw new Unusable(file, "lacks pictures behind frame " + (from + taken));
+            throw new Unusable(file, MediaText.of("rendered-before.lacks-pictures-behind-frame", from + taken));
         }
     }
 

@@ -70,7 +70,7 @@ public final class Renderer {
      */
     public static double render(RenderJob job, Path target, Path memory, Progress progress) throws IOException {
         if (job.cut().clips().isEmpty()) {
-            throw new MediaException(target, "nothing to render: no segment is matched with a take yet");
+            throw new MediaException(target, MediaText.of("renderer.nothing-to-render-no-segment"));
         }
         if (memory == null || job.width() == 0) {
             rendered(job, target, Reuse.NONE, progress);
@@ -140,7 +140,7 @@ public final class Renderer {
                 SoundConverter converter = new SoundConverter(MovieWriter.SOUND_HZ, 2)) {
             MediaInfo.Video video = input.info().video();
             if (video == null && !soundOnly) {
-                throw new MediaException(file, "has no picture; a video cannot be made of it");
+                throw new MediaException(file, MediaText.of("renderer.has-no-picture-a-video"));
             }
             input.seek(clip.source().start());
             Time<Axis.Take> heldTime = null;

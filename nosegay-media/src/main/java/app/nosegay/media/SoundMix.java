@@ -70,7 +70,7 @@ final class SoundMix {
     private Line line(SoundPlan.Over over, Map<String, Path> files) throws MediaException {
         Path file = files.get(over.take());
         if (file == null) {
-            throw new MediaException(Path.of(over.take()), "is missing; a line said again in it is laid over another");
+            throw new MediaException(Path.of(over.take()), MediaText.of("sound-mix.is-missing-a-line-said"));
         }
         float[] all = SoundReader.stereo(file, HZ, Progress.NONE);
         int from =

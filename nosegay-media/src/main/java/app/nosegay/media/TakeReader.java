@@ -93,7 +93,7 @@ public final class TakeReader {
                 kind = input.next();
             }
             if (frames == 0) {
-                throw new MediaException(file, "nothing in it can be decoded; copy it again from the camera");
+                throw new MediaException(file, MediaText.of("take-reader.nothing-in-it-can-be"));
             }
             Length seen = new Length(lastMicros);
             boolean cutOff =

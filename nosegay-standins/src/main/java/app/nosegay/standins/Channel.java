@@ -35,13 +35,13 @@ public final class Channel {
     private static final double KEPT_A_MINUTE = 0.965;
 
     private static final String[] COMMENTS = {
-        "Did this between the beans and the compost. Lovely.",
-        "Could you do 20 min for shoulders with a loop band?",
-        "The rests are just right for me.",
-        "More core please, 15 min, no gear!",
-        "My knees liked the easier version, thank you.",
-        "Lost you at the change of sides, but got back in.",
-        "A 30 min legs one with a kettlebell would be great."
+        StandInText.of("channel.did-this-between-the-beans"),
+        StandInText.of("channel.could-you-do-20-min"),
+        StandInText.of("channel.the-rests-are-just-right"),
+        StandInText.of("channel.more-core-please-15-min"),
+        StandInText.of("channel.my-knees-liked-the-easier"),
+        StandInText.of("channel.lost-you-at-the-change"),
+        StandInText.of("channel.a-30-min-legs-one")
     };
 
     private Channel() {}
@@ -96,7 +96,7 @@ public final class Channel {
             }
             return profiles;
         } catch (IOException e) {
-            throw new UncheckedIOException("the shipped host profiles cannot be read", e);
+            throw new UncheckedIOException(StandInText.of("channel.the-shipped-host-profiles-cannot"), e);
         }
     }
 
@@ -104,16 +104,16 @@ public final class Channel {
     public static Answer submit(Path folder, Profile profile, String title, String date) throws IOException {
         List<String> reasons = new ArrayList<>();
         if (title.isBlank()) {
-            reasons.add("it has no title");
+            reasons.add(StandInText.of("channel.it-has-no-title"));
         } else if (title.length() > profile.mostTitle()) {
-            reasons.add("the title has " + title.length() + " characters; " + profile.mostTitle() + " are the most");
+            reasons.add(StandInText.of("channel.the-title-has-characters-are", title.length(), profile.mostTitle()));
         }
         text(folder.resolve("description.txt"), profile, reasons);
         if (profile.chapters()) {
             chapters(folder.resolve("chapters.txt"), reasons);
         }
         if (!profile.cover().isEmpty() && !Files.isRegularFile(folder.resolve(profile.cover()))) {
-            reasons.add("the cover is missing (" + profile.cover() + ")");
+            reasons.add(StandInText.of("channel.the-cover-is-missing", profile.cover()));
         }
         for (Path film : films(folder.resolve(profile.file()), reasons)) {
             film(film, profile, reasons);
@@ -125,10 +125,12 @@ public final class Channel {
 
     private static void text(Path file, Profile profile, List<String> reasons) throws IOException {
         if (!Files.isRegularFile(file)) {
-            reasons.add("the description is missing (description.txt)");
+            reasons.add(StandInText.of("channel.the-description-is-missing-description"));
         } else if (Files.readString(file).length() > profile.mostDescription()) {
-            reasons.add("the description has " + Files.readString(file).length() + " characters; "
-                    + profile.mostDescription() + " are the most");
+            reasons.add(StandInText.of(
+                    "channel.the-description-has-characters",
+                    Files.readString(file).length(),
+                    profile.mostDescription()));
         }
     }
 
@@ -139,13 +141,13 @@ public final class Channel {
                         .sorted()
                         .toList();
                 if (films.isEmpty()) {
-                    reasons.add("there is no clip in " + file.getFileName());
+                    reasons.add(StandInText.of("channel.there-is-no-clip-in", file.getFileName()));
                 }
                 return films;
             }
         }
         if (!Files.isRegularFile(file)) {
-            reasons.add(file.getFileName() + " is missing");
+            reasons.add(StandInText.of("channel.is-missing", file.getFileName()));
             return List.of();
         }
         return List.of(file);
@@ -157,35 +159,30 @@ public final class Channel {
         try {
             info = MediaInput.probe(film);
         } catch (IOException e) {
-            reasons.add(name + " cannot be played");
+            reasons.add(StandInText.of("channel.cannot-be-played", name));
             return;
         }
         double seconds = info.length().seconds();
         if (seconds < profile.leastSeconds() || seconds > profile.mostSeconds()) {
-            reasons.add(String.format(
-                    Locale.ROOT,
-                    "%s lasts %.0f s; %.0f to %.0f s are taken",
-                    name,
-                    seconds,
-                    profile.leastSeconds(),
-                    profile.mostSeconds()));
+            reasons.add(StandInText.of(
+                    "channel.lasts-s-to-s-are", name, seconds, profile.leastSeconds(), profile.mostSeconds()));
         }
         if (profile.picture() && info.video() == null) {
-            reasons.add(name + " has no picture");
+            reasons.add(StandInText.of("channel.has-no-picture", name));
         }
         boolean portrait = info.video() != null
                 && info.video().shownHeight() > info.video().shownWidth();
         if (profile.shape().equals("portrait") && info.video() != null && !portrait) {
-            reasons.add(name + " is not upright");
+            reasons.add(StandInText.of("channel.is-not-upright", name));
         }
         if (info.audio() == null) {
-            reasons.add(name + " has no sound");
+            reasons.add(StandInText.of("channel.has-no-sound", name));
         }
     }
 
     private static void chapters(Path file, List<String> reasons) throws IOException {
         if (!Files.isRegularFile(file)) {
-            reasons.add("the chapter lines are missing (chapters.txt)");
+            reasons.add(StandInText.of("channel.the-chapter-lines-are-missing"));
             return;
         }
         List<Integer> starts = new ArrayList<>();
@@ -197,13 +194,13 @@ public final class Channel {
             }
         }
         if (starts.size() < FEWEST_CHAPTERS) {
-            reasons.add("there are " + starts.size() + " chapters; at least three are shown");
+            reasons.add(StandInText.of("channel.there-are-chapters-at-least", starts.size()));
         } else if (starts.get(0) != 0) {
-            reasons.add("the first chapter does not start at 0:00");
+            reasons.add(StandInText.of("channel.the-first-chapter-does-not"));
         }
         for (int i = 1; i < starts.size(); i++) {
             if (starts.get(i) - starts.get(i - 1) < SHORTEST_CHAPTER) {
-                reasons.add("chapter " + i + " is shorter than 10 s, or out of order");
+                reasons.add(StandInText.of("channel.chapter-is-shorter-than-10", i));
             }
         }
     }
@@ -231,7 +228,7 @@ public final class Channel {
     public static void news(Path folder, Length total, List<Span<Axis.Cut>> dull, String date, long seed)
             throws IOException {
         Random random = new Random(seed);
-        StringBuilder curve = new StringBuilder("second,share\n");
+        StringBuilder curve = new StringBuilder(StandInText.of("channel.second-share"));
         double share = 1;
         for (int second = 0; second <= total.seconds(); second += 5) {
             curve.append(String.format(Locale.ROOT, "%d,%.4f%n", second, share));
@@ -242,7 +239,7 @@ public final class Channel {
             share *= keeps * (leaving ? 0.985 : 1) * (1 - 0.002 * random.nextDouble());
         }
         Files.writeString(folder.resolve("retention.csv"), curve);
-        StringBuilder comments = new StringBuilder("date,text\n");
+        StringBuilder comments = new StringBuilder(StandInText.of("channel.date-text"));
         int first = random.nextInt(COMMENTS.length);
         for (int i = 0; i < 4; i++) {
             comments.append(date)

@@ -32,9 +32,11 @@ public final class GuideVoice implements Voice {
     public GuideVoice() throws IOException {
         String folder = System.getProperty(FOLDER_PROPERTY);
         if (folder == null || !Files.isDirectory(Path.of(folder))) {
-            throw new IOException(
-                    "the guide voice is not installed: " + (folder == null ? "no folder given" : folder + " is missing")
-                            + "; build Nosegay again with ./nosegay test");
+            throw new IOException(StandInText.of(
+                    "guide-voice.the-guide-voice-is-not",
+                    folder == null
+                            ? StandInText.of("guide-voice.no-folder-given")
+                            : StandInText.of("guide-voice.is-missing", folder)));
         }
         Thread thread = Thread.currentThread();
         ClassLoader before = thread.getContextClassLoader();
@@ -48,7 +50,7 @@ public final class GuideVoice implements Voice {
             mary = type.getConstructor().newInstance();
             generate = type.getMethod("generateAudio", String.class);
         } catch (ReflectiveOperationException e) {
-            throw new IOException("the guide voice cannot be started from " + folder + ": " + e, e);
+            throw new IOException(StandInText.of("guide-voice.the-guide-voice-cannot-be", folder, e), e);
         } finally {
             thread.setContextClassLoader(before);
         }
@@ -64,7 +66,7 @@ public final class GuideVoice implements Voice {
             }
             return urls;
         } catch (MalformedURLException e) {
-            throw new IOException("the voice folder " + folder + " cannot be read", e);
+            throw new IOException(StandInText.of("guide-voice.the-voice-folder-cannot-be", folder), e);
         }
     }
 
@@ -78,7 +80,7 @@ public final class GuideVoice implements Voice {
             try (AudioInputStream audio = (AudioInputStream) generate.invoke(mary, text)) {
                 known = trimmed(resampled(samples(audio), audio.getFormat().getSampleRate(), sampleRate));
             } catch (InvocationTargetException | IllegalAccessException e) {
-                throw new IOException("the guide voice cannot say \"" + text + "\"", e);
+                throw new IOException(StandInText.of("guide-voice.the-guide-voice-cannot-say", text), e);
             } finally {
                 thread.setContextClassLoader(before);
             }
@@ -92,7 +94,7 @@ public final class GuideVoice implements Voice {
         byte[] bytes = new byte[(int) audio.getFrameLength() * audio.getFormat().getFrameSize()];
         int read = audio.readNBytes(bytes, 0, bytes.length);
         if (read < bytes.length) {
-            throw new IOException("the guide voice broke off after " + read + " of " + bytes.length + " bytes");
+            throw new IOException(StandInText.of("guide-voice.the-guide-voice-broke-off", read, bytes.length));
         }
         boolean big = audio.getFormat().isBigEndian();
         float[] samples = new float[bytes.length / 2];

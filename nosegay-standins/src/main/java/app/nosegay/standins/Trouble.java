@@ -82,8 +82,10 @@ public enum Trouble {
                 troubles.add(Arrays.stream(values())
                         .filter(t -> t.word().equals(word))
                         .findFirst()
-                        .orElseThrow(() -> new IllegalArgumentException("\"" + word + "\" is not a trouble; known are "
-                                + Arrays.stream(values()).map(Trouble::word).collect(Collectors.joining(", ")))));
+                        .orElseThrow(() -> new IllegalArgumentException(StandInText.of(
+                                "trouble.is-not-a-trouble-known",
+                                word,
+                                Arrays.stream(values()).map(Trouble::word).collect(Collectors.joining(", "))))));
             }
         }
         return troubles;

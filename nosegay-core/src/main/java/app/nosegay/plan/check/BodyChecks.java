@@ -16,6 +16,7 @@ import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.SideWay;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,7 +25,6 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -63,15 +63,19 @@ final class BodyChecks {
         Balance.SideShare left = context.balance().left();
         Balance.SideShare right = context.balance().right();
         String uneven = !left.time().equals(right.time())
-                ? "The left side works " + left.time().clock() + ", the right side "
-                        + right.time().clock() + "."
+                ? CoreText.of(
+                        "plan.check.body-checks.the-left-side-works-the",
+                        left.time().clock(),
+                        right.time().clock())
                 : left.reps() != right.reps()
-                        ? "The left side does " + left.reps() + " reps, the right side " + right.reps() + "."
+                        ? CoreText.of("plan.check.body-checks.the-left-side-does-reps", left.reps(), right.reps())
                         : left.sets() != right.sets()
-                                ? "The left side does " + left.sets() + " sets, the right side " + right.sets() + "."
+                                ? CoreText.of(
+                                        "plan.check.body-checks.the-left-side-does-sets", left.sets(), right.sets())
                                 : "";
         if (!uneven.isEmpty()) {
-            findings.add(Finding.of("plan.sides-uneven", Severity.FIX, uneven).withFix("give both sides the same"));
+            findings.add(Finding.of("plan.sides-uneven", Severity.FIX, uneven)
+                    .withFix(CoreText.of("plan.sides-uneven.fix")));
         }
     }
 
@@ -131,7 +135,7 @@ final class BodyChecks {
                                 capital(s.move()) + " has a " + move.get().sided()
                                         + ", but the sheet does not say how the sides are shared.")
                         .withFix(
-                                "sides " + way,
+                                CoreText.of("plan.side-missing.fix", way),
                                 SheetEdit.replace(
                                         "sides " + way,
                                         line,
@@ -146,7 +150,7 @@ final class BodyChecks {
                                 s,
                                 capital(s.move()) + " usually works both sides alike, but is planned by sides.")
                         .withFix(
-                                "no sides",
+                                CoreText.of("plan.side-needless.fix"),
                                 SheetEdit.replace(
                                         "no sides", line, SheetText.without(context.line(line), Attribute.SIDES))));
             }
@@ -170,12 +174,7 @@ final class BodyChecks {
                             "plan.overlap",
                             meant && s.block() == before.block() ? Severity.NOTE : Severity.LOOK,
                             s,
-                            String.format(
-                                    Locale.ROOT,
-                                    "%s and %s load the same muscles one after the other (%.2f of 1).",
-                                    capital(before.move()),
-                                    s.move(),
-                                    overlap)));
+                            CoreText.of("plan.overlap.message", capital(before.move()), s.move(), overlap)));
                 }
             }
             before = s;
@@ -216,14 +215,11 @@ final class BodyChecks {
         }
         Set<MuscleGroup> warmed = reached(SegmentKind.WARMUP);
         if (blocks(BlockKind.WARM_UP).isEmpty()) {
-            findings.add(Finding.of(
-                            "plan.warm-up-missing",
-                            Severity.FIX,
-                            "There is no warm-up. If it is elsewhere, say so: policy: warm-up elsewhere.")
-                    .withFix("add one of two minutes", addedWarmUp()));
+            findings.add(Finding.of("plan.warm-up-missing", Severity.FIX, CoreText.of("plan.warm-up-missing.message"))
+                    .withFix(CoreText.of("plan.warm-up-missing.fix"), addedWarmUp()));
             return;
         }
-        gap("plan.not-warmed", "worked but not warmed up", warmed, "mobility", BlockKind.WARM_UP);
+        gap("plan.not-warmed", CoreText.of("plan.not-warmed.message"), warmed, "mobility", BlockKind.WARM_UP);
     }
 
     private void coolDown() {
@@ -231,12 +227,13 @@ final class BodyChecks {
         Set<MuscleGroup> stretched = reached(SegmentKind.COOLDOWN);
         if (blocks(BlockKind.COOL_DOWN).isEmpty()) {
             if (!elsewhere) {
-                findings.add(Finding.of("plan.cool-down-missing", Severity.LOOK, "There is no cool-down.")
-                        .withFix("say \"policy: cool-down elsewhere\" or add one"));
+                findings.add(Finding.of(
+                                "plan.cool-down-missing", Severity.LOOK, CoreText.of("plan.cool-down-missing.message"))
+                        .withFix(CoreText.of("plan.cool-down-missing.fix")));
             }
             return;
         }
-        gap("plan.not-stretched", "worked but not stretched", stretched, "stretch", BlockKind.COOL_DOWN);
+        gap("plan.not-stretched", CoreText.of("plan.not-stretched.message"), stretched, "stretch", BlockKind.COOL_DOWN);
         Set<MuscleGroup> all = EnumSet.noneOf(MuscleGroup.class);
         all.addAll(context.balance().muscles().keySet());
         List<String> needless = new ArrayList<>();
@@ -273,13 +270,22 @@ final class BodyChecks {
                         .limit(MOST_NAMED)
                         .map(g -> g.word().replace('-', ' '))
                         .toList());
-        names += missing.size() > MOST_NAMED ? " and " + (missing.size() - MOST_NAMED) + " more" : "";
+        names += missing.size() > MOST_NAMED
+                ? CoreText.of("plan.check.body-checks.and-more", missing.size() - MOST_NAMED)
+                : "";
         Finding finding = Finding.of(
-                        code, Severity.LOOK, capital(names) + (missing.size() == 1 ? " is " : " are ") + words + ".")
+                        code,
+                        Severity.LOOK,
+                        capital(names)
+                                + (missing.size() == 1
+                                        ? CoreText.of("plan.check.body-checks.is")
+                                        : CoreText.of("plan.check.body-checks.are"))
+                                + words + ".")
                 .onLine(blocks(kind).get(0).line());
         findings.add(helping(missing, pattern)
-                .map(m ->
-                        finding.withFix("add " + m.name(), added(m, blocks(kind).get(0))))
+                .map(m -> finding.withFix(
+                        CoreText.of("plan.check.body-checks.add", m.name()),
+                        added(m, blocks(kind).get(0))))
                 .orElse(finding));
     }
 
@@ -304,7 +310,10 @@ final class BodyChecks {
             behind++;
         }
         String sides = move.sided().isEmpty() ? "" : "  sides separate";
-        return SheetEdit.insert("add " + move.name(), behind + 1, List.of("  " + move.name() + sides));
+        return SheetEdit.insert(
+                CoreText.of("plan.check.body-checks.add", move.name()),
+                behind + 1,
+                List.of("  " + move.name() + sides));
     }
 
     private SheetEdit addedWarmUp() {
@@ -316,7 +325,7 @@ final class BodyChecks {
         return before == null
                 ? null
                 : SheetEdit.insert(
-                        "add a warm-up",
+                        CoreText.of("plan.check.body-checks.add-a-warm-up"),
                         before.line(),
                         List.of(
                                 "warm-up  each 0:30",

@@ -12,6 +12,7 @@ import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -43,13 +44,15 @@ final class CautionChecks {
             if (Audience.of(word).isEmpty()) {
                 String nearest = Audience.nearest(word);
                 Finding finding = Finding.of(
-                                "plan.audience-unknown", Severity.LOOK, "No cautions are known for \"" + word + "\".")
+                                "plan.audience-unknown",
+                                Severity.LOOK,
+                                CoreText.of("plan.audience-unknown.message", word))
                         .onLine(line);
                 findings.add(
                         nearest == null
                                 ? finding
                                 : finding.withFix(
-                                        "write \"" + nearest + "\"",
+                                        CoreText.of("plan.check.caution-checks.write", nearest),
                                         SheetEdit.replace(
                                                 word + " → " + nearest,
                                                 line,
@@ -70,11 +73,18 @@ final class CautionChecks {
             String text =
                     switch (rule.level()) {
                         case LEAVE_OUT ->
-                            capital(r.move().name()) + " (" + who + "): leave it out and ask a clinician. "
-                                    + rule.reason();
+                            CoreText.of(
+                                    "plan.check.caution-checks.leave-it-out-and-ask",
+                                    capital(r.move().name()),
+                                    who,
+                                    rule.reason());
                         case OPTION ->
-                            capital(r.move().name()) + " (" + who + ") needs the option: " + rule.option() + ". "
-                                    + rule.reason();
+                            CoreText.of(
+                                    "plan.check.caution-checks.needs-the-option",
+                                    capital(r.move().name()),
+                                    who,
+                                    rule.option(),
+                                    rule.reason());
                         case CAUTION -> capital(r.move().name()) + " (" + who + "): " + rule.text();
                     };
             Severity severity =
@@ -90,10 +100,12 @@ final class CautionChecks {
                         case CAUTION -> "caution";
                     };
             String words = rule.level() == Cautions.Level.CAUTION ? rule.text() : capital(rule.option()) + ".";
-            String condition = rule.level() == Cautions.Level.CAUTION || general ? "" : " for " + who;
+            String condition = rule.level() == Cautions.Level.CAUTION || general
+                    ? ""
+                    : CoreText.of("plan.check.caution-checks.for", who);
             String written = kind + condition + ": " + words;
             findings.add(Finding.at("plan.caution", severity, r.segment(), text)
-                    .withFix("write \"" + written + "\"", cueLine(r.segment(), written)));
+                    .withFix(CoreText.of("plan.caution.fix", written), cueLine(r.segment(), written)));
         }
     }
 
@@ -120,7 +132,10 @@ final class CautionChecks {
     }
 
     private SheetEdit cueLine(Segment s, String cue) {
-        return SheetEdit.insert("add " + cue.split(":")[0], s.line().line() + 1, List.of("    " + cue));
+        return SheetEdit.insert(
+                CoreText.of("plan.check.caution-checks.add", cue.split(":")[0]),
+                s.line().line() + 1,
+                List.of("    " + cue));
     }
 
     /** Every worked move has an easier option, written or in the library. */
@@ -142,7 +157,7 @@ final class CautionChecks {
                                 known.isEmpty() ? Severity.LOOK : Severity.FIX,
                                 s,
                                 capital(s.move()) + " has no easier option.")
-                        .withFix("write one below it: \"easier: …\""));
+                        .withFix(CoreText.of("plan.no-easier.fix")));
             }
         }
     }
@@ -156,12 +171,12 @@ final class CautionChecks {
             findings.add(Finding.of(
                             "plan.screening-missing",
                             Severity.FIX,
-                            "There is no talk before the first movement, so nobody says \"" + Cautions.SCREENING + "\"")
+                            CoreText.of("plan.screening-missing.message", Cautions.SCREENING))
                     .onLine(first.get().block().line())
                     .withFix(
-                            "add a welcome of 0:20",
+                            CoreText.of("plan.screening-missing.fix"),
                             SheetEdit.insert(
-                                    "add a welcome",
+                                    CoreText.of("plan.screening-missing.fix-2"),
                                     first.get().block().line(),
                                     List.of("talk Welcome  0:20", "  caution: " + Cautions.SCREENING, ""))));
         }

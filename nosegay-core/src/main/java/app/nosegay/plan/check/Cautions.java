@@ -4,6 +4,7 @@ import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -22,12 +23,10 @@ import java.util.Set;
  */
 public final class Cautions {
     /** What every workout says before the first movement and in its description. */
-    public static final String SCREENING =
-            "Ask your doctor or physiotherapist first if you are unsure, and stop at sharp pain, dizziness or shortness of breath.";
+    public static final String SCREENING = CoreText.of("plan.check.cautions.ask-your-doctor-or-physiotherapist");
 
     /** Stands with every caution shown to people. */
-    public static final String DEFERENCE =
-            "General information, not medical advice. Your doctor, physiotherapist or licensed trainer knows you; follow them where they say otherwise.";
+    public static final String DEFERENCE = CoreText.of("plan.check.cautions.general-information-not-medical");
 
     private static final List<Rule> RULES = load();
 
@@ -72,7 +71,9 @@ public final class Cautions {
                     case "pattern" -> move.pattern().equals(value);
                     case "position" -> move.position().equals(value);
                     case "move" -> move.name().equals(value);
-                    default -> throw new IllegalArgumentException("unknown condition in cautions.json: " + w);
+                    default ->
+                        throw new IllegalArgumentException(
+                                CoreText.of("plan.check.cautions.unknown-condition-in-cautions", w));
                 };
             });
         }
@@ -104,7 +105,7 @@ public final class Cautions {
                         n.path("reason").asText()));
             }
         } catch (IOException e) {
-            throw new UncheckedIOException("the shipped caution rules cannot be read", e);
+            throw new UncheckedIOException(CoreText.of("plan.check.cautions.the-shipped-caution-rules-cannot"), e);
         }
         return rules;
     }

@@ -11,6 +11,7 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import java.util.ArrayList;
@@ -61,14 +62,14 @@ public record ChangeOver(
     public String describe() {
         List<String> parts = new ArrayList<>();
         if (said.compareTo(watching.plus(moving)) > 0) {
-            parts.add("saying what comes " + seconds(said));
+            parts.add(CoreText.of("plan.check.change-over.saying-what-comes", seconds(said)));
         } else {
             if (watching.isPositive()) {
-                parts.add("watching one rep " + seconds(watching));
+                parts.add(CoreText.of("plan.check.change-over.watching-one-rep", seconds(watching)));
             }
             steps.forEach(s -> parts.add(s.what() + " " + seconds(s.cost())));
         }
-        return parts.isEmpty() ? "nothing to do" : String.join(", ", parts);
+        return parts.isEmpty() ? CoreText.of("plan.check.change-over.nothing-to-do") : String.join(", ", parts);
     }
 
     static String seconds(Length length) {
@@ -135,7 +136,7 @@ public record ChangeOver(
         }
 
         private Length said(Segment s, boolean isNew) {
-            Length name = SpeechRate.DEFAULT.toSay("Next, " + s.move() + ".", false);
+            Length name = SpeechRate.DEFAULT.toSay(CoreText.of("plan.check.change-over.next", s.move()) + ".", false);
             if (!isNew || demoOf(s) != Attribute.Demo.IN_REST || demonstrated.contains(s.move())) {
                 return name;
             }
@@ -158,13 +159,18 @@ public record ChangeOver(
             String from = angle(before);
             String to = angle(s);
             if (!from.isEmpty() && !to.isEmpty() && !from.equals(to)) {
-                step(steps, "turn to " + to, costs.turn());
+                step(steps, CoreText.of("plan.check.change-over.turn-to", to), costs.turn());
             }
             boolean sides = s.side() != before.side()
                     && (s.side() == Side.LEFT || s.side() == Side.RIGHT)
                     && (before.side() == Side.LEFT || before.side() == Side.RIGHT);
             if (sides && s.move().equals(before.move())) {
-                step(steps, "change to the " + s.side().word() + " side", costs.side());
+                step(
+                        steps,
+                        CoreText.of(
+                                "plan.check.change-over.change-to-the-side",
+                                s.side().word()),
+                        costs.side());
             }
             return steps;
         }
@@ -178,18 +184,25 @@ public record ChangeOver(
                 if (same.isEmpty()) {
                     step(
                             steps,
-                            (item.isBand() ? "set up " : "pick up ") + item.name(),
+                            (item.isBand()
+                                            ? CoreText.of("plan.check.change-over.set-up")
+                                            : CoreText.of("plan.check.change-over.pick-up"))
+                                    + item.name(),
                             item.isBand() ? costs.band() : costs.pickUpOrPutDown());
                 } else if (!item.weight().isEmpty()
                         && !same.get().weight().isEmpty()
                         && !item.weight().equals(same.get().weight())) {
-                    step(steps, "swap to " + item.weight() + " " + item.name(), costs.swap());
+                    step(
+                            steps,
+                            CoreText.of("plan.check.change-over.swap-to", item.weight(), item.name()),
+                            costs.swap());
                 }
             }
             Set<String> kept = wanted.stream().map(GearItem::name).collect(Collectors.toSet());
             held.stream()
                     .filter(h -> !kept.contains(h.name()))
-                    .forEach(h -> step(steps, "put down " + h.name(), costs.pickUpOrPutDown()));
+                    .forEach(h -> step(
+                            steps, CoreText.of("plan.check.change-over.put-down", h.name()), costs.pickUpOrPutDown()));
         }
 
         private List<GearItem> held(Segment s) {
@@ -205,11 +218,16 @@ public record ChangeOver(
                 return;
             }
             if (to == Height.FLOOR) {
-                step(steps, "go to the floor", costs.down());
+                step(steps, CoreText.of("plan.check.change-over.go-to-the-floor"), costs.down());
             } else if (from == Height.FLOOR) {
-                step(steps, "get up from the floor", costs.up());
+                step(steps, CoreText.of("plan.check.change-over.get-up-from-the-floor"), costs.up());
             } else {
-                step(steps, to == Height.RAISED ? "move to the bench or chair" : "stand up", costs.seat());
+                step(
+                        steps,
+                        to == Height.RAISED
+                                ? CoreText.of("plan.check.change-over.move-to-the-bench-or")
+                                : CoreText.of("plan.check.change-over.stand-up"),
+                        costs.seat());
             }
         }
 

@@ -14,6 +14,7 @@ import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -70,7 +71,11 @@ final class FlowChecks {
                                 c.segment(),
                                 where + " needs " + ChangeOver.seconds(c.needed()) + " (" + c.describe()
                                         + "), there are " + ChangeOver.seconds(c.available()) + ".")
-                        .withFix("rest " + gridUp(c.needed()).clock() + " there", longerRest(c)));
+                        .withFix(
+                                CoreText.of(
+                                        "plan.change-over.fix",
+                                        gridUp(c.needed()).clock()),
+                                longerRest(c)));
             } else {
                 boolean side = c.before().line().line() == c.segment().line().line();
                 findings.add(Finding.at(
@@ -79,7 +84,11 @@ final class FlowChecks {
                                 c.segment(),
                                 where + " follows without a pause, but takes " + ChangeOver.seconds(c.needed()) + " ("
                                         + c.describe() + ").")
-                        .withFix("a pause of " + gridUp(c.needed()).clock(), pause(c, side)));
+                        .withFix(
+                                CoreText.of(
+                                        "plan.back-to-back.fix",
+                                        gridUp(c.needed()).clock()),
+                                pause(c, side)));
             }
         }
     }
@@ -96,7 +105,7 @@ final class FlowChecks {
             return null;
         }
         String clock = gridUp(rest.duration().plus(c.missing())).clock();
-        String name = "rest " + rest.duration().clock() + " → " + clock;
+        String name = CoreText.of("plan.check.flow-checks.rest", rest.duration().clock()) + " → " + clock;
         if (rest.line() != null) {
             boolean roundRest = rest.block().attributes().has(Attribute.ROUND_REST)
                     && !Objects.equals(rest.round(), c.segment().round());
@@ -151,7 +160,7 @@ final class FlowChecks {
                                     capital(block.name()) + " goes down to the floor " + trips
                                             + " times a round; once would do.")
                             .onLine(block.line())
-                            .withFix("put the floor moves together", floorTogether(block, low)));
+                            .withFix(CoreText.of("plan.floor-trips.fix"), floorTogether(block, low)));
                 }
             }
         }
@@ -179,7 +188,7 @@ final class FlowChecks {
                 }
             }
         }
-        return order.inOrder("floor moves together", order.items(block), sorted);
+        return order.inOrder(CoreText.of("plan.check.flow-checks.floor-moves-together"), order.items(block), sorted);
     }
 
     /** The same move by the clock at different lengths. */
@@ -210,14 +219,16 @@ final class FlowChecks {
                 findings.add(Finding.of(
                                 "plan.length-unstated",
                                 Severity.LOOK,
-                                capital(block.name()) + " says no length; "
-                                        + (block.kind() == BlockKind.TALK ? "0:30" : "1:00") + " is taken.")
+                                capital(block.name())
+                                        + CoreText.of("plan.length-unstated.message")
+                                        + (block.kind() == BlockKind.TALK ? "0:30" : "1:00")
+                                        + CoreText.of("plan.length-unstated.message-2"))
                         .onLine(block.line()));
             } else if (!still && block.moves().isEmpty()) {
                 findings.add(Finding.of(
                                 "plan.block-empty",
                                 Severity.LOOK,
-                                capital(block.name()) + " has no moves yet; write one a line below it, indented.")
+                                capital(block.name()) + CoreText.of("plan.block-empty.message"))
                         .onLine(block.line()));
             }
         }
@@ -235,7 +246,7 @@ final class FlowChecks {
                                 capital(s.move()) + " does not say when it ends; 0:40 is taken.")
                         .onLine(line)
                         .withFix(
-                                "work 0:40",
+                                CoreText.of("plan.length-unstated.fix"),
                                 SheetEdit.replace(
                                         "work 0:40",
                                         line,
@@ -268,7 +279,7 @@ final class FlowChecks {
                                     Severity.FIX,
                                     s,
                                     capital(s.move()) + " takes " + sum.clock() + " of its minute.")
-                            .withFix("fewer reps or a quicker tempo"));
+                            .withFix(CoreText.of("plan.minute-overrun.fix")));
                 }
             }
         }

@@ -8,6 +8,7 @@ import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -61,7 +62,7 @@ final class GearChecks {
                                     use.first(),
                                     capital(use.item().name()) + " is used from " + use.from()
                                             + ", but not announced at the top.")
-                            .withFix("announce it", announcing(all)));
+                            .withFix(CoreText.of("plan.gear-unannounced.fix"), announcing(all)));
                 }
             } else if (differs(announced.get(), use.item())
                     && gear.announced().stream()
@@ -107,9 +108,9 @@ final class GearChecks {
                 findings.add(Finding.of(
                                 "plan.gear-unused",
                                 Severity.LOOK,
-                                capital(item.name()) + " is announced, but no move uses it.")
+                                capital(item.name()) + CoreText.of("plan.gear-unused.message"))
                         .onLine(headerLine())
-                        .withFix("take it off the list", rest.isEmpty() ? null : announcing(rest)));
+                        .withFix(CoreText.of("plan.gear-unused.fix"), rest.isEmpty() ? null : announcing(rest)));
             }
         }
     }
@@ -119,7 +120,10 @@ final class GearChecks {
         for (GearItem item : gear.announced()) {
             GearItem before = seen.putIfAbsent(item.name(), item);
             if (before != null && before.weight().equals(item.weight())) {
-                findings.add(Finding.of("plan.gear-twice", Severity.LOOK, capital(item.name()) + " is announced twice.")
+                findings.add(Finding.of(
+                                "plan.gear-twice",
+                                Severity.LOOK,
+                                capital(item.name()) + CoreText.of("plan.gear-twice.message"))
                         .onLine(headerLine()));
             }
         }

@@ -1,6 +1,7 @@
 package app.nosegay.plan.check;
 
 import app.nosegay.plan.terms.Load;
+import app.nosegay.text.CoreText;
 import java.util.List;
 
 /**
@@ -36,7 +37,10 @@ public record GearItem(
     /** For people: {@code kettlebell, medium}, {@code kettlebell, 12 kg (26 lb)}. */
     public String shown() {
         String load = Load.parse(weight).map(Load::shown).orElse(weight);
-        String either = alternatives.isEmpty() ? "" : " or " + String.join(" or ", alternatives);
+        String either = alternatives.isEmpty()
+                ? ""
+                : CoreText.of(
+                        "plan.check.gear-item.or", String.join(CoreText.of("plan.check.gear-item.or-2"), alternatives));
         String several = load.startsWith("2 ×") && !name.endsWith("s") ? "s" : "";
         return (load.isEmpty()
                         ? name

@@ -7,6 +7,7 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.Header;
 import app.nosegay.plan.terms.Load;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.TextMemo;
 import app.nosegay.time.Time;
@@ -64,7 +65,7 @@ public record GearList(List<GearItem> announced, List<Use> used) {
                 aliases.forEach(a -> known.put(a, entry));
             }
         } catch (IOException e) {
-            throw new UncheckedIOException("the shipped gear file cannot be read", e);
+            throw new UncheckedIOException(CoreText.of("plan.check.gear-list.the-shipped-gear-file-cannot"), e);
         }
         return known;
     }

@@ -11,6 +11,7 @@ import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Promise;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -82,18 +83,20 @@ public final class PlanCheck {
         Promise promise = timeline.sheet().header().promise();
         String total = timeline.total().clock();
         if (promise.text().isEmpty()) {
-            return "Nothing is promised yet. The workout lasts " + total + ".";
+            return CoreText.of("plan.check.plan-check.nothing-is-promised-yet-the", total);
         }
         if (promiseKept(findings)) {
-            return "The promise \"" + promise.text() + "\" holds: the workout lasts " + total + ".";
+            return CoreText.of("plan.check.plan-check.the-promise-holds-the-workout", promise.text(), total);
         }
-        return "The promise \"" + promise.text() + "\" does not hold: "
-                + String.join(
+        return CoreText.of(
+                "plan.check.plan-check.the-promise-does-not-hold",
+                promise.text(),
+                String.join(
                         " ",
                         findings.stream()
                                 .filter(f -> f.code().startsWith("plan.promise-"))
                                 .map(Finding::message)
-                                .toList());
+                                .toList()));
     }
 
     private void unread() {
@@ -101,7 +104,10 @@ public final class PlanCheck {
             String code = !p.note() ? "plan.unread" : p.isUnknownMove() ? "plan.unknown-move" : "plan.remark";
             Finding finding = Finding.of(code, p.note() ? Severity.NOTE : Severity.STOP, p.message())
                     .onLine(p.line());
-            findings.add(p.nearest() == null ? finding : finding.withFix("write \"" + p.nearest() + "\"", replaced(p)));
+            findings.add(
+                    p.nearest() == null
+                            ? finding
+                            : finding.withFix(CoreText.of("plan.check.plan-check.write", p.nearest()), replaced(p)));
         }
     }
 
@@ -130,10 +136,12 @@ public final class PlanCheck {
                 findings.add(Finding.of(
                                 "plan.title-length",
                                 Severity.STOP,
-                                "The title says " + minutes.group(1) + " minutes, the workout lasts "
-                                        + timeline.total().clock() + ".")
+                                CoreText.of(
+                                        "plan.title-length.message",
+                                        minutes.group(1),
+                                        timeline.total().clock()))
                         .onLine(SheetText.headerLine(timeline.sheet().text(), "title"))
-                        .withFix("say " + Math.round(total / 60) + " minutes"));
+                        .withFix(CoreText.of("plan.title-length.fix", Math.round(total / 60))));
             }
         }
     }
@@ -146,17 +154,17 @@ public final class PlanCheck {
             findings.add(Finding.of(
                             "plan.promise-length",
                             Severity.STOP,
-                            "It lasts " + measured.clock() + ", " + over.clock() + " longer than promised.")
+                            CoreText.of("plan.promise-length.message", measured.clock(), over.clock()))
                     .onLine(promiseLine())
-                    .withFix("take out " + over.clock()));
+                    .withFix(CoreText.of("plan.promise-length.fix", over.clock())));
         } else if (promise.form() != null && measured.compareTo(promise.shortest()) < 0) {
             Length under = promise.least().minus(measured);
             findings.add(Finding.of(
                             "plan.promise-length",
                             Severity.STOP,
-                            "It lasts " + measured.clock() + ", " + under.clock() + " shorter than promised.")
+                            CoreText.of("plan.promise-length.message-2", measured.clock(), under.clock()))
                     .onLine(promiseLine())
-                    .withFix("add " + under.clock()));
+                    .withFix(CoreText.of("plan.promise-length.fix-2", under.clock())));
         }
         int moves = timeline.workMoves(false).size();
         int withBonus = timeline.workMoves(true).size();
@@ -164,7 +172,7 @@ public final class PlanCheck {
             findings.add(Finding.of(
                             "plan.promise-moves",
                             Severity.STOP,
-                            promise.moves() + " moves are promised, the plan has " + moves + ".")
+                            promise.moves() + CoreText.of("plan.promise-moves.message") + moves + ".")
                     .onLine(promiseLine()));
         }
         int rounds = timeline.segments().stream()
@@ -176,7 +184,7 @@ public final class PlanCheck {
             findings.add(Finding.of(
                             "plan.promise-rounds",
                             Severity.STOP,
-                            promise.rounds() + " rounds are promised, the plan has " + rounds + ".")
+                            promise.rounds() + CoreText.of("plan.promise-rounds.message") + rounds + ".")
                     .onLine(promiseLine()));
         }
     }
@@ -192,7 +200,7 @@ public final class PlanCheck {
                 findings.add(Finding.of(
                                 "plan.promise-unknown",
                                 Severity.LOOK,
-                                "\"no " + absent + "\" cannot be checked; known are: " + Absence.known() + ".")
+                                CoreText.of("plan.promise-unknown.message", absent, Absence.known()))
                         .onLine(promiseLine()));
                 continue;
             }
@@ -204,7 +212,7 @@ public final class PlanCheck {
                                     s,
                                     "\"no " + absent + "\" is promised, but " + s.move() + " at " + s.start()
                                             + " breaks it.")
-                            .withFix("replace " + s.move())));
+                            .withFix(CoreText.of("plan.promise-absence.fix", s.move()))));
         }
     }
 }

@@ -6,6 +6,7 @@ import app.nosegay.plan.sheet.RunSheet.Item;
 import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.sheet.RunSheet.RestLine;
 import app.nosegay.plan.sheet.SheetEdit;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -133,8 +134,10 @@ public final class SheetOrder {
         }
         order.remove(Integer.valueOf(at));
         order.add(other, at);
-        String name = "move \"" + lines[ranges.get(at).from() - 1].strip().split(" {2,}|\t")[0] + "\" "
-                + (other < at ? "up" : "down");
+        String name = CoreText.of(
+                "plan.edit.sheet-order.move-up",
+                lines[ranges.get(at).from() - 1].strip().split(" {2,}|\t")[0],
+                other < at);
         return inOrder(name, ranges, order);
     }
 

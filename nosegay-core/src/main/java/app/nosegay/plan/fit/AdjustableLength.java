@@ -10,6 +10,7 @@ import app.nosegay.plan.sheet.RunSheet.RestLine;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Pause;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.List;
@@ -82,6 +83,7 @@ record AdjustableLength(int line, Attribute attribute, boolean rest, int seconds
     String change(int to) {
         String word = attribute == null ? "rest" : attribute.word();
         return word + " " + Length.ofSeconds(seconds).clock() + " → "
-                + Length.ofSeconds(to).clock() + (where.equals("rest") ? "" : " in " + where);
+                + Length.ofSeconds(to).clock()
+                + (where.equals("rest") ? "" : CoreText.of("plan.fit.adjustable-length.in", where));
     }
 }

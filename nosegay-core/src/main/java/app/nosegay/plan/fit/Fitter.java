@@ -18,13 +18,13 @@ import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Promise;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -79,7 +79,7 @@ public final class Fitter {
         Length measured = PlanCheck.measured(timeline);
         Promise promise = timeline.sheet().header().promise();
         if (promise.form() == null) {
-            return new Fit(measured, true, List.of(), "No length is promised. Write one, for example: promise: 20 min");
+            return new Fit(measured, true, List.of(), CoreText.of("plan.fit.fitter.no-length-is-promised-write"));
         }
         if (keeps(promise, measured)) {
             return new Fit(measured, true, List.of(), null);
@@ -100,9 +100,9 @@ public final class Fitter {
 
     private void search() {
         String text = timeline.sheet().text().replace("\r\n", "\n").replace('\r', '\n');
-        turn("Change the rests", text, timeline, List.of(), 0, AdjustableLength::rest);
-        turn("Change the work", text, timeline, List.of(), 0, k -> !k.rest());
-        turn("A little of both", text, timeline, List.of(), 0, k -> true);
+        turn(CoreText.of("plan.fit.fitter.change-the-rests"), text, timeline, List.of(), 0, AdjustableLength::rest);
+        turn(CoreText.of("plan.fit.fitter.change-the-work"), text, timeline, List.of(), 0, k -> !k.rest());
+        turn(CoreText.of("plan.fit.fitter.a-little-of-both"), text, timeline, List.of(), 0, k -> true);
         List<Candidate> candidates = new ArrayList<>();
         rounds(text, candidates);
         drops(text, candidates);
@@ -161,14 +161,18 @@ public final class Fitter {
                     String line = SheetText.line(text, block.line());
                     String after = SheetEdit.replace("", block.line(), SheetText.with(line, word, "" + n))
                             .apply(text);
-                    String what = Math.abs(n - now) == 1 ? "One" : "" + Math.abs(n - now);
+                    String what = Math.abs(n - now) == 1 ? CoreText.of("plan.fit.fitter.one") : "" + Math.abs(n - now);
                     candidate(
                             candidates,
                             word.word(),
-                            what + " " + (n < now ? "fewer " : "more ")
-                                    + word.word().replaceAll("s$", Math.abs(n - now) == 1 ? "" : "s") + " of "
+                            what + " "
+                                    + (n < now
+                                            ? CoreText.of("plan.fit.fitter.fewer")
+                                            : CoreText.of("plan.fit.fitter.more"))
+                                    + word.word().replaceAll("s$", Math.abs(n - now) == 1 ? "" : "s")
+                                    + CoreText.of("plan.fit.fitter.of")
                                     + block.name(),
-                            word.word() + " " + now + " → " + n + " in " + block.name(),
+                            CoreText.of("plan.fit.fitter.in", word.word(), now, n, block.name()),
                             after,
                             PER_ROUND * Math.abs(n - now) + (overNumber ? BREAKS_A_NUMBER : 0));
                 }
@@ -197,8 +201,8 @@ public final class Fitter {
                 candidate(
                         candidates,
                         "drop",
-                        "Leave out " + move.name(),
-                        "without " + move.name() + (bonus ? " (bonus)" : ""),
+                        CoreText.of("plan.fit.fitter.leave-out", move.name()),
+                        CoreText.of("plan.fit.fitter.without-bonus", move.name(), bonus),
                         after,
                         bonus ? PER_BONUS_DROPPED : PER_MOVE_DROPPED);
             }
@@ -227,8 +231,8 @@ public final class Fitter {
             candidate(
                     candidates,
                     "add",
-                    "Add " + move.get().name(),
-                    "with " + move.get().name() + " in " + block.name(),
+                    CoreText.of("plan.fit.fitter.add", move.get().name()),
+                    CoreText.of("plan.fit.fitter.with-in", move.get().name(), block.name()),
                     after,
                     PER_MOVE_ADDED);
         }
@@ -342,21 +346,25 @@ public final class Fitter {
         double was = 100 * Balance.density(timeline.segments());
         double is = 100 * Balance.density(after.segments());
         if (Math.round(was) != Math.round(is)) {
-            parts.add(String.format(Locale.ROOT, "density %.0f → %.0f %%", was, is));
+            parts.add(CoreText.of("plan.fit.fitter.density", was, is));
         }
         int moves = after.workMoves(true).size();
         if (promise.moves() != null
                 && promise.moves() != moves
                 && promise.moves() != after.workMoves(false).size()) {
-            parts.add("but " + promise.moves() + " moves are promised");
+            parts.add(CoreText.of("plan.fit.fitter.but-moves-are-promised", promise.moves()));
         }
-        return parts.isEmpty() ? "nothing but its order" : String.join(", ", parts);
+        return parts.isEmpty() ? CoreText.of("plan.fit.fitter.nothing-but-its-order") : String.join(", ", parts);
     }
 
     private void more(List<String> parts, Timeline after, SegmentKind kind, String word) {
         Length change = after.total(kind).minus(timeline.total(kind));
         if (change.abs().seconds() >= 0.5) {
-            parts.add(change.abs().clock() + (change.isPositive() ? " more " : " less ") + word);
+            parts.add(change.abs().clock()
+                    + (change.isPositive()
+                            ? CoreText.of("plan.fit.fitter.more-2")
+                            : CoreText.of("plan.fit.fitter.less"))
+                    + word);
         }
     }
 
@@ -397,12 +405,18 @@ public final class Fitter {
         }
         Length least = Length.min(measured, PlanCheck.measured(expanded(shortest)));
         Length most = Length.max(measured, PlanCheck.measured(expanded(longest)));
-        return "Within these ranges (rest " + ranges.restLeast() + "–" + ranges.restMost() + ", work "
-                + ranges.workLeast()
-                + "–" + ranges.workMost() + ", rounds " + ranges.roundsLeast() + "–" + ranges.roundsMost()
-                + ") it lasts from " + least.clock() + " to " + most.clock() + "; the promise asks for "
-                + promise.shortest().clock() + " to " + promise.longest().clock()
-                + ". Widen a range, change the promise, or add or take out a block.";
+        return CoreText.of(
+                "plan.fit.fitter.within-these-ranges-rest-work",
+                ranges.restLeast(),
+                ranges.restMost(),
+                ranges.workLeast(),
+                ranges.workMost(),
+                ranges.roundsLeast(),
+                ranges.roundsMost(),
+                least.clock(),
+                most.clock(),
+                promise.shortest().clock(),
+                promise.longest().clock());
     }
 
     private static String with(String text, Block block, Attribute word, int n) {

@@ -8,6 +8,7 @@ import app.nosegay.plan.terms.RepPattern;
 import app.nosegay.plan.terms.Reps;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.DurationText;
 import app.nosegay.time.Tempo;
 import java.util.Arrays;
@@ -28,33 +29,39 @@ public enum Attribute {
     ROUNDS(Reader.WHOLE, Reader::whole),
     SETS(Reader.WHOLE, Reader::whole),
     REPS(Reps.EXPECTED, Reps::parse),
-    TEMPO("a tempo of three or four numbers such as 2-0-1 (first phase, pause, return, pause)", Tempo::parse),
+    TEMPO(CoreText.of("plan.sheet.attribute.a-tempo-of-three-or"), Tempo::parse),
     HOLD(DurationText.EXPECTED, DurationText::parse),
     COUNTS(Counts.EXPECTED, Counts::parse),
-    BPM("beats per minute between 20 and 300", Reader::bpm),
+    BPM(CoreText.of("plan.sheet.attribute.beats-per-minute-between-20"), Reader::bpm),
     MINUTES(Reader.WHOLE, Reader::whole),
     FOR(DurationText.EXPECTED, DurationText::parse),
     SIDES(
-            "none, alternate, halves, separate, rounds, sets, chain or free",
+            CoreText.of("plan.sheet.attribute.none-alternate-halves-separate"),
             t -> Reader.oneOf(SideWay.values(), t),
             Reader.words(SideWay.values())),
     SIDE_REST(DurationText.EXPECTED, DurationText::parse),
-    START("right, left or free", t -> Reader.oneOf(StartSide.values(), t), Reader.words(StartSide.values())),
+    START(
+            CoreText.of("plan.sheet.attribute.right-left-or-free"),
+            t -> Reader.oneOf(StartSide.values(), t),
+            Reader.words(StartSide.values())),
     SWITCH(DurationText.EXPECTED, DurationText::parse),
-    DEMO("in-rest, before or in-work", t -> Reader.oneOf(Demo.values(), t), Reader.words(Demo.values())),
+    DEMO(
+            CoreText.of("plan.sheet.attribute.in-rest-before-or-in"),
+            t -> Reader.oneOf(Demo.values(), t),
+            Reader.words(Demo.values())),
     DEMO_TIME(DurationText.EXPECTED, DurationText::parse),
-    GEAR("gear, comma separated", Reader::list),
+    GEAR(CoreText.of("plan.sheet.attribute.gear-comma-separated"), Reader::list),
     LOAD(Load.EXPECTED, Load::parse),
-    POSITION("a position", Reader::words),
-    ANGLE("a camera angle", Reader::words),
-    LEVEL("the name of a level", Reader::words),
-    BONUS("nothing after it", Reader::flag),
-    ACTIVE("a light movement", Reader::words),
+    POSITION(CoreText.of("plan.sheet.attribute.a-position"), Reader::words),
+    ANGLE(CoreText.of("plan.sheet.attribute.a-camera-angle"), Reader::words),
+    LEVEL(CoreText.of("plan.sheet.attribute.the-name-of-a-level"), Reader::words),
+    BONUS(CoreText.of("plan.sheet.attribute.nothing-after-it"), Reader::flag),
+    ACTIVE(CoreText.of("plan.sheet.attribute.a-light-movement"), Reader::words),
     SHOWN(Amount.EXPECTED, Amount::parse),
     DOSE(Amount.EXPECTED, Amount::parse),
     REP(RepPattern.EXPECTED, RepPattern::parse),
-    EFFORT("an effort, 0 to 10 or in words", Reader::words),
-    REST_AFTER_LAST("nothing, yes or no after it", Reader::flag);
+    EFFORT(CoreText.of("plan.sheet.attribute.an-effort-0-to-10"), Reader::words),
+    REST_AFTER_LAST(CoreText.of("plan.sheet.attribute.nothing-yes-or-no-after"), Reader::flag);
 
     private final String expected;
     private final Function<String, Optional<?>> reader;
@@ -129,7 +136,7 @@ public enum Attribute {
 
     /** The readers of plain values. */
     private static final class Reader {
-        static final String WHOLE = "a whole number from 1";
+        static final String WHOLE = CoreText.of("plan.sheet.attribute.a-whole-number-from-1");
 
         static Optional<Integer> whole(String text) {
             return text.matches("\\d{1,4}") && Integer.parseInt(text) > 0

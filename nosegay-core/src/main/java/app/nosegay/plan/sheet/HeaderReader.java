@@ -7,6 +7,7 @@ import app.nosegay.plan.terms.Level;
 import app.nosegay.plan.terms.Policy;
 import app.nosegay.plan.terms.Presenter;
 import app.nosegay.plan.terms.Promise;
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -61,15 +62,20 @@ final class HeaderReader {
                     line.number(),
                     line.column(),
                     key,
-                    "is not a header word (" + String.join(", ", WORDS) + ")",
+                    CoreText.of("plan.sheet.header-reader.is-not-a-header-word", String.join(", ", WORDS)),
                     Nearest.of(key, WORDS),
                     false));
             return true;
         }
         int column = line.column() + colon + 1;
         if (value.isEmpty()) {
-            problems.add(
-                    new Problem(line.number(), column, "", "expected a value after \"" + key + ":\"", null, false));
+            problems.add(new Problem(
+                    line.number(),
+                    column,
+                    "",
+                    CoreText.of("plan.sheet.header-reader.expected-a-value-after", key),
+                    null,
+                    false));
             return true;
         }
         read(key, value, line, column + 1);
@@ -90,7 +96,7 @@ final class HeaderReader {
                         key,
                         value,
                         HeaderReader::levels,
-                        "two to four levels such as \"Seedling easier left, Oak main centre\", exactly one of them main",
+                        CoreText.of("plan.sheet.header-reader.two-to-four-levels-such"),
                         line,
                         column);
             case "count" -> oneOf(key, value, List.of("down", "up"), line, column);
@@ -113,7 +119,13 @@ final class HeaderReader {
         if (read.isPresent()) {
             values.put(key, read.get());
         } else {
-            problems.add(new Problem(line.number(), column, value, "is not " + expected, null, false));
+            problems.add(new Problem(
+                    line.number(),
+                    column,
+                    value,
+                    CoreText.of("plan.sheet.header-reader.is-not", expected),
+                    null,
+                    false));
         }
     }
 
@@ -121,7 +133,7 @@ final class HeaderReader {
         if (words.contains(value)) {
             values.put(key, value);
         } else {
-            String expected = "is not one of " + String.join(", ", words);
+            String expected = CoreText.of("plan.sheet.header-reader.is-not-one-of", String.join(", ", words));
             problems.add(new Problem(line.number(), column, value, expected, Nearest.of(value, words), false));
         }
     }

@@ -1,5 +1,7 @@
 package app.nosegay.plan.sheet;
 
+import app.nosegay.text.CoreText;
+
 /**
  * One thing in a run sheet that could not be read; the rest of the sheet still loads.
  *
@@ -18,8 +20,8 @@ public record Problem(int line, int column, String found, String expected, Strin
 
     /** One sentence for people: place, what was found, what was expected, the nearest word. */
     public String message() {
-        String hint = nearest == null ? "" : " Did you mean \"" + nearest + "\"?";
-        return "line " + line + ", column " + column + ": " + (found.isEmpty() ? "" : "\"" + found + "\" ") + expected
-                + "." + hint;
+        String hint = nearest == null ? "" : CoreText.of("plan.sheet.problem.did-you-mean", nearest);
+        return CoreText.of("plan.sheet.problem.line-column", line, column) + ": "
+                + (found.isEmpty() ? "" : "\"" + found + "\" ") + expected + "." + hint;
     }
 }

@@ -7,6 +7,7 @@ import app.nosegay.plan.sheet.RunSheet.Block;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Level;
 import app.nosegay.plan.terms.Pause;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.DurationText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
@@ -50,8 +51,13 @@ public final class RunSheetParser {
             parser.take(SheetLine.read(i + 1, line));
         }
         if (lines.length > MOST_LINES) {
-            parser.problems.add(
-                    new Problem(MOST_LINES, 1, "", "only the first " + MOST_LINES + " lines are read", null, false));
+            parser.problems.add(new Problem(
+                    MOST_LINES,
+                    1,
+                    "",
+                    CoreText.of("plan.sheet.run-sheet-parser.only-the-first-lines-are", MOST_LINES),
+                    null,
+                    false));
         }
         parser.closeBlock();
         parser.checkLevels();
@@ -80,8 +86,10 @@ public final class RunSheetParser {
                                 1,
                                 level.level(),
                                 known.isEmpty()
-                                        ? "is a level, but there is no \"levels:\" line at the top"
-                                        : "is not one of the levels " + String.join(", ", known),
+                                        ? CoreText.of("plan.sheet.run-sheet-parser.is-a-level-but-there")
+                                        : CoreText.of(
+                                                "plan.sheet.run-sheet-parser.is-not-one-of-the",
+                                                String.join(", ", known)),
                                 Nearest.of(level.level(), known),
                                 false));
                     }
@@ -103,7 +111,9 @@ public final class RunSheetParser {
                     line,
                     line.column(),
                     line.text(),
-                    "stands under no block; start one of " + String.join(", ", BlockKind.words()),
+                    CoreText.of(
+                            "plan.sheet.run-sheet-parser.stands-under-no-block-start",
+                            String.join(", ", BlockKind.words())),
                     null);
         } else {
             child(line);
@@ -121,7 +131,8 @@ public final class RunSheetParser {
                     line,
                     head.column(),
                     head.firstWord(),
-                    "is not a block word (" + String.join(", ", BlockKind.words()) + ")",
+                    CoreText.of(
+                            "plan.sheet.run-sheet-parser.is-not-a-block-word", String.join(", ", BlockKind.words())),
                     nearest);
             kind = Optional.of(
                     nearest == null ? BlockKind.CIRCUIT : BlockKind.of(nearest).orElseThrow());
@@ -164,7 +175,12 @@ public final class RunSheetParser {
             if (at.isPresent()) {
                 open.move.turns.add(new RunSheet.ViewTurn(line.number(), view.group(1), at.get()));
             } else {
-                error(line, line.column() + view.start(2), view.group(2), "is not " + DurationText.EXPECTED, null);
+                error(
+                        line,
+                        line.column() + view.start(2),
+                        view.group(2),
+                        CoreText.of("plan.sheet.run-sheet-parser.is-not", DurationText.EXPECTED),
+                        null);
             }
         } else if (level.matches() && open.move != null) {
             SheetLine inner = inner(line, level.start(2), level.group(2));
@@ -182,13 +198,16 @@ public final class RunSheetParser {
                     open.move.attributes,
                     line,
                     new SheetLine.Chunk(
-                            line.column(), "rep " + text.substring(4).strip()));
+                            line.column(),
+                            CoreText.of(
+                                    "plan.sheet.run-sheet-parser.rep",
+                                    text.substring(4).strip())));
         } else if (cue.matches() && text.indexOf(':') == cue.group(1).length()) {
             error(
                     line,
                     line.column(),
                     cue.group(1),
-                    "is not a cue kind (" + String.join(", ", CueKind.words()) + ")",
+                    CoreText.of("plan.sheet.run-sheet-parser.is-not-a-cue-kind", String.join(", ", CueKind.words())),
                     Nearest.of(cue.group(1), CueKind.words()));
         } else {
             moveLine(line);
@@ -227,7 +246,12 @@ public final class RunSheetParser {
         SheetLine.Chunk head = line.chunks().get(0);
         Optional<Pause> pause = Pause.parse(head.rest());
         if (pause.isEmpty()) {
-            error(line, line.column() + 5, head.rest(), "is not " + Pause.EXPECTED, null);
+            error(
+                    line,
+                    line.column() + 5,
+                    head.rest(),
+                    CoreText.of("plan.sheet.run-sheet-parser.is-not", Pause.EXPECTED),
+                    null);
             return;
         }
         open.closeMove();
@@ -242,7 +266,9 @@ public final class RunSheetParser {
                     line,
                     line.column() + cue.end(),
                     "",
-                    "expected what to say after \"" + line.text().strip() + "\"",
+                    CoreText.of(
+                            "plan.sheet.run-sheet-parser.expected-what-to-say-after",
+                            line.text().strip()),
                     null);
             return;
         }
@@ -273,7 +299,7 @@ public final class RunSheetParser {
                         line.number(),
                         line.column(),
                         part,
-                        "is not in the move library; it is kept as written",
+                        CoreText.of("plan.sheet.run-sheet-parser.is-not-in-the-move"),
                         library.nearestName(part),
                         true));
             }
@@ -303,7 +329,7 @@ public final class RunSheetParser {
                     line,
                     chunk.column(),
                     chunk.firstWord(),
-                    "is not an attribute word",
+                    CoreText.of("plan.sheet.run-sheet-parser.is-not-an-attribute-word"),
                     Nearest.of(chunk.firstWord(), Attribute.allWords()));
             return;
         }
@@ -315,7 +341,9 @@ public final class RunSheetParser {
                     line,
                     column,
                     found,
-                    (found.isEmpty() ? "expected " : "is not ")
+                    (found.isEmpty()
+                                    ? CoreText.of("plan.sheet.run-sheet-parser.expected")
+                                    : CoreText.of("plan.sheet.run-sheet-parser.is-not-2"))
                             + attribute.get().expected(),
                     nearestValue(attribute.get(), found));
             return;
@@ -325,12 +353,17 @@ public final class RunSheetParser {
                     line.number(),
                     chunk.column(),
                     chunk.firstWord(),
-                    "has no effect on a move; write it on the block's line",
+                    CoreText.of("plan.sheet.run-sheet-parser.has-no-effect-on-a"),
                     null,
                     true));
         }
         if (values.put(attribute.get(), value.get()) != null) {
-            error(line, chunk.column(), chunk.firstWord(), "is given twice on this line; the last one counts", null);
+            error(
+                    line,
+                    chunk.column(),
+                    chunk.firstWord(),
+                    CoreText.of("plan.sheet.run-sheet-parser.is-given-twice-on-this"),
+                    null);
         }
     }
 

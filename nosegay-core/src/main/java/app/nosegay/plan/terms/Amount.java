@@ -1,5 +1,6 @@
 package app.nosegay.plan.terms;
 
+import app.nosegay.text.CoreText;
 import app.nosegay.time.DurationText;
 import app.nosegay.time.Length;
 import java.util.Optional;
@@ -14,7 +15,7 @@ import java.util.regex.Pattern;
  * @param time length of one set, or null
  */
 public record Amount(int sets, Integer reps, Length time) {
-    public static final String EXPECTED = "an amount such as 6, 0:20, 3 x 12 or 3 x 0:40";
+    public static final String EXPECTED = CoreText.of("plan.terms.amount.an-amount-such-as-6");
     private static final Pattern SETS =
             Pattern.compile("(\\d{1,2}) ?(?:x|×|sets? of) ?(\\S.*)", Pattern.CASE_INSENSITIVE);
     private static final Pattern REPS = Pattern.compile("(\\d{1,4})(?: reps?)?");
@@ -47,7 +48,9 @@ public record Amount(int sets, Integer reps, Length time) {
 
     /** As a person says it: {@code three sets of 12} is {@code 3 sets of 12}. */
     public String words() {
-        String one = reps == null ? time.clock() : reps + (reps == 1 ? " rep" : " reps");
-        return sets == 1 ? one : sets + " sets of " + one;
+        String one = reps == null
+                ? time.clock()
+                : reps + (reps == 1 ? CoreText.of("plan.terms.amount.rep") : CoreText.of("plan.terms.amount.reps"));
+        return sets == 1 ? one : sets + CoreText.of("plan.terms.amount.sets-of") + one;
     }
 }

@@ -1,5 +1,6 @@
 package app.nosegay.plan.terms;
 
+import app.nosegay.text.CoreText;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -12,7 +13,7 @@ import java.util.regex.Pattern;
  * @param reps the reps it contains (half-range reps and pulses not counted)
  */
 public record Counts(String text, int counts, int reps) {
-    public static final String EXPECTED = "counts such as 2-2 x4, hold 4, pulse 8, halves 4 or ( 2-2 x4, hold 4 ) x2";
+    public static final String EXPECTED = CoreText.of("plan.terms.counts.counts-such-as-2-2");
     private static final Pattern GROUP = Pattern.compile("\\(([^()]*)\\)\\s*x(\\d{1,3})");
     private static final Pattern REPS = Pattern.compile("(\\d{1,2})-(\\d{1,2})(?:\\s*x(\\d{1,3}))?");
     private static final Pattern WORD = Pattern.compile("(hold|pulse|halves)\\s+(\\d{1,3})");

@@ -1,5 +1,6 @@
 package app.nosegay.plan.terms;
 
+import app.nosegay.text.CoreText;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -13,7 +14,7 @@ import java.util.regex.Pattern;
  * @param perHand whether it is meant for each hand
  */
 public record Load(String text, Double kilograms, boolean perHand) {
-    public static final String EXPECTED = "a load such as 12 kg, 25 lb, 8-12 kg, 2 x 6 kg, light, medium or heavy";
+    public static final String EXPECTED = CoreText.of("plan.terms.load.a-load-such-as-12");
     /** International avoirdupois pound, exact. */
     private static final double KG_PER_POUND = 0.45359237;
 
@@ -43,8 +44,7 @@ public record Load(String text, Double kilograms, boolean perHand) {
             return text;
         }
         String hands = perHand ? "2 × " : "";
-        return String.format(
-                Locale.ROOT, "%s%s kg (%d lb)", hands, plain(kilograms), Math.round(kilograms / KG_PER_POUND));
+        return CoreText.of("plan.terms.load.kg-lb", hands, plain(kilograms), Math.round(kilograms / KG_PER_POUND));
     }
 
     private static String plain(double kg) {

@@ -1,5 +1,6 @@
 package app.nosegay.plan.terms;
 
+import app.nosegay.text.CoreText;
 import app.nosegay.time.DurationText;
 import app.nosegay.time.Length;
 import java.util.Optional;
@@ -13,8 +14,7 @@ import java.util.Optional;
  * @param open whether its true length is measured from the take ("as needed", "until called")
  */
 public record Pause(Length planned, Length least, Length most, boolean open) {
-    public static final String EXPECTED =
-            "a duration (0:30), a range (1:00-2:00), as-needed ~0:45 or until-called ~0:40";
+    public static final String EXPECTED = CoreText.of("plan.terms.pause.a-duration-0-30-a");
 
     /** What an open rest or stretch is taken for until it is measured. */
     private static final Length UNESTIMATED = Length.ofSeconds(45);

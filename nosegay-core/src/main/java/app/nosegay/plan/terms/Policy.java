@@ -1,5 +1,6 @@
 package app.nosegay.plan.terms;
 
+import app.nosegay.text.CoreText;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -19,16 +20,15 @@ public record Policy(Map<String, String> choices) {
             "pelvis",
             "gaze",
             "elbow",
-            "press path",
-            "raise height",
+            CoreText.of("plan.terms.policy.press-path"),
+            CoreText.of("plan.terms.policy.raise-height"),
             "breath",
             "warm-up",
             "cool-down",
             "end-card");
 
     public static final String EXPECTED =
-            "choices such as \"knee over toes, elbow soft, warm-up elsewhere, end-card left\" (topics: "
-                    + String.join(", ", TOPICS) + ")";
+            CoreText.of("plan.terms.policy.choices-such-as-knee-over", String.join(", ", TOPICS));
 
     public Policy {
         choices = Map.copyOf(choices);

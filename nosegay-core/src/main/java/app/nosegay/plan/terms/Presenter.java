@@ -1,5 +1,6 @@
 package app.nosegay.plan.terms;
 
+import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -15,8 +16,7 @@ import java.util.Set;
  * @param place their usual third of the frame
  */
 public record Presenter(String name, Set<Role> roles, List<String> levels, Level.Place place) {
-    public static final String EXPECTED =
-            "presenters such as \"Fern leads moves centre, Ada narrates, Rowan moves level Oak right\"";
+    public static final String EXPECTED = CoreText.of("plan.terms.presenter.presenters-such-as-fern-leads");
 
     /** What a presenter does. */
     public enum Role {

@@ -1,5 +1,6 @@
 package app.nosegay.plan.terms;
 
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,8 +30,7 @@ public record Promise(
         Integer moves,
         Integer rounds,
         List<String> absent) {
-    public static final String EXPECTED =
-            "a promise such as 18 min, under 20 min, about 15 min, 10-12 min, 12 min work, 8 moves, 2 rounds, no floor or no jumps";
+    public static final String EXPECTED = CoreText.of("plan.terms.promise.a-promise-such-as-18");
     public static final Promise NOTHING = new Promise("", null, Base.WHOLE, null, null, null, null, List.of());
 
     private static final Pattern MINUTES =

@@ -1,5 +1,6 @@
 package app.nosegay.plan.terms;
 
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;
 import java.util.ArrayList;
@@ -14,8 +15,7 @@ import java.util.regex.Pattern;
  * @param parts in order; at least one
  */
 public record RepPattern(List<Part> parts) {
-    public static final String EXPECTED =
-            "the parts of one rep, such as left, right, both or press x3, walk back 1-0-1";
+    public static final String EXPECTED = CoreText.of("plan.terms.rep-pattern.the-parts-of-one-rep");
     /** A name, then a count and a tempo in either order. */
     private static final Pattern PART = Pattern.compile(
             "([\\p{L}][\\p{L} '-]*?)(?: (\\d+(?:\\.\\d+)?(?:-\\d+(?:\\.\\d+)?){2,3}))?(?: ?x ?(\\d{1,2}))?");
@@ -75,8 +75,10 @@ public record RepPattern(List<Part> parts) {
                 .map(p -> p.count() == 1 ? p.name() : p.count() + " × " + p.name())
                 .toList();
         return names.size() == 1
-                ? names.get(0) + " is one rep"
-                : String.join(", ", names.subList(0, names.size() - 1)) + " and " + names.get(names.size() - 1)
-                        + " make one rep";
+                ? names.get(0) + CoreText.of("plan.terms.rep-pattern.is-one-rep")
+                : String.join(", ", names.subList(0, names.size() - 1))
+                        + CoreText.of("plan.terms.rep-pattern.and")
+                        + names.get(names.size() - 1)
+                        + CoreText.of("plan.terms.rep-pattern.make-one-rep");
     }
 }

@@ -1,5 +1,6 @@
 package app.nosegay.plan.terms;
 
+import app.nosegay.text.CoreText;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -13,7 +14,7 @@ import java.util.stream.Stream;
  * @param eachSide whether the number is meant for each side of a one-sided move, else it is the total
  */
 public record Reps(List<Integer> perSet, boolean eachSide) {
-    public static final String EXPECTED = "a number of reps: 12, 10-15, 10,8,6 or 12 each-side";
+    public static final String EXPECTED = CoreText.of("plan.terms.reps.a-number-of-reps-12");
     private static final Pattern FORM = Pattern.compile("(\\d{1,4}(?:-\\d{1,4}|(?:, ?\\d{1,4})+)?)( each[- ]side)?");
 
     public Reps {

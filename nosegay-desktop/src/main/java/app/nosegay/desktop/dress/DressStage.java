@@ -1,5 +1,6 @@
 package app.nosegay.desktop.dress;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
@@ -59,8 +60,7 @@ public final class DressStage implements StageView {
     private final PlacesPage places;
     private final SoundPage sound;
     private final DragPane drag;
-    private final Label empty =
-            new Label("Nothing is dressed yet. Film the plan or bring in a recording on the Match stage first.");
+    private final Label empty = new Label(DesktopText.of("dress.dress-stage.nothing-is-dressed-yet-film"));
     private final BorderPane view = new BorderPane();
     private final Region filled;
     private Programme programme;
@@ -101,13 +101,13 @@ public final class DressStage implements StageView {
         StackPane stage = new StackPane(picture.view(), drag);
         stage.setMinSize(0, 0);
         stage.setPrefSize(WIDTH, HEIGHT);
-        stage.setAccessibleText("The finished picture");
+        stage.setAccessibleText(DesktopText.of("dress.dress-stage.the-finished-picture"));
         stage.setId("finished-picture");
         picture.view().fitWidthProperty().bind(stage.widthProperty());
         picture.view().fitHeightProperty().bind(stage.heightProperty());
         StackPane.setAlignment(picture.view(), Pos.TOP_CENTER);
         VBox.setVgrow(stage, Priority.ALWAYS);
-        Button play = new Button("Play  (Space)");
+        Button play = new Button(DesktopText.of("dress.dress-stage.play-space"));
         play.getStyleClass().add("quiet");
         play.setMinWidth(Region.USE_PREF_SIZE);
         play.setId("dress-play");
@@ -119,24 +119,23 @@ public final class DressStage implements StageView {
         }
         shape.getSelectionModel().select(0);
         shape.setId("dress-shape");
-        shape.setAccessibleText("Shape of the picture");
-        shape.setTooltip(new Tooltip(
-                "Look at the workout in the shape you will publish it in; pieces are placed for each by itself"));
+        shape.setAccessibleText(DesktopText.of("dress.dress-stage.shape-of-the-picture"));
+        shape.setTooltip(new Tooltip(DesktopText.of("dress.dress-stage.look-at-the-workout-in")));
         shape.setOnAction(e -> reshape());
         HBox below = new HBox(12, play, slider, at, shape);
         below.setAlignment(Pos.CENTER_LEFT);
         pieces.setId("pieces");
-        pages.add("On screen", pieces);
-        pages.add("Style", styles.view());
-        pages.add("Own style", ownStyle.view());
-        pages.add("Pieces", kinds.view());
-        pages.add("Places", places.view());
-        pages.add("Sound", sound.view());
+        pages.add(DesktopText.of("dress.dress-stage.on-screen"), pieces);
+        pages.add(DesktopText.of("dress.dress-stage.style"), styles.view());
+        pages.add(DesktopText.of("dress.dress-stage.own-style"), ownStyle.view());
+        pages.add(DesktopText.of("dress.dress-stage.pieces"), kinds.view());
+        pages.add(DesktopText.of("dress.dress-stage.places"), places.view());
+        pages.add(DesktopText.of("dress.dress-stage.sound"), sound.view());
         pages.view().setMinHeight(194);
         pages.view().setMaxHeight(194);
         VBox centre = new VBox(10, stage, below, pages.view());
         centre.getStyleClass().add("stage");
-        Label heading = new Label("Intervals");
+        Label heading = new Label(DesktopText.of("dress.dress-stage.intervals"));
         heading.getStyleClass().add("heading");
         VBox.setVgrow(stretches, Priority.ALWAYS);
         VBox left = new VBox(8, heading, stretches);
@@ -148,7 +147,7 @@ public final class DressStage implements StageView {
 
     @Override
     public String name() {
-        return "Dress";
+        return DesktopText.of("dress.dress-stage.dress");
     }
 
     @Override
@@ -204,7 +203,7 @@ public final class DressStage implements StageView {
     @Override
     public void goTo(Finding f) {
         if (f.code().equals("sound.licence")) {
-            pages.show("Sound");
+            pages.show(DesktopText.of("dress.dress-stage.sound"));
         }
         stretches.getItems().stream()
                 .filter(s -> s.interval().id().equals(f.segment()))
@@ -279,34 +278,36 @@ public final class DressStage implements StageView {
         if (face instanceof Face.Card card) {
             return switch (card.kind()) {
                 case TITLE -> "title";
-                case NEXT -> "next card";
+                case NEXT -> DesktopText.of("dress.dress-stage.next-card");
                 case OPTION -> "option";
-                case FORM -> "form cue";
+                case FORM -> DesktopText.of("dress.dress-stage.form-cue");
                 case CAUTION -> "caution";
-                case SWITCH -> "switch card";
+                case SWITCH -> DesktopText.of("dress.dress-stage.switch-card");
                 case SECTION -> "section";
                 case CORRECTION -> "correction";
-                case END -> "end card";
+                case END -> DesktopText.of("dress.dress-stage.end-card");
             };
         }
         if (face instanceof Face.Timer) {
             return "timer";
         }
         if (face instanceof Face.GetReady) {
-            return "get-ready count";
+            return DesktopText.of("dress.dress-stage.get-ready-count");
         }
         if (face instanceof Face.NamePlate) {
-            return "name and counters";
+            return DesktopText.of("dress.dress-stage.name-and-counters");
         }
         if (face instanceof Face.SideBadge) {
             return "side";
         }
         if (face instanceof Face.LevelBadge badge) {
-            return "level " + badge.name();
+            return DesktopText.of("dress.dress-stage.level", badge.name());
         }
         return face instanceof Face.Tempo
-                ? "tempo guide"
-                : face instanceof Face.Caption ? "caption" : face instanceof Face.Progress ? "progress" : "rep counter";
+                ? DesktopText.of("dress.dress-stage.tempo-guide")
+                : face instanceof Face.Caption
+                        ? "caption"
+                        : face instanceof Face.Progress ? "progress" : DesktopText.of("dress.dress-stage.rep-counter");
     }
 
     private void reshape() {
@@ -348,12 +349,8 @@ public final class DressStage implements StageView {
 
     private void tell(Stretch stretch, Time<Axis.Cut> time) {
         double seconds = time.since(stretch.span().start()).seconds();
-        at.setText(String.format(
-                Locale.ROOT,
-                "%s  ·  %.1f of %.1f s",
-                time,
-                seconds,
-                stretch.span().length().seconds()));
+        at.setText(DesktopText.of(
+                "dress.dress-stage.of-s", time, seconds, stretch.span().length().seconds()));
     }
 
     private void key(KeyEvent e) {

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.dress;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.EnumWords;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.Contrast;
@@ -28,7 +29,7 @@ final class OwnStylePage {
     private static final Map<Style.Colour, String> WORDS = new EnumMap<>(Map.of(
             Style.Colour.PAPER, "backing",
             Style.Colour.INK, "words",
-            Style.Colour.FADED, "lesser words",
+            Style.Colour.FADED, DesktopText.of("dress.own-style-page.lesser-words"),
             Style.Colour.WORK, "work",
             Style.Colour.REST, "rest",
             Style.Colour.COUNT, "counting",
@@ -42,7 +43,7 @@ final class OwnStylePage {
     private final Slider corner = new Slider(0, 40, 10);
     private final Slider backing = new Slider(0.4, 1, 0.9);
     private final ComboBox<Style.Edge> edge = new ComboBox<>();
-    private final CheckBox serif = new CheckBox("heading face");
+    private final CheckBox serif = new CheckBox(DesktopText.of("dress.own-style-page.heading-face"));
     private final Map<Style.Colour, ColorPicker> colours = new EnumMap<>(Style.Colour.class);
     private final Label told = new Label();
     private final HBox view;
@@ -63,16 +64,16 @@ final class OwnStylePage {
         GridPane shape = new GridPane();
         shape.setHgap(8);
         shape.setVgap(4);
-        shape.addRow(0, new Label("Name"), name);
-        row(shape, 1, "Size", size, "size");
-        row(shape, 2, "Corners", corner, "corners");
-        row(shape, 3, "Backing", backing, "backing");
+        shape.addRow(0, new Label(DesktopText.of("dress.own-style-page.name")), name);
+        row(shape, 1, DesktopText.of("dress.own-style-page.size"), size, "size");
+        row(shape, 2, DesktopText.of("dress.own-style-page.corners"), corner, "corners");
+        row(shape, 3, DesktopText.of("dress.own-style-page.backing"), backing, "backing");
         FlowPane inks = new FlowPane(10, 2);
         inks.setPrefWrapLength(480);
         for (Style.Colour colour : Style.Colour.values()) {
             ColorPicker picker = new ColorPicker();
             picker.setId("own-style-" + colour.word());
-            picker.setAccessibleText("Colour of " + WORDS.get(colour));
+            picker.setAccessibleText(DesktopText.of("dress.own-style-page.colour-of", WORDS.get(colour)));
             picker.getStyleClass().add("button");
             picker.setStyle("-fx-color-label-visible: false;");
             picker.setOnAction(e -> recolour(colour, picker.getValue()));
@@ -85,7 +86,7 @@ final class OwnStylePage {
         }
         told.setWrapText(true);
         told.setId("own-style-told");
-        HBox looks = new HBox(8, new Label("Mark of the kind"), edge, serif);
+        HBox looks = new HBox(8, new Label(DesktopText.of("dress.own-style-page.mark-of-the-kind")), edge, serif);
         looks.setAlignment(Pos.CENTER_LEFT);
         VBox right = new VBox(3, inks, looks, told);
         view = new HBox(24, shape, right);
@@ -128,9 +129,10 @@ final class OwnStylePage {
         told.getStyleClass().setAll("label", faint.isEmpty() ? "kept" : "broken");
         told.setText(
                 faint.isEmpty()
-                        ? "Every colour stands out from the backing by 4.5 : 1 or more."
-                        : "Too faint on this backing: "
-                                + String.join(
+                        ? DesktopText.of("dress.own-style-page.every-colour-stands-out-from")
+                        : DesktopText.of(
+                                "dress.own-style-page.too-faint-on-this-backing",
+                                String.join(
                                         ", ",
                                         faint.stream()
                                                 .map(c -> String.format(
@@ -138,8 +140,7 @@ final class OwnStylePage {
                                                         "%s (%.1f : 1)",
                                                         WORDS.get(c),
                                                         Contrast.ratio(style.colour(c), style.paper())))
-                                                .toList())
-                                + ". 4.5 : 1 can be read.");
+                                                .toList())));
         showing = false;
     }
 
@@ -157,7 +158,7 @@ final class OwnStylePage {
     private Style own() {
         Style style = session.workout().dressing().style();
         boolean shipped = Style.SHIPPED.stream().anyMatch(s -> s.name().equals(style.name()));
-        return shipped ? style.named("My " + style.name()) : style;
+        return shipped ? style.named(DesktopText.of("dress.own-style-page.my", style.name())) : style;
     }
 
     private void rename() {
@@ -165,14 +166,16 @@ final class OwnStylePage {
         if (!showing
                 && !wanted.isEmpty()
                 && !wanted.equals(session.workout().dressing().style().name())) {
-            apply("name of the style", session.workout().dressing().style().named(wanted));
+            apply(
+                    DesktopText.of("dress.own-style-page.name-of-the-style"),
+                    session.workout().dressing().style().named(wanted));
         }
     }
 
     private void reshape(String what) {
         if (!showing && edge.getValue() != null) {
             apply(
-                    what + " of the style",
+                    DesktopText.of("dress.own-style-page.of-the-style", what),
                     own().shaped(
                                     size.getValue(),
                                     serif.isSelected(),
@@ -184,7 +187,9 @@ final class OwnStylePage {
 
     private void recolour(Style.Colour colour, Color picked) {
         if (!showing) {
-            apply("colour of " + WORDS.get(colour), own().with(colour, rgb(picked)));
+            apply(
+                    DesktopText.of("dress.own-style-page.colour-of-2", WORDS.get(colour)),
+                    own().with(colour, rgb(picked)));
         }
     }
 

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.dress;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
 import java.util.EnumMap;
@@ -20,7 +21,10 @@ final class PiecesPage {
             box.setId("shows-" + extra.name().toLowerCase().replace('_', '-'));
             box.setMinWidth(210);
             box.setOnAction(e -> session.apply(
-                    (box.isSelected() ? "show " : "leave out ") + extra.words(),
+                    (box.isSelected()
+                                    ? DesktopText.of("dress.pieces-page.show")
+                                    : DesktopText.of("dress.pieces-page.leave-out"))
+                            + extra.words(),
                     session.workout().withDressing(session.workout().dressing().with(extra, box.isSelected()))));
             boxes.put(extra, box);
             view.getChildren().add(box);

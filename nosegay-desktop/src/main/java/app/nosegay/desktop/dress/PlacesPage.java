@@ -1,5 +1,6 @@
 package app.nosegay.desktop.dress;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.FrameShape;
@@ -18,15 +19,15 @@ import javafx.scene.layout.VBox;
 
 /** What was put somewhere by hand, and for how much of the workout a drag counts. */
 final class PlacesPage {
-    private static final String WORKOUT = "the whole workout";
-    private static final String BLOCK = "this block";
-    private static final String INTERVAL = "this interval";
+    private static final String WORKOUT = DesktopText.of("dress.places-page.the-whole-workout");
+    private static final String BLOCK = DesktopText.of("dress.places-page.this-block");
+    private static final String INTERVAL = DesktopText.of("dress.places-page.this-interval");
 
     private final Session session;
     private final Supplier<Layout.Stretch> here;
     private final Supplier<Frame> frame;
     private final ComboBox<String> scope = new ComboBox<>();
-    private final CheckBox occupancy = new CheckBox("Show where people are");
+    private final CheckBox occupancy = new CheckBox(DesktopText.of("dress.places-page.show-where-people-are"));
     private final FlowPane put = new FlowPane(8, 6);
     private final VBox view;
 
@@ -44,8 +45,7 @@ final class PlacesPage {
         scope.setId("place-scope");
         occupancy.setId("show-heat");
         occupancy.setOnAction(e -> onOccupancy.run());
-        Label how = new Label(
-                "Pieces keep clear of people by themselves. Drag one on the picture to put it elsewhere, for");
+        Label how = new Label(DesktopText.of("dress.places-page.pieces-keep-clear-of-people"));
         how.setWrapText(true);
         HBox head = new HBox(8, how, scope, occupancy);
         head.setAlignment(Pos.CENTER_LEFT);
@@ -64,13 +64,17 @@ final class PlacesPage {
     void show(DressNotes notes) {
         put.getChildren().clear();
         for (DressNotes.Put p : notes.places()) {
-            String where = (p.scope().isEmpty() ? "everywhere" : "in " + p.scope())
-                    + (p.shape() == null ? "" : ", " + p.shape().words() + " pictures");
+            String where = (p.scope().isEmpty() ? "everywhere" : DesktopText.of("dress.places-page.in", p.scope()))
+                    + (p.shape() == null
+                            ? ""
+                            : ", " + p.shape().words() + DesktopText.of("dress.places-page.pictures"));
             Button chip = new Button(p.group().words() + ": " + p.anchor().words() + ", " + where + "  ×");
             chip.getStyleClass().add("chip");
-            chip.setAccessibleText("Let the " + p.group().words() + " find its own place again");
+            chip.setAccessibleText(DesktopText.of(
+                    "dress.places-page.let-the-find-its-own", p.group().words()));
             chip.setOnAction(e -> session.apply(
-                    "free the " + p.group().words(), session.workout().withDressing(notes.without(p))));
+                    DesktopText.of("dress.places-page.free-the", p.group().words()),
+                    session.workout().withDressing(notes.without(p))));
             put.getChildren().add(chip);
         }
     }
@@ -82,7 +86,7 @@ final class PlacesPage {
                 ? ""
                 : BLOCK.equals(scope.getValue()) ? at.block() : at.interval();
         session.apply(
-                "put the " + group.words() + " at the " + anchor.words(),
+                DesktopText.of("dress.places-page.put-the-at-the", group.words(), anchor.words()),
                 session.workout()
                         .withDressing(session.workout()
                                 .dressing()

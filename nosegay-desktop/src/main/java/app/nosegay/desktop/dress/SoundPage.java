@@ -1,11 +1,11 @@
 package app.nosegay.desktop.dress;
 
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.jobs.Media;
 import java.io.File;
-import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -21,13 +21,12 @@ import javafx.stage.FileChooser;
 /** What is done to the sound of the finished video. */
 final class SoundPage {
     private final Session session;
-    private final CheckBox levelled =
-            new CheckBox("Bring the voice to the target loudness (−14 LUFS, peaks under −1 dBTP)");
-    private final CheckBox timerSounds = new CheckBox("Mix timer tones in where the room had none");
-    private final CheckBox noises = new CheckBox("Turn steps and handling down where nobody speaks");
-    private final CheckBox onBeat = new CheckBox("A beat on the first move");
+    private final CheckBox levelled = new CheckBox(DesktopText.of("dress.sound-page.bring-the-voice-to-the"));
+    private final CheckBox timerSounds = new CheckBox(DesktopText.of("dress.sound-page.mix-timer-tones-in-where"));
+    private final CheckBox noises = new CheckBox(DesktopText.of("dress.sound-page.turn-steps-and-handling-down"));
+    private final CheckBox onBeat = new CheckBox(DesktopText.of("dress.sound-page.a-beat-on-the-first"));
     private final Label music = new Label();
-    private final Button remove = Buttons.quiet("Leave it out", () -> music(""));
+    private final Button remove = Buttons.quiet(DesktopText.of("dress.sound-page.leave-it-out"), () -> music(""));
     private final TextField licence = new TextField();
     private final Slider under = new Slider(-30, -8, -18);
     private final Label underWords = new Label();
@@ -37,29 +36,29 @@ final class SoundPage {
     SoundPage(Session session) {
         this.session = session;
         levelled.setId("levelled");
-        levelled.setOnAction(e -> apply("level the sound"));
+        levelled.setOnAction(e -> apply(DesktopText.of("dress.sound-page.level-the-sound")));
         timerSounds.setId("timer-sounds");
-        timerSounds.setOnAction(e -> apply("timer tones"));
+        timerSounds.setOnAction(e -> apply(DesktopText.of("dress.sound-page.timer-tones")));
         noises.setId("fade-noises");
-        noises.setOnAction(e -> apply("fade noises"));
+        noises.setOnAction(e -> apply(DesktopText.of("dress.sound-page.fade-noises")));
         onBeat.setId("on-beat");
         onBeat.setMinWidth(Region.USE_PREF_SIZE);
-        onBeat.setOnAction(e -> apply("beat of the music"));
-        Button choose = Buttons.quiet("Choose music …", this::choose);
-        licence.setPromptText("Where the right to use it is noted; it goes into the description");
+        onBeat.setOnAction(e -> apply(DesktopText.of("dress.sound-page.beat-of-the-music")));
+        Button choose = Buttons.quiet(DesktopText.of("dress.sound-page.choose-music"), this::choose);
+        licence.setPromptText(DesktopText.of("dress.sound-page.where-the-right-to-use"));
         licence.setId("licence");
         HBox.setHgrow(licence, Priority.ALWAYS);
         licence.focusedProperty().addListener((o, was, is) -> {
             if (!is) {
-                apply("music licence");
+                apply(DesktopText.of("dress.sound-page.music-licence"));
             }
         });
-        licence.setOnAction(e -> apply("music licence"));
+        licence.setOnAction(e -> apply(DesktopText.of("dress.sound-page.music-licence")));
         under.setMinWidth(150);
         under.valueProperty().addListener((o, was, is) -> tell());
         under.valueChangingProperty().addListener((o, was, is) -> {
             if (!is) {
-                apply("loudness of the music");
+                apply(DesktopText.of("dress.sound-page.loudness-of-the-music"));
             }
         });
         HBox song = new HBox(8, choose, music, remove, under, underWords);
@@ -79,7 +78,7 @@ final class SoundPage {
         noises.setSelected(sound.fadesNoises());
         onBeat.setSelected(sound.onBeat());
         boolean any = sound.hasMusic();
-        music.setText(any ? new File(sound.music()).getName() : "No music.");
+        music.setText(any ? new File(sound.music()).getName() : DesktopText.of("dress.sound-page.no-music"));
         for (Region r : new Region[] {remove, licence, under, underWords, onBeat}) {
             r.setVisible(any);
             r.setManaged(any);
@@ -93,7 +92,7 @@ final class SoundPage {
     }
 
     private void tell() {
-        underWords.setText(String.format(Locale.ROOT, "%.0f dB under the voice", -under.getValue()));
+        underWords.setText(DesktopText.of("dress.sound-page.db-under-the-voice", -under.getValue()));
     }
 
     private void apply(String name) {
@@ -116,13 +115,15 @@ final class SoundPage {
     private void music(String file) {
         DressNotes.Sound s = session.workout().dressing().sound();
         session.apply(
-                file.isEmpty() ? "leave the music out" : "music",
+                file.isEmpty()
+                        ? DesktopText.of("dress.sound-page.leave-the-music-out")
+                        : DesktopText.of("dress.sound-page.music"),
                 session.workout().withDressing(session.workout().dressing().withSound(s.withMusic(file))));
     }
 
     private void choose() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Choose music you may use");
+        chooser.setTitle(DesktopText.of("dress.sound-page.choose-music-you-may-use"));
         File chosen = chooser.showOpenDialog(view.getScene().getWindow());
         if (chosen != null) {
             music(Media.stored(session.folder(), chosen.toPath()));

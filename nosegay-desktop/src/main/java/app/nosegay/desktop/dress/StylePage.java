@@ -1,6 +1,7 @@
 package app.nosegay.desktop.dress;
 
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.EnumWords;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.desktop.session.Session;
@@ -58,12 +59,14 @@ final class StylePage {
         timer.setConverter(new EnumWords<>(Style.Clock.class));
         timer.setOnAction(e -> {
             if (!showing && timer.getValue() != null) {
-                choose(session.workout().dressing().style().withTimer(timer.getValue()), "timer design");
+                choose(
+                        session.workout().dressing().style().withTimer(timer.getValue()),
+                        DesktopText.of("dress.style-page.timer-design"));
             }
         });
-        Button open = Buttons.quiet("Open a style …", this::open);
-        Button save = Buttons.quiet("Save this style …", this::save);
-        HBox design = new HBox(8, new Label("Timer"), timer);
+        Button open = Buttons.quiet(DesktopText.of("dress.style-page.open-a-style"), this::open);
+        Button save = Buttons.quiet(DesktopText.of("dress.style-page.save-this-style"), this::save);
+        HBox design = new HBox(8, new Label(DesktopText.of("dress.style-page.timer")), timer);
         design.setAlignment(Pos.CENTER_LEFT);
         VBox below = new VBox(4, design, open, save);
         swatches.setId("styles");
@@ -92,7 +95,7 @@ final class StylePage {
             button.getStyleClass().setAll("swatch");
             button.setId("style-" + style.name().toLowerCase(Locale.ROOT).replace(' ', '-'));
             button.setSelected(style.name().equals(notes.style().name()));
-            button.setOnAction(e -> choose(style, "style " + style.name()));
+            button.setOnAction(e -> choose(style, DesktopText.of("dress.style-page.style", style.name())));
             swatches.getChildren().add(button);
         }
         showing = false;
@@ -112,8 +115,27 @@ final class StylePage {
         // Half a frame, so that the pieces can be made out.
         List<PlacedOverlay> pieces = List.of(
                 at(new Face.Timer(Face.Phase.WORK, 27, 40, false), style, 620, 24, true),
-                at(new Face.NamePlate("Squat", 3, 11, "Round", 1, 2), style, 24, 24, false),
-                at(new Face.Card(Face.CardKind.OPTION, "Easier", "Sit to the bench"), style, 24, 196, false));
+                at(
+                        new Face.NamePlate(
+                                DesktopText.of("dress.style-page.squat"),
+                                3,
+                                11,
+                                DesktopText.of("dress.style-page.round"),
+                                1,
+                                2),
+                        style,
+                        24,
+                        24,
+                        false),
+                at(
+                        new Face.Card(
+                                Face.CardKind.OPTION,
+                                DesktopText.of("dress.style-page.easier"),
+                                DesktopText.of("dress.style-page.sit-to-the-bench")),
+                        style,
+                        24,
+                        196,
+                        false));
         new PiecePainter(style).draw(pieces, g, WIDTH * 4, HEIGHT * 4);
         g.dispose();
         BufferedImage small = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_ARGB);
@@ -136,12 +158,16 @@ final class StylePage {
 
     private void open() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Open a style");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Styles", "*.style.json", "*.json"));
+        chooser.setTitle(DesktopText.of("dress.style-page.open-a-style-2"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(
+                        DesktopText.of("dress.style-page.styles"), "*.style.json", "*.json"));
         File chosen = chooser.showOpenDialog(view.getScene().getWindow());
         if (chosen != null) {
             try {
-                choose(StyleJson.read(Files.readString(chosen.toPath())), "style from " + chosen.getName());
+                choose(
+                        StyleJson.read(Files.readString(chosen.toPath())),
+                        DesktopText.of("dress.style-page.style-from", chosen.getName()));
             } catch (IOException e) {
                 session.jobs().say(chosen.getName() + ": " + e.getMessage());
             }
@@ -150,16 +176,16 @@ final class StylePage {
 
     private void save() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Save this style");
+        chooser.setTitle(DesktopText.of("dress.style-page.save-this-style-2"));
         Style style = session.workout().dressing().style();
         chooser.setInitialFileName(style.name().toLowerCase(Locale.ROOT).replace(' ', '-') + ".style.json");
         File chosen = chooser.showSaveDialog(view.getScene().getWindow());
         if (chosen != null) {
             try {
                 Files.writeString(chosen.toPath(), StyleJson.write(style).toPrettyString() + "\n");
-                session.jobs().tell("The style is in " + chosen + ".");
+                session.jobs().tell(DesktopText.of("dress.style-page.the-style-is-in", chosen));
             } catch (IOException e) {
-                session.jobs().say(chosen + " cannot be written: " + e.getMessage());
+                session.jobs().say(DesktopText.of("dress.style-page.cannot-be-written", chosen, e.getMessage()));
             }
         }
     }

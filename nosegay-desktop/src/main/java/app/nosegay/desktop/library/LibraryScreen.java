@@ -1,5 +1,6 @@
 package app.nosegay.desktop.library;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;
@@ -49,8 +50,8 @@ public final class LibraryScreen implements StageView {
         this.stage = stage;
         sheet = new MoveSheet(this::keep, this::forget);
         search.setId("move-search");
-        search.setPromptText("Search moves, muscles, gear");
-        search.setAccessibleText("Search moves");
+        search.setPromptText(DesktopText.of("library.library-screen.search-moves-muscles-gear"));
+        search.setAccessibleText(DesktopText.of("library.library-screen.search-moves"));
         search.textProperty().addListener((o, was, is) -> refresh());
         moves.setId("moves");
         moves.setCellFactory(l -> new MoveCell());
@@ -59,15 +60,15 @@ public final class LibraryScreen implements StageView {
                 sheet.show(is, own.contains(is.name()));
             }
         });
-        Label none = new Label("No move is called that. Make it your own: New move.");
+        Label none = new Label(DesktopText.of("library.library-screen.no-move-is-called-that"));
         none.getStyleClass().add("empty");
         moves.setPlaceholder(none);
         count.getStyleClass().add("small");
-        Button fresh = quiet("New move", "move-new", this::fresh);
-        Button in = quiet("Bring in …", "moves-in", this::bringIn);
-        Button out = quiet("Hand out my moves …", "moves-out", this::handOut);
-        in.setTooltip(new Tooltip("Adds the moves of a file to your own"));
-        out.setTooltip(new Tooltip("Writes your own moves to a file"));
+        Button fresh = quiet(DesktopText.of("library.library-screen.new-move"), "move-new", this::fresh);
+        Button in = quiet(DesktopText.of("library.library-screen.bring-in"), "moves-in", this::bringIn);
+        Button out = quiet(DesktopText.of("library.library-screen.hand-out-my-moves"), "moves-out", this::handOut);
+        in.setTooltip(new Tooltip(DesktopText.of("library.library-screen.adds-the-moves-of-a")));
+        out.setTooltip(new Tooltip(DesktopText.of("library.library-screen.writes-your-own-moves-to")));
         HBox acts = new HBox(4, fresh, in, out);
         VBox.setVgrow(moves, Priority.ALWAYS);
         VBox left = new VBox(8, search, drawers, count, moves, acts);
@@ -91,7 +92,7 @@ public final class LibraryScreen implements StageView {
 
     @Override
     public String name() {
-        return "Library";
+        return DesktopText.of("library.library-screen.library");
     }
 
     @Override
@@ -112,7 +113,7 @@ public final class LibraryScreen implements StageView {
                 .collect(Collectors.toCollection(ArrayList::new));
         patterns.add(0, "");
         for (String p : patterns) {
-            Button drawer = new Button(p.isEmpty() ? "all" : p);
+            Button drawer = new Button(p.isEmpty() ? DesktopText.of("library.library-screen.all") : p);
             drawer.getStyleClass().add("chip");
             drawer.setOnAction(e -> {
                 pattern = p;
@@ -144,8 +145,10 @@ public final class LibraryScreen implements StageView {
         Move before = moves.getSelectionModel().getSelectedItem();
         moves.getItems().setAll(found);
         count.setText(found.size()
-                + (found.size() == 1 ? " move" : " moves")
-                + (own.isEmpty() ? "" : ", " + own.size() + " of your own"));
+                + (found.size() == 1
+                        ? DesktopText.of("library.library-screen.move")
+                        : DesktopText.of("library.library-screen.moves"))
+                + (own.isEmpty() ? "" : DesktopText.of("library.library-screen.of-your-own", own.size())));
         Move same = before == null
                 ? null
                 : found.stream()
@@ -165,7 +168,7 @@ public final class LibraryScreen implements StageView {
             Libraries.keep(all);
             changed(move.name());
         } catch (IOException e) {
-            session.jobs().say("Your moves could not be kept: " + e.getMessage());
+            session.jobs().say(DesktopText.of("library.library-screen.your-moves-could-not-be", e.getMessage()));
         }
     }
 
@@ -176,7 +179,7 @@ public final class LibraryScreen implements StageView {
             Libraries.keep(all);
             changed(move.name());
         } catch (IOException e) {
-            session.jobs().say("Your moves could not be kept: " + e.getMessage());
+            session.jobs().say(DesktopText.of("library.library-screen.your-moves-could-not-be", e.getMessage()));
         }
     }
 
@@ -196,14 +199,15 @@ public final class LibraryScreen implements StageView {
 
     private void bringIn() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Bring in moves");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Moves", "*.json"));
+        chooser.setTitle(DesktopText.of("library.library-screen.bring-in-moves"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(DesktopText.of("library.library-screen.moves-2"), "*.json"));
         File file = chooser.showOpenDialog(stage);
         if (file != null) {
             try {
                 int n = Libraries.bringIn(file.toPath());
                 session.jobs().say("");
-                count.setText(n + " moves brought in");
+                count.setText(DesktopText.of("library.library-screen.moves-brought-in", n));
                 changed("");
             } catch (IOException e) {
                 session.jobs().say(e.getMessage());
@@ -213,14 +217,16 @@ public final class LibraryScreen implements StageView {
 
     private void handOut() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Hand out my moves");
+        chooser.setTitle(DesktopText.of("library.library-screen.hand-out-my-moves-2"));
         chooser.setInitialFileName("my-moves.json");
         File file = chooser.showSaveDialog(stage);
         if (file != null) {
             try {
                 Libraries.write(file.toPath(), Libraries.own());
             } catch (IOException e) {
-                session.jobs().say(file.getName() + ": cannot be written (" + e.getMessage() + ")");
+                session.jobs()
+                        .say(DesktopText.of(
+                                "library.library-screen.cannot-be-written", file.getName(), e.getMessage()));
             }
         }
     }
@@ -251,7 +257,7 @@ public final class LibraryScreen implements StageView {
             setGraphic(none || m == null ? null : row);
             if (m != null && !none) {
                 figure.setImage(MovePicture.of(m, FIGURE));
-                name.setText(m.name() + (own.contains(m.name()) ? "  · mine" : ""));
+                name.setText(m.name() + (own.contains(m.name()) ? DesktopText.of("library.library-screen.mine") : ""));
                 about.setText(m.pattern() + " · "
                         + m.primary().stream()
                                 .map(g -> g.word().replace('-', ' '))

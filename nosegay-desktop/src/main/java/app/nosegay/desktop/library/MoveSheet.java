@@ -1,5 +1,6 @@
 package app.nosegay.desktop.library;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MuscleGroup;
@@ -69,8 +70,8 @@ final class MoveSheet {
     private final TextField tempo = field("move-tempo");
     private final TextField traits = field("move-traits");
     private final Map<CueKind, TextArea> cues = new EnumMap<>(CueKind.class);
-    private final Button keep = new Button("Keep as mine");
-    private final Button forget = new Button("Forget mine");
+    private final Button keep = new Button(DesktopText.of("library.move-sheet.keep-as-mine"));
+    private final Button forget = new Button(DesktopText.of("library.move-sheet.forget-mine"));
     private final VBox view;
     private Move shown;
 
@@ -95,15 +96,23 @@ final class MoveSheet {
         Map<String, Region> rows = new LinkedHashMap<>();
         rows.put("Name", name);
         rows.put("Also called", aliases);
-        rows.put("Pattern", new HBox(8, pattern, label("position"), position));
+        rows.put("Pattern", new HBox(8, pattern, label(DesktopText.of("library.move-sheet.position")), position));
         rows.put("Works most", primary);
         rows.put("Works as well", secondary);
         rows.put("Gear", gear);
         rows.put("A side is its", sided);
-        rows.put("Tempo", new HBox(8, tempo, label("first phase"), first, label("best seen from"), seen));
+        rows.put(
+                "Tempo",
+                new HBox(
+                        8,
+                        tempo,
+                        label(DesktopText.of("library.move-sheet.first-phase")),
+                        first,
+                        label(DesktopText.of("library.move-sheet.best-seen-from")),
+                        seen));
         rows.put("Traits", traits);
         tempo.setPrefColumnCount(6);
-        sided.setPromptText("working arm, front leg …; empty when both sides work alike");
+        sided.setPromptText(DesktopText.of("library.move-sheet.working-arm-front-leg-empty"));
         int y = 0;
         for (Map.Entry<String, Region> row : rows.entrySet()) {
             Label label = label(row.getKey());
@@ -117,7 +126,7 @@ final class MoveSheet {
             area.setPrefRowCount(kind == CueKind.FORM || kind == CueKind.EASIER ? 2 : 1);
             area.setWrapText(true);
             area.setId("move-cue-" + kind.word());
-            area.setAccessibleText(kind.word() + ", one wording a line");
+            area.setAccessibleText(DesktopText.of("library.move-sheet.one-wording-a-line", kind.word()));
             cues.put(kind, area);
             Label label = label(kind.word());
             GridPane.setValignment(label, VPos.TOP);
@@ -167,7 +176,10 @@ final class MoveSheet {
         shown = move;
         wrong.setText("");
         figure.setImage(MovePicture.of(move, 120));
-        whose.setText(mine ? "One of your own moves." : "Shipped with Nosegay. Change anything and keep it as yours.");
+        whose.setText(
+                mine
+                        ? DesktopText.of("library.move-sheet.one-of-your-own-moves")
+                        : DesktopText.of("library.move-sheet.shipped-with-nosegay-change-anything"));
         forget.setVisible(mine);
         name.setText(move.name());
         aliases.setText(String.join(", ", move.aliases()));
@@ -189,7 +201,7 @@ final class MoveSheet {
         String p = of.isEmpty() ? "squat" : of;
         show(
                 new Move(
-                        called.isEmpty() ? "new move" : called,
+                        called.isEmpty() ? DesktopText.of("library.move-sheet.new-move") : called,
                         List.of(),
                         p,
                         p,
@@ -204,7 +216,7 @@ final class MoveSheet {
                         Set.of(),
                         Map.of()),
                 false);
-        whose.setText("A new move. Name it, say what it works, and keep it.");
+        whose.setText(DesktopText.of("library.move-sheet.a-new-move-name-it"));
         name.requestFocus();
         name.selectAll();
     }
@@ -225,10 +237,13 @@ final class MoveSheet {
         for (String word : list(field)) {
             Optional<MuscleGroup> group = MuscleGroup.find(word.replace(' ', '-'));
             if (group.isEmpty()) {
-                wrong.setText(what + ": \"" + word + "\" is not one of "
-                        + Arrays.stream(MuscleGroup.values())
+                wrong.setText(DesktopText.of(
+                        "library.move-sheet.is-not-one-of",
+                        what,
+                        word,
+                        Arrays.stream(MuscleGroup.values())
                                 .map(MuscleGroup::word)
-                                .collect(Collectors.joining(", ")));
+                                .collect(Collectors.joining(", "))));
                 return Optional.empty();
             }
             groups.add(group.get());
@@ -241,14 +256,16 @@ final class MoveSheet {
         wrong.setText("");
         String called = name.getText().strip().toLowerCase(Locale.ROOT);
         Optional<Tempo> pace = Tempo.parse(tempo.getText());
-        Optional<Set<MuscleGroup>> most = groups(primary, "Works most");
-        Optional<Set<MuscleGroup>> also = most.isEmpty() ? Optional.empty() : groups(secondary, "Works as well");
+        Optional<Set<MuscleGroup>> most = groups(primary, DesktopText.of("library.move-sheet.works-most"));
+        Optional<Set<MuscleGroup>> also = most.isEmpty()
+                ? Optional.empty()
+                : groups(secondary, DesktopText.of("library.move-sheet.works-as-well"));
         if (called.isEmpty() || called.contains("+") || called.contains(",")) {
-            wrong.setText("A name without \"+\" and commas, please.");
+            wrong.setText(DesktopText.of("library.move-sheet.a-name-without-and-commas"));
             return Optional.empty();
         }
         if (pace.isEmpty()) {
-            wrong.setText("Tempo: three or four numbers such as 2-0-1.");
+            wrong.setText(DesktopText.of("library.move-sheet.tempo-three-or-four-numbers"));
             return Optional.empty();
         }
         if (most.isEmpty() || also.isEmpty()) {

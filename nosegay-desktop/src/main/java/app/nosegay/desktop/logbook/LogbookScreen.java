@@ -1,6 +1,7 @@
 package app.nosegay.desktop.logbook;
 
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;
@@ -59,15 +60,18 @@ public final class LogbookScreen implements StageView {
     public LogbookScreen(Session session, Runnable openPlan) {
         this.session = session;
         this.openPlan = openPlan;
-        kind.getItems().setAll("Lesson", "Request");
+        kind.getItems()
+                .setAll(
+                        DesktopText.of("logbook.logbook-screen.lesson"),
+                        DesktopText.of("logbook.logbook-screen.request"));
         kind.getSelectionModel().select(0);
         kind.setMinWidth(110);
         kind.setId("entry-kind");
-        text.setPromptText("What to remember: \"Shoes are loud on this floor\", or what a viewer asked for");
+        text.setPromptText(DesktopText.of("logbook.logbook-screen.what-to-remember-shoes-are"));
         text.setId("entry-text");
         text.setOnAction(e -> add());
         HBox.setHgrow(text, Priority.ALWAYS);
-        Button write = Buttons.act("Write it down", this::add);
+        Button write = Buttons.act(DesktopText.of("logbook.logbook-screen.write-it-down"), this::add);
         write.setId("entry-add");
         HBox entry = new HBox(8, kind, text, write);
         entry.setAlignment(Pos.CENTER_LEFT);
@@ -83,17 +87,16 @@ public final class LogbookScreen implements StageView {
     }
 
     private Region channel() {
-        Label heading = heading("Practice channel");
-        Label what = new Label(
-                "A stand-in on this machine: it checks the published files by a host's usual rules and makes up news. Nothing is sent.");
+        Label heading = heading(DesktopText.of("logbook.logbook-screen.practice-channel"));
+        Label what = new Label(DesktopText.of("logbook.logbook-screen.a-stand-in-on-this"));
         what.setWrapText(true);
         what.setMinHeight(Region.USE_PREF_SIZE);
         Channel.profiles().forEach(p -> profile.getItems().add(p.label()));
         profile.getSelectionModel().select(0);
         profile.setId("profile");
-        Button submit = Buttons.quiet("Hand it in", this::submit);
+        Button submit = Buttons.quiet(DesktopText.of("logbook.logbook-screen.hand-it-in"), this::submit);
         submit.setId("submit");
-        Button news = Buttons.quiet("Ask for news", this::news);
+        Button news = Buttons.quiet(DesktopText.of("logbook.logbook-screen.ask-for-news"), this::news);
         news.setId("news");
         HBox buttons = new HBox(8, profile, submit, news);
         buttons.setAlignment(Pos.CENTER_LEFT);
@@ -102,7 +105,14 @@ public final class LogbookScreen implements StageView {
         spent.setMinHeight(Region.USE_PREF_SIZE);
         spent.setId("spent");
         VBox box = new VBox(
-                10, heading, what, buttons, heading("Where people leave"), leaving, heading("Time spent"), spent);
+                10,
+                heading,
+                what,
+                buttons,
+                heading(DesktopText.of("logbook.logbook-screen.where-people-leave")),
+                leaving,
+                heading(DesktopText.of("logbook.logbook-screen.time-spent")),
+                spent);
         box.setMinWidth(380);
         box.setMaxWidth(380);
         return box;
@@ -117,7 +127,7 @@ public final class LogbookScreen implements StageView {
 
     @Override
     public String name() {
-        return "Logbook";
+        return DesktopText.of("logbook.logbook-screen.logbook");
     }
 
     @Override
@@ -164,7 +174,7 @@ public final class LogbookScreen implements StageView {
             logbook = next;
             show();
         } catch (IOException e) {
-            session.jobs().say("The logbook cannot be written: " + e.getMessage());
+            session.jobs().say(DesktopText.of("logbook.logbook-screen.the-logbook-cannot-be-written", e.getMessage()));
         }
     }
 
@@ -174,21 +184,28 @@ public final class LogbookScreen implements StageView {
                 Channel.profiles().get(profile.getSelectionModel().getSelectedIndex());
         Logbook before = logbook;
         Path folder = published();
-        session.jobs().run("Handing in", p -> LogbookFile.submit(before, of, folder, chosen, today()), this::keep);
+        session.jobs()
+                .run(
+                        DesktopText.of("logbook.logbook-screen.handing-in"),
+                        p -> LogbookFile.submit(before, of, folder, chosen, today()),
+                        this::keep);
     }
 
     private void news() {
         Programme of = session.programme().get();
         Logbook before = logbook;
         Path folder = published();
-        session.jobs().run("Asking for news", p -> LogbookFile.news(before, of, folder, today()), this::keep);
+        session.jobs()
+                .run(
+                        DesktopText.of("logbook.logbook-screen.asking-for-news"),
+                        p -> LogbookFile.news(before, of, folder, today()),
+                        this::keep);
     }
 
     private void show() {
         page.getChildren().clear();
         if (logbook.entries().isEmpty()) {
-            Label empty =
-                    new Label("Nothing yet. Write down a lesson after a shoot: it is shown again before the next one.");
+            Label empty = new Label(DesktopText.of("logbook.logbook-screen.nothing-yet-write-down-a"));
             empty.getStyleClass().add("empty");
             page.getChildren().add(empty);
         }
@@ -201,12 +218,14 @@ public final class LogbookScreen implements StageView {
         Map<String, Long> own = logbook.spent().getOrDefault(title(), Map.of());
         spent.setText(
                 own.isEmpty()
-                        ? "Nothing is known of this workout yet."
+                        ? DesktopText.of("logbook.logbook-screen.nothing-is-known-of-this")
                         : own.entrySet().stream()
                                 .sorted(Comparator.comparing(
                                         e -> STAGES.indexOf(e.getKey().toLowerCase(Locale.ROOT))))
-                                .map(e -> Wordings.capital(e.getKey()) + " "
-                                        + Math.max(1, Math.round(e.getValue() / 60.0)) + " min")
+                                .map(e -> DesktopText.of(
+                                        "logbook.logbook-screen.min",
+                                        Wordings.capital(e.getKey()),
+                                        Math.max(1, Math.round(e.getValue() / 60.0))))
                                 .collect(Collectors.joining(", ")));
         leaving();
     }
@@ -242,17 +261,21 @@ public final class LogbookScreen implements StageView {
         HBox row = new HBox(8, mark, words);
         row.setAlignment(Pos.BASELINE_LEFT);
         if (request) {
-            Button idea = Buttons.quiet("Make it an idea", () -> idea(read));
-            idea.setTooltip(new Tooltip("Begins a run sheet with moves for what is asked; undo brings the plan back"));
+            Button idea = Buttons.quiet(DesktopText.of("logbook.logbook-screen.make-it-an-idea"), () -> idea(read));
+            idea.setTooltip(new Tooltip(DesktopText.of("logbook.logbook-screen.begins-a-run-sheet-with")));
             row.getChildren().add(idea);
         }
-        row.getChildren().add(Buttons.quiet("Strike out", () -> keep(logbook.without(e))));
+        row.getChildren()
+                .add(Buttons.quiet(
+                        DesktopText.of("logbook.logbook-screen.strike-out"), () -> keep(logbook.without(e))));
         return row;
     }
 
     /** The request as a run sheet in place of the plan; one undo brings the plan back. */
     private void idea(Request request) {
-        session.apply("idea from a request", session.workout().withSheet(request.sheet(Libraries.current())));
+        session.apply(
+                DesktopText.of("logbook.logbook-screen.idea-from-a-request"),
+                session.workout().withSheet(request.sheet(Libraries.current())));
         openPlan.run();
     }
 
@@ -266,8 +289,7 @@ public final class LogbookScreen implements StageView {
             session.jobs().say(e.getMessage());
         }
         if (of == null || curve == null) {
-            leaving.getChildren()
-                    .add(new Label("No curve yet: put retention.csv (second,share) beside the published files."));
+            leaving.getChildren().add(new Label(DesktopText.of("logbook.logbook-screen.no-curve-yet-put-retention")));
             return;
         }
         for (Retention.Loss loss : curve.losses(of.timeline(), of.match(), of.cut()).stream()
@@ -280,8 +302,8 @@ public final class LogbookScreen implements StageView {
                             : s.kind() == SegmentKind.TALK
                                     ? s.block().name()
                                     : s.kind().word());
-            Label line = new Label(String.format(
-                    Locale.ROOT, "%s at %s: %.1f %% leave", what, loss.at().start(), loss.lost() * 100));
+            Label line = new Label(DesktopText.of(
+                    "logbook.logbook-screen.s-at-s-1f-leave", what, loss.at().start(), loss.lost() * 100));
             line.setWrapText(true);
             leaving.getChildren().add(line);
         }

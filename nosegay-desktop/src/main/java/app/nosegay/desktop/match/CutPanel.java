@@ -3,6 +3,7 @@ package app.nosegay.desktop.match;
 import app.nosegay.cut.CutProposal;
 import app.nosegay.cut.LengthRule;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.match.Match;
 import app.nosegay.time.Axis;
@@ -28,8 +29,10 @@ import javafx.scene.layout.VBox;
 
 /** What may be cut, what is done where lengths differ, and how long the programme is with that. */
 final class CutPanel {
-    private static final List<String> RULES =
-            List.of("Trust the recording", "Trust the clock: trim or hold", "Extend short rests with a card");
+    private static final List<String> RULES = List.of(
+            DesktopText.of("match.cut-panel.trust-the-recording"),
+            DesktopText.of("match.cut-panel.trust-the-clock-trim-or"),
+            DesktopText.of("match.cut-panel.extend-short-rests-with-a"));
 
     private final Session session;
     /** An edge of a cut moves by this much at a key press. */
@@ -57,11 +60,11 @@ final class CutPanel {
         rule.getItems().setAll(RULES);
         rule.setId("length-rule");
         rule.setMaxWidth(Double.MAX_VALUE);
-        rule.setTooltip(new Tooltip("What is done where a stretch was recorded longer or shorter than planned"));
+        rule.setTooltip(new Tooltip(DesktopText.of("match.cut-panel.what-is-done-where-a")));
         rule.setOnAction(e -> chooseRule());
         list.setId("cuts");
-        list.setTooltip(new Tooltip("C cuts or keeps, Enter plays, Left and Right move the start, with Shift the end"));
-        Label empty = new Label("Nothing to cut.");
+        list.setTooltip(new Tooltip(DesktopText.of("match.cut-panel.c-cuts-or-keeps-enter")));
+        Label empty = new Label(DesktopText.of("match.cut-panel.nothing-to-cut"));
         empty.getStyleClass().add("empty");
         list.setPlaceholder(empty);
         list.setCellFactory(l -> new Cell());
@@ -79,7 +82,7 @@ final class CutPanel {
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
-        own.getItems().add("As the whole workout");
+        own.getItems().add(DesktopText.of("match.cut-panel.as-the-whole-workout"));
         own.getItems().addAll(RULES);
         own.setId("own-length-rule");
         own.setMaxWidth(Double.MAX_VALUE);
@@ -97,8 +100,8 @@ final class CutPanel {
         own.setDisable(line.isEmpty());
         ownOf.setText(
                 line.isEmpty()
-                        ? "Select a line of the Score to give it a rule of its own."
-                        : "Only " + spoken(line.get(0)) + ":");
+                        ? DesktopText.of("match.cut-panel.select-a-line-of-the")
+                        : DesktopText.of("match.cut-panel.only", spoken(line.get(0))));
         LengthRule rules = line.isEmpty()
                 ? null
                 : session.workout().matching().rules().get(line.get(0).id());
@@ -119,7 +122,9 @@ final class CutPanel {
         for (Match.Placed p : selected) {
             notes = index == 0 ? notes.withoutRule(p.id()) : notes.withRule(p.id(), LengthRule.values()[index - 1]);
         }
-        session.apply("length of " + spoken(selected.get(0)), session.workout().withMatching(notes));
+        session.apply(
+                DesktopText.of("match.cut-panel.length-of", spoken(selected.get(0))),
+                session.workout().withMatching(notes));
     }
 
     Region view() {
@@ -140,7 +145,8 @@ final class CutPanel {
         }
         rule.getSelectionModel().select(now.workout().matching().rule().ordinal());
         String promise = now.report().sentence();
-        length.setText("The programme lasts " + now.cut().total().clock() + ". Planned: " + promise);
+        length.setText(DesktopText.of(
+                "match.cut-panel.the-programme-lasts-planned", now.cut().total().clock(), promise));
         showing = false;
     }
 
@@ -170,14 +176,14 @@ final class CutPanel {
                 .matching()
                 .withCut(new MatchNotes.CutDecision(c.take(), new Span<>(from, to), c.cut()));
         session.apply(
-                (end ? "end of " : "start of ") + c.kind() + " " + (end ? to : from),
+                DesktopText.of("match.cut-panel.end-of", end, c.kind(), end ? to : from),
                 session.workout().withMatching(notes));
     }
 
     private void decide(CutProposal c, boolean cut) {
         MatchNotes notes = session.workout().matching().withCut(new MatchNotes.CutDecision(c.take(), c.span(), cut));
         session.apply(
-                (cut ? "cut " : "keep ") + c.kind() + " at " + c.span().start(),
+                DesktopText.of("match.cut-panel.cut-at", cut, c.kind(), c.span().start()),
                 session.workout().withMatching(notes));
     }
 
@@ -212,24 +218,28 @@ final class CutPanel {
             }
             String kind =
                     switch (c.kind()) {
-                        case "repeat" -> "First try, begun again";
-                        case "fluff" -> "Fluff";
-                        case "dead air" -> "Dead air";
-                        case "long rest" -> "Rest longer than planned";
-                        case "unplanned" -> "Movement nobody planned";
-                        case "after the end" -> "After the end";
-                        default -> "Pause";
+                        case "repeat" -> DesktopText.of("match.cut-panel.first-try-begun-again");
+                        case "fluff" -> DesktopText.of("match.cut-panel.fluff");
+                        case "dead air" -> DesktopText.of("match.cut-panel.dead-air");
+                        case "long rest" -> DesktopText.of("match.cut-panel.rest-longer-than-planned");
+                        case "unplanned" -> DesktopText.of("match.cut-panel.movement-nobody-planned");
+                        case "after the end" -> DesktopText.of("match.cut-panel.after-the-end");
+                        default -> DesktopText.of("match.cut-panel.pause");
                     };
-            words.setText(String.format(
-                    Locale.ROOT,
-                    "%s %s, %.1f s at %s of %s%s",
+            words.setText(DesktopText.of(
+                    "match.cut-panel.s-at-of",
                     c.cut() ? "✂" : "○",
                     kind,
                     c.span().length().seconds(),
                     c.span().start(),
                     c.take(),
-                    c.decided() ? "" : c.cut() ? " (cut unless you keep it)" : " (kept unless you cut it)"));
-            button.setText(c.cut() ? "Keep  (C)" : "Cut  (C)");
+                    c.decided()
+                            ? ""
+                            : c.cut()
+                                    ? DesktopText.of("match.cut-panel.cut-unless-you-keep-it")
+                                    : DesktopText.of("match.cut-panel.kept-unless-you-cut-it")));
+            button.setText(
+                    c.cut() ? DesktopText.of("match.cut-panel.keep-c") : DesktopText.of("match.cut-panel.cut-c"));
             setAccessibleText(words.getText());
             setGraphic(row);
         }

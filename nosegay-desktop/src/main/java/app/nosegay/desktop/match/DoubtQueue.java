@@ -1,5 +1,6 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.match.Match;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -17,14 +18,15 @@ final class DoubtQueue {
     /** A boundary that is in doubt, and the line it belongs to. */
     record Doubtful(Match.Placed placed, boolean end, double doubt, ScoreLine line) {
         private String key() {
-            return placed.id() + (end ? " end" : " start");
+            return placed.id()
+                    + (end ? DesktopText.of("match.doubt-queue.end") : DesktopText.of("match.doubt-queue.start"));
         }
 
         private String told() {
-            String where = placed.matched() ? " at " + (end ? placed.end() : placed.start()) : "";
-            return String.format(
-                    Locale.ROOT,
-                    "%.2f  %s of %s (%s)%s",
+            String where =
+                    placed.matched() ? DesktopText.of("match.doubt-queue.at", end ? placed.end() : placed.start()) : "";
+            return DesktopText.of(
+                    "match.doubt-queue.of",
                     doubt,
                     end ? "end" : "start",
                     line.title().toLowerCase(Locale.ROOT),
@@ -39,7 +41,7 @@ final class DoubtQueue {
     /** @param shown told the line of the doubt that is selected */
     DoubtQueue(Consumer<ScoreLine> shown) {
         list.setId("doubts");
-        list.setPlaceholder(new Label("Nothing is in doubt."));
+        list.setPlaceholder(new Label(DesktopText.of("match.doubt-queue.nothing-is-in-doubt")));
         list.setCellFactory(l -> new ListCell<>() {
             @Override
             protected void updateItem(Doubtful d, boolean none) {
@@ -81,7 +83,12 @@ final class DoubtQueue {
         }
         queue.sort(Comparator.comparingDouble(Doubtful::doubt).reversed());
         list.getItems().setAll(queue);
-        return queue.isEmpty() ? "No doubts" : queue.size() + (queue.size() == 1 ? " doubt" : " doubts");
+        return queue.isEmpty()
+                ? DesktopText.of("match.doubt-queue.no-doubts")
+                : queue.size()
+                        + (queue.size() == 1
+                                ? DesktopText.of("match.doubt-queue.doubt")
+                                : DesktopText.of("match.doubt-queue.doubts"));
     }
 
     /** Selects the most doubtful boundary not looked at yet. */

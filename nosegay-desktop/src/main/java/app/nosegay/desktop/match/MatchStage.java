@@ -3,6 +3,7 @@ package app.nosegay.desktop.match;
 import app.nosegay.cut.CutProposal;
 import app.nosegay.cut.MatchNotes;
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.Session;
@@ -20,7 +21,6 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -44,7 +44,7 @@ public final class MatchStage implements StageView {
     private final DoubtQueue doubts;
     private final Label summary = new Label();
     private final TakeScreen screen;
-    private final Label nowAt = new Label("Click a line to play from there.");
+    private final Label nowAt = new Label(DesktopText.of("match.match-stage.click-a-line-to-play"));
     private final BorderPane view = new BorderPane();
     private final Tabs sides = new Tabs("match");
     private final FindingList findings;
@@ -85,28 +85,28 @@ public final class MatchStage implements StageView {
     }
 
     private Region filled() {
-        Button film = Buttons.quiet("Film again …", this::film);
-        Button bring = Buttons.quiet("Bring in a recording …", this::bringIn);
+        Button film = Buttons.quiet(DesktopText.of("match.match-stage.film-again"), this::film);
+        Button bring = Buttons.quiet(DesktopText.of("match.match-stage.bring-in-a-recording"), this::bringIn);
         summary.setMaxWidth(Double.MAX_VALUE);
         HBox head = new HBox(10, summary, score.order(), film, bring);
         head.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(score.list(), Priority.ALWAYS);
         VBox left = new VBox(8, head, score.list());
         left.getStyleClass().add("stage");
-        Button keep = Buttons.act("Keep as it is  (B)", this::pinSelected);
+        Button keep = Buttons.act(DesktopText.of("match.match-stage.keep-as-it-is-b"), this::pinSelected);
         keep.setId("keep");
-        keep.setTooltip(new Tooltip("Pins the boundary where it is"));
-        Button play = Buttons.quiet("Play  (Space)", this::playSelected);
+        keep.setTooltip(new Tooltip(DesktopText.of("match.match-stage.pins-the-boundary-where-it")));
+        Button play = Buttons.quiet(DesktopText.of("match.match-stage.play-space"), this::playSelected);
         play.setId("play");
         HBox buttons = new HBox(8, play, keep);
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox doubtPage = new VBox(8, buttons, doubts.list());
         VBox.setVgrow(doubts.list(), Priority.ALWAYS);
-        sides.add("Doubts", doubtPage);
-        sides.add("Findings", findings.view());
-        sides.add("Cuts", cuts.view());
-        sides.add("Words", words.view());
-        sides.add("Takes", tries.view());
+        sides.add(DesktopText.of("match.match-stage.doubts"), doubtPage);
+        sides.add(DesktopText.of("match.match-stage.findings"), findings.view());
+        sides.add(DesktopText.of("match.match-stage.cuts"), cuts.view());
+        sides.add(DesktopText.of("match.match-stage.words"), words.view());
+        sides.add(DesktopText.of("match.match-stage.takes"), tries.view());
         // Pictures of every try are only fetched while they are looked at.
         sides.onShown(name -> {
             tries.stop();
@@ -131,16 +131,14 @@ public final class MatchStage implements StageView {
     }
 
     private VBox empty() {
-        Label heading = new Label("No recording yet");
+        Label heading = new Label(DesktopText.of("match.match-stage.no-recording-yet"));
         heading.getStyleClass().add("heading");
-        Label text = new Label(
-                "Have the simulated camera film the plan to see how it plays, or bring in a video you recorded. "
-                        + "A transcript or shoot log with the same name beside it is used as well.");
+        Label text = new Label(DesktopText.of("match.match-stage.have-the-simulated-camera-film"));
         text.getStyleClass().add("empty");
         text.setMaxWidth(560);
-        Button film = Buttons.act("Film with the simulated camera", this::film);
+        Button film = Buttons.act(DesktopText.of("match.match-stage.film-with-the-simulated-camera"), this::film);
         film.setId("film");
-        Button bring = Buttons.quiet("Bring in a recording …", this::bringIn);
+        Button bring = Buttons.quiet(DesktopText.of("match.match-stage.bring-in-a-recording"), this::bringIn);
         VBox box = new VBox(16, heading, text, new HBox(10, film, bring));
         box.setAlignment(Pos.CENTER_LEFT);
         box.setMaxWidth(600);
@@ -149,7 +147,7 @@ public final class MatchStage implements StageView {
 
     @Override
     public String name() {
-        return "Match";
+        return DesktopText.of("match.match-stage.match");
     }
 
     @Override
@@ -171,7 +169,7 @@ public final class MatchStage implements StageView {
     /** Takes are kept beside the workout, so it needs a place first. */
     private boolean hasPlace() {
         if (session.file().isEmpty()) {
-            session.jobs().say("Save the workout first (Ctrl+S): its takes are kept beside it.");
+            session.jobs().say(DesktopText.of("match.match-stage.save-the-workout-first-ctrl"));
         }
         return session.file().isPresent();
     }
@@ -188,7 +186,7 @@ public final class MatchStage implements StageView {
             return;
         }
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Bring in a recording");
+        chooser.setTitle(DesktopText.of("match.match-stage.bring-in-a-recording-2"));
         File chosen = chooser.showOpenDialog(window);
         if (chosen != null) {
             session.bringIn(chosen.toPath());
@@ -208,13 +206,24 @@ public final class MatchStage implements StageView {
         now.match().takes().forEach(t -> t.evidence().stream()
                 .filter(e -> !evidence.contains(e))
                 .forEach(evidence::add));
-        summary.setText(found + " of " + now.match().segments().size() + " segments found from "
-                + String.join(", ", evidence) + ". Recorded " + now.cut().total() + ", planned "
-                + now.timeline().total() + ".");
-        sides.rename("Doubts", doubts.show(score.lines()));
+        summary.setText(DesktopText.of(
+                "match.match-stage.of-segments-found-from-recorded",
+                found,
+                now.match().segments().size(),
+                String.join(", ", evidence),
+                now.cut().total(),
+                now.timeline().total()));
+        sides.rename(DesktopText.of("match.match-stage.doubts"), doubts.show(score.lines()));
         findings.show(now.matchFindings(), now.workout());
         int open = findings.list().getItems().size();
-        sides.rename("Findings", open == 0 ? "No findings" : open + (open == 1 ? " finding" : " findings"));
+        sides.rename(
+                DesktopText.of("match.match-stage.findings"),
+                open == 0
+                        ? DesktopText.of("match.match-stage.no-findings")
+                        : open
+                                + (open == 1
+                                        ? DesktopText.of("match.match-stage.finding")
+                                        : DesktopText.of("match.match-stage.findings-2")));
         cuts.show(now);
         words.show(now);
     }
@@ -226,10 +235,14 @@ public final class MatchStage implements StageView {
         cuts.select(line == null || line.isUnplanned() ? List.of() : line.placed());
         if (line != null && !line.isMissing() && !screen.isPlaying()) {
             screen.stand(fileOf(line), line.recorded().start());
-            nowAt.setText(line.title() + ", " + line.detail() + ": starts at "
-                    + line.recorded().start() + " of " + line.take().id() + ".");
+            nowAt.setText(DesktopText.of(
+                    "match.match-stage.starts-at-of",
+                    line.title(),
+                    line.detail(),
+                    line.recorded().start(),
+                    line.take().id()));
         } else if (line != null && line.isMissing()) {
-            nowAt.setText(line.title() + " was not found in the recording.");
+            nowAt.setText(DesktopText.of("match.match-stage.was-not-found-in-the", line.title()));
         }
     }
 
@@ -256,8 +269,8 @@ public final class MatchStage implements StageView {
             screen.play(
                     file,
                     from,
-                    time -> nowAt.setText(c.kind() + ": " + time + " of " + c.take()),
-                    () -> nowAt.setText("Stopped."));
+                    time -> nowAt.setText(DesktopText.of("match.match-stage.of", c.kind(), time, c.take())),
+                    () -> nowAt.setText(DesktopText.of("match.match-stage.stopped")));
         }
     }
 
@@ -274,7 +287,7 @@ public final class MatchStage implements StageView {
                 fileOf(line),
                 from,
                 time -> {
-                    nowAt.setText("Around the start of " + line.title() + ": " + time + ". Space stops.");
+                    nowAt.setText(DesktopText.of("match.match-stage.around-the-start-of-space", line.title(), time));
                     if (looping && !time.isBefore(to)) {
                         screen.stop();
                         Platform.runLater(this::loop);
@@ -287,7 +300,7 @@ public final class MatchStage implements StageView {
     private void tap() {
         ScoreLine line = score.selected();
         if (!screen.isPlaying() || playing == null || line == null || line.isMissing() || line.isUnplanned()) {
-            session.jobs().say("Play a line first (Space), then tap T at the end of every rep.");
+            session.jobs().say(DesktopText.of("match.match-stage.play-a-line-first-space"));
             return;
         }
         if (tapped != line) {
@@ -295,7 +308,7 @@ public final class MatchStage implements StageView {
             tapped = line;
         }
         taps.add(playing);
-        nowAt.setText(taps.size() + (taps.size() == 1 ? " rep" : " reps") + " tapped in " + line.title());
+        nowAt.setText(DesktopText.of("match.match-stage.rep-tapped-in", taps.size(), line.title()));
     }
 
     /** Tapped reps replace those found, per segment. */
@@ -310,7 +323,7 @@ public final class MatchStage implements StageView {
                     .toList();
             notes = inside.isEmpty() ? notes : notes.withTaps(p.id(), inside);
         }
-        String name = taps.size() + " reps tapped in " + tapped.title();
+        String name = DesktopText.of("match.match-stage.reps-tapped-in", taps.size(), tapped.title());
         taps.clear();
         tapped = null;
         session.apply(name, session.workout().withMatching(notes));
@@ -342,9 +355,10 @@ public final class MatchStage implements StageView {
         }
         if (any) {
             session.apply(
-                    "use another take of " + line.title(), session.workout().withMatching(notes));
+                    DesktopText.of("match.match-stage.use-another-take-of", line.title()),
+                    session.workout().withMatching(notes));
         } else {
-            session.jobs().say(line.title() + " is in no other take.");
+            session.jobs().say(DesktopText.of("match.match-stage.is-in-no-other-take", line.title()));
         }
     }
 
@@ -367,16 +381,15 @@ public final class MatchStage implements StageView {
                 start,
                 time -> {
                     playing = time;
-                    nowAt.setText(String.format(
-                            Locale.ROOT,
-                            "%s: %s, second %.1f of the line%s",
+                    nowAt.setText(DesktopText.of(
+                            "match.match-stage.second-of-the-line",
                             line.title(),
                             time,
                             time.since(line.recorded().start()).seconds(),
-                            taps.isEmpty() ? "" : ", " + taps.size() + " reps tapped"));
+                            taps.isEmpty() ? "" : DesktopText.of("match.match-stage.reps-tapped", taps.size())));
                 },
                 () -> {
-                    nowAt.setText("Stopped.");
+                    nowAt.setText(DesktopText.of("match.match-stage.stopped"));
                     keepTaps();
                 });
     }
@@ -407,10 +420,10 @@ public final class MatchStage implements StageView {
             next = next.withoutPin(gone);
         }
         session.apply(
-                verb + " " + (end ? "end" : "start") + " of " + spoken(p.id()) + " at " + time, next.withPin(pin));
+                DesktopText.of("match.match-stage.end-of-at", verb, end, spoken(p.id()), time), next.withPin(pin));
         against.forEach(gone -> session.jobs()
-                .say("That cannot be with " + spoken(gone.segment()) + " pinned at " + gone.time()
-                        + ": this pin is gone. Undo brings it back."));
+                .say(DesktopText.of(
+                        "match.match-stage.that-cannot-be-with-pinned", spoken(gone.segment()), gone.time())));
     }
 
     /** Moves a boundary of the selected line by whole frames and pins it there. */

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.script.Wordings;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
@@ -20,7 +21,7 @@ record ScoreFold(String block, List<ScoreLine> lines, boolean open) implements S
 
     @Override
     public String key() {
-        return "block " + block;
+        return DesktopText.of("match.score-fold.block", block);
     }
 
     /** The rows of {@code lines} by block: each block's fold, its lines under it where it is open. */
@@ -64,7 +65,7 @@ record ScoreFold(String block, List<ScoreLine> lines, boolean open) implements S
                 .map(l -> l.interval().first().block().name().isEmpty()
                         ? l.title()
                         : Wordings.capital(l.interval().first().block().name()))
-                .orElse("Not planned");
+                .orElse(DesktopText.of("match.score-fold.not-planned"));
     }
 
     Length planned() {
@@ -86,6 +87,6 @@ record ScoreFold(String block, List<ScoreLine> lines, boolean open) implements S
 
     @Override
     public String spoken() {
-        return name() + ", " + lines.size() + " lines, " + (open ? "open" : "folded");
+        return DesktopText.of("match.score-fold.lines-open", name(), lines.size(), open);
     }
 }

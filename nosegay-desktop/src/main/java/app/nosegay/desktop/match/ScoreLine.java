@@ -1,5 +1,6 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Interval;
@@ -37,10 +38,15 @@ public record ScoreLine(
         implements ScoreRow {
 
     /** The order in which each block can be folded to one row. */
-    static final String BY_BLOCK = "By block";
+    static final String BY_BLOCK = DesktopText.of("match.score-line.by-block");
 
     /** The orders the lines can be shown in. */
-    static final List<String> ORDERS = List.of("In order", BY_BLOCK, "By move", "By round", "Work only");
+    static final List<String> ORDERS = List.of(
+            DesktopText.of("match.score-line.in-order"),
+            BY_BLOCK,
+            DesktopText.of("match.score-line.by-move"),
+            DesktopText.of("match.score-line.by-round"),
+            DesktopText.of("match.score-line.work-only"));
 
     /** The lines of a programme in one of {@link #ORDERS}. */
     static List<ScoreLine> of(Programme programme, String order) {
@@ -167,7 +173,7 @@ public record ScoreLine(
     /** The first line of its label. */
     String title() {
         if (isUnplanned()) {
-            return "Not planned";
+            return DesktopText.of("match.score-line.not-planned");
         }
         Segment s = interval.first();
         String what = s.move() != null && s.kind().isMoving()
@@ -179,18 +185,19 @@ public record ScoreLine(
     /** The second line: round or set, side. */
     String detail() {
         if (isUnplanned()) {
-            return "from " + recorded.start().toString();
+            return DesktopText.of("match.score-line.from", recorded.start().toString());
         }
         Segment s = interval.first();
         List<String> parts = new ArrayList<>();
         if (s.round() != null) {
-            parts.add("round " + s.round());
+            parts.add(DesktopText.of("match.score-line.round", s.round()));
         }
         if (s.set() != null) {
-            parts.add("set " + s.set());
+            parts.add(DesktopText.of("match.score-line.set", s.set()));
         }
         if (interval.segments().size() > 1) {
-            parts.add(s.side().word() + ", then " + s.side().other().word());
+            parts.add(DesktopText.of(
+                    "match.score-line.then", s.side().word(), s.side().other().word()));
         } else if (s.side() == Side.LEFT || s.side() == Side.RIGHT) {
             parts.add(s.side().word());
         }

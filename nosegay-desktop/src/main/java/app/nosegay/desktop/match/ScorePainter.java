@@ -1,6 +1,7 @@
 package app.nosegay.desktop.match;
 
 import app.nosegay.captions.Caption;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
@@ -150,8 +151,10 @@ final class ScorePainter {
         }
         double drift = fold.drift().seconds();
         String told = fold.missing() > 0
-                ? fold.missing() + " missing"
-                : Math.abs(drift) < 0.05 ? "on time" : String.format(Locale.ROOT, "%+.1f s", drift);
+                ? DesktopText.of("match.score-painter.missing", fold.missing())
+                : Math.abs(drift) < 0.05
+                        ? DesktopText.of("match.score-painter.on-time")
+                        : String.format(Locale.ROOT, "%+.1f s", drift);
         boolean fine =
                 fold.missing() == 0 && Math.abs(drift) < 0.5 * fold.lines().size();
         text(g, told, Typefaces.strong(15), fine ? Palette.COUNT : Palette.CAUTION, width - RIGHT + 10, 26);
@@ -191,8 +194,10 @@ final class ScorePainter {
         String shown = counted
                 ? String.format(Locale.ROOT, "%.1f s", line.recorded().length().seconds())
                 : startsLate
-                        ? String.format(Locale.ROOT, "%.1f s late", late)
-                        : Math.abs(drift) < 0.05 ? "on time" : String.format(Locale.ROOT, "%+.1f s", drift);
+                        ? DesktopText.of("match.score-painter.s-late", late)
+                        : Math.abs(drift) < 0.05
+                                ? DesktopText.of("match.score-painter.on-time")
+                                : String.format(Locale.ROOT, "%+.1f s", drift);
         text(
                 g,
                 shown,
@@ -201,12 +206,21 @@ final class ScorePainter {
                 x,
                 26);
         if (line.interval().kind() == SegmentKind.WORK) {
-            String reps = line.reps().size() + (line.target() > 0 ? " of " + line.target() : "") + " reps";
+            String reps = DesktopText.of(
+                    "match.score-painter.reps",
+                    line.reps().size(),
+                    line.target() > 0 ? DesktopText.of("match.score-painter.of", line.target()) : "");
             boolean off = counted && line.reps().size() != line.target();
             text(g, reps, Typefaces.text(13), off ? Palette.CAUTION : Palette.INK, x, 45);
         }
         if (line.doubt() > DOUBTFUL) {
-            text(g, String.format(Locale.ROOT, "doubt %.2f", line.doubt()), Typefaces.text(13), Palette.VOICE, x, 62);
+            text(
+                    g,
+                    DesktopText.of("match.score-painter.doubt", line.doubt()),
+                    Typefaces.text(13),
+                    Palette.VOICE,
+                    x,
+                    62);
         }
     }
 

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.match.Match;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Axis;
@@ -8,7 +9,6 @@ import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
@@ -63,7 +63,7 @@ public final class ScoreView {
         this.tell = tell;
         list.getStyleClass().add("score-list");
         list.setId("score");
-        list.setAccessibleText("Score: one line per interval");
+        list.setAccessibleText(DesktopText.of("match.score-view.score-one-line-per-interval"));
         list.setCellFactory(l -> new Cell());
         list.widthProperty().addListener((o, before, now) -> repaint());
         list.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> selected.accept(line(now)));
@@ -71,7 +71,7 @@ public final class ScoreView {
         order.getSelectionModel().select(0);
         order.setMinWidth(118);
         order.setId("score-order");
-        order.setAccessibleText("Order of the Score");
+        order.setAccessibleText(DesktopText.of("match.score-view.order-of-the-score"));
         order.setOnAction(e -> show(programme));
     }
 
@@ -256,9 +256,8 @@ public final class ScoreView {
                 drag.setStartY(row * ScorePainter.ROW);
                 drag.setEndY((row + 1) * ScorePainter.ROW - 4);
                 drag.setVisible(true);
-                tell.accept(String.format(
-                        Locale.ROOT,
-                        "%s of %s at second %+.2f of the line",
+                tell.accept(DesktopText.of(
+                        "match.score-view.s-of-s-at-second",
                         held.end() ? "end" : "start",
                         programme.timeline().spoken(held.placed().id()),
                         painter.seconds(e.getX(), e.getY())));

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.media.Playback;
 import app.nosegay.media.Scrubber;
@@ -41,7 +42,7 @@ final class TakeScreen {
         pane.getStyleClass().add("picture");
         pane.setMinSize(width, height);
         pane.setMaxSize(width, height);
-        pane.setAccessibleText("The take");
+        pane.setAccessibleText(DesktopText.of("match.take-screen.the-take"));
     }
 
     Region view() {

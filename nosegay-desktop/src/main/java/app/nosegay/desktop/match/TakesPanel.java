@@ -2,6 +2,7 @@ package app.nosegay.desktop.match;
 
 import app.nosegay.cut.SplitSegment;
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.match.Match;
 import app.nosegay.time.Axis;
@@ -30,7 +31,7 @@ final class TakesPanel {
     private static final int MOST = 4;
 
     private final Session session;
-    private final Label heading = new Label("Select a line of the Score.");
+    private final Label heading = new Label(DesktopText.of("match.takes-panel.select-a-line-of-the"));
     private final FlowPane tries = new FlowPane(12, 12);
     private final List<TakeScreen> screens = new ArrayList<>();
     private final Button join = Buttons.act("", () -> {});
@@ -47,7 +48,7 @@ final class TakesPanel {
         scroll.getStyleClass().add("plain-scroll");
         VBox.setVgrow(scroll, Priority.ALWAYS);
         join.setId("join");
-        join.setTooltip(new Tooltip("Copies both into one new file, as they were recorded; both stay where they are"));
+        join.setTooltip(new Tooltip(DesktopText.of("match.takes-panel.copies-both-into-one-new")));
         offer(Optional.empty());
         view = new VBox(8, heading, join, scroll);
     }
@@ -61,7 +62,7 @@ final class TakesPanel {
         join.setVisible(cut.isPresent());
         join.setManaged(cut.isPresent());
         cut.ifPresent(c -> {
-            join.setText("Join " + c.first() + " and " + c.second());
+            join.setText(DesktopText.of("match.takes-panel.join-and", c.first(), c.second()));
             join.setOnAction(e -> session.join(c.first(), c.second()));
         });
     }
@@ -78,21 +79,24 @@ final class TakesPanel {
         tries.getChildren().clear();
         offer(Optional.empty());
         if (line == null || line.isUnplanned()) {
-            heading.setText("Select a line of the Score.");
+            heading.setText(DesktopText.of("match.takes-panel.select-a-line-of-the"));
             return;
         }
         Match.Placed p = line.placed().get(0);
         int n = (p.matched() ? 1 : 0) + p.others().size();
-        String why = p.reason() == null ? "" : " Used: " + p.reason() + ".";
+        String why = p.reason() == null ? "" : DesktopText.of("match.takes-panel.used", p.reason());
         Optional<SplitSegment> cut = line.placed().stream()
                 .flatMap(each -> SplitSegment.of(session.programme().get().match(), each).stream())
                 .findFirst();
         offer(cut);
         if (cut.isPresent()) {
-            heading.setText(
-                    "The camera began a new recording in the middle of " + line.title() + ". As one take it is whole.");
+            heading.setText(DesktopText.of("match.takes-panel.the-camera-began-a-new", line.title()));
         } else {
-            heading.setText(line.title() + " was done " + (n == 1 ? "once." : n + " times.") + why);
+            heading.setText(DesktopText.of(
+                    "match.takes-panel.was-done",
+                    line.title(),
+                    n == 1 ? DesktopText.of("match.takes-panel.once") : DesktopText.of("match.takes-panel.times", n),
+                    why));
         }
         if (p.matched()) {
             tries.getChildren().add(attempt(p, p.take(), p.start(), p.end(), "used"));
@@ -112,19 +116,20 @@ final class TakesPanel {
             screen.stand(file, start.plus(length.times(0.5)));
         }
         double off = length.minus(p.planned()).seconds();
-        String against = Math.abs(off) < 0.1 ? "as planned" : String.format(Locale.ROOT, "%+.1f s", off);
+        String against = Math.abs(off) < 0.1
+                ? DesktopText.of("match.takes-panel.as-planned")
+                : String.format(Locale.ROOT, "%+.1f s", off);
         String note = session.workout().takes().stream()
                 .filter(t -> t.id().equals(take) && !t.note().isEmpty())
                 .map(t -> "\n\u201c" + t.note() + "\u201d")
                 .findFirst()
                 .orElse("");
         Label words = new Label(
-                String.format(Locale.ROOT, "%s, %s at %s: %.1f s, %s", kind, take, start, length.seconds(), against)
-                        + note);
+                DesktopText.of("match.takes-panel.at-s", kind, take, start, length.seconds(), against) + note);
         words.setWrapText(true);
         words.setMinHeight(Region.USE_PREF_SIZE);
         words.setMaxWidth(WIDTH);
-        Button play = Buttons.quiet("Play", () -> {
+        Button play = Buttons.quiet(DesktopText.of("match.takes-panel.play"), () -> {
             if (file != null) {
                 screen.play(
                         file,
@@ -139,14 +144,14 @@ final class TakesPanel {
         });
         HBox buttons = new HBox(4, play);
         if (kind.equals("retake")) {
-            buttons.getChildren().add(Buttons.quiet("Use this", () -> use(p, take)));
+            buttons.getChildren().add(Buttons.quiet(DesktopText.of("match.takes-panel.use-this"), () -> use(p, take)));
         }
         return new VBox(3, screen.view(), words, buttons);
     }
 
     private void use(Match.Placed p, String take) {
         session.apply(
-                "use " + take + " for " + p.id(),
+                DesktopText.of("match.takes-panel.use-for", take, p.id()),
                 session.workout().withMatching(session.workout().matching().withChoice(p.id(), take)));
     }
 }

@@ -3,6 +3,7 @@ package app.nosegay.desktop.match;
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.jobs.Libraries;
@@ -16,7 +17,6 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -37,7 +37,7 @@ final class WordsPanel {
     private final Session session;
     private final Label summary = new Label();
     private final ListView<Object> list = new ListView<>();
-    private final Button listen = Cell.quiet("Listen for the script");
+    private final Button listen = Cell.quiet(DesktopText.of("match.words-panel.listen-for-the-script"));
     private final ListView<Said> captions = new ListView<>();
     /** Lines off the script that are not wanted as cues, while this window is open. */
     private final Set<String> left = new HashSet<>();
@@ -51,15 +51,14 @@ final class WordsPanel {
         summary.setId("words-summary");
         list.setId("words");
         listen.setId("listen");
-        listen.setTooltip(new Tooltip("Finds the scripted lines in the sound of takes that came without a transcript;"
-                + " takes about a third of their length"));
+        listen.setTooltip(new Tooltip(DesktopText.of("match.words-panel.finds-the-scripted-lines-in")));
         listen.setOnAction(e -> session.listen());
-        Label empty = new Label("No transcript, or nothing to correct in it.");
+        Label empty = new Label(DesktopText.of("match.words-panel.no-transcript-or-nothing-to"));
         empty.getStyleClass().add("empty");
         list.setPlaceholder(empty);
         list.setCellFactory(l -> new Cell());
         VBox.setVgrow(list, Priority.ALWAYS);
-        Label all = new Label("All captions: click one twice, or press Enter, to correct it");
+        Label all = new Label(DesktopText.of("match.words-panel.all-captions-click-one-twice"));
         all.getStyleClass().add("small");
         captions.setId("all-captions");
         captions.setEditable(true);
@@ -119,7 +118,8 @@ final class WordsPanel {
                 .withRepair(new CaptionText.Repair(
                         said.take(), said.heard().start(), said.heard().text(), words, true));
         session.apply(
-                "correct the caption at " + said.heard().start(),
+                DesktopText.of(
+                        "match.words-panel.correct-the-caption-at", said.heard().start()),
                 session.workout().withMatching(notes));
     }
 
@@ -166,14 +166,19 @@ final class WordsPanel {
         boolean open = !ListenJob.open(now.workout()).isEmpty();
         listen.setVisible(open);
         listen.setManaged(open);
-        listen.setText(heard ? "Listen again" : "Listen for the script");
+        listen.setText(
+                heard
+                        ? DesktopText.of("match.words-panel.listen-again")
+                        : DesktopText.of("match.words-panel.listen-for-the-script"));
         summary.setText(
                 !heard
-                        ? "No transcript came with the recordings. Nosegay can listen for the lines of the script, or put a transcript beside a recording under its name (WebVTT, SRT or text)."
-                        : said + " of " + (said + unsaid.size()) + " scripted lines were said, "
-                                + now.calls().size()
-                                + " calls heard; " + repairs + (repairs == 1 ? " caption" : " captions")
-                                + " to correct. Lines not said can be shown on screen instead.");
+                        ? DesktopText.of("match.words-panel.no-transcript-came-with-the")
+                        : DesktopText.of(
+                                "match.words-panel.of-scripted-lines-were-said",
+                                said,
+                                said + unsaid.size(),
+                                now.calls().size(),
+                                repairs));
     }
 
     private static boolean isKept(AdLib a) {
@@ -188,13 +193,16 @@ final class WordsPanel {
         try {
             Move move = Libraries.current()
                     .find(a.move())
-                    .orElseThrow(() -> new IOException("\"" + a.move()
-                            + "\" is not in the move library; add it there first, then the line can be kept with it."));
+                    .orElseThrow(
+                            () -> new IOException(DesktopText.of("match.words-panel.is-not-in-the-move", a.move())));
             Libraries.addCue(move, a.kind(), a.text());
             session.libraryChanged();
             session.jobs()
-                    .say("\"" + a.text() + "\" is now a " + a.kind().word() + " cue of " + a.move()
-                            + ", in the library.");
+                    .say(DesktopText.of(
+                            "match.words-panel.is-now-a-cue-of",
+                            a.text(),
+                            a.kind().word(),
+                            a.move()));
         } catch (IOException e) {
             session.jobs().say(e.getMessage());
         }
@@ -210,15 +218,15 @@ final class WordsPanel {
                 .matching()
                 .withRepair(new CaptionText.Repair(r.take(), r.time(), r.from(), r.to(), accepted));
         session.apply(
-                (accepted ? "correct \"" : "leave \"") + r.from() + "\"",
+                DesktopText.of("match.words-panel.correct", accepted, r.from()),
                 session.workout().withMatching(notes));
     }
 
     /** A correction to take or leave, or a line that was not said. */
     private final class Cell extends ListCell<Object> {
         private final Label words = new Label();
-        private final Button take = quiet("Correct");
-        private final Button leave = quiet("Leave");
+        private final Button take = quiet(DesktopText.of("match.words-panel.correct-2"));
+        private final Button leave = quiet(DesktopText.of("match.words-panel.leave"));
         private final HBox row = new HBox(8, words, take, leave);
 
         Cell() {
@@ -264,21 +272,29 @@ final class WordsPanel {
             boolean asks = !(item instanceof ScriptLineMatch);
             take.setVisible(asks);
             take.setManaged(asks);
-            take.setText(item instanceof AdLib ? "Keep as a cue" : "Correct");
+            take.setText(
+                    item instanceof AdLib
+                            ? DesktopText.of("match.words-panel.keep-as-a-cue")
+                            : DesktopText.of("match.words-panel.correct-2"));
             leave.setVisible(asks);
             leave.setManaged(asks);
             if (item instanceof CaptionRepair r) {
                 words.setText(r.time() + "  \"" + r.from() + "\" → "
-                        + (r.to().isEmpty() ? "delete (" + r.why() + ")" : "\"" + r.to() + "\""));
+                        + (r.to().isEmpty()
+                                ? DesktopText.of("match.words-panel.delete", r.why())
+                                : "\"" + r.to() + "\""));
             } else if (item instanceof ScriptLineMatch s) {
-                words.setText(String.format(
-                        Locale.ROOT,
-                        "Not said: \"%s\" (%s)",
+                words.setText(DesktopText.of(
+                        "match.words-panel.not-said",
                         s.line().text(),
                         session.programme().get().timeline().spoken(s.line().segment())));
             } else if (item instanceof AdLib a) {
-                words.setText(a.time() + "  Off the script: \"" + a.text() + "\" ("
-                        + a.kind().word() + " cue, " + a.move() + ")");
+                words.setText(DesktopText.of(
+                        "match.words-panel.off-the-script-cue",
+                        a.time(),
+                        a.text(),
+                        a.kind().word(),
+                        a.move()));
             }
             setAccessibleText(words.getText());
             setGraphic(row);

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.library.MuscleGroup;
 import app.nosegay.plan.Balance;
@@ -33,7 +34,7 @@ public final class Bouquet {
     public Bouquet() {
         pane.setMinSize(WIDTH, HEIGHT);
         pane.setMaxSize(WIDTH, HEIGHT);
-        pane.setAccessibleText("Load per muscle group");
+        pane.setAccessibleText(DesktopText.of("plan.bouquet.load-per-muscle-group"));
     }
 
     public Region view() {

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Timeline;
@@ -45,50 +46,51 @@ final class Figures {
         Balance b = report.balance();
         row(
                 0,
-                "Work",
-                clock(t.total(SegmentKind.WORK)) + " of " + clock(t.total()),
+                DesktopText.of("plan.figures.work"),
+                DesktopText.of("plan.figures.of", clock(t.total(SegmentKind.WORK)), clock(t.total())),
                 null,
-                "The work segments, without warm-up, rests and cool-down, of the whole length.");
+                DesktopText.of("plan.figures.the-work-segments-without-warm"));
         row(
                 1,
-                "Density",
+                DesktopText.of("plan.figures.density"),
                 String.format(Locale.ROOT, "%.0f %%", 100 * b.density()),
                 null,
-                "Work ÷ (work + rest). 50–70 % suits most strength workouts; above 80 % it becomes endurance.");
+                DesktopText.of("plan.figures.work-work-rest-50-70"));
         row(
                 2,
-                "Without rest",
+                DesktopText.of("plan.figures.without-rest"),
                 clock(b.longestWithoutRest()),
                 null,
-                "The longest stretch of movement without a rest or talk in it. Beyond about 5 minutes announce it.");
+                DesktopText.of("plan.figures.the-longest-stretch-of-movement"));
         row(
                 3,
-                "Push : pull",
+                DesktopText.of("plan.figures.push-pull"),
                 b.push().clock() + " : " + b.pull().clock(),
                 pair(b.push(), b.pull(), Petals.WORK, Petals.REST),
-                "Work seconds of pushing and of pulling moves. About equal, or a little more pull, keeps shoulders happy.");
+                DesktopText.of("plan.figures.work-seconds-of-pushing-and"));
         Length upper = b.regions().get(app.nosegay.library.MuscleGroup.Region.UPPER);
         Length lower = b.regions().get(app.nosegay.library.MuscleGroup.Region.LOWER);
         row(
                 4,
-                "Upper : lower",
+                DesktopText.of("plan.figures.upper-lower"),
                 upper.clock() + " : " + lower.clock(),
                 pair(upper, lower, Petals.WORK, Petals.COUNT),
-                "Work seconds by where the main muscles of each move are. About equal for a whole-body workout.");
+                DesktopText.of("plan.figures.work-seconds-by-where-the"));
         row(
                 5,
-                "Front : back",
+                DesktopText.of("plan.figures.front-back"),
                 b.front().clock() + " : " + b.back().clock(),
                 pair(b.front(), b.back(), Petals.OPTION, Petals.VOICE),
-                "Load of the muscle groups at the front and at the back of the body. About equal, or a little more back.");
+                DesktopText.of("plan.figures.load-of-the-muscle-groups"));
         boolean even = b.left().equals(b.right());
         row(
                 6,
-                "Left : right",
-                b.left().time().clock() + " : " + b.right().time().clock() + (even ? "" : "  uneven"),
+                DesktopText.of("plan.figures.left-right"),
+                b.left().time().clock() + " : " + b.right().time().clock()
+                        + (even ? "" : DesktopText.of("plan.figures.uneven")),
                 pair(b.left().time(), b.right().time(), Petals.REST, Petals.REST),
-                String.format(
-                        "Seconds, sets and reps of one-sided work. Left %d sets, %d reps; right %d sets, %d reps. They must be equal.",
+                DesktopText.of(
+                        "plan.figures.seconds-sets-and-reps-of",
                         b.left().sets(),
                         b.left().reps(),
                         b.right().sets(),
@@ -99,10 +101,13 @@ final class Figures {
         row(
                 7,
                 "Change-overs",
-                tight.isEmpty() ? "all fit" : tight.size() + " too short",
+                tight.isEmpty()
+                        ? DesktopText.of("plan.figures.all-fit")
+                        : DesktopText.of("plan.figures.too-short", tight.size()),
                 null,
-                "Getting ready takes the larger of what must be said and watching + moving. "
-                        + (tight.isEmpty()
+                DesktopText.of(
+                        "plan.figures.getting-ready-takes-the-larger",
+                        tight.isEmpty()
                                 ? ""
                                 : tight.get(0).segment().move() + ": "
                                         + tight.get(0).describe()));

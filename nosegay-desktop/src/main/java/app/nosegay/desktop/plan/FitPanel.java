@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.plan.Timeline;
@@ -31,9 +32,9 @@ final class FitPanel {
     private final Consumer<Offer> preview;
     private final ListView<Offer> offers = new ListView<>();
     private final Label state = new Label();
-    private final TextField rest = field("fit-rest", "rest, from-to");
-    private final TextField work = field("fit-work", "work, from-to");
-    private final TextField rounds = field("fit-rounds", "rounds, from-to");
+    private final TextField rest = field("fit-rest", DesktopText.of("plan.fit-panel.rest-from-to"));
+    private final TextField work = field("fit-work", DesktopText.of("plan.fit-panel.work-from-to"));
+    private final TextField rounds = field("fit-rounds", DesktopText.of("plan.fit-panel.rounds-from-to"));
     private final VBox view;
     private Timeline timeline;
     private int asked;
@@ -46,7 +47,7 @@ final class FitPanel {
         this.preview = preview;
         offers.setId("offers");
         offers.setCellFactory(l -> new Cell());
-        Label none = new Label("Nothing to change.");
+        Label none = new Label(DesktopText.of("plan.fit-panel.nothing-to-change"));
         none.getStyleClass().add("empty");
         offers.setPlaceholder(none);
         offers.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> preview.accept(is));
@@ -61,7 +62,14 @@ final class FitPanel {
         });
         state.setWrapText(true);
         state.setId("fit-state");
-        HBox ranges = new HBox(8, new Label("Rest"), rest, new Label("Work"), work, new Label("Rounds"), rounds);
+        HBox ranges = new HBox(
+                8,
+                new Label(DesktopText.of("plan.fit-panel.rest")),
+                rest,
+                new Label(DesktopText.of("plan.fit-panel.work")),
+                work,
+                new Label(DesktopText.of("plan.fit-panel.rounds")),
+                rounds);
         ranges.setAlignment(Pos.CENTER_LEFT);
         for (TextField f : new TextField[] {rest, work, rounds}) {
             f.setOnAction(e -> setRanges());
@@ -127,10 +135,12 @@ final class FitPanel {
                 fit.impossible() != null
                         ? fit.impossible()
                         : fit.met()
-                                ? "The promised length is kept: "
-                                        + fit.measured().clock() + "."
-                                : "It lasts " + fit.measured().clock()
-                                        + ". Choose a way to see it on the ribbon; Enter takes it.");
+                                ? DesktopText.of(
+                                        "plan.fit-panel.the-promised-length-is-kept",
+                                        fit.measured().clock())
+                                : DesktopText.of(
+                                        "plan.fit-panel.it-lasts-choose-a-way",
+                                        fit.measured().clock()));
         if (!fit.offers().isEmpty()) {
             offers.getSelectionModel().select(0);
         } else {
@@ -159,7 +169,9 @@ final class FitPanel {
         Length workMost = works == null ? old.workMost() : works.most();
         FitRanges set = new FitRanges(restLeast, restMost, workLeast, workMost, least, Math.max(least, most));
         if (!set.equals(old)) {
-            session.apply("ranges of the fitter", session.workout().withSettings(new Settings(settings.costs(), set)));
+            session.apply(
+                    DesktopText.of("plan.fit-panel.ranges-of-the-fitter"),
+                    session.workout().withSettings(new Settings(settings.costs(), set)));
         }
         show(timeline);
     }
@@ -168,7 +180,7 @@ final class FitPanel {
     private final class Cell extends ListCell<Offer> {
         private final Label name = new Label();
         private final Label price = new Label();
-        private final Button take = new Button("Take it");
+        private final Button take = new Button(DesktopText.of("plan.fit-panel.take-it"));
         private final HBox row;
 
         Cell() {

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.ChangeCosts;
@@ -23,14 +24,14 @@ import javafx.scene.layout.VBox;
 /** What is needed and when, with household stand-ins; the usual cautions for the audience; what changing over costs. */
 final class GearPanel {
     private static final String[] COSTS = {
-        "pick up or put down",
-        "swap weight",
-        "set up a band",
-        "down to the floor",
-        "up from the floor",
-        "to or from a seat",
-        "turn to a camera",
-        "change side"
+        DesktopText.of("plan.gear-panel.pick-up-or-put-down"),
+        DesktopText.of("plan.gear-panel.swap-weight"),
+        DesktopText.of("plan.gear-panel.set-up-a-band"),
+        DesktopText.of("plan.gear-panel.down-to-the-floor"),
+        DesktopText.of("plan.gear-panel.up-from-the-floor"),
+        DesktopText.of("plan.gear-panel.to-or-from-a-seat"),
+        DesktopText.of("plan.gear-panel.turn-to-a-camera"),
+        DesktopText.of("plan.gear-panel.change-side")
     };
 
     private final Session session;
@@ -48,7 +49,7 @@ final class GearPanel {
             costs[i] = new TextField();
             costs[i].setPrefColumnCount(3);
             costs[i].setId("cost-" + i);
-            costs[i].setAccessibleText("seconds to " + COSTS[i]);
+            costs[i].setAccessibleText(DesktopText.of("plan.gear-panel.seconds-to", COSTS[i]));
             costs[i].setOnAction(e -> set());
             costs[i].focusedProperty().addListener((o, was, is) -> {
                 if (!is) {
@@ -63,12 +64,12 @@ final class GearPanel {
         deference.getStyleClass().add("small");
         VBox all = new VBox(
                 8,
-                heading("Gear, by first use"),
+                heading(DesktopText.of("plan.gear-panel.gear-by-first-use")),
                 gear,
-                heading("Cautions for this audience"),
+                heading(DesktopText.of("plan.gear-panel.cautions-for-this-audience")),
                 cautions,
                 deference,
-                heading("Seconds it takes to"),
+                heading(DesktopText.of("plan.gear-panel.seconds-it-takes-to")),
                 grid);
         view = new ScrollPane(all);
         view.setFitToWidth(true);
@@ -93,7 +94,7 @@ final class GearPanel {
                 gear.getChildren()
                         .add(line(
                                 use.item(),
-                                "from " + use.from(),
+                                DesktopText.of("plan.gear-panel.from", use.from()),
                                 report.gear().announced(use.item()).isPresent()));
             }
         }
@@ -105,8 +106,7 @@ final class GearPanel {
             }
         }
         if (gear.getChildren().isEmpty()) {
-            gear.getChildren()
-                    .add(new Label("No gear. Write \"gear kettlebell medium\" behind a move that needs some."));
+            gear.getChildren().add(new Label(DesktopText.of("plan.gear-panel.no-gear-write-gear-kettlebell")));
         }
         cautions.getChildren().clear();
         List<String> texts = report.cautions().stream()
@@ -119,8 +119,8 @@ final class GearPanel {
             cautions.getChildren()
                     .add(wrapped(
                             Cautions.audiences(report.timeline()).isEmpty()
-                                    ? "Name an audience at the top, for example: audience: beginner, knee trouble"
-                                    : "None beyond the screening line."));
+                                    ? DesktopText.of("plan.gear-panel.name-an-audience-at-the")
+                                    : DesktopText.of("plan.gear-panel.none-beyond-the-screening-line")));
         }
         ChangeCosts c = session.workout().settings().costs();
         Length[] now = {c.pickUpOrPutDown(), c.swap(), c.band(), c.down(), c.up(), c.seat(), c.turn(), c.side()};
@@ -136,7 +136,10 @@ final class GearPanel {
     }
 
     private static Label line(GearItem item, String when, boolean announced) {
-        String stand = item.standIns().isEmpty() ? "" : " · at home: " + String.join(", or ", item.standIns());
+        String stand = item.standIns().isEmpty()
+                ? ""
+                : DesktopText.of(
+                        "plan.gear-panel.at-home", String.join(DesktopText.of("plan.gear-panel.or"), item.standIns()));
         return wrapped((announced ? "● " : "○ ") + item.shown() + ", " + when + stand);
     }
 
@@ -161,7 +164,8 @@ final class GearPanel {
         Settings settings = session.workout().settings();
         if (!set.equals(settings.costs())) {
             session.apply(
-                    "seconds of changing over", session.workout().withSettings(new Settings(set, settings.ranges())));
+                    DesktopText.of("plan.gear-panel.seconds-of-changing-over"),
+                    session.workout().withSettings(new Settings(set, settings.ranges())));
         }
     }
 }

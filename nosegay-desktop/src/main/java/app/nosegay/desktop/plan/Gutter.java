@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.plan.edit.SheetOrder;
 import javafx.geometry.Pos;
@@ -37,7 +38,7 @@ final class Gutter {
                 (head ? (line < editor.getParagraphs().size() && editor.isFolded(line) ? "▸ " : "▾ ") : "") + line);
         number.setCursor(head ? Cursor.HAND : Cursor.DEFAULT);
         if (head) {
-            number.setTooltip(new Tooltip("Click to fold (Alt+F), drag to move the block (Alt+Shift+Up, Down)"));
+            number.setTooltip(new Tooltip(DesktopText.of("plan.gutter.click-to-fold-alt-f")));
         }
         number.setOnMousePressed(e -> {
             dragged = line;

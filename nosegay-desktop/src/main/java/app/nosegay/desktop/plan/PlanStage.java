@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.Session;
@@ -45,7 +46,7 @@ public final class PlanStage implements StageView {
     private final VBox problems = new VBox(4);
     private final Label promise = new Label();
     private final Label previewed = new Label();
-    private final Button ways = new Button("Ways to keep it");
+    private final Button ways = new Button(DesktopText.of("plan.plan-stage.ways-to-keep-it"));
     private final Figures figures = new Figures();
     private final Ribbon ribbon = new Ribbon();
     private final Bouquet bouquet = new Bouquet();
@@ -71,7 +72,7 @@ public final class PlanStage implements StageView {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox head = new HBox(8, heading("Run sheet"), space, print(session));
+        HBox head = new HBox(8, heading(DesktopText.of("plan.plan-stage.run-sheet")), space, print(session));
         head.setAlignment(Pos.CENTER_LEFT);
         VBox left = new VBox(6, head, scroll, problemScroll);
         left.getStyleClass().add("stage");
@@ -84,7 +85,7 @@ public final class PlanStage implements StageView {
         ways.setId("ways");
         ways.setMinWidth(Region.USE_PREF_SIZE);
         ways.managedProperty().bind(ways.visibleProperty());
-        ways.setTooltip(new Tooltip("Ctrl+T"));
+        ways.setTooltip(new Tooltip(DesktopText.of("plan.plan-stage.ctrl-t")));
         ways.setOnAction(e -> showWays());
         HBox promised = new HBox(12, promise, ways);
         promised.setAlignment(Pos.CENTER_LEFT);
@@ -101,10 +102,10 @@ public final class PlanStage implements StageView {
         ribbonScroll.getStyleClass().add("plain-scroll");
         HBox body = new HBox(14, bouquet.view(), figures.view());
         body.setAlignment(Pos.TOP_LEFT);
-        tabs.add("Body", body);
-        tabs.add("Findings", findings.view());
-        tabs.add("Gear and cautions", gear.view());
-        tabs.add("Ways to fit", fit.view());
+        tabs.add(DesktopText.of("plan.plan-stage.body"), body);
+        tabs.add(DesktopText.of("plan.plan-stage.findings"), findings.view());
+        tabs.add(DesktopText.of("plan.plan-stage.gear-and-cautions"), gear.view());
+        tabs.add(DesktopText.of("plan.plan-stage.ways-to-fit"), fit.view());
         tabs.onShown(name -> {
             if (name.equals("Ways to fit")) {
                 fit.compute();
@@ -141,7 +142,7 @@ public final class PlanStage implements StageView {
     }
 
     private MenuButton print(Session session) {
-        MenuButton menu = new MenuButton("Print and hand out");
+        MenuButton menu = new MenuButton(DesktopText.of("plan.plan-stage.print-and-hand-out"));
         menu.setId("print");
         menu.getStyleClass().add("quiet");
         for (PrintJob.Form form : PrintJob.Form.values()) {
@@ -149,7 +150,7 @@ public final class PlanStage implements StageView {
             item.setOnAction(e -> session.print(form, view.getScene().getWindow()));
             menu.getItems().add(item);
         }
-        MenuItem pack = new MenuItem("The workout and its recordings, into a folder …");
+        MenuItem pack = new MenuItem(DesktopText.of("plan.plan-stage.the-workout-and-its-recordings"));
         pack.setId("pack");
         pack.setOnAction(e -> pack(session));
         menu.getItems().addAll(new SeparatorMenuItem(), pack);
@@ -158,7 +159,7 @@ public final class PlanStage implements StageView {
 
     private void pack(Session session) {
         DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle("An empty folder for the workout and its recordings");
+        chooser.setTitle(DesktopText.of("plan.plan-stage.an-empty-folder-for-the"));
         File chosen = chooser.showDialog(view.getScene().getWindow());
         if (chosen != null) {
             session.pack(chosen.toPath());
@@ -167,7 +168,7 @@ public final class PlanStage implements StageView {
 
     @Override
     public String name() {
-        return "Plan";
+        return DesktopText.of("plan.plan-stage.plan");
     }
 
     @Override
@@ -191,7 +192,7 @@ public final class PlanStage implements StageView {
 
     /** Opens the fitter's offers. */
     public void showWays() {
-        tabs.show("Ways to fit");
+        tabs.show(DesktopText.of("plan.plan-stage.ways-to-fit"));
     }
 
     private void show(Programme programme) {
@@ -212,7 +213,11 @@ public final class PlanStage implements StageView {
         long open = report.findings().stream()
                 .filter(f -> programme.workout().waiver(f).isEmpty())
                 .count();
-        tabs.rename("Findings", open == 0 ? "Findings" : "Findings " + open);
+        tabs.rename(
+                DesktopText.of("plan.plan-stage.findings"),
+                open == 0
+                        ? DesktopText.of("plan.plan-stage.findings")
+                        : DesktopText.of("plan.plan-stage.findings-2", open));
         gear.show(report);
         fit.show(timeline);
         problems(timeline.sheet().problems());
@@ -228,8 +233,8 @@ public final class PlanStage implements StageView {
             ribbon.show(shown);
             return;
         }
-        previewed.setText(
-                "As it would be: " + offer.name() + ", " + offer.measured().clock());
+        previewed.setText(DesktopText.of(
+                "plan.plan-stage.as-it-would-be", offer.name(), offer.measured().clock()));
         ribbon.show(Expansion.expand(RunSheetParser.parse(offer.sheet(), Libraries.current()), Libraries.current()));
     }
 
@@ -242,10 +247,10 @@ public final class PlanStage implements StageView {
             HBox row = new HBox(8, text);
             row.setAlignment(Pos.CENTER_LEFT);
             if (p.nearest() != null) {
-                Button fixIt = new Button("Write \"" + p.nearest() + "\"");
+                Button fixIt = new Button(DesktopText.of("plan.plan-stage.write", p.nearest()));
                 fixIt.getStyleClass().add("quiet");
                 fixIt.setMinWidth(Region.USE_PREF_SIZE);
-                fixIt.setTooltip(new Tooltip("Ctrl+. on the line"));
+                fixIt.setTooltip(new Tooltip(DesktopText.of("plan.plan-stage.ctrl-on-the-line")));
                 fixIt.setOnAction(e -> editor.fix(p));
                 row.getChildren().add(fixIt);
             }
@@ -253,7 +258,8 @@ public final class PlanStage implements StageView {
             problems.getChildren().add(row);
         }
         if (found.size() > MOST_PROBLEMS_SHOWN) {
-            problems.getChildren().add(new Label("and " + (found.size() - MOST_PROBLEMS_SHOWN) + " more"));
+            problems.getChildren()
+                    .add(new Label(DesktopText.of("plan.plan-stage.and-more", found.size() - MOST_PROBLEMS_SHOWN)));
         }
     }
 

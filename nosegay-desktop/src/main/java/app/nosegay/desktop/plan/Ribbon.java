@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.library.Move;
@@ -69,7 +70,7 @@ final class Ribbon {
     Ribbon() {
         canvas.setId("ribbon");
         pane.setMinWidth(200);
-        pane.setAccessibleText("Timeline of the workout, one strand per block");
+        pane.setAccessibleText(DesktopText.of("plan.ribbon.timeline-of-the-workout-one"));
         tip.setShowDelay(Duration.millis(150));
         Tooltip.install(canvas, tip);
         canvas.setOnMouseMoved(this::look);
@@ -103,10 +104,8 @@ final class Ribbon {
         boolean edge = edgeAt(e.getX(), e.getY()).isPresent();
         Optional<Patch> patch = at(e.getX(), e.getY());
         canvas.setCursor(edge ? Cursor.H_RESIZE : patch.isPresent() ? Cursor.HAND : Cursor.OPEN_HAND);
-        tip.setText(
-                patch.map(p -> describe(p.segment()) + "\nDrag its right edge to change its length")
-                        .orElse(
-                                "Point at a stretch to see what it is; click to go to its line; drag a block's name to move it"));
+        tip.setText(patch.map(p -> DesktopText.of("plan.ribbon.drag-its-right-edge-to", describe(p.segment())))
+                .orElse(DesktopText.of("plan.ribbon.point-at-a-stretch-to")));
     }
 
     private void press(MouseEvent e) {
@@ -195,9 +194,15 @@ final class Ribbon {
                 ? ", " + s.side().word()
                 : "";
         String what = s.move() == null ? s.kind().word() : s.move();
-        return what + side + "\n" + s.kind().word() + " " + s.duration() + " from " + s.start()
-                + (s.reps() == null ? "" : ", " + s.reps() + " reps")
-                + (s.teaches() == null ? "" : "\nteaches " + s.teaches());
+        return DesktopText.of(
+                "plan.ribbon.from",
+                what,
+                side,
+                s.kind().word(),
+                s.duration(),
+                s.start(),
+                s.reps() == null ? "" : ", " + s.reps() + DesktopText.of("plan.ribbon.reps"),
+                s.teaches() == null ? "" : DesktopText.of("plan.ribbon.teaches", s.teaches()));
     }
 
     private void paint() {
@@ -211,7 +216,7 @@ final class Ribbon {
         if (timeline == null || timeline.segments().isEmpty()) {
             g.setFill(Petals.FADED);
             g.setFont(Font.font("Source Sans 3", 16));
-            g.fillText("Write a block, for example:  circuit Legs  rounds 2  work 0:40  rest 0:20", 2, 24, width - 10);
+            g.fillText(DesktopText.of("plan.ribbon.write-a-block-for-example"), 2, 24, width - 10);
             return;
         }
         Map<Block, List<Segment>> blocks = new LinkedHashMap<>();
@@ -227,7 +232,7 @@ final class Ribbon {
         for (Map.Entry<Block, List<Segment>> entry : blocks.entrySet()) {
             if (strands++ == MOST_STRANDS) {
                 g.setFill(Petals.FADED);
-                g.fillText("and " + (blocks.size() - MOST_STRANDS) + " more blocks", 2, y + 13);
+                g.fillText(DesktopText.of("plan.ribbon.and-more-blocks", blocks.size() - MOST_STRANDS), 2, y + 13);
                 break;
             }
             strand(g, entry.getKey(), entry.getValue(), y, scale);

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.library.CueKind;
@@ -57,7 +58,7 @@ public final class RunSheetEditor extends CodeArea {
         setWrapText(true);
         setId("run-sheet");
         setAccessibleRole(AccessibleRole.TEXT_AREA);
-        setAccessibleText("Run sheet");
+        setAccessibleText(DesktopText.of("plan.run-sheet-editor.run-sheet"));
         setParagraphGraphicFactory(new Gutter(this, session)::graphic);
         completion = new CompletionPopup(this);
         setUndoManager(UndoUtils.noOpUndoManager());

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.proof;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
@@ -42,7 +43,7 @@ import javafx.stage.Stage;
 
 /** Planned, said and shown compared interval by interval; the findings of all stages; what to record again. */
 public final class ProofStage implements StageView {
-    private static final String ALL = "All stages";
+    private static final String ALL = DesktopText.of("proof.proof-stage.all-stages");
     /** Threads this far apart are worth a look. */
     private static final double APART = 0.1;
 
@@ -52,13 +53,13 @@ public final class ProofStage implements StageView {
     private final Consumer<String> shootFrom;
     private final BorderPane view = new BorderPane();
     private final Label sentence = new Label();
-    private final CheckBox onlyApart = new CheckBox("Only where they part");
+    private final CheckBox onlyApart = new CheckBox(DesktopText.of("proof.proof-stage.only-where-they-part"));
     private final ListView<IntervalComparison> comparisons = new ListView<>();
     private final FindingList findings;
     private final ComboBox<String> stage = new ComboBox<>();
     private final Tabs sides = new Tabs("proof");
     private final ListView<Object> pickUps = new ListView<>();
-    private final Button saveSheet = new Button("Save as a run sheet …");
+    private final Button saveSheet = new Button(DesktopText.of("proof.proof-stage.save-as-a-run-sheet"));
     private Programme programme;
     private Proof proof;
 
@@ -78,7 +79,7 @@ public final class ProofStage implements StageView {
         onlyApart.setOnAction(e -> showComparisons());
         comparisons.setId("plaits");
         comparisons.setCellFactory(l -> new PlaitCell());
-        comparisons.setAccessibleText("One line per interval: planned, said, shown");
+        comparisons.setAccessibleText(DesktopText.of("proof.proof-stage.one-line-per-interval-planned"));
         stage.getItems().add(ALL);
         Proof.STAGES.forEach(s -> stage.getItems().add(Wordings.capital(s)));
         stage.getSelectionModel().select(0);
@@ -114,7 +115,7 @@ public final class ProofStage implements StageView {
     }
 
     private Region besides() {
-        Button print = new Button("Print the proof sheet …");
+        Button print = new Button(DesktopText.of("proof.proof-stage.print-the-proof-sheet"));
         print.getStyleClass().add("act");
         print.setId("print-proof");
         print.setMinWidth(Region.USE_PREF_SIZE);
@@ -129,14 +130,12 @@ public final class ProofStage implements StageView {
         saveSheet.setOnAction(e -> savePickUps());
         pickUps.setId("pick-ups");
         pickUps.setCellFactory(l -> new PickUpCell());
-        Label none = new Label("Nothing has to be recorded again.");
+        Label none = new Label(DesktopText.of("proof.proof-stage.nothing-has-to-be-recorded"));
         none.getStyleClass().add("empty");
         pickUps.setPlaceholder(none);
         VBox.setVgrow(pickUps, Priority.ALWAYS);
-        sides.add("Findings", found);
-        Label how = new Label(
-                "Say the lines in one recording of their own, in any order, and bring it in on Match: they are"
-                        + " found in its transcript, or by listening, and laid over by themselves.");
+        sides.add(DesktopText.of("proof.proof-stage.findings"), found);
+        Label how = new Label(DesktopText.of("proof.proof-stage.say-the-lines-in-one"));
         how.getStyleClass().add("small");
         how.setWrapText(true);
         how.setMinHeight(Region.USE_PREF_SIZE);
@@ -151,7 +150,7 @@ public final class ProofStage implements StageView {
 
     @Override
     public String name() {
-        return "Proof";
+        return DesktopText.of("proof.proof-stage.proof");
     }
 
     @Override
@@ -199,7 +198,14 @@ public final class ProofStage implements StageView {
                         .toList(),
                 programme.workout());
         int open = proof.open().size();
-        sides.rename("Findings", open == 0 ? "No findings" : open + (open == 1 ? " finding" : " findings"));
+        sides.rename(
+                DesktopText.of("proof.proof-stage.findings"),
+                open == 0
+                        ? DesktopText.of("proof.proof-stage.no-findings")
+                        : open
+                                + (open == 1
+                                        ? DesktopText.of("proof.proof-stage.finding")
+                                        : DesktopText.of("proof.proof-stage.findings-2")));
     }
 
     private void showPickUps() {
@@ -208,12 +214,14 @@ public final class ProofStage implements StageView {
         pickUps.getItems().setAll(wanted.again());
         pickUps.getItems().addAll(wanted.lines());
         int n = pickUps.getItems().size();
-        sides.rename("Pick-ups", n == 0 ? "No pick-ups" : n + (n == 1 ? " pick-up" : " pick-ups"));
+        sides.rename(
+                "Pick-ups",
+                n == 0 ? DesktopText.of("proof.proof-stage.no-pick-ups") : n + (n == 1 ? " pick-up" : " pick-ups"));
         saveSheet.setDisable(wanted.again().isEmpty());
     }
 
     private void savePickUps() {
-        File chosen = choose("Save the pick-ups as a run sheet", "pick-ups.txt");
+        File chosen = choose(DesktopText.of("proof.proof-stage.save-the-pick-ups-as"), "pick-ups.txt");
         if (chosen != null) {
             try {
                 PickUps wanted = PickUps.of(
@@ -223,9 +231,9 @@ public final class ProofStage implements StageView {
                         programme.misstatements(),
                         proof.open());
                 Files.writeString(chosen.toPath(), wanted.sheet(programme.timeline()));
-                session.jobs().tell("The pick-ups are in " + chosen + ".");
+                session.jobs().tell(DesktopText.of("proof.proof-stage.the-pick-ups-are-in", chosen));
             } catch (IOException e) {
-                session.jobs().say(chosen + " cannot be written: " + e.getMessage());
+                session.jobs().say(DesktopText.of("proof.proof-stage.cannot-be-written", chosen, e.getMessage()));
             }
         }
     }
@@ -246,7 +254,9 @@ public final class ProofStage implements StageView {
 
     private static String detail(IntervalComparison p) {
         var s = p.interval().first();
-        String round = s.set() != null ? "set " + s.set() : s.round() != null ? "round " + s.round() : "";
+        String round = s.set() != null
+                ? DesktopText.of("proof.proof-stage.set", s.set())
+                : s.round() != null ? DesktopText.of("proof.proof-stage.round", s.round()) : "";
         return round.isEmpty() ? s.kind().word() : round;
     }
 
@@ -297,12 +307,13 @@ public final class ProofStage implements StageView {
             name.setText(title(p));
             under.setText(detail(p));
             PlaitPicture.paint(canvas, p);
-            planned.setText("planned  " + p.planned());
-            said.setText("said  " + p.said());
-            shown.setText("shown  " + p.shown());
+            planned.setText(DesktopText.of("proof.proof-stage.planned", p.planned()));
+            said.setText(DesktopText.of("proof.proof-stage.said", p.said()));
+            shown.setText(DesktopText.of("proof.proof-stage.shown", p.shown()));
             said.getStyleClass().setAll("label", "small", p.saidApart() > APART ? "broken" : "agrees");
             shown.getStyleClass().setAll("label", "small", p.shownApart() > APART ? "broken" : "agrees");
-            setAccessibleText(title(p) + ": planned " + p.planned() + ", said " + p.said() + ", shown " + p.shown());
+            setAccessibleText(
+                    DesktopText.of("proof.proof-stage.planned-said-shown", title(p), p.planned(), p.said(), p.shown()));
             setGraphic(row);
         }
     }
@@ -310,7 +321,7 @@ public final class ProofStage implements StageView {
     /** Something to record again, with the way to the Shoot stage. */
     private final class PickUpCell extends ListCell<Object> {
         private final Label words = new Label();
-        private final Button shoot = new Button("Shoot from here");
+        private final Button shoot = new Button(DesktopText.of("proof.proof-stage.shoot-from-here"));
         private final HBox row = new HBox(8, words, shoot);
 
         PickUpCell() {
@@ -321,8 +332,7 @@ public final class ProofStage implements StageView {
             row.setAlignment(Pos.CENTER_LEFT);
             shoot.getStyleClass().add("quiet");
             shoot.setMinWidth(USE_PREF_SIZE);
-            shoot.setTooltip(new Tooltip(
-                    "Opens the Shoot stage at this interval; the new take is matched and laid in by itself"));
+            shoot.setTooltip(new Tooltip(DesktopText.of("proof.proof-stage.opens-the-shoot-stage-at")));
             shoot.setOnAction(e -> shootFrom.accept(interval(getItem()).first().id()));
             prefWidthProperty().bind(pickUps.widthProperty().subtract(24));
             setMaxWidth(USE_PREF_SIZE);
@@ -344,11 +354,19 @@ public final class ProofStage implements StageView {
             String what = Wordings.capital(s.move() == null ? s.kind().word() : s.move());
             words.setText(
                     item instanceof PickUps.Line line
-                            ? "Say again: \"" + line.say() + "\""
-                                    + (line.at() == null ? "" : " at " + line.at()) + ", in " + s.id()
-                                    + (line.said().isEmpty() ? "" : "; it was \"" + line.said() + "\"")
-                            : "Film again: " + what + " (" + s.id() + "), "
-                                    + interval(item).length());
+                            ? DesktopText.of(
+                                    "proof.proof-stage.say-again-in",
+                                    line.say(),
+                                    line.at() == null ? "" : DesktopText.of("proof.proof-stage.at", line.at()),
+                                    s.id(),
+                                    line.said().isEmpty()
+                                            ? ""
+                                            : DesktopText.of("proof.proof-stage.it-was", line.said()))
+                            : DesktopText.of(
+                                    "proof.proof-stage.film-again",
+                                    what,
+                                    s.id(),
+                                    interval(item).length()));
             setGraphic(row);
         }
     }

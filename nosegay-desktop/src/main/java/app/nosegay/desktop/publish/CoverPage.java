@@ -2,6 +2,7 @@ package app.nosegay.desktop.publish;
 
 import app.nosegay.cut.Cut;
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
@@ -38,7 +39,7 @@ final class CoverPage {
     private static final int OFFERED = 6;
     private static final int THUMB_WIDTH = 120;
     private static final int THUMB_HEIGHT = 68;
-    private static final String BY_ITSELF = "where nobody is";
+    private static final String BY_ITSELF = DesktopText.of("publish.cover-page.where-nobody-is");
     private static final Map<String, Layout.Anchor> CORNERS = new LinkedHashMap<>();
 
     static {
@@ -57,7 +58,7 @@ final class CoverPage {
     private final TextField title = new TextField();
     private final TextField line = new TextField();
     private final ComboBox<String> corner = new ComboBox<>();
-    private final Button again = Buttons.quiet("Choose all of it for me again", this::reset);
+    private final Button again = Buttons.quiet(DesktopText.of("publish.cover-page.choose-all-of-it-for"), this::reset);
     private final VBox view;
     private Programme programme;
     private Cut offeredFor;
@@ -68,7 +69,7 @@ final class CoverPage {
         this.session = session;
         this.painting = painting;
         moment.setId("cover-moment");
-        moment.setAccessibleText("Moment of the cover's frame");
+        moment.setAccessibleText(DesktopText.of("publish.cover-page.moment-of-the-covers-frame"));
         moment.valueProperty().addListener((o, before, now) -> {
             at.setText(Time.<Axis.Cut>ofSeconds(now.doubleValue()).toString());
             if (!moment.isValueChanging()) {
@@ -87,8 +88,8 @@ final class CoverPage {
         slide.setAlignment(Pos.CENTER_LEFT);
         title.setId("cover-title");
         line.setId("cover-line");
-        title.setAccessibleText("Title on the cover");
-        line.setAccessibleText("Line under the title");
+        title.setAccessibleText(DesktopText.of("publish.cover-page.title-on-the-cover"));
+        line.setAccessibleText(DesktopText.of("publish.cover-page.line-under-the-title"));
         title.setOnAction(e -> words());
         line.setOnAction(e -> words());
         title.focusedProperty().addListener((o, before, now) -> words());
@@ -98,21 +99,23 @@ final class CoverPage {
         corner.setMinWidth(156);
         corner.setOnAction(e -> {
             if (!showing && programme != null) {
-                apply("cover words " + corner.getValue(), cover().withCorner(CORNERS.get(corner.getValue())));
+                apply(
+                        DesktopText.of("publish.cover-page.cover-words", corner.getValue()),
+                        cover().withCorner(CORNERS.get(corner.getValue())));
             }
         });
         offers.setId("cover-offers");
         again.setId("cover-again");
         view = new VBox(
                 8,
-                small("Frames that would do; click one, or slide to any other"),
+                small(DesktopText.of("publish.cover-page.frames-that-would-do-click")),
                 offers,
                 slide,
-                small("Title"),
+                small(DesktopText.of("publish.cover-page.title")),
                 title,
-                small("Line under it"),
+                small(DesktopText.of("publish.cover-page.line-under-it")),
                 line,
-                small("The words stand"),
+                small(DesktopText.of("publish.cover-page.the-words-stand")),
                 corner,
                 again);
     }
@@ -172,8 +175,8 @@ final class CoverPage {
             picture.setPreserveRatio(true);
             Button offer = new Button("", picture);
             offer.getStyleClass().add("chip");
-            offer.setTooltip(new Tooltip("The frame at " + time));
-            offer.setAccessibleText("The frame at " + time);
+            offer.setTooltip(new Tooltip(DesktopText.of("publish.cover-page.the-frame-at", time)));
+            offer.setAccessibleText(DesktopText.of("publish.cover-page.the-frame-at", time));
             offer.setOnAction(e -> moment.setValue(time.seconds()));
             offers.getChildren().add(offer);
             painting.execute(() -> thumbnail(of, time, picture));
@@ -203,20 +206,21 @@ final class CoverPage {
         programme
                 .cut()
                 .clipAt(time)
-                .ifPresent(
-                        clip -> apply("cover frame at " + time, cover().withFrame(clip.take(), clip.sourceAt(time))));
+                .ifPresent(clip -> apply(
+                        DesktopText.of("publish.cover-page.cover-frame-at", time),
+                        cover().withFrame(clip.take(), clip.sourceAt(time))));
     }
 
     private void words() {
         if (!showing && programme != null) {
             apply(
-                    "words on the cover",
+                    DesktopText.of("publish.cover-page.words-on-the-cover"),
                     cover().withWords(title.getText().strip(), line.getText().strip()));
         }
     }
 
     private void reset() {
-        apply("choose the cover by itself", DressNotes.Cover.AUTOMATIC);
+        apply(DesktopText.of("publish.cover-page.choose-the-cover-by-itself"), DressNotes.Cover.AUTOMATIC);
     }
 
     private void apply(String name, DressNotes.Cover cover) {

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.publish;
 
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.DiskSpace;
 import app.nosegay.jobs.Output;
@@ -16,7 +17,6 @@ import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -55,10 +55,10 @@ final class OutputsPanel {
         this.template = template;
         this.session = session;
         this.window = window;
-        Button write = Buttons.act("Write what is ticked", this::write);
+        Button write = Buttons.act(DesktopText.of("publish.outputs-panel.write-what-is-ticked"), this::write);
         write.setId("render");
         write.disableProperty().bind(session.jobs().name().isNotEmpty());
-        Button choose = Buttons.quiet("Another folder …", this::chooseFolder);
+        Button choose = Buttons.quiet(DesktopText.of("publish.outputs-panel.another-folder"), this::chooseFolder);
         for (PublishVideo.Shape s : PublishVideo.Shape.values()) {
             shape.getItems().add(s.words());
         }
@@ -69,7 +69,7 @@ final class OutputsPanel {
         quality.getSelectionModel().select(1);
         shape.setId("shape");
         quality.setId("quality");
-        HBox how = new HBox(8, new Label("Picture"), shape, quality);
+        HBox how = new HBox(8, new Label(DesktopText.of("publish.outputs-panel.picture")), shape, quality);
         how.setAlignment(Pos.CENTER_LEFT);
         proof.setWrapText(true);
         proof.setMinHeight(Region.USE_PREF_SIZE);
@@ -122,7 +122,10 @@ final class OutputsPanel {
     void show(Programme now) {
         programme = now;
         var told = now.proof();
-        proof.setText(told.mayPublish() ? "Proof: " + told.sentence() : "Look at Proof first: " + told.sentence());
+        proof.setText(
+                told.mayPublish()
+                        ? DesktopText.of("publish.outputs-panel.proof", told.sentence())
+                        : DesktopText.of("publish.outputs-panel.look-at-proof-first", told.sentence()));
         proof.getStyleClass().setAll("label", told.isClear() ? "kept" : told.mayPublish() ? "plain" : "broken");
         List<Output> possible = PublishJob.possible(now);
         chosen.forEach((output, box) -> box.setDisable(!possible.contains(output)));
@@ -135,7 +138,7 @@ final class OutputsPanel {
 
     private void chooseFolder() {
         DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle("Where the finished files go");
+        chooser.setTitle(DesktopText.of("publish.outputs-panel.where-the-finished-files-go"));
         File picked = chooser.showDialog(window);
         if (picked != null) {
             folder = picked.toPath();
@@ -147,8 +150,11 @@ final class OutputsPanel {
     void refresh() {
         Path to = target().toAbsolutePath();
         int names = to.getNameCount();
-        where.setText("into the folder " + (names > 2 ? "… " + File.separator + " " : "")
-                + to.subpath(Math.max(0, names - 2), names) + room(to));
+        where.setText(DesktopText.of(
+                "publish.outputs-panel.into-the-folder",
+                names > 2 ? "… " + File.separator + " " : "",
+                to.subpath(Math.max(0, names - 2), names),
+                room(to)));
         where.setTooltip(new Tooltip(to.toString()));
         states.forEach((output, label) -> label.setText(
                 chosen.get(output).isDisabled() ? why(output) : state(output.in(target()), session.changedAt())));
@@ -162,12 +168,12 @@ final class OutputsPanel {
                     && !programme.cut().clips().isEmpty();
             return " · "
                     + (video
-                            ? "video about "
-                                    + DiskSpace.words(DiskSpace.of(
-                                            PublishVideo.job(programme, session.media(), false, choices())))
-                                    + " of "
+                            ? DesktopText.of(
+                                    "publish.outputs-panel.video-about-of",
+                                    DiskSpace.words(DiskSpace.of(
+                                            PublishVideo.job(programme, session.media(), false, choices()))))
                             : "")
-                    + DiskSpace.words(free) + " free";
+                    + DiskSpace.words(free) + DesktopText.of("publish.outputs-panel.free");
         } catch (IOException e) {
             return "";
         }
@@ -182,20 +188,27 @@ final class OutputsPanel {
 
     /** Why an output cannot be made. */
     private static String why(Output output) {
-        return output == Output.CAPTIONS_PLAIN ? "nothing corrected" : "no transcript";
+        return output == Output.CAPTIONS_PLAIN
+                ? DesktopText.of("publish.outputs-panel.nothing-corrected")
+                : DesktopText.of("publish.outputs-panel.no-transcript");
     }
 
     /** Whether a file is there, how large it is, and whether the workout was changed since. */
     private static String state(Path file, FileTime changed) {
         if (!Files.exists(file)) {
-            return "○ not yet";
+            return DesktopText.of("publish.outputs-panel.not-yet");
         }
         try {
             long size = size(file);
-            String mark = Files.getLastModifiedTime(file).compareTo(changed) < 0 ? "△ older, " : "✓ ";
-            return mark + (size > 1 << 20 ? size / (1 << 20) + " MB" : Math.max(1, size / 1024) + " kB");
+            String mark = Files.getLastModifiedTime(file).compareTo(changed) < 0
+                    ? DesktopText.of("publish.outputs-panel.older")
+                    : "✓ ";
+            return mark
+                    + (size > 1 << 20
+                            ? DesktopText.of("publish.outputs-panel.mb", size / (1 << 20))
+                            : DesktopText.of("publish.outputs-panel.kb", Math.max(1, size / 1024)));
         } catch (IOException e) {
-            return "cannot be looked at";
+            return DesktopText.of("publish.outputs-panel.cannot-be-looked-at");
         }
     }
 
@@ -222,7 +235,9 @@ final class OutputsPanel {
                 .toList();
         PublishJob.Choices choices = choices();
         long slow = Math.max(1, wanted.stream().filter(Output::isRendered).count());
-        String what = wanted.contains(Output.VIDEO) ? "Rendering the video" : "Writing the files";
+        String what = wanted.contains(Output.VIDEO)
+                ? DesktopText.of("publish.outputs-panel.rendering-the-video")
+                : DesktopText.of("publish.outputs-panel.writing-the-files");
         session.jobs()
                 .run(
                         what,
@@ -247,12 +262,14 @@ final class OutputsPanel {
                             refresh();
                             String taken = written.stream()
                                     .flatMap(w -> w.taken().stream()
-                                            .map(words -> " Of " + w.file().getFileName() + " " + words + "."))
+                                            .map(words -> DesktopText.of(
+                                                    "publish.outputs-panel.of",
+                                                    w.file().getFileName(),
+                                                    words)))
                                     .collect(Collectors.joining());
                             session.jobs()
-                                    .tell(String.format(
-                                                    Locale.ROOT,
-                                                    "%d outputs were written to %s and read back.",
+                                    .tell(DesktopText.of(
+                                                    "publish.outputs-panel.outputs-were-written-to-and",
                                                     written.size(),
                                                     to)
                                             + taken);

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.publish;
 
 import app.nosegay.captions.TimedText;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.desktop.controls.Tabs;
@@ -41,8 +42,7 @@ public final class PublishStage implements StageView {
 
     private final Session session;
     private final BorderPane view = new BorderPane();
-    private final Label empty = new Label(
-            "There is nothing to publish yet. Film the plan or bring in a recording on the Match stage first.");
+    private final Label empty = new Label(DesktopText.of("publish.publish-stage.there-is-nothing-to-publish"));
     private final ImageView cover = new ImageView();
     private final HBox strip = new HBox(2);
     private final TextArea description = new TextArea();
@@ -83,13 +83,13 @@ public final class PublishStage implements StageView {
         frame.setMinSize(SHOWN_WIDTH, SHOWN_WIDTH * 9 / 16);
         frame.setMaxSize(SHOWN_WIDTH, SHOWN_WIDTH * 9 / 16);
         frame.getStyleClass().add("picture");
-        frame.setAccessibleText("The cover");
+        frame.setAccessibleText(DesktopText.of("publish.publish-stage.the-cover"));
         frame.setId("cover");
         strip.setMaxWidth(SHOWN_WIDTH);
         description.setWrapText(true);
         description.setEditable(false);
         description.setId("description");
-        description.setAccessibleText("The description");
+        description.setAccessibleText(DesktopText.of("publish.publish-stage.the-description"));
         VBox.setVgrow(description, Priority.ALWAYS);
         VBox left = new VBox(8, frame, strip, description);
         left.setMinWidth(SHOWN_WIDTH);
@@ -98,13 +98,13 @@ public final class PublishStage implements StageView {
         chapters.setId("chapters");
         captions.setCellFactory(l -> new CueCell());
         captions.setId("captions");
-        Label none = new Label("No take has a transcript yet: let Nosegay listen for the script on Match, Words.");
+        Label none = new Label(DesktopText.of("publish.publish-stage.no-take-has-a-transcript"));
         none.getStyleClass().add("empty");
         captions.setPlaceholder(none);
-        lists.add("Chapters", chapters);
-        lists.add("Captions", captions);
-        lists.add("Cover", coverPage.view());
-        lists.add("Template", template.view());
+        lists.add(DesktopText.of("publish.publish-stage.chapters"), chapters);
+        lists.add(DesktopText.of("publish.publish-stage.captions"), captions);
+        lists.add(DesktopText.of("publish.publish-stage.cover"), coverPage.view());
+        lists.add(DesktopText.of("publish.publish-stage.template"), template.view());
         lists.onShown(name -> {
             if (name.equals("Cover")) {
                 coverPage.fetch();
@@ -121,7 +121,7 @@ public final class PublishStage implements StageView {
 
     @Override
     public String name() {
-        return "Publish";
+        return DesktopText.of("publish.publish-stage.publish");
     }
 
     @Override

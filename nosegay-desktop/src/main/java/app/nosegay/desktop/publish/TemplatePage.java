@@ -1,6 +1,7 @@
 package app.nosegay.desktop.publish;
 
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.DescriptionTemplate;
 import app.nosegay.publish.Description;
@@ -19,7 +20,8 @@ final class TemplatePage {
     private final Session session;
     private final TextArea text = new TextArea(DescriptionTemplate.current());
     private final Label wrong = new Label();
-    private final Button usual = Buttons.quiet("Use the usual one", () -> text().setText(Description.TEMPLATE));
+    private final Button usual = Buttons.quiet(
+            DesktopText.of("publish.template-page.use-the-usual-one"), () -> text().setText(Description.TEMPLATE));
     private final VBox view;
 
     /** @param changed told when the template is another one */
@@ -27,15 +29,14 @@ final class TemplatePage {
         this.session = session;
         text.setId("template");
         text.setWrapText(true);
-        text.setAccessibleText("Template of the description");
+        text.setAccessibleText(DesktopText.of("publish.template-page.template-of-the-description"));
         wrong.setWrapText(true);
         wrong.setId("template-wrong");
         wrong.getStyleClass().add("broken");
         usual.setId("template-usual");
         VBox.setVgrow(text, Priority.ALWAYS);
-        Label names = new Label("Written once for all workouts. Known names: {"
-                + String.join("}, {", Description.NAMES)
-                + "}. A paragraph whose names are all empty is left out.");
+        Label names = new Label(DesktopText.of(
+                "publish.template-page.written-once-for-all-workouts", String.join("}, {", Description.NAMES)));
         names.getStyleClass().add("small");
         names.setWrapText(true);
         names.setMinHeight(Region.USE_PREF_SIZE);
@@ -59,7 +60,9 @@ final class TemplatePage {
     private void told(String template) {
         List<String> unknown = Description.unknownNames(template);
         wrong.setText(
-                unknown.isEmpty() ? "" : "Not known and left as written: {" + String.join("}, {", unknown) + "}.");
+                unknown.isEmpty()
+                        ? ""
+                        : DesktopText.of("publish.template-page.not-known-and-left-as", String.join("}, {", unknown)));
         wrong.setManaged(!unknown.isEmpty());
         usual.setDisable(template.equals(Description.TEMPLATE));
     }
@@ -71,7 +74,7 @@ final class TemplatePage {
                 DescriptionTemplate.keep(text.getText());
             }
         } catch (IOException e) {
-            session.jobs().say("The template could not be kept: " + e.getMessage());
+            session.jobs().say(DesktopText.of("publish.template-page.the-template-could-not-be", e.getMessage()));
         }
     }
 

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.script;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
@@ -27,9 +28,9 @@ final class LineEditor {
     private final TextField text = new TextField();
     private final ComboBox<String> kind = new ComboBox<>();
     private final Label length = new Label();
-    private final Button free = button("Let the planner place it", "script-free");
-    private final Button drop = button("Leave it out", "script-drop");
-    private final Button back = button("Bring back what was left out", "script-back");
+    private final Button free = button(DesktopText.of("script.line-editor.let-the-planner-place-it"), "script-free");
+    private final Button drop = button(DesktopText.of("script.line-editor.leave-it-out"), "script-drop");
+    private final Button back = button(DesktopText.of("script.line-editor.bring-back-what-was-left"), "script-back");
     private final VBox view;
     private Segment segment;
     private ScriptLine line;
@@ -38,19 +39,22 @@ final class LineEditor {
     LineEditor(Session session) {
         this.session = session;
         text.setId("script-text");
-        text.setAccessibleText("The words of the line");
+        text.setAccessibleText(DesktopText.of("script.line-editor.the-words-of-the-line"));
         kind.setId("script-kind");
-        kind.setAccessibleText("The kind of cue");
+        kind.setAccessibleText(DesktopText.of("script.line-editor.the-kind-of-cue"));
         kind.getItems()
                 .setAll(Arrays.stream(CueKind.values()).map(CueKind::word).toList());
         text.setOnAction(e -> write());
         text.textProperty().addListener((o, was, is) -> measure());
         kind.setOnAction(e -> write());
-        Button add = button("New line here", "script-add");
+        Button add = button(DesktopText.of("script.line-editor.new-line-here"), "script-add");
         add.setOnAction(e -> add());
         free.setOnAction(e -> decide(
-                "let the planner place it", new Decided(segment.id(), line.of(), line.kind(), line.text(), null)));
-        drop.setOnAction(e -> decide("leave out a line", new Decided(segment.id(), line.of(), line.kind(), "", null)));
+                DesktopText.of("script.line-editor.let-the-planner-place-it-2"),
+                new Decided(segment.id(), line.of(), line.kind(), line.text(), null)));
+        drop.setOnAction(e -> decide(
+                DesktopText.of("script.line-editor.leave-out-a-line"),
+                new Decided(segment.id(), line.of(), line.kind(), "", null)));
         back.setOnAction(e -> bringBack());
         HBox.setHgrow(text, Priority.ALWAYS);
         HBox words = new HBox(8, kind, text, length);
@@ -91,8 +95,7 @@ final class LineEditor {
         back.setVisible(shown != null
                 && session.workout().script().lines().stream()
                         .anyMatch(d -> d.segment().equals(shown.id()) && d.isLeftOut()));
-        text.setTooltip(new Tooltip(
-                "Enter keeps it. Fields such as {minutes}, {moves}, {gear}, {levels} are filled in from the plan."));
+        text.setTooltip(new Tooltip(DesktopText.of("script.line-editor.enter-keeps-it-fields-such")));
         showing = false;
         measure();
     }
@@ -119,7 +122,7 @@ final class LineEditor {
         if (!text.getText().equals(line.text()) || chosen != line.kind()) {
             Length at = line.fixed() ? line.start().since(segment.start()) : null;
             decide(
-                    "change a line",
+                    DesktopText.of("script.line-editor.change-a-line"),
                     new Decided(segment.id(), line.of(), chosen, text.getText().strip(), at));
         }
     }
@@ -130,9 +133,9 @@ final class LineEditor {
         }
         ScriptNotes notes = session.workout().script();
         int n = 1;
-        String of = "new line 1";
+        String of = DesktopText.of("script.line-editor.new-line-1");
         while (has(notes, of)) {
-            of = "new line " + ++n;
+            of = DesktopText.of("script.line-editor.new-line", ++n);
         }
         Length at = line == null
                 ? Length.ZERO
@@ -140,8 +143,10 @@ final class LineEditor {
                         line.end().since(segment.start()).plus(Length.ofMillis(400)),
                         Length.max(Length.ZERO, segment.duration().minus(Length.ofSeconds(1))));
         session.apply(
-                "new line",
-                session.workout().withScript(notes.with(new Decided(segment.id(), of, CueKind.FORM, "New line", at))));
+                DesktopText.of("script.line-editor.new-line-2"),
+                session.workout()
+                        .withScript(notes.with(new Decided(
+                                segment.id(), of, CueKind.FORM, DesktopText.of("script.line-editor.new-line-3"), at))));
         text.requestFocus();
     }
 
@@ -156,7 +161,9 @@ final class LineEditor {
                 notes = notes.without(d.segment(), d.of());
             }
         }
-        session.apply("bring lines back", session.workout().withScript(notes));
+        session.apply(
+                DesktopText.of("script.line-editor.bring-lines-back"),
+                session.workout().withScript(notes));
     }
 
     private void decide(String name, Decided decided) {
@@ -179,7 +186,7 @@ final class LineEditor {
     /** Fixes the line at a place of its segment. */
     void fix(ScriptLine moved, Length at) {
         session.apply(
-                "move a line to " + String.format(Locale.ROOT, "%.1f s", at.seconds()),
+                DesktopText.of("script.line-editor.move-a-line-to", String.format(Locale.ROOT, "%.1f s", at.seconds())),
                 session.workout()
                         .withScript(session.workout()
                                 .script()

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.script;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
@@ -64,7 +65,7 @@ final class Ruler {
         pane.setFocusTraversable(true);
         pane.setMinHeight(120);
         pane.getStyleClass().add("ruler");
-        pane.setAccessibleText("The lines of this segment on a ruler of seconds");
+        pane.setAccessibleText(DesktopText.of("script.ruler.the-lines-of-this-segment"));
         canvas.setOnMouseMoved(e ->
                 canvas.setCursor(at(e) == null ? Cursor.DEFAULT : at(e).isCall() ? Cursor.HAND : Cursor.OPEN_HAND));
         canvas.setOnMousePressed(this::press);
@@ -275,7 +276,9 @@ final class Ruler {
         boolean saysItsKind = line.text()
                 .regionMatches(
                         true, 0, line.kind().word(), 0, line.kind().word().length());
-        String words = (saysItsKind ? "" : line.kind().word() + "  ") + line.text() + (noRoom ? "  (no room)" : "");
+        String words = (saysItsKind ? "" : line.kind().word() + "  ")
+                + line.text()
+                + (noRoom ? DesktopText.of("script.ruler.no-room") : "");
         g.setFont(Font.font("Source Sans 3", 14.5));
         double textWidth = measured(words);
         boolean behind = x + w + 8 + textWidth <= width - 4 || x + w + 8 < width * 0.45;

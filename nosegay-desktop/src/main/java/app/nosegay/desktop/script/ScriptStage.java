@@ -1,5 +1,6 @@
 package app.nosegay.desktop.script;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
@@ -19,7 +20,6 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.util.List;
-import java.util.Locale;
 import javafx.application.Platform;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
@@ -51,14 +51,14 @@ public final class ScriptStage implements StageView {
     private final Label title = new Label();
     private final Label fit = new Label();
     private final Label words = new Label();
-    private final Button read = new Button("Read through  (Space)");
+    private final Button read = new Button(DesktopText.of("script.script-stage.read-through-space"));
     private final Ruler ruler = new Ruler();
     private final LineEditor line;
     private final FindingList findings;
     private final TalkPanel talk;
     private final VoicePanel voice;
     private final Tabs tabs = new Tabs("script");
-    private final Label empty = new Label("Nothing to say yet. Write a plan first: its script follows from it.");
+    private final Label empty = new Label(DesktopText.of("script.script-stage.nothing-to-say-yet-write"));
     private final BorderPane view = new BorderPane();
     private final Region filled;
     private Programme programme;
@@ -99,7 +99,7 @@ public final class ScriptStage implements StageView {
         read.getStyleClass().add("act");
         read.setId("read-through");
         read.setMinWidth(Region.USE_PREF_SIZE);
-        read.setTooltip(new Tooltip("Hear the script in time, with beeps, from this segment on"));
+        read.setTooltip(new Tooltip(DesktopText.of("script.script-stage.hear-the-script-in-time")));
         read.setOnAction(e -> toggleReading());
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
@@ -113,16 +113,16 @@ public final class ScriptStage implements StageView {
         scroll.getStyleClass().add("plain-scroll");
         VBox.setVgrow(scroll, Priority.ALWAYS);
         VBox upper = new VBox(4, head, below, scroll, line.view());
-        tabs.add("Findings", findings.view());
-        tabs.add("Opening and closing", talk.view());
-        tabs.add("Voice and words", voice.view());
+        tabs.add(DesktopText.of("script.script-stage.findings"), findings.view());
+        tabs.add(DesktopText.of("script.script-stage.opening-and-closing"), talk.view());
+        tabs.add(DesktopText.of("script.script-stage.voice-and-words"), voice.view());
         SplitPane centre = new SplitPane(upper, tabs.view());
         centre.setOrientation(Orientation.VERTICAL);
         centre.setDividerPositions(0.64);
         VBox right = new VBox(centre);
         VBox.setVgrow(centre, Priority.ALWAYS);
         right.getStyleClass().add("stage");
-        Label heading = new Label("Talk windows");
+        Label heading = new Label(DesktopText.of("script.script-stage.talk-windows"));
         heading.getStyleClass().add("heading");
         VBox.setVgrow(windows, Priority.ALWAYS);
         VBox left = new VBox(8, heading, windows);
@@ -134,7 +134,7 @@ public final class ScriptStage implements StageView {
 
     @Override
     public String name() {
-        return "Script";
+        return DesktopText.of("script.script-stage.script");
     }
 
     @Override
@@ -168,7 +168,11 @@ public final class ScriptStage implements StageView {
         long open = now.scriptFindings().stream()
                 .filter(f -> now.workout().waiver(f).isEmpty())
                 .count();
-        tabs.rename("Findings", open == 0 ? "Findings" : "Findings " + open);
+        tabs.rename(
+                DesktopText.of("script.script-stage.findings"),
+                open == 0
+                        ? DesktopText.of("script.script-stage.findings")
+                        : DesktopText.of("script.script-stage.findings-2", open));
         talk.show(now);
         voice.show(now);
         showSegment();
@@ -181,14 +185,17 @@ public final class ScriptStage implements StageView {
         }
         title.setText(name(s) + "  " + s.duration());
         programme.cues().window(s.id()).ifPresent(w -> {
-            fit.setText(String.format(
-                    Locale.ROOT,
-                    "%.1f s to say, %.1f s to say it in%s",
+            fit.setText(DesktopText.of(
+                    "script.script-stage.s-to-say-s-to",
                     w.needed().seconds(),
                     w.available().seconds(),
                     w.left() == 0
-                            ? w.isOverfull() ? ": too much" : w.isJustFull() ? ": just full" : ""
-                            : w.left() == 1 ? ", one line without room" : ", " + w.left() + " lines without room"));
+                            ? w.isOverfull()
+                                    ? DesktopText.of("script.script-stage.too-much")
+                                    : w.isJustFull() ? DesktopText.of("script.script-stage.just-full") : ""
+                            : w.left() == 1
+                                    ? DesktopText.of("script.script-stage.one-line-without-room")
+                                    : DesktopText.of("script.script-stage.lines-without-room", w.left())));
             fit.getStyleClass().removeAll("kept", "broken");
             fit.getStyleClass().add(w.isOverfull() ? "broken" : "kept");
         });
@@ -205,7 +212,9 @@ public final class ScriptStage implements StageView {
         String side = s.side() == Side.LEFT || s.side() == Side.RIGHT
                 ? ", " + s.side().word()
                 : "";
-        String turn = s.round() != null ? ", round " + s.round() : s.set() != null ? ", set " + s.set() : "";
+        String turn = s.round() != null
+                ? DesktopText.of("script.script-stage.round", s.round())
+                : s.set() != null ? DesktopText.of("script.script-stage.set", s.set()) : "";
         return what + side + turn;
     }
 
@@ -248,17 +257,21 @@ public final class ScriptStage implements StageView {
             return;
         }
         Programme now = programme;
-        session.jobs().run("Waking the guide voice", progress -> session.guideVoice(), guide -> {
-            reading = new ReadThrough(
-                    now.timeline(),
-                    now.cues(),
-                    guide,
-                    s.start(),
-                    time -> Platform.runLater(() -> follow(now.cues(), time)),
-                    () -> Platform.runLater(this::stopReading));
-            read.setText("Stop  (Space)");
-            reading.start();
-        });
+        session.jobs()
+                .run(
+                        DesktopText.of("script.script-stage.waking-the-guide-voice"),
+                        progress -> session.guideVoice(),
+                        guide -> {
+                            reading = new ReadThrough(
+                                    now.timeline(),
+                                    now.cues(),
+                                    guide,
+                                    s.start(),
+                                    time -> Platform.runLater(() -> follow(now.cues(), time)),
+                                    () -> Platform.runLater(this::stopReading));
+                            read.setText(DesktopText.of("script.script-stage.stop-space"));
+                            reading.start();
+                        });
     }
 
     /** Shows the words that are being said, and moves on with them from segment to segment. */
@@ -285,7 +298,7 @@ public final class ScriptStage implements StageView {
             reading.close();
             reading = null;
         }
-        read.setText("Read through  (Space)");
+        read.setText(DesktopText.of("script.script-stage.read-through-space"));
         words.setText("");
         ruler.hear(null);
     }
@@ -335,7 +348,7 @@ public final class ScriptStage implements StageView {
             over.setX(BAR - 6);
             mark.setText(w != null && w.left() > 0 ? "" + w.left() : "");
             mark.getStyleClass().setAll("label", "severity-stop");
-            setAccessibleText(name(s) + String.format(Locale.ROOT, ", %.0f per cent full", 100 * share));
+            setAccessibleText(name(s) + DesktopText.of("script.script-stage.per-cent-full", 100 * share));
         }
     }
 }

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.script;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.plan.Timeline;
@@ -43,13 +44,17 @@ final class TalkPanel {
         CuePlan cues = programme.cues();
         all.getChildren().clear();
         VBox opening = list(
-                "Opening",
+                DesktopText.of("script.talk-panel.opening"),
                 TalkChecklist.opening(timeline, cues, Libraries.current()),
                 Talk.openingBlock(timeline),
                 timeline,
                 true);
-        VBox closing =
-                list("Closing", TalkChecklist.closing(timeline, cues), Talk.closingBlock(timeline), timeline, false);
+        VBox closing = list(
+                DesktopText.of("script.talk-panel.closing"),
+                TalkChecklist.closing(timeline, cues),
+                Talk.closingBlock(timeline),
+                timeline,
+                false);
         HBox both = new HBox(24, opening, closing);
         for (VBox column : List.of(opening, closing)) {
             HBox.setHgrow(column, Priority.ALWAYS);
@@ -57,7 +62,7 @@ final class TalkPanel {
         }
         all.getChildren().add(both);
         Fields fields = Fields.of(timeline, Libraries.current());
-        StringBuilder known = new StringBuilder("Fields stay true when the plan changes: ");
+        StringBuilder known = new StringBuilder(DesktopText.of("script.talk-panel.fields-stay-true-when-the"));
         for (String name : fields.names()) {
             known.append('{').append(name).append("} ");
         }
@@ -73,7 +78,7 @@ final class TalkPanel {
         heading.getStyleClass().add("subheading");
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        Button write = new Button("Write the whole " + name.toLowerCase(Locale.ROOT));
+        Button write = new Button(DesktopText.of("script.talk-panel.write-the-whole", name.toLowerCase(Locale.ROOT)));
         write.getStyleClass().add("quiet");
         write.setId("write-" + name.toLowerCase(Locale.ROOT));
         write.setOnAction(e -> writeAll(block, timeline, opening));
@@ -87,12 +92,14 @@ final class TalkPanel {
             HBox line = new HBox(8, mark);
             line.setAlignment(Pos.CENTER_LEFT);
             if (!item.said() && block != null) {
-                Button add = new Button("Say it");
+                Button add = new Button(DesktopText.of("script.talk-panel.say-it"));
                 add.setMinWidth(Region.USE_PREF_SIZE);
                 add.setTooltip(new Tooltip(item.how()));
                 add.getStyleClass().add("quiet");
-                add.setOnAction(e ->
-                        insert(block, List.of("  " + item.kind().word() + ": " + item.how()), "say " + item.name()));
+                add.setOnAction(e -> insert(
+                        block,
+                        List.of("  " + item.kind().word() + ": " + item.how()),
+                        DesktopText.of("script.talk-panel.say", item.name())));
                 line.getChildren().add(add);
             }
             column.getChildren().add(line);
@@ -100,8 +107,8 @@ final class TalkPanel {
         if (block == null) {
             Label none = new Label(
                     opening
-                            ? "There is no talk before the first movement: write \"talk Welcome  0:40\" at the top of the plan."
-                            : "There is no talk at the end: write \"talk Goodbye  0:30\" at the end of the plan.");
+                            ? DesktopText.of("script.talk-panel.there-is-no-talk-before")
+                            : DesktopText.of("script.talk-panel.there-is-no-talk-at"));
             none.setWrapText(true);
             column.getChildren().add(none);
             write.setDisable(true);
@@ -125,7 +132,12 @@ final class TalkPanel {
                 .map(Talk.Line::written)
                 .toList();
         if (!written.isEmpty()) {
-            insert(block, written, opening ? "write the opening" : "write the closing");
+            insert(
+                    block,
+                    written,
+                    opening
+                            ? DesktopText.of("script.talk-panel.write-the-opening")
+                            : DesktopText.of("script.talk-panel.write-the-closing"));
         }
     }
 }

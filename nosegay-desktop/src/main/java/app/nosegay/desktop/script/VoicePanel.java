@@ -1,5 +1,6 @@
 package app.nosegay.desktop.script;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.review.SpeechCalibration;
 import app.nosegay.script.ScriptNotes;
@@ -52,14 +53,19 @@ final class VoicePanel {
         heard.managedProperty().bind(heard.visibleProperty());
         heard.setOnAction(e -> takeHeard());
         HBox rates = new HBox(
-                8, new Label("Syllables a second at rest"), atRest, new Label("and while working"), working, heard);
+                8,
+                new Label(DesktopText.of("script.voice-panel.syllables-a-second-at-rest")),
+                atRest,
+                new Label(DesktopText.of("script.voice-panel.and-while-working")),
+                working,
+                heard);
         rates.setAlignment(Pos.CENTER_LEFT);
         VBox all = new VBox(
                 8,
                 rates,
-                new Label("Never say (one word or phrase a line)"),
+                new Label(DesktopText.of("script.voice-panel.never-say-one-word-or")),
                 avoid,
-                new Label("Sources of claims (claim | source | date, one a line)"),
+                new Label(DesktopText.of("script.voice-panel.sources-of-claims-claim-source")),
                 sources);
         view = new ScrollPane(all);
         view.setFitToWidth(true);
@@ -70,7 +76,7 @@ final class VoicePanel {
         TextField field = new TextField();
         field.setId(id);
         field.setPrefColumnCount(4);
-        field.setAccessibleText("syllables a second");
+        field.setAccessibleText(DesktopText.of("script.voice-panel.syllables-a-second"));
         return field;
     }
 
@@ -93,15 +99,15 @@ final class VoicePanel {
                 .orElse(null);
         heard.setVisible(measured != null);
         if (measured != null) {
-            heard.setText(String.format(
-                    Locale.ROOT, "Take %.1f and %.1f, as heard in your takes", measured.atRest(), measured.working()));
+            heard.setText(
+                    DesktopText.of("script.voice-panel.take-and-as-heard-in", measured.atRest(), measured.working()));
         }
         show();
     }
 
     private void takeHeard() {
         session.apply(
-                "rate of speech as heard",
+                DesktopText.of("script.voice-panel.rate-of-speech-as-heard"),
                 session.workout().withScript(session.workout().script().withRate(measured)));
     }
 
@@ -157,7 +163,9 @@ final class VoicePanel {
         }
         ScriptNotes next = notes.withRate(rate).withAvoid(words).withSources(known);
         if (!next.equals(notes)) {
-            session.apply("voice and words", session.workout().withScript(next));
+            session.apply(
+                    DesktopText.of("script.voice-panel.voice-and-words"),
+                    session.workout().withScript(next));
         }
         show();
     }

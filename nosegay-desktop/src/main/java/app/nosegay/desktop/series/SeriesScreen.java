@@ -1,5 +1,6 @@
 package app.nosegay.desktop.series;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.plan.Bouquet;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
@@ -15,7 +16,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
@@ -45,8 +45,7 @@ public final class SeriesScreen implements StageView {
     private final VBox remarks = new VBox(4);
     private final Label sums = new Label();
     private final BorderPane view = new BorderPane();
-    private final Label empty = new Label(
-            "No workouts yet. Add the ones of a week or a course: each keeps its own file, and you see what they load together.");
+    private final Label empty = new Label(DesktopText.of("series.series-screen.no-workouts-yet-add-the"));
     private Series series = Series.EMPTY;
     private Path file;
     private Path folder;
@@ -57,11 +56,11 @@ public final class SeriesScreen implements StageView {
         this.stage = stage;
         name.setId("series-name");
         name.setPrefColumnCount(22);
-        name.setAccessibleText("Name of the series");
+        name.setAccessibleText(DesktopText.of("series.series-screen.name-of-the-series"));
         name.setOnAction(e -> change(series.named(name.getText().strip())));
-        Button add = quiet("Add workouts …", "series-add", this::add);
-        Button open = quiet("Open series …", "series-open", this::open);
-        Button save = quiet("Save series …", "series-save", this::save);
+        Button add = quiet(DesktopText.of("series.series-screen.add-workouts"), "series-add", this::add);
+        Button open = quiet(DesktopText.of("series.series-screen.open-series"), "series-open", this::open);
+        Button save = quiet(DesktopText.of("series.series-screen.save-series"), "series-save", this::save);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox head = new HBox(8, name, space, add, open, save);
@@ -92,7 +91,7 @@ public final class SeriesScreen implements StageView {
 
     @Override
     public String name() {
-        return "Series";
+        return DesktopText.of("series.series-screen.series");
     }
 
     @Override
@@ -127,8 +126,10 @@ public final class SeriesScreen implements StageView {
 
     private void add() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Add workouts");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Workouts", "*" + WorkoutFile.ENDING));
+        chooser.setTitle(DesktopText.of("series.series-screen.add-workouts-2"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(
+                        DesktopText.of("series.series-screen.workouts"), "*" + WorkoutFile.ENDING));
         List<File> chosen = chooser.showOpenMultipleDialog(stage);
         if (chosen != null) {
             add(chosen.stream().map(File::toPath).toList());
@@ -137,8 +138,10 @@ public final class SeriesScreen implements StageView {
 
     private void open() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Open a series");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Series", "*" + SeriesFile.ENDING));
+        chooser.setTitle(DesktopText.of("series.series-screen.open-a-series"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(
+                        DesktopText.of("series.series-screen.series"), "*" + SeriesFile.ENDING));
         File chosen = chooser.showOpenDialog(stage);
         if (chosen != null) {
             try {
@@ -154,9 +157,11 @@ public final class SeriesScreen implements StageView {
 
     private void save() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Save the series");
+        chooser.setTitle(DesktopText.of("series.series-screen.save-the-series"));
         chooser.setInitialFileName(
-                file == null ? "week" + SeriesFile.ENDING : file.getFileName().toString());
+                file == null
+                        ? DesktopText.of("series.series-screen.week", SeriesFile.ENDING)
+                        : file.getFileName().toString());
         File chosen = chooser.showSaveDialog(stage);
         if (chosen != null) {
             Path to = chosen.toPath().toAbsolutePath();
@@ -171,7 +176,9 @@ public final class SeriesScreen implements StageView {
             try {
                 SeriesFile.save(to, series);
             } catch (IOException e) {
-                session.jobs().say(to.getFileName() + ": cannot be written (" + e.getMessage() + ")");
+                session.jobs()
+                        .say(DesktopText.of(
+                                "series.series-screen.cannot-be-written", to.getFileName(), e.getMessage()));
             }
         }
     }
@@ -197,9 +204,11 @@ public final class SeriesScreen implements StageView {
         sums.setText(
                 report.days().isEmpty()
                         ? ""
-                        : report.days().size() + (report.days().size() == 1 ? " workout, " : " workouts, ")
-                                + Math.round(report.total().seconds() / 60) + " minutes in all, "
-                                + String.format(Locale.ROOT, "%.0f %% different moves", 100 * report.variety()));
+                        : DesktopText.of(
+                                "series.series-screen.workout-minutes-in-all",
+                                report.days().size(),
+                                Math.round(report.total().seconds() / 60),
+                                DesktopText.of("series.series-screen.0f-different-moves", 100 * report.variety())));
         if (series.entries().isEmpty()) {
             days.getChildren().add(empty);
         }
@@ -231,19 +240,19 @@ public final class SeriesScreen implements StageView {
         title.getStyleClass().add("subheading");
         Spinner<Integer> on = new Spinner<>(1, LAST_DAY, day.day());
         on.setPrefWidth(74);
-        on.setAccessibleText("Day of " + day.title());
+        on.setAccessibleText(DesktopText.of("series.series-screen.day-of", day.title()));
         on.setDisable(entry == null);
         on.valueProperty().addListener((o, was, is) -> {
             if (entry != null) {
                 change(series.moved(entry, is));
             }
         });
-        Button away = quiet("Take away", "", () -> {
+        Button away = quiet(DesktopText.of("series.series-screen.take-away"), "", () -> {
             if (entry != null) {
                 change(series.withoutEntry(entry));
             }
         });
-        HBox head = new HBox(8, new Label("Day"), on, away);
+        HBox head = new HBox(8, new Label(DesktopText.of("series.series-screen.day")), on, away);
         head.setAlignment(Pos.CENTER_LEFT);
         Bouquet bouquet = new Bouquet();
         bouquet.show(day.balance());
@@ -251,7 +260,8 @@ public final class SeriesScreen implements StageView {
                 .filter(g -> SeriesReport.isHeavy(day.balance(), g))
                 .map(g -> g.word().replace('-', ' '))
                 .collect(Collectors.joining(", "));
-        Label about = new Label(day.timeline().total().clock() + (heavy.isEmpty() ? "" : " · heavy: " + heavy));
+        Label about = new Label(day.timeline().total().clock()
+                + (heavy.isEmpty() ? "" : DesktopText.of("series.series-screen.heavy", heavy)));
         about.setWrapText(true);
         about.setMaxWidth(320);
         about.setMinHeight(Region.USE_PREF_SIZE);

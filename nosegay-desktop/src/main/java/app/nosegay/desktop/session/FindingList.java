@@ -1,5 +1,6 @@
 package app.nosegay.desktop.session;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.FindingReasons;
 import app.nosegay.workout.Waiver;
@@ -47,7 +48,7 @@ public final class FindingList {
     }
 
     private static Label empty() {
-        Label empty = new Label("Nothing found. Plan and words agree.");
+        Label empty = new Label(DesktopText.of("session.finding-list.nothing-found-plan-and-words"));
         empty.getStyleClass().add("empty");
         return empty;
     }
@@ -67,7 +68,7 @@ public final class FindingList {
         }
         int left = findings.size() - open.size();
         waived.setVisible(left > 0);
-        waived.setText(left + " left as they are. Click to bring them back.");
+        waived.setText(DesktopText.of("session.finding-list.left-as-they-are-click", left));
     }
 
     public ListView<Finding> list() {
@@ -101,9 +102,9 @@ public final class FindingList {
     /** Asks for the reason and keeps it with the workout. */
     private void leave(Finding f) {
         TextInputDialog dialog = new TextInputDialog();
-        dialog.setTitle("Leave it as it is");
+        dialog.setTitle(DesktopText.of("session.finding-list.leave-it-as-it-is"));
         dialog.setHeaderText(f.message());
-        dialog.setContentText("Because");
+        dialog.setContentText(DesktopText.of("session.finding-list.because"));
         dialog.getDialogPane().getStylesheets().setAll(view.getScene().getStylesheets());
         Optional<String> reason = dialog.showAndWait();
         reason.filter(r -> !r.isBlank()).ifPresent(r -> leave(f, r));
@@ -112,7 +113,7 @@ public final class FindingList {
     /** Leaves a finding as it is, for {@code reason}. */
     public void leave(Finding f, String reason) {
         session.apply(
-                "leave \"" + f.code() + "\" as it is",
+                DesktopText.of("session.finding-list.leave-as-it-is", f.code()),
                 session.workout()
                         .withWaiver(new Waiver(
                                 f.key(), reason.strip(), LocalDate.now().toString())));
@@ -124,7 +125,7 @@ public final class FindingList {
         for (Waiver w : all) {
             workout = workout.withoutWaiver(w.key());
         }
-        session.apply("look at everything again", workout);
+        session.apply(DesktopText.of("session.finding-list.look-at-everything-again"), workout);
     }
 
     private static String glyph(Finding.Severity severity) {
@@ -140,8 +141,8 @@ public final class FindingList {
     private final class Cell extends ListCell<Finding> {
         private final Label mark = new Label();
         private final Label words = new Label();
-        private final Button mend = quiet("Mend");
-        private final Button leave = quiet("Leave …");
+        private final Button mend = quiet(DesktopText.of("session.finding-list.mend"));
+        private final Button leave = quiet(DesktopText.of("session.finding-list.leave"));
         private final HBox row;
 
         Cell() {
@@ -180,12 +181,12 @@ public final class FindingList {
             mark.getStyleClass().setAll("label", "severity-" + f.severity().word());
             words.setText(f.message());
             String reason = FindingReasons.of(f.code());
-            String fix = f.fix() == null ? "" : "\nTo mend it: " + f.fix();
+            String fix = f.fix() == null ? "" : DesktopText.of("session.finding-list.to-mend-it", f.fix());
             Tooltip.install(words, new Tooltip(f.severity().word() + ", " + f.code() + "\n" + reason + fix));
             mend.setVisible(f.edit() != null);
             mend.setManaged(f.edit() != null);
-            mend.setTooltip(new Tooltip(f.fix() == null ? "M" : f.fix() + "  (M)"));
-            leave.setTooltip(new Tooltip("Leave it as it is, with a reason  (L)"));
+            mend.setTooltip(new Tooltip(f.fix() == null ? "M" : DesktopText.of("session.finding-list.m", f.fix())));
+            leave.setTooltip(new Tooltip(DesktopText.of("session.finding-list.leave-it-as-it-is-2")));
             setAccessibleText(f.severity().word() + ": " + f.message() + " " + reason + fix);
             setGraphic(row);
         }

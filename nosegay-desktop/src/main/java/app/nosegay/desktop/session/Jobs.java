@@ -1,5 +1,6 @@
 package app.nosegay.desktop.session;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.media.Progress;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
@@ -52,7 +53,7 @@ public final class Jobs {
                     done.accept(result);
                 });
             } catch (CancellationException e) {
-                Platform.runLater(() -> idle(what + " was cancelled; nothing was left half-written."));
+                Platform.runLater(() -> idle(DesktopText.of("session.jobs.was-cancelled-nothing-was-left", what)));
             } catch (Exception e) {
                 String text = e.getMessage() == null ? e.toString() : e.getMessage();
                 Platform.runLater(() -> idle(text));
@@ -67,7 +68,7 @@ public final class Jobs {
         double seconds = (System.nanoTime() - began) / 1e9;
         // A forecast from under a few per cent is worth nothing.
         String left = done > 0.04 && seconds > 2
-                ? " · about " + Math.max(1, Math.round(seconds * (1 - done) / done)) + " s left"
+                ? DesktopText.of("session.jobs.about-s-left", Math.max(1, Math.round(seconds * (1 - done) / done)))
                 : "";
         latestShare = done;
         latestName = what + left;

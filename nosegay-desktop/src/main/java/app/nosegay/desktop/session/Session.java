@@ -1,5 +1,6 @@
 package app.nosegay.desktop.session;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.JoinJob;
 import app.nosegay.jobs.ListenJob;
@@ -49,7 +50,7 @@ import javafx.util.Duration;
  * thread; the computing runs beside it and only its newest result is shown.
  */
 public final class Session {
-    private static final String NOT_KEPT = "open in another window; changes are not kept here";
+    private static final String NOT_KEPT = DesktopText.of("session.session.open-in-another-window-changes");
     private static final Duration AUTOSAVE_AFTER = Duration.millis(1500);
     private static final Duration TYPING_PAUSE = Duration.seconds(1);
 
@@ -135,7 +136,10 @@ public final class Session {
 
     /** Takes typed text; typing on one line without a pause is one step. */
     public void type(String text, int line) {
-        history.apply("edit line " + (line + 1), history.now().withSheet(text), "typing " + typingRun + " " + line);
+        history.apply(
+                DesktopText.of("session.session.edit-line", line + 1),
+                history.now().withSheet(text),
+                DesktopText.of("session.session.typing", typingRun, line));
         typing.playFromStart();
         changed();
     }
@@ -170,7 +174,10 @@ public final class Session {
 
     private void changed() {
         changedAt = FileTime.fromMillis(System.currentTimeMillis());
-        state.set(file == null ? "not saved yet" : readOnly ? NOT_KEPT : "saving …");
+        state.set(
+                file == null
+                        ? DesktopText.of("session.session.not-saved-yet")
+                        : readOnly ? NOT_KEPT : DesktopText.of("session.session.saving"));
         autosave.playFromStart();
         compute();
     }
@@ -197,7 +204,7 @@ public final class Session {
         computing.execute(() -> {
             try {
                 WorkoutFile.autosave(target, workout);
-                Platform.runLater(() -> state.set("changes kept; Ctrl+S saves"));
+                Platform.runLater(() -> state.set(DesktopText.of("session.session.changes-kept-ctrl-s-saves")));
             } catch (IOException e) {
                 Platform.runLater(() -> state.set(e.getMessage()));
             }
@@ -231,28 +238,33 @@ public final class Session {
         history = new History(Workout.EMPTY);
         media = WorkoutMedia.none(Path.of("").toAbsolutePath());
         changedAt = FileTime.fromMillis(0);
-        state.set("not saved yet");
+        state.set(DesktopText.of("session.session.not-saved-yet"));
         compute();
     }
 
     /** Opens a workout file; changes an earlier session could not save come back as a step that can be undone. */
     public void open(Path opened) {
-        jobs.run("Opening " + opened.getFileName(), progress -> WorkoutFile.open(opened), workout -> {
-            release();
-            file = opened.toAbsolutePath().normalize();
-            notice.set(null);
-            takeLock();
-            kept = workout;
-            history = new History(workout);
-            changedAt = FileTime.fromMillis(0);
-            state.set(readOnly ? NOT_KEPT : "saved");
-            if (!readOnly) {
-                WorkoutFile.recovered(file).filter(r -> !r.equals(workout)).ifPresent(r -> recover(workout, r));
-            }
-            media = WorkoutMedia.none(file.getParent());
-            compute();
-            readTakes();
-        });
+        jobs.run(
+                DesktopText.of("session.session.opening", opened.getFileName()),
+                progress -> WorkoutFile.open(opened),
+                workout -> {
+                    release();
+                    file = opened.toAbsolutePath().normalize();
+                    notice.set(null);
+                    takeLock();
+                    kept = workout;
+                    history = new History(workout);
+                    changedAt = FileTime.fromMillis(0);
+                    state.set(readOnly ? NOT_KEPT : "saved");
+                    if (!readOnly) {
+                        WorkoutFile.recovered(file)
+                                .filter(r -> !r.equals(workout))
+                                .ifPresent(r -> recover(workout, r));
+                    }
+                    media = WorkoutMedia.none(file.getParent());
+                    compute();
+                    readTakes();
+                });
     }
 
     /** Takes the right to write the file, or says that another window has it. */
@@ -261,14 +273,12 @@ public final class Session {
             lock = WorkoutLock.take(file).orElse(null);
         } catch (IOException e) {
             lock = null;
-            jobs.say(file.getParent() + " cannot be written to: save a copy elsewhere to keep changes.");
+            jobs.say(DesktopText.of("session.session.cannot-be-written-to-save", file.getParent()));
             return;
         }
         readOnly = lock == null;
         if (readOnly) {
-            notice.set(new Notice(
-                    "This workout is open in another window. You can look at everything here; changes are not kept.",
-                    List.of()));
+            notice.set(new Notice(DesktopText.of("session.session.this-workout-is-open-in"), List.of()));
         }
     }
 
@@ -287,13 +297,13 @@ public final class Session {
     /** Brings back what was changed before Nosegay ended without saving, and lets it be chosen or not. */
     private void recover(Workout saved, Workout changed) {
         String what = String.join(", ", Difference.between(saved, changed));
-        history.apply("changes recovered from the last session", changed);
-        state.set("changes of the last session recovered");
+        history.apply(DesktopText.of("session.session.changes-recovered-from-the-last"), changed);
+        state.set(DesktopText.of("session.session.changes-of-the-last-session"));
         notice.set(new Notice(
-                "Nosegay ended last time before this workout was saved. What was changed since is back: " + what + ".",
+                DesktopText.of("session.session.nosegay-ended-last-time-before", what),
                 List.of(
-                        new Notice.Way("Keep the changes", () -> save(null)),
-                        new Notice.Way("Back to what was saved", () -> {
+                        new Notice.Way(DesktopText.of("session.session.keep-the-changes"), () -> save(null)),
+                        new Notice.Way(DesktopText.of("session.session.back-to-what-was-saved"), () -> {
                             undo();
                             save(null);
                         }))));
@@ -308,17 +318,23 @@ public final class Session {
             compute();
             return;
         }
-        jobs.run("Reading the recordings", progress -> found(workout, folder, progress), read -> {
-            media = read.media();
-            if (!read.workout().equals(workout)) {
-                apply(
-                        "recordings found again",
-                        workout().withTakes(read.workout().takes(), workout().pins()));
-            }
-            recogniseLogs();
-            jobs.say(String.join(". ", media.notices(read.workout())));
-            compute();
-        });
+        jobs.run(
+                DesktopText.of("session.session.reading-the-recordings"),
+                progress -> found(workout, folder, progress),
+                read -> {
+                    media = read.media();
+                    if (!read.workout().equals(workout)) {
+                        apply(
+                                DesktopText.of("session.session.recordings-found-again"),
+                                workout()
+                                        .withTakes(
+                                                read.workout().takes(),
+                                                workout().pins()));
+                    }
+                    recogniseLogs();
+                    jobs.say(String.join(". ", media.notices(read.workout())));
+                    compute();
+                });
     }
 
     /** A workout whose recordings were looked for where they may have been moved to, and what was read from them. */
@@ -335,9 +351,10 @@ public final class Session {
         Path from = folder();
         String name = file == null ? "workout.nosegay.json" : file.getFileName().toString();
         jobs.run(
-                "Packing",
+                DesktopText.of("session.session.packing"),
                 progress -> PackJob.into(of, from, target, name, progress),
-                packed -> jobs.tell("Packed into " + target + ": open " + packed.getFileName() + " there."));
+                packed -> jobs.tell(
+                        DesktopText.of("session.session.packed-into-open-there", target, packed.getFileName())));
     }
 
     /** A recording made by a camera of its own gets the shoot log whose run number its tones carry. */
@@ -345,7 +362,7 @@ public final class Session {
         Workout now = workout();
         Workout logged = media.withRecognisedLogs(now);
         if (!logged.equals(now)) {
-            apply("shoot log recognised by its tones", logged);
+            apply(DesktopText.of("session.session.shoot-log-recognised-by-its"), logged);
             media = media.withLogs(logged);
         }
     }
@@ -359,7 +376,7 @@ public final class Session {
     public void save(Path target) {
         Path to = target == null ? file : target.toAbsolutePath().normalize();
         if (readOnly && to.equals(file)) {
-            jobs.say("Another window has this workout: save it under another name to keep what you changed here.");
+            jobs.say(DesktopText.of("session.session.another-window-has-this-workout"));
             return;
         }
         Workout moved = MediaRelinker.toFolder(workout(), folder(), to.getParent());
@@ -402,7 +419,7 @@ public final class Session {
     /** Writes the plan or its script to a file the user chooses. */
     public void print(PrintJob.Form form, Window window) {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Write " + form.file());
+        chooser.setTitle(DesktopText.of("session.session.write", form.file()));
         chooser.setInitialFileName(form.file());
         File chosen = chooser.showSaveDialog(window);
         if (chosen != null) {
@@ -414,9 +431,9 @@ public final class Session {
     public void print(PrintJob.Form form, Path target) {
         Programme now = programme.get();
         jobs.run(
-                "Writing " + target.getFileName(),
+                DesktopText.of("session.session.writing", target.getFileName()),
                 progress -> PrintJob.write(now, form, target, true),
-                written -> state.set("wrote " + written));
+                written -> state.set(DesktopText.of("session.session.wrote", written)));
     }
 
     /** Has the simulated camera film the plan; the take is added when it is done. */
@@ -424,7 +441,7 @@ public final class Session {
         Workout workout = workout();
         Path folder = folder();
         jobs.run(
-                "Filming with the simulated camera",
+                DesktopText.of("session.session.filming-with-the-simulated-camera"),
                 progress -> Demo.film(
                         workout,
                         folder,
@@ -440,7 +457,7 @@ public final class Session {
         Path folder = folder();
         String id = workout().nextTake();
         jobs.run(
-                "Bringing in " + movie.getFileName(),
+                DesktopText.of("session.session.bringing-in", movie.getFileName()),
                 progress -> {
                     double seconds = MediaInput.probe(movie).length().seconds();
                     return Media.reference(
@@ -455,14 +472,14 @@ public final class Session {
         Programme matched = programme().get();
         Path folder = folder();
         jobs.run(
-                "Joining " + first + " and " + second,
+                DesktopText.of("session.session.joining-and", first, second),
                 progress -> JoinJob.join(before, matched, folder, first, second, progress),
                 joined -> {
                     if (!workout().equals(before)) {
-                        jobs.say("The workout was changed while joining: join them again.");
+                        jobs.say(DesktopText.of("session.session.the-workout-was-changed-while"));
                         return;
                     }
-                    apply("join " + first + " and " + second, joined);
+                    apply(DesktopText.of("session.session.join-and", first, second), joined);
                     readTakes();
                 });
     }
@@ -472,22 +489,25 @@ public final class Session {
         Workout before = workout();
         Programme matched = programme().get();
         Path folder = folder();
-        jobs.run("Listening for the script", progress -> ListenJob.listen(before, matched, folder, progress), heard -> {
-            if (!workout().takes().equals(before.takes())) {
-                jobs.say("The takes were changed while listening: listen again.");
-            } else if (heard.equals(before)) {
-                jobs.say("Nothing of the script was heard in the recordings.");
-            } else {
-                apply(
-                        "listen for the script",
-                        workout().withTakes(heard.takes(), workout().pins()));
-                readTakes();
-            }
-        });
+        jobs.run(
+                DesktopText.of("session.session.listening-for-the-script"),
+                progress -> ListenJob.listen(before, matched, folder, progress),
+                heard -> {
+                    if (!workout().takes().equals(before.takes())) {
+                        jobs.say(DesktopText.of("session.session.the-takes-were-changed-while"));
+                    } else if (heard.equals(before)) {
+                        jobs.say(DesktopText.of("session.session.nothing-of-the-script-was"));
+                    } else {
+                        apply(
+                                DesktopText.of("session.session.listen-for-the-script"),
+                                workout().withTakes(heard.takes(), workout().pins()));
+                        readTakes();
+                    }
+                });
     }
 
     private void addTake(Workout.TakeRef take) {
-        apply("add " + take.id(), workout().withTake(take));
+        apply(DesktopText.of("session.session.add", take.id()), workout().withTake(take));
         readTakes();
         logTake(take);
     }

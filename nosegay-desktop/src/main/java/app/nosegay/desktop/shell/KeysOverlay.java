@@ -1,5 +1,6 @@
 package app.nosegay.desktop.shell;
 
+import app.nosegay.desktop.controls.DesktopText;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
@@ -9,34 +10,37 @@ import javafx.scene.layout.VBox;
 /** All keys on one sheet (F1). */
 final class KeysOverlay {
     private static final String[][] KEYS = {
-        {"Ctrl+1 … Ctrl+0", "Plan, Script, Shoot, Match, Dress, Proof, Publish, Library, Series, Logbook"},
-        {"Ctrl+Z  ·  Ctrl+Shift+Z", "Undo  ·  redo, step by step"},
-        {"Ctrl+S  ·  Ctrl+O", "Save  ·  open a workout"},
-        {"Ctrl+Space", "Plan: what may be meant here (Tab takes it)"},
-        {"Ctrl+.", "Plan: mend the error on this line with the nearest word"},
-        {"Alt+Up  ·  Alt+Down", "Plan: the number under the cursor up or down"},
-        {"Alt+Shift+Up  ·  Down", "Plan: this block or move one place up or down"},
-        {"Alt+F  ·  Alt+Shift+F", "Plan: fold this block  ·  all blocks"},
-        {"F6", "Plan: from the run sheet to what is beside it, and back"},
-        {"Ctrl+T", "Plan: ways to keep the promise (Enter takes one)"},
-        {"M  ·  Enter  ·  L", "Findings, also on Proof: mend it  ·  go there  ·  leave it with a reason"},
-        {"Space  ·  E", "Script: read through  ·  edit the chosen line"},
-        {"Left  ·  Right", "Script: the chosen line a tenth earlier  ·  later (Shift: a second)"},
-        {"M  ·  F  ·  Esc", "Shoot: mark  ·  log a fluff  ·  end"},
-        {"A or Page Up", "Shoot: again from here"},
-        {"H  ·  G or Page Down", "Shoot: hold or go on  ·  on to the next"},
-        {"J  ·  K", "Script, Match and Dress: next line  ·  line before"},
-        {"Space", "Match and Dress: play from the line's start, or stop"},
-        {"D", "Match: the most doubtful boundary not looked at yet"},
-        {"B", "Match: keep the selected boundary where it is (pin)"},
-        {"R  ·  T  ·  U", "Match: repeat around the start  ·  tap a rep while it plays  ·  use another take"},
-        {"F", "Match: the Score by block, then fold or open a block"},
-        {",  ·  .", "Match: the start a tenth earlier  ·  later (Shift: a second; Alt: the end)"},
-        {"[  ·  ]", "Match: the line's start a frame earlier  ·  later"},
-        {"{  ·  }", "Match: the line's end a frame earlier  ·  later"},
-        {"C  ·  Left  ·  Right", "Match, Cuts: cut or keep  ·  move the start (Shift: the end)"},
-        {"Left  ·  Right", "Dress: a tenth of a second back  ·  on"},
-        {"F1", "This sheet"},
+        {"Ctrl+1 … Ctrl+0", DesktopText.of("shell.keys-overlay.plan-script-shoot-match-dress")},
+        {"Ctrl+Z  ·  Ctrl+Shift+Z", DesktopText.of("shell.keys-overlay.undo-redo-step-by-step")},
+        {"Ctrl+S  ·  Ctrl+O", DesktopText.of("shell.keys-overlay.save-open-a-workout")},
+        {"Ctrl+Space", DesktopText.of("shell.keys-overlay.plan-what-may-be-meant")},
+        {"Ctrl+.", DesktopText.of("shell.keys-overlay.plan-mend-the-error-on")},
+        {"Alt+Up  ·  Alt+Down", DesktopText.of("shell.keys-overlay.plan-the-number-under-the")},
+        {"Alt+Shift+Up  ·  Down", DesktopText.of("shell.keys-overlay.plan-this-block-or-move")},
+        {"Alt+F  ·  Alt+Shift+F", DesktopText.of("shell.keys-overlay.plan-fold-this-block-all")},
+        {"F6", DesktopText.of("shell.keys-overlay.plan-from-the-run-sheet")},
+        {"Ctrl+T", DesktopText.of("shell.keys-overlay.plan-ways-to-keep-the")},
+        {"M  ·  Enter  ·  L", DesktopText.of("shell.keys-overlay.findings-also-on-proof-mend")},
+        {DesktopText.of("shell.keys-overlay.space-e"), DesktopText.of("shell.keys-overlay.script-read-through-edit-the")
+        },
+        {DesktopText.of("shell.keys-overlay.left-right"), DesktopText.of("shell.keys-overlay.script-the-chosen-line-a")
+        },
+        {"M  ·  F  ·  Esc", DesktopText.of("shell.keys-overlay.shoot-mark-log-a-fluff")},
+        {DesktopText.of("shell.keys-overlay.a-or-page-up"), DesktopText.of("shell.keys-overlay.shoot-again-from-here")},
+        {DesktopText.of("shell.keys-overlay.h-g-or-page-down"), DesktopText.of("shell.keys-overlay.shoot-hold-or-go-on")
+        },
+        {"J  ·  K", DesktopText.of("shell.keys-overlay.script-match-and-dress-next")},
+        {DesktopText.of("shell.keys-overlay.space"), DesktopText.of("shell.keys-overlay.match-and-dress-play-from")},
+        {"D", DesktopText.of("shell.keys-overlay.match-the-most-doubtful-boundary")},
+        {"B", DesktopText.of("shell.keys-overlay.match-keep-the-selected-boundary")},
+        {"R  ·  T  ·  U", DesktopText.of("shell.keys-overlay.match-repeat-around-the-start")},
+        {"F", DesktopText.of("shell.keys-overlay.match-the-score-by-block")},
+        {",  ·  .", DesktopText.of("shell.keys-overlay.match-the-start-a-tenth")},
+        {"[  ·  ]", DesktopText.of("shell.keys-overlay.match-the-lines-start-a")},
+        {"{  ·  }", DesktopText.of("shell.keys-overlay.match-the-lines-end-a")},
+        {"C  ·  Left  ·  Right", DesktopText.of("shell.keys-overlay.match-cuts-cut-or-keep")},
+        {DesktopText.of("shell.keys-overlay.left-right"), DesktopText.of("shell.keys-overlay.dress-a-tenth-of-a")},
+        {"F1", DesktopText.of("shell.keys-overlay.this-sheet")},
     };
 
     private final StackPane shade = new StackPane();
@@ -50,7 +54,7 @@ final class KeysOverlay {
             key.getStyleClass().add("key");
             grid.addRow(i, key, new Label(KEYS[i][1]));
         }
-        Label heading = new Label("Keys");
+        Label heading = new Label(DesktopText.of("shell.keys-overlay.keys"));
         heading.getStyleClass().add("heading");
         VBox sheet = new VBox(14, heading, grid);
         sheet.getStyleClass().add("sheet");

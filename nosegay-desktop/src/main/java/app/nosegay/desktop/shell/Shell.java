@@ -1,6 +1,7 @@
 package app.nosegay.desktop.shell;
 
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.dress.DressStage;
 import app.nosegay.desktop.library.LibraryScreen;
 import app.nosegay.desktop.logbook.LogbookScreen;
@@ -62,8 +63,8 @@ public final class Shell {
     private final List<Place> places = new ArrayList<>();
     private final List<ToggleButton> tabs = new ArrayList<>();
     private final Label title = new Label();
-    private final Button undo = new Button("Undo");
-    private final Button redo = new Button("Redo");
+    private final Button undo = new Button(DesktopText.of("shell.shell.undo"));
+    private final Button redo = new Button(DesktopText.of("shell.shell.redo"));
     private final KeysOverlay keys = new KeysOverlay();
     private int besides;
     private StageView shown;
@@ -72,17 +73,17 @@ public final class Shell {
     public Shell(Stage stage, Session session) {
         this.stage = stage;
         this.session = session;
-        add("Plan", () -> new PlanStage(session));
-        add("Script", () -> new ScriptStage(session));
-        add("Shoot", () -> new ShootStage(session));
-        add("Match", () -> new MatchStage(session, stage));
-        add("Dress", () -> new DressStage(session));
-        add("Proof", () -> new ProofStage(session, stage, this::jump, this::shootFrom));
-        add("Publish", () -> new PublishStage(session, stage));
+        add(DesktopText.of("shell.shell.plan"), () -> new PlanStage(session));
+        add(DesktopText.of("shell.shell.script"), () -> new ScriptStage(session));
+        add(DesktopText.of("shell.shell.shoot"), () -> new ShootStage(session));
+        add(DesktopText.of("shell.shell.match"), () -> new MatchStage(session, stage));
+        add(DesktopText.of("shell.shell.dress"), () -> new DressStage(session));
+        add(DesktopText.of("shell.shell.proof"), () -> new ProofStage(session, stage, this::jump, this::shootFrom));
+        add(DesktopText.of("shell.shell.publish"), () -> new PublishStage(session, stage));
         besides = places.size();
-        add("Library", () -> new LibraryScreen(session, stage));
-        add("Series", () -> new SeriesScreen(session, stage));
-        add("Logbook", () -> new LogbookScreen(session, () -> go(0)));
+        add(DesktopText.of("shell.shell.library"), () -> new LibraryScreen(session, stage));
+        add(DesktopText.of("shell.shell.series"), () -> new SeriesScreen(session, stage));
+        add(DesktopText.of("shell.shell.logbook"), () -> new LogbookScreen(session, () -> go(0)));
         frame.getStyleClass().add("frame");
         frame.setLeft(rail());
         VBox top = new VBox(head(), noticeBar());
@@ -129,7 +130,7 @@ public final class Shell {
     private VBox rail() {
         VBox rail = new VBox();
         rail.getStyleClass().add("rail");
-        Label mark = new Label("Nosegay");
+        Label mark = new Label(DesktopText.of("shell.shell.nosegay"));
         mark.getStyleClass().add("mark");
         rail.getChildren().add(mark);
         ToggleGroup group = new ToggleGroup();
@@ -140,7 +141,7 @@ public final class Shell {
             tab.setId("stage-" + places.get(i).name.toLowerCase(Locale.ROOT));
             tab.getStyleClass().setAll("stage-tab");
             tab.setMaxWidth(Double.MAX_VALUE);
-            tab.setTooltip(new Tooltip("Ctrl+" + (i + 1) % 10));
+            tab.setTooltip(new Tooltip(DesktopText.of("shell.shell.ctrl", (i + 1) % 10)));
             tab.setOnAction(e -> go(index));
             tabs.add(tab);
             if (i == besides) {
@@ -152,11 +153,11 @@ public final class Shell {
         }
         Region space = new Region();
         VBox.setVgrow(space, Priority.ALWAYS);
-        Label local = new Label("No picture or sound leaves this machine.");
+        Label local = new Label(DesktopText.of("shell.shell.no-picture-or-sound-leaves"));
         local.setWrapText(true);
         local.setMinHeight(Region.USE_PREF_SIZE);
         local.getStyleClass().add("small");
-        Button help = Buttons.quiet("Keys  F1", keys::toggle);
+        Button help = Buttons.quiet(DesktopText.of("shell.shell.keys-f1"), keys::toggle);
         rail.getChildren().addAll(space, help, local);
         return rail;
     }
@@ -172,12 +173,12 @@ public final class Shell {
         redo.setId("redo");
         undo.setOnAction(e -> session.undo());
         redo.setOnAction(e -> session.redo());
-        Button begin = Buttons.quiet("New", session::begin);
-        Button open = Buttons.quiet("Open …", this::chooseAndOpen);
-        Button save = Buttons.quiet("Save", this::save);
-        Button saveAs = Buttons.quiet("Save as …", this::saveAs);
-        undo.setTooltip(new Tooltip("Ctrl+Z"));
-        redo.setTooltip(new Tooltip("Ctrl+Shift+Z"));
+        Button begin = Buttons.quiet(DesktopText.of("shell.shell.new"), session::begin);
+        Button open = Buttons.quiet(DesktopText.of("shell.shell.open"), this::chooseAndOpen);
+        Button save = Buttons.quiet(DesktopText.of("shell.shell.save"), this::save);
+        Button saveAs = Buttons.quiet(DesktopText.of("shell.shell.save-as"), this::saveAs);
+        undo.setTooltip(new Tooltip(DesktopText.of("shell.shell.ctrl-z")));
+        redo.setTooltip(new Tooltip(DesktopText.of("shell.shell.ctrl-shift-z")));
         HBox head = new HBox(title, space, undo, redo, begin, open, save, saveAs);
         head.getStyleClass().add("head");
         head.setAlignment(Pos.CENTER_LEFT);
@@ -213,7 +214,7 @@ public final class Shell {
                 bar.getChildren().add(button);
             }
             if (session.isReadOnly()) {
-                bar.getChildren().add(Buttons.quiet("Save a copy …", this::saveAs));
+                bar.getChildren().add(Buttons.quiet(DesktopText.of("shell.shell.save-a-copy"), this::saveAs));
             }
         });
         return bar;
@@ -226,7 +227,7 @@ public final class Shell {
         ProgressBar bar = new ProgressBar();
         bar.progressProperty().bind(session.jobs().share());
         bar.setPrefWidth(220);
-        Button cancel = Buttons.quiet("Cancel", session.jobs()::cancel);
+        Button cancel = Buttons.quiet(DesktopText.of("shell.shell.cancel"), session.jobs()::cancel);
         cancel.setId("job-cancel");
         HBox job = new HBox(running, bar, cancel);
         job.setAlignment(Pos.CENTER_LEFT);
@@ -257,11 +258,16 @@ public final class Shell {
                 ? ""
                 : session.programme().get().timeline().sheet().header().title();
         String file = session.file().map(f -> "  " + f.getFileName()).orElse("");
-        title.setText(name.isEmpty() ? "New workout" : name);
-        stage.setTitle((name.isEmpty() ? "New workout" : name) + file + " – Nosegay");
-        undo.setText(session.undoName().map(n -> "Undo: " + n).orElse("Undo"));
+        title.setText(name.isEmpty() ? DesktopText.of("shell.shell.new-workout") : name);
+        stage.setTitle(DesktopText.of(
+                "shell.shell.nosegay-2", name.isEmpty() ? DesktopText.of("shell.shell.new-workout") : name, file));
+        undo.setText(session.undoName()
+                .map(n -> DesktopText.of("shell.shell.undo-2", n))
+                .orElse(DesktopText.of("shell.shell.undo")));
         undo.setDisable(session.undoName().isEmpty());
-        redo.setText(session.redoName().map(n -> "Redo: " + n).orElse("Redo"));
+        redo.setText(session.redoName()
+                .map(n -> DesktopText.of("shell.shell.redo-2", n))
+                .orElse(DesktopText.of("shell.shell.redo")));
         redo.setDisable(session.redoName().isEmpty());
     }
 
@@ -310,14 +316,16 @@ public final class Shell {
         String stage = Proof.stage(finding);
         // The music is chosen where the programme is dressed; all other sound is in the takes.
         boolean ofMusic = finding.code().equals("sound.licence");
-        String place = ofMusic ? "Dress" : stage.equals("sound") ? "Match" : Wordings.capital(stage);
+        String place = ofMusic
+                ? DesktopText.of("shell.shell.dress")
+                : stage.equals("sound") ? DesktopText.of("shell.shell.match") : Wordings.capital(stage);
         go(place);
         stage(place).goTo(finding);
     }
 
     private void shootFrom(String segment) {
-        go("Shoot");
-        ((ShootStage) stage("Shoot")).select(segment);
+        go(DesktopText.of("shell.shell.shoot"));
+        ((ShootStage) stage(DesktopText.of("shell.shell.shoot"))).select(segment);
     }
 
     /** The stage called {@code name}. */
@@ -354,7 +362,7 @@ public final class Shell {
                         session::redo);
         scene.getAccelerators().put(control(KeyCode.T), () -> {
             go(0);
-            ((PlanStage) stage("Plan")).showWays();
+            ((PlanStage) stage(DesktopText.of("shell.shell.plan"))).showWays();
         });
         scene.getAccelerators().put(control(KeyCode.S), this::save);
         scene.getAccelerators().put(control(KeyCode.O), this::chooseAndOpen);
@@ -367,8 +375,9 @@ public final class Shell {
 
     private void chooseAndOpen() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Open a workout");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Workouts", "*" + WorkoutFile.ENDING));
+        chooser.setTitle(DesktopText.of("shell.shell.open-a-workout"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(DesktopText.of("shell.shell.workouts"), "*" + WorkoutFile.ENDING));
         File chosen = chooser.showOpenDialog(stage);
         if (chosen != null) {
             session.open(chosen.toPath());
@@ -385,8 +394,8 @@ public final class Shell {
 
     private void saveAs() {
         FileChooser chooser = new FileChooser();
-        chooser.setTitle("Save the workout");
-        chooser.setInitialFileName("workout" + WorkoutFile.ENDING);
+        chooser.setTitle(DesktopText.of("shell.shell.save-the-workout"));
+        chooser.setInitialFileName(DesktopText.of("shell.shell.workout", WorkoutFile.ENDING));
         File chosen = chooser.showSaveDialog(stage);
         if (chosen != null) {
             String path = chosen.getPath();

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.shoot;
 
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.media.Device;
 import app.nosegay.media.MediaInfo;
@@ -10,7 +11,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -24,9 +24,9 @@ import javafx.scene.layout.VBox;
 
 /** Which camera and microphone a run is recorded with, and a short test of both with its level. */
 final class DeviceChoice {
-    private static final String OWN = "My camera records by itself";
-    private static final String SIMULATED = "The simulated camera";
-    private static final String CAMERA_SOUND = "The camera's own sound";
+    private static final String OWN = DesktopText.of("shoot.device-choice.my-camera-records-by-itself");
+    private static final String SIMULATED = DesktopText.of("shoot.device-choice.the-simulated-camera");
+    private static final String CAMERA_SOUND = DesktopText.of("shoot.device-choice.the-cameras-own-sound");
     private static final int TEST_SECONDS = 5;
     /** A voice that never gets over this is too quiet, one over the other is clipped; shares of full scale. */
     private static final double TOO_QUIET = 0.05;
@@ -56,10 +56,10 @@ final class DeviceChoice {
         microphone.getItems().setAll(CAMERA_SOUND);
         microphone.getSelectionModel().select(0);
         microphone.setOnShowing(e -> find());
-        test = Buttons.quiet("Test for " + TEST_SECONDS + " s", this::test);
+        test = Buttons.quiet(DesktopText.of("shoot.device-choice.test-for-s", TEST_SECONDS), this::test);
         test.setId("shoot-test");
         level.setMaxWidth(Double.MAX_VALUE);
-        level.setAccessibleText("Loudness of the test");
+        level.setAccessibleText(DesktopText.of("shoot.device-choice.loudness-of-the-test"));
         HBox.setHgrow(level, Priority.ALWAYS);
         told.setWrapText(true);
         told.setId("shoot-test-result");
@@ -133,10 +133,10 @@ final class DeviceChoice {
     private void test() {
         Device picture = camera();
         Device sound = microphone();
-        told.setText("Say something, as loud as you will in the take.");
+        told.setText(DesktopText.of("shoot.device-choice.say-something-as-loud-as"));
         session.jobs()
                 .run(
-                        "Testing the recording",
+                        DesktopText.of("shoot.device-choice.testing-the-recording"),
                         progress -> {
                             Path folder = Files.createTempDirectory("nosegay-test");
                             Path file = folder.resolve("test.mp4");
@@ -164,13 +164,15 @@ final class DeviceChoice {
 
     private static String result(MediaInfo info, double loudest) {
         String picture = info.video() == null
-                ? "no picture"
+                ? DesktopText.of("shoot.device-choice.no-picture")
                 : info.video().width() + " × " + info.video().height();
         String sound = info.audio() == null
-                ? "no sound"
+                ? DesktopText.of("shoot.device-choice.no-sound")
                 : loudest < TOO_QUIET
-                        ? "the sound is very quiet: turn the microphone up or bring it nearer"
-                        : loudest > TOO_LOUD ? "the sound is clipped: turn the microphone down" : "the sound is good";
-        return String.format(Locale.ROOT, "Recorded %s; %s (loudest %.0f %%).", picture, sound, loudest * 100);
+                        ? DesktopText.of("shoot.device-choice.the-sound-is-very-quiet")
+                        : loudest > TOO_LOUD
+                                ? DesktopText.of("shoot.device-choice.the-sound-is-clipped-turn")
+                                : DesktopText.of("shoot.device-choice.the-sound-is-good");
+        return DesktopText.of("shoot.device-choice.recorded-s-s-loudest-0f", picture, sound, loudest * 100);
     }
 }

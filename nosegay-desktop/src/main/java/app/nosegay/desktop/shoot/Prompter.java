@@ -1,5 +1,6 @@
 package app.nosegay.desktop.shoot;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.jobs.ShootRun;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -39,7 +40,7 @@ final class Prompter {
     private final Label line = new Label();
     private final Label then = new Label();
     private final Label told = new Label();
-    private final Button hold = big("Hold", "H", this::hold);
+    private final Button hold = big(DesktopText.of("shoot.prompter.hold"), "H", this::hold);
     private final VBox view = new VBox(6);
     private final AnimationTimer timer = new AnimationTimer() {
         @Override
@@ -80,13 +81,25 @@ final class Prompter {
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox keys = new HBox(
                 10,
-                big("Mark", "M", () -> tell(ShootClock::mark, "Marked")),
-                big("Fluff", "F", () -> tell(ShootClock::fluff, "Fluff logged")),
-                big("Again from here", "A or Page Up", () -> tell(ShootClock::again, "Again")),
+                big(
+                        DesktopText.of("shoot.prompter.mark"),
+                        "M",
+                        () -> tell(ShootClock::mark, DesktopText.of("shoot.prompter.marked"))),
+                big(
+                        DesktopText.of("shoot.prompter.fluff"),
+                        "F",
+                        () -> tell(ShootClock::fluff, DesktopText.of("shoot.prompter.fluff-logged"))),
+                big(
+                        DesktopText.of("shoot.prompter.again-from-here"),
+                        DesktopText.of("shoot.prompter.a-or-page-up"),
+                        () -> tell(ShootClock::again, DesktopText.of("shoot.prompter.again"))),
                 hold,
-                big("Go on", "G or Page Down", this::goOn),
+                big(
+                        DesktopText.of("shoot.prompter.go-on"),
+                        DesktopText.of("shoot.prompter.g-or-page-down"),
+                        this::goOn),
                 gap,
-                big("End", "Esc", this::end));
+                big(DesktopText.of("shoot.prompter.end"), DesktopText.of("shoot.prompter.esc"), this::end));
         keys.setAlignment(Pos.CENTER_LEFT);
         keys.setMinHeight(Region.USE_PREF_SIZE);
         HBox clock = new HBox(36, digits, what);
@@ -101,10 +114,8 @@ final class Prompter {
         // metres.
         digits.styleProperty()
                 .bind(Bindings.createStringBinding(
-                        () -> "-fx-font-size: "
-                                + (int) Math.max(
-                                        110, Math.min(view.getHeight() * SHARE_OF_HEIGHT, view.getWidth() * 0.26))
-                                + "px;",
+                        () -> DesktopText.of("shoot.prompter.fx-font-size-px", (int)
+                                Math.max(110, Math.min(view.getHeight() * SHARE_OF_HEIGHT, view.getWidth() * 0.26))),
                         view.heightProperty(),
                         view.widthProperty()));
         timer.start();
@@ -127,25 +138,32 @@ final class Prompter {
 
     private void tell(java.util.function.Consumer<ShootClock> what, String word) {
         run.tell(what);
-        told.setText(word + " at " + timeline.spoken(run.moment().segment().id()));
+        told.setText(DesktopText.of(
+                "shoot.prompter.at",
+                word,
+                timeline.spoken(run.moment().segment().id())));
     }
 
     private void hold() {
-        tell(ShootClock::hold, run.moment().held() ? "Going on" : "Held");
+        tell(
+                ShootClock::hold,
+                run.moment().held()
+                        ? DesktopText.of("shoot.prompter.going-on")
+                        : DesktopText.of("shoot.prompter.held"));
     }
 
     private void goOn() {
         if (run.moment().held()) {
             hold();
         } else {
-            tell(ShootClock::next, "On");
+            tell(ShootClock::next, DesktopText.of("shoot.prompter.on"));
         }
     }
 
     private void end() {
         if (!run.moment().finished()) {
             run.tell(ShootClock::stop);
-            told.setText("Ending: wait for the tone");
+            told.setText(DesktopText.of("shoot.prompter.ending-wait-for-the-tone"));
         }
     }
 
@@ -154,9 +172,9 @@ final class Prompter {
             return;
         }
         switch (e.getCode()) {
-            case M -> tell(ShootClock::mark, "Marked");
-            case F -> tell(ShootClock::fluff, "Fluff logged");
-            case A, PAGE_UP -> tell(ShootClock::again, "Again");
+            case M -> tell(ShootClock::mark, DesktopText.of("shoot.prompter.marked"));
+            case F -> tell(ShootClock::fluff, DesktopText.of("shoot.prompter.fluff-logged"));
+            case A, PAGE_UP -> tell(ShootClock::again, DesktopText.of("shoot.prompter.again"));
             case H, SPACE -> hold();
             case G, PAGE_DOWN -> goOn();
             case ESCAPE -> end();
@@ -171,14 +189,21 @@ final class Prompter {
         ShootClock.Moment m = run.moment();
         Segment s = m.segment();
         boolean waits = m.getReady().isPositive();
-        where.setText(s.block().name() + (s.round() == null ? "" : "  ·  round " + s.round()) + "  ·  "
-                + (timeline.segments().indexOf(s) + 1) + " of "
-                + timeline.segments().size());
+        where.setText(DesktopText.of(
+                "shoot.prompter.of",
+                s.block().name(),
+                s.round() == null ? "" : DesktopText.of("shoot.prompter.round", s.round()),
+                timeline.segments().indexOf(s) + 1,
+                timeline.segments().size()));
         double db = run.level() > 0 ? 20 * Math.log10(run.level()) : -60;
         level.setText(
-                run.level() < 0 ? "your camera records" : String.format(Locale.ROOT, "recording, peak %.0f dB", db));
+                run.level() < 0
+                        ? DesktopText.of("shoot.prompter.your-camera-records")
+                        : DesktopText.of("shoot.prompter.recording-peak-db", db));
         what.setText(
-                m.finished() ? "Done. Stop your camera after the tone." : waits ? "Get ready: " + name(s) : name(s));
+                m.finished()
+                        ? DesktopText.of("shoot.prompter.done-stop-your-camera-after")
+                        : waits ? DesktopText.of("shoot.prompter.get-ready", name(s)) : name(s));
         Length shown = waits ? m.getReady() : m.left();
         long seconds = (long) Math.ceil(shown.seconds() - 1e-6);
         digits.setText(
@@ -188,10 +213,14 @@ final class Prompter {
         view.getStyleClass()
                 .add(m.held() ? "prompt-held" : s.kind().isMoving() && !waits ? "prompt-work" : "prompt-rest");
         next.setText(
-                m.held() ? "Held. H goes on." : m.next() == null ? "" : "Next: " + name(m.next()) + gear(m.next()));
+                m.held()
+                        ? DesktopText.of("shoot.prompter.held-h-goes-on")
+                        : m.next() == null
+                                ? ""
+                                : DesktopText.of("shoot.prompter.next", name(m.next()), gear(m.next())));
         line.setText(text(m.line()));
         then.setText(text(m.then()));
-        hold.setText((m.held() ? "Go on" : "Hold") + "\nH");
+        hold.setText(DesktopText.of("shoot.prompter.go-on-h", m.held()));
         if (run.isOver() && !over) {
             over = true;
             timer.stop();
@@ -206,15 +235,17 @@ final class Prompter {
     private String name(Segment s) {
         String move = s.move() == null
                 ? s.kind() == SegmentKind.TALK ? s.block().name() : s.kind().word()
-                : s.kind() == SegmentKind.REST ? "rest, " + s.move() : s.move();
+                : s.kind() == SegmentKind.REST ? DesktopText.of("shoot.prompter.rest", s.move()) : s.move();
         boolean one = s.side() == Side.LEFT || s.side() == Side.RIGHT;
         return move.substring(0, 1).toUpperCase(Locale.ROOT)
                 + move.substring(1)
-                + (one ? ", your " + s.side().word() : "")
+                + (one ? DesktopText.of("shoot.prompter.your", s.side().word()) : "")
                 + (s.reps() == null ? "" : "  ×" + s.reps());
     }
 
     private static String gear(Segment s) {
-        return s.teaches() != null && s.kind() == SegmentKind.REST ? ", then " + s.teaches() : "";
+        return s.teaches() != null && s.kind() == SegmentKind.REST
+                ? DesktopText.of("shoot.prompter.then", s.teaches())
+                : "";
     }
 }

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.shoot;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;
@@ -47,11 +48,11 @@ public final class ShootStage implements StageView {
     private final ComboBox<String> from = new ComboBox<>();
     private final DeviceChoice devices;
     private final Slider volume = new Slider(0, 1, 0.5);
-    private final CheckBox tones = new CheckBox("Sync tones at start and end");
-    private final CheckBox claps = new CheckBox("Two claps: go on, or again");
+    private final CheckBox tones = new CheckBox(DesktopText.of("shoot.shoot-stage.sync-tones-at-start-and"));
+    private final CheckBox claps = new CheckBox(DesktopText.of("shoot.shoot-stage.two-claps-go-on-or"));
     private final ListView<Workout.TakeRef> takes = new ListView<>();
-    private final Label takesHeading = new Label("No takes yet");
-    private final Button start = new Button("Start the clock");
+    private final Label takesHeading = new Label(DesktopText.of("shoot.shoot-stage.no-takes-yet"));
+    private final Button start = new Button(DesktopText.of("shoot.shoot-stage.start-the-clock"));
     private Region ready;
     private Programme programme;
     private ShootRun run;
@@ -69,13 +70,13 @@ public final class ShootStage implements StageView {
     }
 
     private Region ready() {
-        Label heading = new Label("Before you film");
+        Label heading = new Label(DesktopText.of("shoot.shoot-stage.before-you-film"));
         heading.getStyleClass().add("heading");
         ScrollPane scroll = new ScrollPane(checklist);
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("plain-scroll");
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        Button print = new Button("Print the set-up sheet …");
+        Button print = new Button(DesktopText.of("shoot.shoot-stage.print-the-set-up-sheet"));
         print.getStyleClass().add("quiet");
         print.setId("print-set-up");
         print.setOnAction(
@@ -87,24 +88,24 @@ public final class ShootStage implements StageView {
         start.getStyleClass().add("act");
         start.setId("shoot-start");
         start.setMaxWidth(Double.MAX_VALUE);
-        start.setTooltip(new Tooltip("The start tone plays, then there are five seconds to get into place"));
+        start.setTooltip(new Tooltip(DesktopText.of("shoot.shoot-stage.the-start-tone-plays-then")));
         start.setOnAction(e -> begin());
         from.setId("shoot-from");
         from.setMaxWidth(Double.MAX_VALUE);
         tones.setSelected(true);
-        volume.setAccessibleText("Volume of the beeps");
+        volume.setAccessibleText(DesktopText.of("shoot.shoot-stage.volume-of-the-beeps"));
         takes.setCellFactory(list -> new TakeCell());
         takes.setId("takes");
-        takes.setPlaceholder(new Label("Each run of the clock makes one."));
+        takes.setPlaceholder(new Label(DesktopText.of("shoot.shoot-stage.each-run-of-the-clock")));
         VBox.setVgrow(takes, Priority.ALWAYS);
         takesHeading.getStyleClass().add("heading");
         VBox right = new VBox(
                 8,
-                subheading("Camera and microphone"),
+                subheading(DesktopText.of("shoot.shoot-stage.camera-and-microphone")),
                 devices.view(),
-                subheading("Start from"),
+                subheading(DesktopText.of("shoot.shoot-stage.start-from")),
                 from,
-                subheading("Beeps in the room"),
+                subheading(DesktopText.of("shoot.shoot-stage.beeps-in-the-room")),
                 volume,
                 tones,
                 claps,
@@ -127,7 +128,7 @@ public final class ShootStage implements StageView {
 
     @Override
     public String name() {
-        return "Shoot";
+        return DesktopText.of("shoot.shoot-stage.shoot");
     }
 
     @Override
@@ -165,32 +166,39 @@ public final class ShootStage implements StageView {
         }
         checklist.getChildren().clear();
         if (!any) {
-            Label empty = new Label("Write a run sheet in Plan first; what to lay out and to try follows from it.");
+            Label empty = new Label(DesktopText.of("shoot.shoot-stage.write-a-run-sheet-in"));
             empty.getStyleClass().add("empty");
             checklist.getChildren().add(empty);
         } else {
             SetUp setUp = SetUp.of(now.timeline(), now.cues(), now.report().gear(), Libraries.current());
-            part("Learnt at earlier shoots", lessons());
-            part("Gear, in order of use", setUp.gear().isEmpty() ? List.of("None needed") : setUp.gear());
-            part("On the floor", setUp.floor());
-            part("Test frame: does it hold", setUp.extremes());
-            part("Light, sound, safety", setUp.checks());
+            part(DesktopText.of("shoot.shoot-stage.learnt-at-earlier-shoots"), lessons());
+            part(
+                    DesktopText.of("shoot.shoot-stage.gear-in-order-of-use"),
+                    setUp.gear().isEmpty() ? List.of(DesktopText.of("shoot.shoot-stage.none-needed")) : setUp.gear());
+            part(DesktopText.of("shoot.shoot-stage.on-the-floor"), setUp.floor());
+            part(DesktopText.of("shoot.shoot-stage.test-frame-does-it-hold"), setUp.extremes());
+            part(DesktopText.of("shoot.shoot-stage.light-sound-safety"), setUp.checks());
             List<String> angles = new ArrayList<>();
             setUp.angles().forEach((move, angle) -> {
                 if (!angle.equals("front")) {
-                    angles.add(move + ": from the " + angle);
+                    angles.add(DesktopText.of("shoot.shoot-stage.from-the", move, angle));
                 }
             });
-            part("Best seen not from the front", angles);
+            part(DesktopText.of("shoot.shoot-stage.best-seen-not-from-the"), angles);
         }
         takes.getItems().setAll(now.workout().takes());
         int n = takes.getItems().size();
-        takesHeading.setText(n == 0 ? "No takes yet" : n == 1 ? "One take" : n + " takes");
+        takesHeading.setText(
+                n == 0
+                        ? DesktopText.of("shoot.shoot-stage.no-takes-yet")
+                        : n == 1
+                                ? DesktopText.of("shoot.shoot-stage.one-take")
+                                : DesktopText.of("shoot.shoot-stage.takes", n));
     }
 
     private static String title(Segment s) {
         String what = s.move() == null ? s.block().name() + " " + s.kind().word() : s.move();
-        String round = s.round() == null ? "" : ", round " + s.round();
+        String round = s.round() == null ? "" : DesktopText.of("shoot.shoot-stage.round", s.round());
         return what + (s.kind().isMoving() ? "" : " (" + s.kind().word() + ")") + round;
     }
 
@@ -241,10 +249,14 @@ public final class ShootStage implements StageView {
                 (int) (t.seconds() / 60),
                 (int) (t.seconds() % 60),
                 foreign
-                        ? "something else"
-                        : used * 100 / Math.max(1, now.timeline().segments().size()) + " % of the plan used",
-                fluffs > 0 ? "  ·  fluffs " + fluffs : "",
-                broken > 0 ? "  ·  " + broken + " begun again" : "");
+                        ? DesktopText.of("shoot.shoot-stage.something-else")
+                        : DesktopText.of(
+                                "shoot.shoot-stage.of-the-plan-used",
+                                used
+                                        * 100
+                                        / Math.max(1, now.timeline().segments().size())),
+                fluffs > 0 ? DesktopText.of("shoot.shoot-stage.fluffs", fluffs) : "",
+                broken > 0 ? DesktopText.of("shoot.shoot-stage.begun-again", broken) : "");
     }
 
     /** Chooses the segment the next run starts from. */
@@ -282,7 +294,7 @@ public final class ShootStage implements StageView {
 
     private void begin() {
         if (session.file().isEmpty()) {
-            session.jobs().say("Save the workout first (Ctrl+S): its takes are kept beside it.");
+            session.jobs().say(DesktopText.of("shoot.shoot-stage.save-the-workout-first-ctrl"));
             return;
         }
         if (devices.isSimulated()) {
@@ -318,15 +330,20 @@ public final class ShootStage implements StageView {
         run = null;
         view.setCenter(ready);
         start.requestFocus();
-        session.jobs().run("Finishing the take", progress -> java.util.Optional.ofNullable(done.finish()), recorded -> {
-            if (recorded.isPresent()) {
-                session.bringIn(recorded.get());
-            } else {
-                session.jobs()
-                        .tell("The run is logged in " + done.logFile().getFileName()
-                                + ". Bring your recording in at Match; it is recognised by its tones.");
-            }
-        });
+        session.jobs()
+                .run(
+                        DesktopText.of("shoot.shoot-stage.finishing-the-take"),
+                        progress -> java.util.Optional.ofNullable(done.finish()),
+                        recorded -> {
+                            if (recorded.isPresent()) {
+                                session.bringIn(recorded.get());
+                            } else {
+                                session.jobs()
+                                        .tell(DesktopText.of(
+                                                "shoot.shoot-stage.the-run-is-logged-in",
+                                                done.logFile().getFileName()));
+                            }
+                        });
     }
 
     /** A take, and what is to be remembered of it. */
@@ -337,7 +354,7 @@ public final class ShootStage implements StageView {
 
         TakeCell() {
             words.setWrapText(true);
-            note.setPromptText("A note on this take");
+            note.setPromptText(DesktopText.of("shoot.shoot-stage.a-note-on-this-take"));
             note.setOnAction(e -> keep());
             note.focusedProperty().addListener((o, before, now) -> {
                 if (!now) {
@@ -351,7 +368,9 @@ public final class ShootStage implements StageView {
             Workout.TakeRef t = getItem();
             String text = note.getText().strip();
             if (t != null && !text.equals(t.note())) {
-                session.apply("note on " + t.id(), session.workout().withTakeNote(t.id(), text));
+                session.apply(
+                        DesktopText.of("shoot.shoot-stage.note-on", t.id()),
+                        session.workout().withTakeNote(t.id(), text));
             }
         }
 
@@ -365,7 +384,7 @@ public final class ShootStage implements StageView {
             }
             words.setText(take(session.programme().get(), t));
             note.setId("note-" + t.id());
-            note.setAccessibleText("Note on " + t.id());
+            note.setAccessibleText(DesktopText.of("shoot.shoot-stage.note-on-2", t.id()));
             if (!note.isFocused()) {
                 note.setText(t.note());
             }
