@@ -92,7 +92,7 @@ public final class DressCheck {
                 severity,
                 area.stretch().interval(),
                 0,
-                message + CoreText.of("dress.dress-check.in") + area.stretch().interval(),
+                CoreText.of("dress.dress-check.in", message, area.stretch().interval()),
                 null,
                 null);
     }

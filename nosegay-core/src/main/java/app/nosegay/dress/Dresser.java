@@ -240,10 +240,10 @@ public final class Dresser {
         }
         shown(first).ifPresent(span -> {
             Time<Axis.Cut> until = Time.min(span.end(), span.start().plus(TITLE_STAYS));
-            String line = moves.size()
-                    + (moves.size() == 1 ? CoreText.of("dress.dresser.move") : CoreText.of("dress.dresser.moves"))
-                    + Math.round(timeline.total().seconds() / 60)
-                    + CoreText.of("dress.dresser.min");
+            String line = CoreText.of(
+                    "dress.dresser.move-min",
+                    moves.size(),
+                    Math.round(timeline.total().seconds() / 60));
             add(new Span<>(span.start(), until), new Face.Card(Face.CardKind.TITLE, title, line));
             boolean screened = cues.of(first.id()).stream().anyMatch(l -> l.kind() == CueKind.CAUTION);
             String caution = screened
@@ -368,7 +368,7 @@ public final class Dresser {
             Side to = timeline.segments().get(k + 1).side();
             String side = isViewersChoice()
                     ? CoreText.of("dress.dresser.other-side")
-                    : Wordings.capital(spoken(to)) + CoreText.of("dress.dresser.side");
+                    : CoreText.of("dress.dresser.side", Wordings.capital(spoken(to)));
             add(span.get(), new Face.Card(Face.CardKind.SWITCH, CoreText.of("dress.dresser.switch"), side));
             return;
         }
@@ -487,7 +487,7 @@ public final class Dresser {
         String side = s.side() == Side.BOTH || s.side() == null || isViewersChoice()
                 ? ""
                 : Wordings.capital(spoken(s.side()))
-                        + (bothFollow ? CoreText.of("dress.dresser.side-first") : CoreText.of("dress.dresser.side"));
+                        + (bothFollow ? CoreText.of("dress.dresser.side-first") : CoreText.of("dress.dresser.side-2"));
         String with = gear.isEmpty()
                 ? ""
                 : CoreText.of("dress.dresser.with", String.join(CoreText.of("dress.dresser.and"), gear));

@@ -1,35 +1,25 @@
 package app.nosegay.plan;
 
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.util.Properties;
+import app.nosegay.text.CoreText;
 import java.util.Set;
+import java.util.stream.Collectors;
 
-/** Why each finding matters, for people. */
+/** Why each finding matters, for people: the texts that end in {@code .reason}. */
 public final class FindingReasons {
-    private static final Properties REASONS = load();
+    private static final String ENDING = ".reason";
 
     private FindingReasons() {}
 
-    private static Properties load() {
-        Properties reasons = new Properties();
-        try (InputStreamReader in = new InputStreamReader(
-                FindingReasons.class.getResourceAsStream("finding-reasons.properties"), StandardCharsets.UTF_8)) {
-            reasons.load(in);
-        } catch (IOException e) {
-            throw new UncheckedIOException("the shipped reasons cannot be read", e);
-        }
-        return reasons;
-    }
-
     /** The reason of a finding code; empty when none is known. */
     public static String of(String code) {
-        return REASONS.getProperty(code, "");
+        return CoreText.find(code + ENDING);
     }
 
+    /** Every finding code there is. */
     public static Set<String> codes() {
-        return REASONS.stringPropertyNames();
+        return CoreText.keys().stream()
+                .filter(k -> k.endsWith(ENDING))
+                .map(k -> k.substring(0, k.length() - ENDING.length()))
+                .collect(Collectors.toSet());
     }
 }

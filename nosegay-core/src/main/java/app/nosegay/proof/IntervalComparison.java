@@ -138,7 +138,7 @@ public record IntervalComparison(
         if (told.isEmpty()) {
             return calls.isEmpty()
                     ? CoreText.of("proof.interval-comparison.nothing-that-can-be-compared")
-                    : calls.size() + CoreText.of("proof.interval-comparison.words-of-order");
+                    : CoreText.of("proof.interval-comparison.words-of-order", calls.size());
         }
         HeardCall worst = told.stream()
                 .filter(c -> c.error() != null)

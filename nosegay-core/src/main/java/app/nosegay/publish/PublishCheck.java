@@ -37,11 +37,7 @@ public final class PublishCheck {
             findings.add(Finding.of(
                             "publish.chapters-few",
                             Severity.LOOK,
-                            CoreText.of("publish.chapters-few.message", chapters.size())
-                                    + (chapters.size() == 1
-                                            ? CoreText.of("publish.chapters-few.message-2")
-                                            : CoreText.of("publish.chapters-few.message-3"))
-                                    + CoreText.of("publish.chapters-few.message-4"))
+                            CoreText.of("publish.chapters-few.message", chapters.size()))
                     .withFix(CoreText.of("publish.chapters-few.fix")));
         }
         if (!chapters.isEmpty() && chapters.get(0).span().start().micros() != 0) {
@@ -94,7 +90,7 @@ public final class PublishCheck {
                                     "publish.caption-fast.message",
                                     fast == 1
                                             ? CoreText.of("publish.caption-fast.message-2")
-                                            : fast + CoreText.of("publish.caption-fast.message-3"),
+                                            : CoreText.of("publish.caption-fast.message-3", fast),
                                     fastest.span().start(),
                                     fastest.text().replace('\n', ' '),
                                     speed(fastest)))
@@ -102,23 +98,11 @@ public final class PublishCheck {
         }
         if (wide > 0) {
             findings.add(Finding.of(
-                    "publish.caption-long",
-                    Severity.LOOK,
-                    wide
-                            + (wide == 1
-                                    ? CoreText.of("publish.caption-long.message")
-                                    : CoreText.of("publish.caption-long.message-2"))
-                            + CoreText.of("publish.caption-long.message-3")));
+                    "publish.caption-long", Severity.LOOK, CoreText.of("publish.caption-long.message", wide)));
         }
         if (flicker > 0) {
             findings.add(Finding.of(
-                    "publish.caption-gap",
-                    Severity.NOTE,
-                    flicker
-                            + (flicker == 1
-                                    ? CoreText.of("publish.caption-gap.message")
-                                    : CoreText.of("publish.caption-gap.message-2"))
-                            + CoreText.of("publish.caption-gap.message-3")));
+                    "publish.caption-gap", Severity.NOTE, CoreText.of("publish.caption-gap.message", flicker)));
         }
     }
 

@@ -194,7 +194,7 @@ final class CallCheck {
         long truth = Math.round(c.truth());
         String of = c.call().of() == null ? "" : c.call().of().replace('-', ' ');
         return switch (c.call().kind()) {
-            case SECONDS_LEFT -> truth + CoreText.of("review.call-check.seconds-left");
+            case SECONDS_LEFT -> CoreText.of("review.call-check.seconds-left", truth);
             case REPS_LEFT, LAST_REP ->
                 truth
                         + (truth == 1
@@ -208,8 +208,11 @@ final class CallCheck {
             case ORDINAL -> (of.isEmpty() ? CoreText.of("review.call-check.number") : of + " ") + truth;
             case TOTAL ->
                 of.contains(" ")
-                        ? truth + " " + of.substring(of.indexOf(' ') + 1) + CoreText.of("review.call-check.of")
-                                + of.substring(0, of.indexOf(' '))
+                        ? CoreText.of(
+                                "review.call-check.of",
+                                truth,
+                                of.substring(of.indexOf(' ') + 1),
+                                of.substring(0, of.indexOf(' ')))
                         : truth + " " + of;
             default -> "";
         };
@@ -246,8 +249,7 @@ final class CallCheck {
                     "match.wrong-name",
                     Severity.FIX,
                     c.segment(),
-                    place(c) + CoreText.of("match.wrong-name.message") + call.of() + "; " + next
-                            + CoreText.of("match.wrong-name.message-2"),
+                    CoreText.of("match.wrong-name.message", place(c), call.of(), next),
                     CoreText.of("match.wrong-name.fix"));
             misstatement(f, c, CoreText.of("review.call-check.next", next));
         }
@@ -281,7 +283,7 @@ final class CallCheck {
                     "match.promise-broken",
                     Severity.FIX,
                     c.segment(),
-                    place(c) + CoreText.of("match.promise-broken.message"),
+                    CoreText.of("match.promise-broken.message", place(c)),
                     CoreText.of("match.promise-broken.fix"));
         }
     }
@@ -350,7 +352,7 @@ final class CallCheck {
                         line.segment(),
                         call,
                         line.text(),
-                        call.value() + CoreText.of("review.call-check.seconds"),
+                        CoreText.of("review.call-check.seconds", call.value()),
                         parts,
                         end.seconds() - call.value()));
     }

@@ -105,8 +105,7 @@ final class DoneCheck {
         double doubt = parts.stream().mapToDouble(Match.Placed::doubt).max().orElse(0);
         boolean work = s.kind().isMoving();
         Optional<SplitSegment> cut = SplitSegment.of(match, parts.get(parts.size() - 1));
-        String because = cut.map(
-                        c -> " " + c.first() + CoreText.of("review.done-check.ends-in-it-and-it") + c.second() + ".")
+        String because = cut.map(c -> CoreText.of("review.done-check.ends-in-it-and-it", c.first(), c.second()))
                 .orElse("");
         String mend = cut.map(c -> CoreText.of("review.done-check.join-and-page-takes-beside", c.first(), c.second()))
                 .orElse(
@@ -119,12 +118,14 @@ final class DoneCheck {
                 off < 0 ? "match.short" : "match.long",
                 work && doubt < 0.3 ? Severity.FIX : Severity.LOOK,
                 s,
-                name + CoreText.of("match.short.message") + MatchFindings.seconds(recorded) + ", "
-                        + MatchFindings.seconds(Math.abs(off))
-                        + (off < 0 ? CoreText.of("match.short.message-2") : CoreText.of("match.short.message-3"))
-                        + CoreText.of("match.short.message-4") + MatchFindings.seconds(planned)
-                        + CoreText.of("match.short.message-5")
-                        + because,
+                CoreText.of(
+                        "match.short.message",
+                        name,
+                        MatchFindings.seconds(recorded),
+                        MatchFindings.seconds(Math.abs(off)),
+                        off < 0,
+                        MatchFindings.seconds(planned),
+                        because),
                 mend);
     }
 
@@ -161,10 +162,7 @@ final class DoneCheck {
                     "match.late-start",
                     Severity.LOOK,
                     s,
-                    MatchFindings.name(s)
-                            + CoreText.of("match.late-start.message")
-                            + MatchFindings.seconds(late)
-                            + CoreText.of("match.late-start.message-2"),
+                    CoreText.of("match.late-start.message", MatchFindings.name(s), MatchFindings.seconds(late)),
                     CoreText.of("match.late-start.fix"));
         }
         for (int i = 0; i < parts.size(); i++) {
@@ -177,10 +175,7 @@ final class DoneCheck {
                         "match.short-set",
                         Severity.LOOK,
                         part,
-                        MatchFindings.name(part)
-                                + CoreText.of("match.short-set.message")
-                                + MatchFindings.seconds(early)
-                                + CoreText.of("match.short-set.message-2"),
+                        CoreText.of("match.short-set.message", MatchFindings.name(part), MatchFindings.seconds(early)),
                         CoreText.of("match.short-set.fix"));
             }
         }

@@ -87,16 +87,7 @@ public final class MatchCheck {
                         "match.pick-up-lines",
                         Severity.NOTE,
                         null,
-                        t.file() + ": " + lines
-                                + (lines == 1
-                                        ? CoreText.of("match.pick-up-lines.message")
-                                        : CoreText.of("match.pick-up-lines.message-2"))
-                                + CoreText.of("match.pick-up-lines.message-3") + (lines == 1 ? "is" : "are")
-                                + CoreText.of("match.pick-up-lines.message-4")
-                                + (lines == 1
-                                        ? CoreText.of("match.pick-up-lines.message-5")
-                                        : CoreText.of("match.pick-up-lines.message-6"))
-                                + CoreText.of("match.pick-up-lines.message-7"),
+                        CoreText.of("match.pick-up-lines.message", t.file(), lines),
                         null);
             } else if (t.foreign()) {
                 found.add(
@@ -121,7 +112,7 @@ public final class MatchCheck {
                         "match.missing",
                         matters ? Severity.FIX : Severity.NOTE,
                         s,
-                        MatchFindings.name(s) + CoreText.of("match.missing.message"),
+                        CoreText.of("match.missing.message", MatchFindings.name(s)),
                         CoreText.of("match.missing.fix"));
                 continue;
             }
@@ -133,10 +124,10 @@ public final class MatchCheck {
                         "match.swapped",
                         Severity.FIX,
                         s,
-                        MatchFindings.name(s)
-                                + CoreText.of("match.swapped.message")
-                                + MatchFindings.name(byId.get(before.id()))
-                                + CoreText.of("match.swapped.message-2"),
+                        CoreText.of(
+                                "match.swapped.message",
+                                MatchFindings.name(s),
+                                MatchFindings.name(byId.get(before.id()))),
                         CoreText.of("match.swapped.fix"));
             }
             if (s.kind() == SegmentKind.WORK) {
@@ -148,10 +139,7 @@ public final class MatchCheck {
                             "match.repeated",
                             Severity.NOTE,
                             s,
-                            MatchFindings.name(s)
-                                    + CoreText.of("match.repeated.message")
-                                    + (repeats + 1)
-                                    + CoreText.of("match.repeated.message-2"),
+                            CoreText.of("match.repeated.message", MatchFindings.name(s), repeats + 1),
                             null);
                 }
                 before = p;

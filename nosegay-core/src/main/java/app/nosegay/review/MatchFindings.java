@@ -59,8 +59,8 @@ final class MatchFindings {
                 ? ", " + s.side().word()
                 : "";
         String round = s.round() != null
-                ? CoreText.of("review.match-findings.round", s.round()) + ")"
-                : s.set() != null ? CoreText.of("review.match-findings.set", s.set()) + ")" : "";
+                ? CoreText.of("review.match-findings.round", s.round())
+                : s.set() != null ? CoreText.of("review.match-findings.set", s.set()) : "";
         return what + side + round;
     }
 }

@@ -107,7 +107,7 @@ final class SideWords {
                     new Span<>(c.start(), c.end()),
                     c.text(),
                     c.text().replaceAll("(?i)\\b" + said + "\\b", right),
-                    right + CoreText.of("review.side-words.side")));
+                    CoreText.of("review.side-words.side", right)));
         }
     }
 

@@ -166,10 +166,10 @@ final class WordChecks {
                                     : what.startsWith("set") || said == moves.size() || said == without;
                     if (!right) {
                         String is = what.startsWith("minute")
-                                ? minutes + CoreText.of("script.word-checks.minutes")
+                                ? CoreText.of("script.word-checks.minutes", minutes)
                                 : what.startsWith("round")
-                                        ? rounds + CoreText.of("script.word-checks.rounds")
-                                        : moves.size() + CoreText.of("script.word-checks.moves");
+                                        ? CoreText.of("script.word-checks.rounds", rounds)
+                                        : CoreText.of("script.word-checks.moves", moves.size());
                         findings.add(Finding.at(
                                         "script.number",
                                         Severity.FIX,

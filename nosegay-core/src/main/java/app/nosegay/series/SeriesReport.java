@@ -99,9 +99,13 @@ public record SeriesReport(
                     continue;
                 }
                 if (before != null && day.day() - before.day() < 2) {
-                    remarks.add(name(group) + CoreText.of("series.series-report.heavily-on-day") + before.day() + " ("
-                            + before.title() + CoreText.of("series.series-report.and-on-day") + day.day() + " ("
-                            + day.title() + CoreText.of("series.series-report.leave-a-day-between"));
+                    remarks.add(CoreText.of(
+                            "series.series-report.heavily-on-day-and-on",
+                            name(group),
+                            before.day(),
+                            before.title(),
+                            day.day(),
+                            day.title()));
                 }
                 before = day;
             }

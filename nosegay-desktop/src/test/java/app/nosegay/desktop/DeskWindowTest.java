@@ -46,7 +46,7 @@ class DeskWindowTest extends DrivenWindow {
         write("Request", "fifteen minutes for glutes with a band please");
         until(() -> page().stream().anyMatch(l -> l.contains("glutes") && l.contains("15 min")));
         String before = shell.session().workout().sheet();
-        clickOn("Make it an idea");
+        clickOn("Start a plan from this");
         until(() -> !shell.session().workout().sheet().equals(before));
         assertThat(shell.session().workout().sheet()).contains("15 min");
         until(() -> lookup("#run-sheet").tryQuery().isPresent());
@@ -60,7 +60,7 @@ class DeskWindowTest extends DrivenWindow {
         write("Lesson", "the lamp hums");
         until(() -> page().contains("the lamp hums"));
         assertThat(LogbookFile.read().entries()).hasSize(1);
-        clickOn("Strike out");
+        clickOn("Remove");
         until(() -> !page().contains("the lamp hums"));
         assertThat(LogbookFile.read().entries()).isEmpty();
     }

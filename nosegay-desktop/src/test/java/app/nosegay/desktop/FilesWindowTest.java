@@ -51,7 +51,7 @@ class FilesWindowTest extends DrivenWindow {
         open(file);
         until(this::isMatched);
         assertThat(shell.session().workout().takes().get(0).file()).isEqualTo("camera/kitchen.mp4");
-        assertThat(shell.session().undoName()).hasValue("recordings found again");
+        assertThat(shell.session().undoName()).hasValue("recordings found in their new place");
         clickOn("#stage-match");
         ListView<?> score = lookup("#score").query();
         until(() -> score.getItems().size() > 3);

@@ -441,12 +441,12 @@ class MatchWindowTest extends DrivenWindow {
         openWithTake("WEBVTT\n\n00:00:16.000 --> 00:00:18.000\nSpread the mat apart with both feet.\n");
         clickOn("#stage-match");
         clickOn("#match-tab-words");
-        until(() -> lookup("Keep as a cue").tryQuery().isPresent());
-        clickOn("Keep as a cue");
+        until(() -> lookup("Save as a cue").tryQuery().isPresent());
+        clickOn("Save as a cue");
         until(() -> Libraries.own().stream()
                 .anyMatch(m -> m.name().equals("squat")
                         && m.cues(CueKind.FORM).contains("Spread the mat apart with both feet.")));
         until(() -> programme().adLibs().isEmpty()
-                || lookup("Keep as a cue").tryQuery().isEmpty());
+                || lookup("Save as a cue").tryQuery().isEmpty());
     }
 }

@@ -103,7 +103,7 @@ class WindowTest extends DrivenWindow {
         until(() -> shell.session().undoName().orElse("").contains("recovered"));
         assertThat(shell.session().workout().sheet()).startsWith("# title");
         until(() -> text("#notice").contains("1 line of the run sheet"));
-        clickOn("Back to what was saved");
+        clickOn("Discard them");
         until(() -> !lookup("#notice").query().getParent().isVisible());
         assertThat(shell.session().workout().sheet()).isEqualTo(SHEET);
         assertThat(WorkoutFile.autosave(file)).doesNotExist();
@@ -241,7 +241,7 @@ class WindowTest extends DrivenWindow {
         assertRoomForWords("the key under each word", ".prompt-key");
         push(KeyCode.F);
         push(KeyCode.H);
-        until(() -> text("#prompt-told").startsWith("Held"));
+        until(() -> text("#prompt-told").startsWith("On hold"));
         push(KeyCode.PAGE_DOWN);
         push(KeyCode.A);
         until(() -> text("#prompt-what").startsWith("Get ready: Hi"));

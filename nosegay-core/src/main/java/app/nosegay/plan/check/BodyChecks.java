@@ -99,7 +99,7 @@ final class BodyChecks {
                                 capital(s.move()) + " changes side every " + (sets ? "set" : "round") + ", and there "
                                         + (n == 1 ? "is 1." : "are " + n + "."))
                         .withFix(
-                                word.word() + " " + (n + 1),
+                                CoreText.of("plan.rounds-odd.fix", word.word(), n + 1),
                                 SheetEdit.replace(
                                         word.word() + " " + n + " → " + (n + 1),
                                         line,
@@ -276,11 +276,7 @@ final class BodyChecks {
         Finding finding = Finding.of(
                         code,
                         Severity.LOOK,
-                        capital(names)
-                                + (missing.size() == 1
-                                        ? CoreText.of("plan.check.body-checks.is")
-                                        : CoreText.of("plan.check.body-checks.are"))
-                                + words + ".")
+                        CoreText.of("plan.check.body-checks.is", capital(names), missing.size(), words))
                 .onLine(blocks(kind).get(0).line());
         findings.add(helping(missing, pattern)
                 .map(m -> finding.withFix(

@@ -136,7 +136,7 @@ public record ChangeOver(
         }
 
         private Length said(Segment s, boolean isNew) {
-            Length name = SpeechRate.DEFAULT.toSay(CoreText.of("plan.check.change-over.next", s.move()) + ".", false);
+            Length name = SpeechRate.DEFAULT.toSay(CoreText.of("plan.check.change-over.next", s.move()), false);
             if (!isNew || demoOf(s) != Attribute.Demo.IN_REST || demonstrated.contains(s.move())) {
                 return name;
             }

@@ -105,7 +105,7 @@ final class FlowChecks {
             return null;
         }
         String clock = gridUp(rest.duration().plus(c.missing())).clock();
-        String name = CoreText.of("plan.check.flow-checks.rest", rest.duration().clock()) + " → " + clock;
+        String name = CoreText.of("plan.check.flow-checks.rest", rest.duration().clock(), clock);
         if (rest.line() != null) {
             boolean roundRest = rest.block().attributes().has(Attribute.ROUND_REST)
                     && !Objects.equals(rest.round(), c.segment().round());
@@ -219,16 +219,16 @@ final class FlowChecks {
                 findings.add(Finding.of(
                                 "plan.length-unstated",
                                 Severity.LOOK,
-                                capital(block.name())
-                                        + CoreText.of("plan.length-unstated.message")
-                                        + (block.kind() == BlockKind.TALK ? "0:30" : "1:00")
-                                        + CoreText.of("plan.length-unstated.message-2"))
+                                CoreText.of(
+                                        "plan.length-unstated.message",
+                                        capital(block.name()),
+                                        block.kind() == BlockKind.TALK))
                         .onLine(block.line()));
             } else if (!still && block.moves().isEmpty()) {
                 findings.add(Finding.of(
                                 "plan.block-empty",
                                 Severity.LOOK,
-                                capital(block.name()) + CoreText.of("plan.block-empty.message"))
+                                CoreText.of("plan.block-empty.message", capital(block.name())))
                         .onLine(block.line()));
             }
         }

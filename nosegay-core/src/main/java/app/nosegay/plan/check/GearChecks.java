@@ -108,7 +108,7 @@ final class GearChecks {
                 findings.add(Finding.of(
                                 "plan.gear-unused",
                                 Severity.LOOK,
-                                capital(item.name()) + CoreText.of("plan.gear-unused.message"))
+                                CoreText.of("plan.gear-unused.message", capital(item.name())))
                         .onLine(headerLine())
                         .withFix(CoreText.of("plan.gear-unused.fix"), rest.isEmpty() ? null : announcing(rest)));
             }
@@ -123,7 +123,7 @@ final class GearChecks {
                 findings.add(Finding.of(
                                 "plan.gear-twice",
                                 Severity.LOOK,
-                                capital(item.name()) + CoreText.of("plan.gear-twice.message"))
+                                CoreText.of("plan.gear-twice.message", capital(item.name())))
                         .onLine(headerLine()));
             }
         }

@@ -172,7 +172,7 @@ public final class PlanCheck {
             findings.add(Finding.of(
                             "plan.promise-moves",
                             Severity.STOP,
-                            promise.moves() + CoreText.of("plan.promise-moves.message") + moves + ".")
+                            CoreText.of("plan.promise-moves.message", promise.moves(), moves))
                     .onLine(promiseLine()));
         }
         int rounds = timeline.segments().stream()
@@ -184,7 +184,7 @@ public final class PlanCheck {
             findings.add(Finding.of(
                             "plan.promise-rounds",
                             Severity.STOP,
-                            promise.rounds() + CoreText.of("plan.promise-rounds.message") + rounds + ".")
+                            CoreText.of("plan.promise-rounds.message", promise.rounds(), rounds))
                     .onLine(promiseLine()));
         }
     }

@@ -165,13 +165,12 @@ public final class Fitter {
                     candidate(
                             candidates,
                             word.word(),
-                            what + " "
-                                    + (n < now
-                                            ? CoreText.of("plan.fit.fitter.fewer")
-                                            : CoreText.of("plan.fit.fitter.more"))
-                                    + word.word().replaceAll("s$", Math.abs(n - now) == 1 ? "" : "s")
-                                    + CoreText.of("plan.fit.fitter.of")
-                                    + block.name(),
+                            CoreText.of(
+                                    "plan.fit.fitter.fewer-of",
+                                    what,
+                                    n < now,
+                                    word.word().replaceAll("s$", Math.abs(n - now) == 1 ? "" : "s"),
+                                    block.name()),
                             CoreText.of("plan.fit.fitter.in", word.word(), now, n, block.name()),
                             after,
                             PER_ROUND * Math.abs(n - now) + (overNumber ? BREAKS_A_NUMBER : 0));
@@ -361,9 +360,7 @@ public final class Fitter {
         Length change = after.total(kind).minus(timeline.total(kind));
         if (change.abs().seconds() >= 0.5) {
             parts.add(change.abs().clock()
-                    + (change.isPositive()
-                            ? CoreText.of("plan.fit.fitter.more-2")
-                            : CoreText.of("plan.fit.fitter.less"))
+                    + (change.isPositive() ? CoreText.of("plan.fit.fitter.more") : CoreText.of("plan.fit.fitter.less"))
                     + word);
         }
     }

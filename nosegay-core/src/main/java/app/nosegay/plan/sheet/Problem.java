@@ -21,7 +21,12 @@ public record Problem(int line, int column, String found, String expected, Strin
     /** One sentence for people: place, what was found, what was expected, the nearest word. */
     public String message() {
         String hint = nearest == null ? "" : CoreText.of("plan.sheet.problem.did-you-mean", nearest);
-        return CoreText.of("plan.sheet.problem.line-column", line, column) + ": "
-                + (found.isEmpty() ? "" : "\"" + found + "\" ") + expected + "." + hint;
+        return CoreText.of(
+                "plan.sheet.problem.line-column",
+                line,
+                column,
+                found.isEmpty() ? "" : "\"" + found + "\" ",
+                expected,
+                hint);
     }
 }

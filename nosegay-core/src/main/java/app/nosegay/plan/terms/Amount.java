@@ -51,6 +51,6 @@ public record Amount(int sets, Integer reps, Length time) {
         String one = reps == null
                 ? time.clock()
                 : reps + (reps == 1 ? CoreText.of("plan.terms.amount.rep") : CoreText.of("plan.terms.amount.reps"));
-        return sets == 1 ? one : sets + CoreText.of("plan.terms.amount.sets-of") + one;
+        return sets == 1 ? one : CoreText.of("plan.terms.amount.sets-of", sets, one);
     }
 }

@@ -75,10 +75,10 @@ public record RepPattern(List<Part> parts) {
                 .map(p -> p.count() == 1 ? p.name() : p.count() + " × " + p.name())
                 .toList();
         return names.size() == 1
-                ? names.get(0) + CoreText.of("plan.terms.rep-pattern.is-one-rep")
-                : String.join(", ", names.subList(0, names.size() - 1))
-                        + CoreText.of("plan.terms.rep-pattern.and")
-                        + names.get(names.size() - 1)
-                        + CoreText.of("plan.terms.rep-pattern.make-one-rep");
+                ? CoreText.of("plan.terms.rep-pattern.is-one-rep", names.get(0))
+                : CoreText.of(
+                        "plan.terms.rep-pattern.and-make-one-rep",
+                        String.join(", ", names.subList(0, names.size() - 1)),
+                        names.get(names.size() - 1));
     }
 }
