@@ -19,26 +19,22 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay channel}: a published package before the generic rules of a host. */
-@Command(
-        name = "channel",
-        mixinStandardHelpOptions = true,
-        description =
-                "Hand a published folder to the stand-in channel: acceptance, or refusal with the reasons. Nothing leaves this machine. Exits 1 when it is refused.")
+@Command(name = "channel", mixinStandardHelpOptions = true)
 final class ChannelCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "DIR", description = "a folder written by publish --render")
+    @Parameters(paramLabel = "DIR", descriptionKey = "nosegay.channel.dir")
     private Path folder;
 
     @Option(
             names = "--profile",
             defaultValue = "long-video",
             paramLabel = "NAME",
-            description = "what the host takes: long-video, audio-episode, short-clip")
+            descriptionKey = "nosegay.channel.profile")
     private String profile;
 
-    @Option(names = "--title", paramLabel = "TEXT", description = "the title; else the first line of the description")
+    @Option(names = "--title", paramLabel = "TEXT", descriptionKey = "nosegay.channel.title")
     private String title;
 
-    @Option(names = "--json", paramLabel = "FILE", description = "write JSON; - for standard output")
+    @Option(names = "--json", paramLabel = "FILE", descriptionKey = "nosegay.channel.json")
     private String json;
 
     @Spec

@@ -23,15 +23,12 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay demo}: the window on the demo workout, or the whole job without one. */
-@Command(
-        name = "demo",
-        mixinStandardHelpOptions = true,
-        description = "Open the demo workout, or do the whole job without a window.")
+@Command(name = "demo", mixinStandardHelpOptions = true)
 final class DemoCommand implements Callable<Integer> {
-    @Option(names = "--headless", description = "plan, film, match, dress, render, captions, chapters; no window")
+    @Option(names = "--headless", descriptionKey = "nosegay.demo.headless")
     private boolean headless;
 
-    @Option(names = "--out", paramLabel = "DIR", description = "folder for the demo's files")
+    @Option(names = "--out", paramLabel = "DIR", descriptionKey = "nosegay.demo.out")
     private Path out;
 
     @Spec
@@ -42,7 +39,8 @@ final class DemoCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         if (!headless) {
-            Path folder = out == null ? Path.of(System.getProperty("user.home"), "Nosegay demo") : out;
+            Path folder =
+                    out == null ? Path.of(System.getProperty("user.home"), CliText.of("demo-command.folder")) : out;
             return Main.window("demo", folder.toString());
         }
         if (out == null) {

@@ -23,36 +23,30 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay fit}: ways to meet the promise. */
-@Command(name = "fit", mixinStandardHelpOptions = true, description = "Show ways to keep the promised length.")
+@Command(name = "fit", mixinStandardHelpOptions = true)
 final class FitCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "PLAN", description = "a run sheet or a workout file")
+    @Parameters(paramLabel = "PLAN", descriptionKey = "nosegay.fit.plan")
     private Path plan;
 
-    @Option(
-            names = "--rest",
-            paramLabel = "FROM-TO",
-            description = "how short and long rests may become, e.g. 0:10-1:30")
+    @Option(names = "--rest", paramLabel = "FROM-TO", descriptionKey = "nosegay.fit.rest")
     private String rest;
 
-    @Option(
-            names = "--work",
-            paramLabel = "FROM-TO",
-            description = "how short and long work may become, e.g. 0:20-1:15")
+    @Option(names = "--work", paramLabel = "FROM-TO", descriptionKey = "nosegay.fit.work")
     private String work;
 
-    @Option(names = "--rounds", paramLabel = "FROM-TO", description = "how few and many rounds or sets, e.g. 1-6")
+    @Option(names = "--rounds", paramLabel = "FROM-TO", descriptionKey = "nosegay.fit.rounds")
     private String rounds;
 
-    @Option(names = "--take", paramLabel = "N", description = "write the run sheet of offer N, from 1, to --out")
+    @Option(names = "--take", paramLabel = "N", descriptionKey = "nosegay.fit.take")
     private int take;
 
-    @Option(names = "--out", paramLabel = "FILE", description = "where --take writes")
+    @Option(names = "--out", paramLabel = "FILE", descriptionKey = "nosegay.fit.out")
     private Path out;
 
-    @Option(names = "--overwrite", description = "replace a file that is there already")
+    @Option(names = "--overwrite", descriptionKey = "nosegay.fit.overwrite")
     private boolean overwrite;
 
-    @Option(names = "--json", paramLabel = "FILE|-", description = "also write JSON")
+    @Option(names = "--json", paramLabel = "FILE|-", descriptionKey = "nosegay.fit.json")
     private String json;
 
     @Spec

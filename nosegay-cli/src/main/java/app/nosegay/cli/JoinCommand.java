@@ -15,28 +15,21 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay join}: one take of two. */
-@Command(
-        name = "join",
-        mixinStandardHelpOptions = true,
-        description = "Make one take of two that a camera cut apart while it recorded. Both files stay as they are.")
+@Command(name = "join", mixinStandardHelpOptions = true)
 final class JoinCommand implements Callable<Integer> {
-    @Parameters(index = "0", paramLabel = "WORKOUT", description = "a workout file")
+    @Parameters(index = "0", paramLabel = "WORKOUT", descriptionKey = "nosegay.join.workout")
     private Path file;
 
-    @Parameters(index = "1", paramLabel = "FIRST", description = "the take that comes first, such as take-1")
+    @Parameters(index = "1", paramLabel = "FIRST", descriptionKey = "nosegay.join.first")
     private String first;
 
-    @Parameters(index = "2", paramLabel = "SECOND", description = "the take that goes on where it ends")
+    @Parameters(index = "2", paramLabel = "SECOND", descriptionKey = "nosegay.join.second")
     private String second;
 
-    @Option(
-            names = "--save",
-            required = true,
-            paramLabel = "FILE",
-            description = "where the workout with the joined take goes; WORKOUT itself with --overwrite")
+    @Option(names = "--save", required = true, paramLabel = "FILE", descriptionKey = "nosegay.join.save")
     private Path save;
 
-    @Option(names = "--overwrite", description = "replace a workout file that is there already")
+    @Option(names = "--overwrite", descriptionKey = "nosegay.join.overwrite")
     private boolean overwrite;
 
     @Spec

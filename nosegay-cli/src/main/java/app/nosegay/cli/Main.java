@@ -17,9 +17,8 @@ import picocli.CommandLine.Parameters;
 @Command(
         name = "nosegay",
         mixinStandardHelpOptions = true,
+        resourceBundle = "app.nosegay.cli.usage",
         versionProvider = Main.Version.class,
-        description =
-                "Plan, film, match, dress and publish follow-along strength workout videos. Without a command: open the window.",
         subcommands = {
             PlanCommand.class,
             FitCommand.class,
@@ -40,7 +39,7 @@ public final class Main implements Callable<Integer> {
     static final int STOPPED_BY_FINDINGS = 1;
     static final int BAD_INPUT = 2;
 
-    @Parameters(arity = "0..1", paramLabel = "WORKOUT", description = "a workout file to open")
+    @Parameters(arity = "0..1", paramLabel = "WORKOUT", descriptionKey = "nosegay.workout")
     private Path workout;
 
     /** The version the build was made with. */
@@ -100,12 +99,9 @@ public final class Main implements Callable<Integer> {
     }
 
     /** Drives the real interface and takes its pictures. */
-    @Command(
-            name = "screenshots",
-            mixinStandardHelpOptions = true,
-            description = "Write docs/screenshots from the demo workout.")
+    @Command(name = "screenshots", mixinStandardHelpOptions = true)
     static final class Screenshots implements Callable<Integer> {
-        @Option(names = "--out", defaultValue = "docs/screenshots", description = "folder; default ${DEFAULT-VALUE}")
+        @Option(names = "--out", defaultValue = "docs/screenshots", descriptionKey = "nosegay.screenshots.out")
         private Path out;
 
         @Override

@@ -25,9 +25,9 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay match}: where everything planned is in the footage. */
-@Command(name = "match", mixinStandardHelpOptions = true, description = "Find every planned segment in the footage.")
+@Command(name = "match", mixinStandardHelpOptions = true)
 final class MatchCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "PLAN", description = "a run sheet or a workout file")
+    @Parameters(paramLabel = "PLAN", descriptionKey = "nosegay.match.plan")
     private Path plan;
 
     @Option(
@@ -35,35 +35,25 @@ final class MatchCommand implements Callable<Integer> {
             required = true,
             arity = "1..*",
             paramLabel = "FILE",
-            description = "recordings, in order")
+            descriptionKey = "nosegay.match.footage")
     private List<Path> footage;
 
-    @Option(
-            names = "--transcript",
-            arity = "1..*",
-            paramLabel = "FILE",
-            description = "a timed transcript per recording, in order")
+    @Option(names = "--transcript", arity = "1..*", paramLabel = "FILE", descriptionKey = "nosegay.match.transcript")
     private List<Path> transcripts = new ArrayList<>();
 
-    @Option(names = "--log", arity = "1..*", paramLabel = "FILE", description = "a shoot log per recording, in order")
+    @Option(names = "--log", arity = "1..*", paramLabel = "FILE", descriptionKey = "nosegay.match.log")
     private List<Path> logs = new ArrayList<>();
 
-    @Option(
-            names = "--listen",
-            description = "listen for the script in recordings without a transcript; writes take-N.heard.vtt beside the"
-                    + " workout or the first recording")
+    @Option(names = "--listen", descriptionKey = "nosegay.match.listen")
     private boolean listen;
 
-    @Option(
-            names = "--save",
-            paramLabel = "WORKOUT",
-            description = "write a workout file with these takes (*.nosegay.json)")
+    @Option(names = "--save", paramLabel = "WORKOUT", descriptionKey = "nosegay.match.save")
     private Path save;
 
-    @Option(names = "--overwrite", description = "replace a workout file that is there already")
+    @Option(names = "--overwrite", descriptionKey = "nosegay.match.overwrite")
     private boolean overwrite;
 
-    @Option(names = "--json", paramLabel = "FILE|-", description = "also write JSON")
+    @Option(names = "--json", paramLabel = "FILE|-", descriptionKey = "nosegay.match.json")
     private String json;
 
     @Spec

@@ -13,15 +13,12 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay pack}: a workout with all it refers to in one folder. */
-@Command(
-        name = "pack",
-        mixinStandardHelpOptions = true,
-        description = "Copy a workout with its recordings, transcripts, logs and music into one folder.")
+@Command(name = "pack", mixinStandardHelpOptions = true)
 final class PackCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "WORKOUT", description = "a workout file")
+    @Parameters(paramLabel = "WORKOUT", descriptionKey = "nosegay.pack.workout")
     private Path file;
 
-    @Option(names = "--out", required = true, paramLabel = "DIR", description = "the folder; nothing in it is replaced")
+    @Option(names = "--out", required = true, paramLabel = "DIR", descriptionKey = "nosegay.pack.out")
     private Path out;
 
     @Spec

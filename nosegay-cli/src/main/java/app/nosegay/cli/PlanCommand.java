@@ -23,27 +23,24 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay plan}: timeline, totals, balance, findings. */
-@Command(
-        name = "plan",
-        mixinStandardHelpOptions = true,
-        description = "Show a plan's timeline, totals, balance and findings.")
+@Command(name = "plan", mixinStandardHelpOptions = true)
 final class PlanCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "PLAN", description = "a run sheet or a workout file")
+    @Parameters(paramLabel = "PLAN", descriptionKey = "nosegay.plan.plan")
     private Path plan;
 
-    @Option(names = "--json", paramLabel = "FILE|-", description = "also write JSON")
+    @Option(names = "--json", paramLabel = "FILE|-", descriptionKey = "nosegay.plan.json")
     private String json;
 
-    @Option(names = "--csv", paramLabel = "FILE", description = "also write the run sheet as CSV")
+    @Option(names = "--csv", paramLabel = "FILE", descriptionKey = "nosegay.plan.csv")
     private Path csv;
 
-    @Option(names = "--markdown", paramLabel = "FILE", description = "also write the run sheet as Markdown")
+    @Option(names = "--markdown", paramLabel = "FILE", descriptionKey = "nosegay.plan.markdown")
     private Path markdown;
 
-    @Option(names = "--pdf", paramLabel = "FILE", description = "also write the run sheet as PDF")
+    @Option(names = "--pdf", paramLabel = "FILE", descriptionKey = "nosegay.plan.pdf")
     private Path pdf;
 
-    @Option(names = "--overwrite", description = "replace files that are there already")
+    @Option(names = "--overwrite", descriptionKey = "nosegay.plan.overwrite")
     private boolean overwrite;
 
     @Spec

@@ -24,27 +24,21 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay proof}: what was planned, said and shown, and everything that speaks against publishing. */
-@Command(
-        name = "proof",
-        mixinStandardHelpOptions = true,
-        description = "Compare planned, said and shown; list every finding. Exits 1 while a stop is open.")
+@Command(name = "proof", mixinStandardHelpOptions = true)
 final class ProofCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "WORKOUT", description = "a workout file, or a run sheet")
+    @Parameters(paramLabel = "WORKOUT", descriptionKey = "nosegay.proof.workout")
     private Path file;
 
-    @Option(names = "--json", paramLabel = "FILE|-", description = "also write JSON")
+    @Option(names = "--json", paramLabel = "FILE|-", descriptionKey = "nosegay.proof.json")
     private String json;
 
-    @Option(names = "--apart", description = "also list the intervals in which planned, said and shown part")
+    @Option(names = "--apart", descriptionKey = "nosegay.proof.apart")
     private boolean apart;
 
-    @Option(
-            names = "--pick-ups",
-            paramLabel = "FILE",
-            description = "also write what to record again, as a run sheet with the lines to say")
+    @Option(names = "--pick-ups", paramLabel = "FILE", descriptionKey = "nosegay.proof.pick-ups")
     private Path pickUps;
 
-    @Option(names = "--overwrite", description = "replace a file that is there already")
+    @Option(names = "--overwrite", descriptionKey = "nosegay.proof.overwrite")
     private boolean overwrite;
 
     @Spec

@@ -27,42 +27,38 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay publish}: everything a workout is published as. */
-@Command(
-        name = "publish",
-        mixinStandardHelpOptions = true,
-        description =
-                "Write what a workout is published as: texts, covers, cards; with --render the video, the episode and clips.")
+@Command(name = "publish", mixinStandardHelpOptions = true)
 final class PublishCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "WORKOUT", description = "a workout file")
+    @Parameters(paramLabel = "WORKOUT", descriptionKey = "nosegay.publish.workout")
     private Path file;
 
-    @Option(names = "--out", required = true, paramLabel = "DIR", description = "folder for the files")
+    @Option(names = "--out", required = true, paramLabel = "DIR", descriptionKey = "nosegay.publish.out")
     private Path out;
 
-    @Option(names = "--render", description = "also render the video, the episode and the clips of single moves")
+    @Option(names = "--render", descriptionKey = "nosegay.publish.render")
     private boolean render;
 
-    @Option(names = "--layer", description = "also render the overlay layer with alpha (film and pictures)")
+    @Option(names = "--layer", descriptionKey = "nosegay.publish.layer")
     private boolean layer;
 
     @Option(
             names = "--only",
             split = ",",
             paramLabel = "OUTPUT",
-            description = "write only these: ${COMPLETION-CANDIDATES}",
+            descriptionKey = "nosegay.publish.only",
             completionCandidates = Outputs.class)
     private List<String> only = new ArrayList<>();
 
-    @Option(names = "--shape", defaultValue = "as-filmed", description = "as-filmed, square or portrait")
+    @Option(names = "--shape", defaultValue = "as-filmed", descriptionKey = "nosegay.publish.shape")
     private String shape;
 
-    @Option(names = "--quality", defaultValue = "good", description = "draft, good or best")
+    @Option(names = "--quality", defaultValue = "good", descriptionKey = "nosegay.publish.quality")
     private String quality;
 
-    @Option(names = "--template", paramLabel = "FILE", description = "a template of your own for the description")
+    @Option(names = "--template", paramLabel = "FILE", descriptionKey = "nosegay.publish.template")
     private Path template;
 
-    @Option(names = "--overwrite", description = "replace files that are there already")
+    @Option(names = "--overwrite", descriptionKey = "nosegay.publish.overwrite")
     private boolean overwrite;
 
     /** The names of the outputs, for the help. */

@@ -22,24 +22,21 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay script}: the cue plan with fit. */
-@Command(
-        name = "script",
-        mixinStandardHelpOptions = true,
-        description = "Show what will be said when, and what does not fit.")
+@Command(name = "script", mixinStandardHelpOptions = true)
 final class ScriptCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "PLAN", description = "a run sheet or a workout file")
+    @Parameters(paramLabel = "PLAN", descriptionKey = "nosegay.script.plan")
     private Path plan;
 
-    @Option(names = "--json", paramLabel = "FILE|-", description = "also write JSON")
+    @Option(names = "--json", paramLabel = "FILE|-", descriptionKey = "nosegay.script.json")
     private String json;
 
     @Spec
     private CommandSpec spec;
 
-    @Option(names = "--prompter", paramLabel = "FILE", description = "also write the prompter text as PDF")
+    @Option(names = "--prompter", paramLabel = "FILE", descriptionKey = "nosegay.script.prompter")
     private Path prompter;
 
-    @Option(names = "--overwrite", description = "replace files that are there already")
+    @Option(names = "--overwrite", descriptionKey = "nosegay.script.overwrite")
     private boolean overwrite;
 
     @Override

@@ -18,31 +18,24 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay simulate}: the simulated camera films a plan. */
-@Command(
-        name = "simulate",
-        mixinStandardHelpOptions = true,
-        description = "Have the simulated camera film a plan: movie, transcript, shoot log, truth.")
+@Command(name = "simulate", mixinStandardHelpOptions = true)
 final class SimulateCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "PLAN", description = "a run sheet or a workout file")
+    @Parameters(paramLabel = "PLAN", descriptionKey = "nosegay.simulate.plan")
     private Path plan;
 
-    @Option(names = "--out", required = true, paramLabel = "DIR", description = "folder for take-1.*")
+    @Option(names = "--out", required = true, paramLabel = "DIR", descriptionKey = "nosegay.simulate.out")
     private Path out;
 
-    @Option(names = "--seed", defaultValue = "1", description = "same seed, same take; default ${DEFAULT-VALUE}")
+    @Option(names = "--seed", defaultValue = "1", descriptionKey = "nosegay.simulate.seed")
     private long seed;
 
-    @Option(
-            names = "--trouble",
-            defaultValue = "",
-            paramLabel = "LIST",
-            description = "comma separated; docs/format/troubles.md lists them")
+    @Option(names = "--trouble", defaultValue = "", paramLabel = "LIST", descriptionKey = "nosegay.simulate.trouble")
     private String trouble;
 
-    @Option(names = "--evidence-only", description = "no movie: transcript, log and truth alone")
+    @Option(names = "--evidence-only", descriptionKey = "nosegay.simulate.evidence-only")
     private boolean evidenceOnly;
 
-    @Option(names = "--overwrite", description = "replace a take that is there already")
+    @Option(names = "--overwrite", descriptionKey = "nosegay.simulate.overwrite")
     private boolean overwrite;
 
     @Spec

@@ -23,21 +23,15 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** {@code nosegay transcript FILE}: the calls in a timed transcript and the structure they tell of, without any plan. */
-@Command(
-        name = "transcript",
-        mixinStandardHelpOptions = true,
-        description = "Recognise spoken calls and the structure of a workout in a timed transcript alone.")
+@Command(name = "transcript", mixinStandardHelpOptions = true)
 final class TranscriptCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "FILE", description = "WebVTT, SRT, JSON words, or text with [m:ss] stamps")
+    @Parameters(paramLabel = "FILE", descriptionKey = "nosegay.transcript.file")
     private Path file;
 
-    @Option(names = "--json", paramLabel = "FILE", description = "write JSON; - for standard output")
+    @Option(names = "--json", paramLabel = "FILE", descriptionKey = "nosegay.transcript.json")
     private String json;
 
-    @Option(
-            names = "--sheet",
-            paramLabel = "FILE",
-            description = "write the start of a run sheet; never replaces a file")
+    @Option(names = "--sheet", paramLabel = "FILE", descriptionKey = "nosegay.transcript.sheet")
     private Path sheet;
 
     @Spec

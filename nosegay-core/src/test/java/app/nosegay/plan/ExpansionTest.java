@@ -89,7 +89,7 @@ class ExpansionTest {
         Timeline timeline = SampleSheets.timeline(SampleSheets.wheelbarrow());
         List<Finding> findings = PlanCheck.findings(timeline, MoveLibrary.shipped());
         assertThat(findings).extracting(Finding::code).doesNotContain("plan.promise-length", "plan.promise-moves");
-        assertThat(PlanCheck.sentence(timeline, findings)).contains("holds", "25:37");
+        assertThat(PlanCheck.sentence(timeline, findings)).contains("is kept", "25:37");
     }
 
     @Test

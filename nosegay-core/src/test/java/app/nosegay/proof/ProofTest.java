@@ -133,7 +133,7 @@ class ProofTest {
         assertThat(Proof.stage(look)).isEqualTo("sound");
         Proof mended = Proof.of(List.of(), List.of(note, look), f -> true);
         assertThat(mended.mayPublish()).isTrue();
-        assertThat(mended.sentence()).isEqualTo("Nothing is open; 2 left as they are, with reasons.");
+        assertThat(mended.sentence()).isEqualTo("Nothing open; 2 ignored, with reasons.");
         assertThat(Proof.of(List.of(), List.of(), f -> false).sentence()).isEqualTo("Planned, said and shown agree.");
     }
 

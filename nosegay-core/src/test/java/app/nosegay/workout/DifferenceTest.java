@@ -46,8 +46,7 @@ class DifferenceTest {
                 .withDressing(DressNotes.NONE.withStyle(Style.LANTERN))
                 .withWaiver(new Waiver("plan.density", "meant", "2026-01-01"));
         assertThat(Difference.between(BEFORE, after))
-                .containsExactly(
-                        "1 take", "1 pin", "decisions about the match", "the dressing", "1 finding left as it is");
+                .containsExactly("1 take", "1 pin", "decisions about the match", "the dressing", "1 ignored finding");
         assertThat(Difference.between(after, BEFORE)).hasSize(5);
     }
 }

@@ -348,7 +348,7 @@ class MatchWindowTest extends DrivenWindow {
     @Test
     void whatIsDecidedAboutTheMatchIsKeptAndUndone() throws Exception {
         openWithTake();
-        interact(() -> shell.go("Match"));
+        interact(() -> shell.go("match"));
         until(() -> lookup("#score").tryQuery().isPresent());
         clickOn("#match-tab-cuts");
         until(() -> text("#cut-length").startsWith("The programme lasts"));
@@ -373,7 +373,7 @@ class MatchWindowTest extends DrivenWindow {
     @Test
     void aLineIsNudgedByTenthsAndSeconds() throws Exception {
         openWithTake();
-        interact(() -> shell.go("Match"));
+        interact(() -> shell.go("match"));
         until(() -> lookup("#score").tryQuery().isPresent());
         interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
         clickOn("#score");
@@ -391,7 +391,7 @@ class MatchWindowTest extends DrivenWindow {
     @Test
     void aPinThatCannotStandGoes() throws Exception {
         openWithTake();
-        interact(() -> shell.go("Match"));
+        interact(() -> shell.go("match"));
         until(() -> lookup("#score").tryQuery().isPresent());
         Match.Placed squat = programme().match().segments().get(1);
         Pin end = new Pin(squat.id(), true, "take-1", squat.start().plus(Length.ofMillis(600)));

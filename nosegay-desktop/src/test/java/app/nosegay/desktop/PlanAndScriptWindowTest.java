@@ -369,7 +369,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
         WorkoutFile.save(one, Workout.EMPTY.withSheet("title: One\n" + legs));
         WorkoutFile.save(two, Workout.EMPTY.withSheet("title: Two\n" + legs));
         clickOn("#stage-series");
-        interact(() -> ((SeriesScreen) shell.stage("Series")).add(List.of(one, two)));
+        interact(() -> ((SeriesScreen) shell.stage("series")).add(List.of(one, two)));
         until(() -> lookup("#series-sums").queryAs(Label.class).getText().startsWith("2 workouts"));
         assertThat(lookup(".day").queryAll()).hasSize(2);
         interact(() -> lookup(".day .spinner").queryAllAs(javafx.scene.control.Spinner.class).stream()

@@ -230,7 +230,7 @@ class WindowTest extends DrivenWindow {
     @Test
     void theClockRunsThePlanInTheRoomAndKeepsALog() throws Exception {
         openWithTake();
-        interact(() -> shell.go("Shoot"));
+        interact(() -> shell.go("shoot"));
         until(() -> lookup("#shoot-start").tryQuery().isPresent());
         clickOn("#shoot-start");
         until(() -> lookup("#prompt-what").tryQuery().isPresent()

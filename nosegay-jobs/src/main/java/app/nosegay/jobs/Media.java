@@ -72,8 +72,7 @@ public final class Media {
     public static Path present(Path folder, Workout.TakeRef take) throws IOException {
         Path file = resolved(folder, take.file());
         if (!Files.isRegularFile(file)) {
-            throw new MediaException(
-                    file, "the recording is missing; bring it back to " + file.getParent() + " or choose it again");
+            throw new MediaException(file, JobText.of("media.the-recording-is-missing-bring", file.getParent()));
         }
         return file;
     }

@@ -146,11 +146,6 @@ public final class DressStage implements StageView {
     }
 
     @Override
-    public String name() {
-        return DesktopText.of("dress.dress-stage.dress");
-    }
-
-    @Override
     public Region view() {
         return view;
     }

@@ -91,11 +91,6 @@ public final class LibraryScreen implements StageView {
     }
 
     @Override
-    public String name() {
-        return DesktopText.of("library.library-screen.library");
-    }
-
-    @Override
     public Region view() {
         return view;
     }

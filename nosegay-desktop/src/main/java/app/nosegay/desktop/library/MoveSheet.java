@@ -94,15 +94,17 @@ final class MoveSheet {
         grid.setHgap(12);
         grid.setVgap(6);
         Map<String, Region> rows = new LinkedHashMap<>();
-        rows.put("Name", name);
-        rows.put("Also called", aliases);
-        rows.put("Pattern", new HBox(8, pattern, label(DesktopText.of("library.move-sheet.position")), position));
-        rows.put("Works most", primary);
-        rows.put("Works as well", secondary);
-        rows.put("Gear", gear);
-        rows.put("A side is its", sided);
+        rows.put(DesktopText.of("library.move-sheet.row-name"), name);
+        rows.put(DesktopText.of("library.move-sheet.row-also-called"), aliases);
         rows.put(
-                "Tempo",
+                DesktopText.of("library.move-sheet.row-pattern"),
+                new HBox(8, pattern, label(DesktopText.of("library.move-sheet.position")), position));
+        rows.put(DesktopText.of("library.move-sheet.row-works-most"), primary);
+        rows.put(DesktopText.of("library.move-sheet.row-works-as-well"), secondary);
+        rows.put(DesktopText.of("library.move-sheet.row-gear"), gear);
+        rows.put(DesktopText.of("library.move-sheet.row-a-side-is-its"), sided);
+        rows.put(
+                DesktopText.of("library.move-sheet.row-tempo"),
                 new HBox(
                         8,
                         tempo,
@@ -110,7 +112,7 @@ final class MoveSheet {
                         first,
                         label(DesktopText.of("library.move-sheet.best-seen-from")),
                         seen));
-        rows.put("Traits", traits);
+        rows.put(DesktopText.of("library.move-sheet.row-traits"), traits);
         tempo.setPrefColumnCount(6);
         sided.setPromptText(DesktopText.of("library.move-sheet.working-arm-front-leg-empty"));
         int y = 0;

@@ -126,11 +126,6 @@ public final class LogbookScreen implements StageView {
     }
 
     @Override
-    public String name() {
-        return DesktopText.of("logbook.logbook-screen.logbook");
-    }
-
-    @Override
     public Region view() {
         return view;
     }

@@ -110,7 +110,7 @@ public final class MatchStage implements StageView {
         // Pictures of every try are only fetched while they are looked at.
         sides.onShown(name -> {
             tries.stop();
-            if (name.equals("Takes")) {
+            if (name.equals(DesktopText.of("match.match-stage.takes"))) {
                 tries.show(score.selected());
             }
         });
@@ -143,11 +143,6 @@ public final class MatchStage implements StageView {
         box.setAlignment(Pos.CENTER_LEFT);
         box.setMaxWidth(600);
         return box;
-    }
-
-    @Override
-    public String name() {
-        return DesktopText.of("match.match-stage.match");
     }
 
     @Override
@@ -229,7 +224,7 @@ public final class MatchStage implements StageView {
     }
 
     private void standAt(ScoreLine line) {
-        if (sides.shown().equals("Takes")) {
+        if (sides.shown().equals(DesktopText.of("match.match-stage.takes"))) {
             tries.show(line);
         }
         cuts.select(line == null || line.isUnplanned() ? List.of() : line.placed());

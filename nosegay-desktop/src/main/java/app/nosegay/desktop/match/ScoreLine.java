@@ -40,32 +40,26 @@ public record ScoreLine(
     /** The order in which each block can be folded to one row. */
     static final String BY_BLOCK = DesktopText.of("match.score-line.by-block");
 
+    private static final String BY_MOVE = DesktopText.of("match.score-line.by-move");
+    private static final String BY_ROUND = DesktopText.of("match.score-line.by-round");
+    private static final String WORK_ONLY = DesktopText.of("match.score-line.work-only");
+
     /** The orders the lines can be shown in. */
-    static final List<String> ORDERS = List.of(
-            DesktopText.of("match.score-line.in-order"),
-            BY_BLOCK,
-            DesktopText.of("match.score-line.by-move"),
-            DesktopText.of("match.score-line.by-round"),
-            DesktopText.of("match.score-line.work-only"));
+    static final List<String> ORDERS =
+            List.of(DesktopText.of("match.score-line.in-order"), BY_BLOCK, BY_MOVE, BY_ROUND, WORK_ONLY);
 
     /** The lines of a programme in one of {@link #ORDERS}. */
     static List<ScoreLine> of(Programme programme, String order) {
         List<ScoreLine> lines = new ArrayList<>(of(programme));
-        switch (order) {
-            case "By move" -> {
-                List<String> moves = programme.timeline().workMoves(true);
-                lines.removeIf(l -> !l.isWork());
-                lines.sort(Comparator.comparingInt(
-                        l -> moves.indexOf(l.interval().first().move())));
-            }
-            case "By round" -> {
-                lines.removeIf(l -> !l.isWork());
-                lines.sort(Comparator.comparingInt(ScoreLine::round));
-            }
-            case "Work only" -> lines.removeIf(l -> !l.isWork());
-            default -> {
-                // as planned
-            }
+        if (List.of(BY_MOVE, BY_ROUND, WORK_ONLY).contains(order)) {
+            lines.removeIf(l -> !l.isWork());
+        }
+        if (order.equals(BY_MOVE)) {
+            List<String> moves = programme.timeline().workMoves(true);
+            lines.sort(Comparator.comparingInt(
+                    l -> moves.indexOf(l.interval().first().move())));
+        } else if (order.equals(BY_ROUND)) {
+            lines.sort(Comparator.comparingInt(ScoreLine::round));
         }
         return lines;
     }

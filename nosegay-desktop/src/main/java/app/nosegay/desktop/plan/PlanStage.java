@@ -107,7 +107,7 @@ public final class PlanStage implements StageView {
         tabs.add(DesktopText.of("plan.plan-stage.gear-and-cautions"), gear.view());
         tabs.add(DesktopText.of("plan.plan-stage.ways-to-fit"), fit.view());
         tabs.onShown(name -> {
-            if (name.equals("Ways to fit")) {
+            if (name.equals(DesktopText.of("plan.plan-stage.ways-to-fit"))) {
                 fit.compute();
             } else {
                 preview(null);
@@ -164,11 +164,6 @@ public final class PlanStage implements StageView {
         if (chosen != null) {
             session.pack(chosen.toPath());
         }
-    }
-
-    @Override
-    public String name() {
-        return DesktopText.of("plan.plan-stage.plan");
     }
 
     @Override

@@ -149,11 +149,6 @@ public final class ProofStage implements StageView {
     }
 
     @Override
-    public String name() {
-        return DesktopText.of("proof.proof-stage.proof");
-    }
-
-    @Override
     public Region view() {
         return view;
     }

@@ -44,10 +44,10 @@ final class CoverPage {
 
     static {
         CORNERS.put(BY_ITSELF, null);
-        CORNERS.put("top left", Layout.Anchor.TOP_LEFT);
-        CORNERS.put("top right", Layout.Anchor.TOP_RIGHT);
-        CORNERS.put("bottom left", Layout.Anchor.BOTTOM_LEFT);
-        CORNERS.put("bottom right", Layout.Anchor.BOTTOM_RIGHT);
+        CORNERS.put(DesktopText.of("publish.cover-page.top-left"), Layout.Anchor.TOP_LEFT);
+        CORNERS.put(DesktopText.of("publish.cover-page.top-right"), Layout.Anchor.TOP_RIGHT);
+        CORNERS.put(DesktopText.of("publish.cover-page.bottom-left"), Layout.Anchor.BOTTOM_LEFT);
+        CORNERS.put(DesktopText.of("publish.cover-page.bottom-right"), Layout.Anchor.BOTTOM_RIGHT);
     }
 
     private final Session session;

@@ -106,7 +106,7 @@ public final class PublishStage implements StageView {
         lists.add(DesktopText.of("publish.publish-stage.cover"), coverPage.view());
         lists.add(DesktopText.of("publish.publish-stage.template"), template.view());
         lists.onShown(name -> {
-            if (name.equals("Cover")) {
+            if (name.equals(DesktopText.of("publish.publish-stage.cover"))) {
                 coverPage.fetch();
             }
         });
@@ -117,11 +117,6 @@ public final class PublishStage implements StageView {
         HBox all = new HBox(18, left, lists.view(), outputs.view());
         all.getStyleClass().add("stage");
         return all;
-    }
-
-    @Override
-    public String name() {
-        return DesktopText.of("publish.publish-stage.publish");
     }
 
     @Override

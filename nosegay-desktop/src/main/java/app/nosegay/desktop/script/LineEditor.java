@@ -24,6 +24,9 @@ import javafx.scene.layout.VBox;
 
 /** Changes the chosen line: its words, its kind, whether its place is fixed, whether it is said at all. */
 final class LineEditor {
+    /** What the file calls a line that is the user's own, with a number behind it. */
+    private static final String OWN_LINE = "new line ";
+
     private final Session session;
     private final TextField text = new TextField();
     private final ComboBox<String> kind = new ComboBox<>();
@@ -133,9 +136,9 @@ final class LineEditor {
         }
         ScriptNotes notes = session.workout().script();
         int n = 1;
-        String of = DesktopText.of("script.line-editor.new-line-1");
+        String of = OWN_LINE + n;
         while (has(notes, of)) {
-            of = DesktopText.of("script.line-editor.new-line", ++n);
+            of = OWN_LINE + ++n;
         }
         Length at = line == null
                 ? Length.ZERO
@@ -167,7 +170,7 @@ final class LineEditor {
     }
 
     private void decide(String name, Decided decided) {
-        boolean own = decided.of().startsWith("new line ");
+        boolean own = decided.of().startsWith(OWN_LINE);
         ScriptNotes notes = session.workout().script();
         boolean gone = own && decided.isLeftOut();
         Decided kept = own && decided.at() == null && !gone

@@ -133,11 +133,6 @@ public final class ScriptStage implements StageView {
     }
 
     @Override
-    public String name() {
-        return DesktopText.of("script.script-stage.script");
-    }
-
-    @Override
     public Region view() {
         return view;
     }

@@ -90,11 +90,6 @@ public final class SeriesScreen implements StageView {
     }
 
     @Override
-    public String name() {
-        return DesktopText.of("series.series-screen.series");
-    }
-
-    @Override
     public Region view() {
         return view;
     }

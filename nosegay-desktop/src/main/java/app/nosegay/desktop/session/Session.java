@@ -139,7 +139,7 @@ public final class Session {
         history.apply(
                 DesktopText.of("session.session.edit-line", line + 1),
                 history.now().withSheet(text),
-                DesktopText.of("session.session.typing", typingRun, line));
+                "typing " + typingRun + " " + line);
         typing.playFromStart();
         changed();
     }

@@ -5,9 +5,6 @@ import javafx.scene.layout.Region;
 
 /** One stage of the work, as the shell shows it. */
 public interface StageView {
-    /** Its name on the rail. */
-    String name();
-
     Region view();
 
     /** Called when it comes on screen. */

@@ -58,7 +58,7 @@ public final class Photographer {
         Session session = shell.session();
         System.setProperty("nosegay.settings", demo.resolve("settings").toString());
         deleteAutosave();
-        steps.add(new Step(() -> shell.go("Match"), () -> true, "match-empty"));
+        steps.add(new Step(() -> shell.go("match"), () -> true, "match-empty"));
         steps.add(new Step(
                 () -> session.jobs().run("Filming the demo workout", p -> Demo.prepare(demo, p), session::open),
                 () -> session.programme().get() != null
@@ -67,9 +67,9 @@ public final class Photographer {
                 null));
         steps.add(new Step(() -> shell.go(0), () -> true, "plan"));
         steps.add(
-                new Step(() -> ((PlanStage) shell.stage("Plan")).tabs().show("Findings"), () -> true, "plan-findings"));
+                new Step(() -> ((PlanStage) shell.stage("plan")).tabs().show("Findings"), () -> true, "plan-findings"));
         steps.add(new Step(() -> pick("Script", "#windows", 8), () -> true, "script"));
-        steps.add(new Step(() -> shell.go("Shoot"), () -> true, "shoot"));
+        steps.add(new Step(() -> shell.go("shoot"), () -> true, "shoot"));
         steps.add(new Step(
                 () -> shoot().startFrom(9), () -> shoot().isRunning() && shoot().secondsLeft() < 10, "shoot-clock"));
         steps.add(new Step(
@@ -80,15 +80,15 @@ public final class Photographer {
         steps.add(new Step(() -> pick("Match", "#score", 6), () -> true, "match"));
         for (String page : List.of("Findings", "Cuts", "Words", "Takes")) {
             String picture = "match-" + page.toLowerCase(Locale.ROOT);
-            steps.add(new Step(() -> ((MatchStage) shell.stage("Match")).showPage(page), () -> true, picture));
+            steps.add(new Step(() -> ((MatchStage) shell.stage("match")).showPage(page), () -> true, picture));
         }
         steps.add(new Step(() -> pick("Dress", "#stretches", 6), () -> true, "dress"));
         steps.add(new Step(
-                () -> ((DressStage) shell.stage("Dress")).showPage("Style", PublishVideo.Shape.PORTRAIT),
+                () -> ((DressStage) shell.stage("dress")).showPage("Style", PublishVideo.Shape.PORTRAIT),
                 () -> true,
                 "dress-style"));
         steps.add(new Step(() -> pick("Proof", "#plaits", 6), () -> true, "proof"));
-        steps.add(new Step(() -> shell.go("Publish"), this::coverIsPainted, "publish"));
+        steps.add(new Step(() -> shell.go("publish"), this::coverIsPainted, "publish"));
         steps.add(new Step(() -> pick("Library", "#moves", 4), () -> true, "library"));
         steps.add(new Step(this::series, () -> true, "series"));
         steps.add(new Step(this::logbook, () -> true, "logbook"));
@@ -116,12 +116,12 @@ public final class Photographer {
     }
 
     private ShootStage shoot() {
-        return (ShootStage) shell.stage("Shoot");
+        return (ShootStage) shell.stage("shoot");
     }
 
     /** A week of the demo and two invented neighbours of it. */
     private void series() {
-        shell.go("Series");
+        shell.go("series");
         try {
             List<Path> week = new ArrayList<>(List.of(demo.resolve(Demo.NAME + WorkoutFile.ENDING)));
             for (String name : List.of("greenhouse-push", "compost-legs")) {
@@ -129,7 +129,7 @@ public final class Photographer {
                 WorkoutFile.save(file, Workout.EMPTY.withSheet(Demo.sheet(name)));
                 week.add(file);
             }
-            ((SeriesScreen) shell.stage("Series")).add(week);
+            ((SeriesScreen) shell.stage("series")).add(week);
         } catch (IOException e) {
             throw new UncheckedIOException("the week of the demo cannot be written to " + demo, e);
         }
@@ -157,16 +157,16 @@ public final class Photographer {
         } catch (IOException e) {
             throw new UncheckedIOException("the demo's logbook cannot be written to " + demo, e);
         }
-        shell.go("Logbook");
+        shell.go("logbook");
     }
 
     /** A promise the demo does not keep, and the ways to keep it. */
     private void ways() {
-        shell.go("Plan");
+        shell.go("plan");
         Session session = shell.session();
         session.apply(
                 "promise 5 min", session.workout().withSheet(Demo.sheet().replace("promise: 4 min", "promise: 5 min")));
-        ((PlanStage) shell.stage("Plan")).showWays();
+        ((PlanStage) shell.stage("plan")).showWays();
     }
 
     private void look() {

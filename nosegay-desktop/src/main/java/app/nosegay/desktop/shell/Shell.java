@@ -20,13 +20,11 @@ import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.plan.Finding;
 import app.nosegay.proof.Proof;
-import app.nosegay.script.Wordings;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
@@ -73,17 +71,17 @@ public final class Shell {
     public Shell(Stage stage, Session session) {
         this.stage = stage;
         this.session = session;
-        add(DesktopText.of("shell.shell.plan"), () -> new PlanStage(session));
-        add(DesktopText.of("shell.shell.script"), () -> new ScriptStage(session));
-        add(DesktopText.of("shell.shell.shoot"), () -> new ShootStage(session));
-        add(DesktopText.of("shell.shell.match"), () -> new MatchStage(session, stage));
-        add(DesktopText.of("shell.shell.dress"), () -> new DressStage(session));
-        add(DesktopText.of("shell.shell.proof"), () -> new ProofStage(session, stage, this::jump, this::shootFrom));
-        add(DesktopText.of("shell.shell.publish"), () -> new PublishStage(session, stage));
+        add("plan", () -> new PlanStage(session));
+        add("script", () -> new ScriptStage(session));
+        add("shoot", () -> new ShootStage(session));
+        add("match", () -> new MatchStage(session, stage));
+        add("dress", () -> new DressStage(session));
+        add("proof", () -> new ProofStage(session, stage, this::jump, this::shootFrom));
+        add("publish", () -> new PublishStage(session, stage));
         besides = places.size();
-        add(DesktopText.of("shell.shell.library"), () -> new LibraryScreen(session, stage));
-        add(DesktopText.of("shell.shell.series"), () -> new SeriesScreen(session, stage));
-        add(DesktopText.of("shell.shell.logbook"), () -> new LogbookScreen(session, () -> go(0)));
+        add("library", () -> new LibraryScreen(session, stage));
+        add("series", () -> new SeriesScreen(session, stage));
+        add("logbook", () -> new LogbookScreen(session, () -> go(0)));
         frame.getStyleClass().add("frame");
         frame.setLeft(rail());
         VBox top = new VBox(head(), noticeBar());
@@ -98,7 +96,7 @@ public final class Shell {
         refreshHead();
     }
 
-    /** A place on the rail; its view is made when it is first gone to, so that the window opens at once. */
+    /** A place on the rail, by the name its texts and tests know it by; its view is made when it is first gone to, so that the window opens at once. */
     private static final class Place {
         private final String name;
         private final Supplier<StageView> maker;
@@ -136,9 +134,9 @@ public final class Shell {
         ToggleGroup group = new ToggleGroup();
         for (int i = 0; i < places.size(); i++) {
             int index = i;
-            ToggleButton tab = new ToggleButton(places.get(i).name);
+            ToggleButton tab = new ToggleButton(DesktopText.of("stage." + places.get(i).name));
             tab.setToggleGroup(group);
-            tab.setId("stage-" + places.get(i).name.toLowerCase(Locale.ROOT));
+            tab.setId("stage-" + places.get(i).name);
             tab.getStyleClass().setAll("stage-tab");
             tab.setMaxWidth(Double.MAX_VALUE);
             tab.setTooltip(new Tooltip(DesktopText.of("shell.shell.ctrl", (i + 1) % 10)));
@@ -284,6 +282,14 @@ public final class Shell {
         shown.entered();
     }
 
+    private String shownName() {
+        return places.stream()
+                .filter(p -> p.view == shown)
+                .map(p -> p.name)
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** Notes in the logbook how long the shown stage was worked on; without a saved workout there is nothing to note it for. */
     private void keepTime() {
         long seconds = (System.nanoTime() - shownSince) / 1_000_000_000L;
@@ -295,8 +301,7 @@ public final class Shell {
         }
         String workout = session.programme().get().timeline().sheet().header().title();
         try {
-            LogbookFile.keep(LogbookFile.read()
-                    .withTime(workout, shown.name().toLowerCase(Locale.ROOT), Math.min(seconds, MOST_NOTED)));
+            LogbookFile.keep(LogbookFile.read().withTime(workout, shownName(), Math.min(seconds, MOST_NOTED)));
         } catch (IOException e) {
             session.jobs().say(e.getMessage());
         }
@@ -316,16 +321,14 @@ public final class Shell {
         String stage = Proof.stage(finding);
         // The music is chosen where the programme is dressed; all other sound is in the takes.
         boolean ofMusic = finding.code().equals("sound.licence");
-        String place = ofMusic
-                ? DesktopText.of("shell.shell.dress")
-                : stage.equals("sound") ? DesktopText.of("shell.shell.match") : Wordings.capital(stage);
+        String place = ofMusic ? "dress" : stage.equals("sound") ? "match" : stage;
         go(place);
         stage(place).goTo(finding);
     }
 
     private void shootFrom(String segment) {
-        go(DesktopText.of("shell.shell.shoot"));
-        ((ShootStage) stage(DesktopText.of("shell.shell.shoot"))).select(segment);
+        go("shoot");
+        ((ShootStage) stage("shoot")).select(segment);
     }
 
     /** The stage called {@code name}. */
@@ -362,7 +365,7 @@ public final class Shell {
                         session::redo);
         scene.getAccelerators().put(control(KeyCode.T), () -> {
             go(0);
-            ((PlanStage) stage(DesktopText.of("shell.shell.plan"))).showWays();
+            ((PlanStage) stage("plan")).showWays();
         });
         scene.getAccelerators().put(control(KeyCode.S), this::save);
         scene.getAccelerators().put(control(KeyCode.O), this::chooseAndOpen);

@@ -127,11 +127,6 @@ public final class ShootStage implements StageView {
     }
 
     @Override
-    public String name() {
-        return DesktopText.of("shoot.shoot-stage.shoot");
-    }
-
-    @Override
     public Region view() {
         return view;
     }
