@@ -21,10 +21,8 @@ import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
 import app.nosegay.paint.PiecePainter;
 import app.nosegay.paint.StudioBackdrop;
-import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
-import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
@@ -39,7 +37,6 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -60,7 +57,6 @@ import picocli.CommandLine.Spec;
 public final class BenchCommand implements Callable<Integer> {
     private static final int DONE = 0;
     private static final int BAD_INPUT = 2;
-    private static final int RUNS = 3;
     private static final List<String> PARTS =
             List.of("reading", "rendering", "matching", "planning", "proving", "starting");
     private static final int WIDTH = 1920;
@@ -115,12 +111,6 @@ public final class BenchCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
-    /** Something timed. */
-    @FunctionalInterface
-    interface Timed {
-        void run() throws Exception;
-    }
-
     public static void main(String[] args) {
         System.exit(new CommandLine(new BenchCommand())
                 .setExecutionExceptionHandler((e, command, result) -> {
@@ -155,7 +145,8 @@ public final class BenchCommand implements Callable<Integer> {
                 return DONE;
             }
             if (longTake) {
-                LongBench.row(out, film(folder.resolve("minute.mp4"), MINUTE_SECONDS), minutes, folder);
+                LongBench.row(
+                        BenchCommand.class, out, film(folder.resolve("minute.mp4"), MINUTE_SECONDS), minutes, folder);
                 return DONE;
             }
             boolean films = wanted("reading") || wanted("rendering");
@@ -167,10 +158,11 @@ public final class BenchCommand implements Callable<Integer> {
                     WIDTH,
                     HEIGHT,
                     TAKE_SECONDS,
-                    RUNS);
+                    Timing.RUNS);
             if (wanted("reading")) {
                 Path proxy = folder.resolve("proxy.mp4");
-                double[] both = medians(() -> decodeOnly(take), () -> TakeReader.read(take, "t", proxy, Progress.NONE));
+                double[] both =
+                        Timing.medians(() -> decodeOnly(take), () -> TakeReader.read(take, "t", proxy, Progress.NONE));
                 double decode = both[0];
                 double read = both[1];
                 row(out, "reading a take ÷ bare decode", read / decode, "≤ 1.3", read, decode);
@@ -189,7 +181,7 @@ public final class BenchCommand implements Callable<Integer> {
                 ProofBench.rows(out);
             }
             if (wanted("starting")) {
-                LookBench.startUp(out, RUNS);
+                LookBench.startUp(out, Timing.RUNS);
                 LookBench.scrolling(out, folder);
             }
             out.flush();
@@ -210,29 +202,6 @@ public final class BenchCommand implements Callable<Integer> {
     private static void row(PrintWriter out, String what, double ratio, String bar, double a, double b) {
         out.printf(Locale.ROOT, "%-42s %6.2f   bar %-8s (%.2f s against %.2f s)%n", what, ratio, bar, a, b);
         out.flush();
-    }
-
-    static double median(Timed timed) throws Exception {
-        return medians(timed)[0];
-    }
-
-    /** The median of each, run in turn: what else the machine does then is shared by all. */
-    private static double[] medians(Timed... timed) throws Exception {
-        double[][] seconds = new double[timed.length][RUNS];
-        for (Timed t : timed) {
-            t.run(); // warms caches and compiler
-        }
-        for (int i = 0; i < RUNS; i++) {
-            for (int t = 0; t < timed.length; t++) {
-                long began = System.nanoTime();
-                timed[t].run();
-                seconds[t][i] = (System.nanoTime() - began) / 1e9;
-            }
-        }
-        return Arrays.stream(seconds)
-                .peek(Arrays::sort)
-                .mapToDouble(s -> s[RUNS / 2])
-                .toArray();
     }
 
     private static void decodeOnly(Path take) throws IOException {
@@ -290,12 +259,8 @@ public final class BenchCommand implements Callable<Integer> {
         return r << 16 | g << 8 | b;
     }
 
-    static Timeline timeline(String sheet) {
-        return Expansion.expand(RunSheetParser.parse(sheet, Libraries.current()), Libraries.current());
-    }
-
     private static void render(PrintWriter out, Path take, Path folder) throws Exception {
-        Timeline timeline = timeline(SHORT_SHEET);
+        Timeline timeline = Timing.timeline(SHORT_SHEET);
         List<Match.Placed> placed = new ArrayList<>();
         for (Segment s : timeline.segments()) {
             Time<Axis.Take> start = Time.ofSeconds(1 + s.start().seconds() * 0.6);
@@ -336,7 +301,7 @@ public final class BenchCommand implements Callable<Integer> {
                 EncoderSettings.FINISHED,
                 "",
                 List.of());
-        double[] both = medians(
+        double[] both = Timing.medians(
                 () -> Renderer.render(bare, folder.resolve("bare.mp4"), Progress.NONE),
                 () -> Renderer.render(dressed, folder.resolve("dressed.mp4"), Progress.NONE));
         double without = both[0];
@@ -345,7 +310,7 @@ public final class BenchCommand implements Callable<Integer> {
         Path film = folder.resolve("again.mp4");
         Path memory = folder.resolve("again.parts");
         Renderer.render(dressed, film, memory, Progress.NONE);
-        double again = median(() -> Renderer.render(dressed, film, memory, Progress.NONE));
+        double again = Timing.median(() -> Renderer.render(dressed, film, memory, Progress.NONE));
         row(out, "rendering again, nothing changed ÷ whole", again / with, "none", again, with);
         out.printf(
                 Locale.ROOT,

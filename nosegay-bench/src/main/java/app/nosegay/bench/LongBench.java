@@ -29,7 +29,8 @@ final class LongBench {
     private LongBench() {}
 
     /** Makes the take and lets another process work on it. */
-    static void row(PrintWriter out, Path minute, int minutes, Path folder) throws IOException, InterruptedException {
+    static void row(Class<?> command, PrintWriter out, Path minute, int minutes, Path folder)
+            throws IOException, InterruptedException {
         Path take = folder.resolve("long.mp4");
         JoinedRecording.write(Collections.nCopies(minutes, minute), take, Progress.NONE);
         out.printf(Locale.ROOT, "a take of %d minutes, %d MB%n", minutes, Files.size(take) >> 20);
@@ -39,7 +40,7 @@ final class LongBench {
                         HEAP,
                         "-cp",
                         System.getProperty("java.class.path"),
-                        BenchCommand.class.getName(),
+                        command.getName(),
                         "--long-take",
                         take.toString(),
                         "--minutes",

@@ -73,7 +73,7 @@ final class LookBench {
             out.println("start to first usable window                 not measured: there is no screen");
             return;
         }
-        double seconds = BenchCommand.median(() -> window("-Dnosegay.exit-when-shown=true", "app.nosegay.cli.Main"));
+        double seconds = Timing.median(() -> window("-Dnosegay.exit-when-shown=true", "app.nosegay.cli.Main"));
         out.printf(
                 Locale.ROOT, "%-42s %6.2f s bar ≤ 3 s (median of %d)%n", "start to first usable window", seconds, runs);
     }

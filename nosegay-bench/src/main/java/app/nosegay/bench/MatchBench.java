@@ -34,7 +34,7 @@ final class MatchBench {
     private MatchBench() {}
 
     static void rows(PrintWriter out, long seed) throws Exception {
-        Timeline timeline = BenchCommand.timeline(HALF_HOUR);
+        Timeline timeline = Timing.timeline(HALF_HOUR);
         CuePlan cues = CuePlanner.plan(timeline, Libraries.current(), SpeechRate.DEFAULT);
         TakeEvidence evidence = seen(
                 Performance.of(timeline, cues, seed, Set.of(Trouble.LATE_START, Trouble.HOLD))
@@ -42,17 +42,16 @@ final class MatchBench {
                 seed);
         List<ShootLog> noLog = Arrays.asList((ShootLog) null);
         // What a take tells is kept by take: each run is given a new one.
-        double match =
-                BenchCommand.median(() -> Matcher.match(timeline, List.of(seen(evidence, seed)), noLog, List.of()));
+        double match = Timing.median(() -> Matcher.match(timeline, List.of(seen(evidence, seed)), noLog, List.of()));
         Matcher.match(timeline, List.of(evidence), noLog, List.of());
         Segment middle = timeline.segments().get(timeline.segments().size() / 2);
         Pin pin = new Pin(middle.id(), false, "t", Time.ofSeconds(middle.start().seconds() + 5));
-        double pinned = BenchCommand.median(() -> Matcher.match(timeline, List.of(evidence), noLog, List.of(pin)));
+        double pinned = Timing.median(() -> Matcher.match(timeline, List.of(evidence), noLog, List.of(pin)));
         row(out, "matching 30 min, " + timeline.segments().size() + " segments, no tones", match, "bar ≤ 1 s");
         row(out, "solving again after a pin", pinned, "bar ≤ 0.1 s");
         List<Caption> said = CallSheet.longTranscript("calls-own.txt", LINES);
-        double calls = BenchCommand.median(
-                () -> CallReader.read(said, Libraries.current().names()));
+        double calls =
+                Timing.median(() -> CallReader.read(said, Libraries.current().names()));
         row(out, "calls of a transcript of " + said.size() + " lines", calls, "no bar");
         out.flush();
     }

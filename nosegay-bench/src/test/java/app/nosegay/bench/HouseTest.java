@@ -1,5 +1,6 @@
 package app.nosegay.bench;
 
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
@@ -10,9 +11,11 @@ import com.tngtech.archunit.core.domain.Dependency;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.core.importer.Location;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -21,10 +24,21 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 
 /** The house of docs/architecture.md: who may use whom. */
-@AnalyzeClasses(packages = "app.nosegay", importOptions = ImportOption.DoNotIncludeTests.class)
+@AnalyzeClasses(
+        packages = "app.nosegay",
+        importOptions = {ImportOption.DoNotIncludeTests.class, HouseTest.NoTestJars.class})
 class HouseTest {
+    /** The core's tests come as a jar where the whole build runs. */
+    static final class NoTestJars implements ImportOption {
+        @Override
+        public boolean includes(Location location) {
+            return !location.contains("-tests.jar");
+        }
+    }
+
     /** The rooms of the core in the order of the work: each knows only those before it. */
     private static final List<String> ROOMS = List.of(
+            "text",
             "time",
             "library",
             "captions",
@@ -68,6 +82,8 @@ class HouseTest {
             .definedBy(CORE)
             .layer("paint")
             .definedBy("app.nosegay.paint..")
+            .layer("files")
+            .definedBy("app.nosegay.files..")
             .layer("media")
             .definedBy("app.nosegay.media..")
             .layer("listen")
@@ -161,6 +177,18 @@ class HouseTest {
         String name = c.getName();
         return name.contains("$") ? name.substring(0, name.indexOf('$')) : name.replace("[]", "");
     }
+
+    @ArchTest
+    static final ArchRule filesAreWrittenInOneWay = noClasses()
+            .that()
+            .resideOutsideOfPackages("app.nosegay.files..", "app.nosegay.bench..")
+            .should()
+            .callMethodWhere(describe(
+                    "writes or renames a file",
+                    call -> call.getTargetOwner().isEquivalentTo(Files.class)
+                            && Set.of("write", "writeString", "move", "newBufferedWriter", "newOutputStream")
+                                    .contains(call.getName())))
+            .because("AtomicFile leaves nothing half-written under a final name");
 
     @ArchTest
     static final ArchRule onlyTheDesktopUsesJavaFx = noClasses()

@@ -1,5 +1,6 @@
 package app.nosegay.cli;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.fit.FitRanges;
@@ -13,7 +14,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -103,7 +103,7 @@ final class FitCommand implements Callable<Integer> {
             throw new IOException(CliText.of("fit-command.take-needs-out-file-to"));
         }
         Sheets.free(out, overwrite);
-        Files.writeString(out, fit.offers().get(take - 1).sheet());
+        AtomicFile.write(out, fit.offers().get(take - 1).sheet());
     }
 
     private static void table(PrintWriter out, Timeline timeline, Fitter.Fit fit) {

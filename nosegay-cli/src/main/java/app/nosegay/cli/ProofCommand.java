@@ -1,5 +1,6 @@
 package app.nosegay.cli;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.MediaRelinker;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
@@ -13,7 +14,6 @@ import app.nosegay.workout.Waiver;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
@@ -75,7 +75,7 @@ final class ProofCommand implements Callable<Integer> {
     private void writePickUps(Programme p, Proof proof) throws IOException {
         Sheets.free(pickUps, overwrite);
         PickUps again = PickUps.of(p.timeline(), p.match(), p.cut(), p.misstatements(), proof.open());
-        Files.writeString(pickUps, again.sheet(p.timeline()));
+        AtomicFile.write(pickUps, again.sheet(p.timeline()));
     }
 
     private void print(PrintWriter out, Proof proof) {

@@ -1,6 +1,7 @@
 package app.nosegay.cli;
 
 import app.nosegay.captions.TranscriptReader;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.library.MoveLibrary;
@@ -58,7 +59,7 @@ final class Sheets {
             spec.commandLine().getOut().flush();
             return true;
         }
-        Files.writeString(Path.of(target), json.toPrettyString() + "\n");
+        AtomicFile.write(Path.of(target), json.toPrettyString() + "\n");
         return false;
     }
 

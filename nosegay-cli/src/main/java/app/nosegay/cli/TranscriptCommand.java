@@ -5,6 +5,7 @@ import app.nosegay.calls.reader.CallReader;
 import app.nosegay.calls.reader.DraftSheet;
 import app.nosegay.calls.reader.HeardStructure;
 import app.nosegay.calls.reader.TranscriptJson;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.time.Axis;
@@ -46,7 +47,7 @@ final class TranscriptCommand implements Callable<Integer> {
             if (Files.exists(sheet)) {
                 throw new IOException(CliText.of("transcript-command.is-there-already-and-is", sheet));
             }
-            Files.writeString(sheet, DraftSheet.of(heard));
+            AtomicFile.write(sheet, DraftSheet.of(heard));
         }
         if (Sheets.json(spec, json, TranscriptJson.of(calls, heard))) {
             return Main.DONE;

@@ -249,7 +249,7 @@ final class TakeOrder {
         /** Boundaries share their evidence: the one that is pinned gets its own. */
         private void pin(float[][] evidence, int boundary, Pin pin) {
             evidence[boundary] = evidence[boundary].clone();
-            int bin = Math.min(features.bins() - 1, Grid.bin(pin.time().seconds())) / STRIDE;
+            int bin = features.binAt(pin.time().seconds()) / STRIDE;
             evidence[boundary][bin] += (float) MatchWeights.PINNED;
         }
 

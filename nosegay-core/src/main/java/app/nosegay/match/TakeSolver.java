@@ -69,8 +69,7 @@ final class TakeSolver {
     /** Whether speech and silence fit the script where the solution that profits most from them lies: else something else is said. */
     private boolean isScriptSpoken(List<SegmentOccurrence> occurrences) {
         return occurrences.stream()
-                        .mapToDouble(
-                                v -> features.voiced(v.segment(), Math.min(features.bins() - 1, Grid.bin(v.start()))))
+                        .mapToDouble(v -> features.voiced(v.segment(), features.binAt(v.start())))
                         .average()
                         .orElse(0)
                 >= MatchWeights.SCRIPT_SPOKEN;
@@ -361,7 +360,7 @@ final class TakeSolver {
         for (SegmentOccurrence v : occurrences) {
             Segment segment = timeline.segments().get(v.segment());
             if (segment.kind().isMoving()) {
-                int bin = Math.min(features.bins() - 1, Grid.bin(v.start()));
+                int bin = features.binAt(v.start());
                 boolean signal = features.starting(v.segment())[bin] >= MatchWeights.SIGN_OF_START;
                 boolean moves = features.movement(v.start(), v.end()) > MatchWeights.SIGN_OF_MOVEMENT
                         && features.movement(v.start() - MatchWeights.STILL_BEFORE, v.start()) < 0;

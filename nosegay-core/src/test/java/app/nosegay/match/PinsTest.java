@@ -77,6 +77,14 @@ class PinsTest {
                 .isEmpty();
     }
 
+    @Test
+    void aPinOutsideTheTakeIsHeldToItsEdge() {
+        assertThat(match(List.of(pin(0, false, -0.18))).segments())
+                .hasSize(timeline.segments().size());
+        assertThat(match(List.of(pin(6, false, 10_000))).segments())
+                .hasSize(timeline.segments().size());
+    }
+
     /** However a second boundary is moved, where the first pin is left the two stand in the order of the plan. */
     @Property(tries = 40)
     void whatIsLeftStandsInOrder(

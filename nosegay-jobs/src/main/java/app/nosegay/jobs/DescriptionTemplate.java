@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.publish.Description;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -28,7 +29,7 @@ public final class DescriptionTemplate {
             Files.deleteIfExists(file());
         } else {
             Files.createDirectories(file().getParent());
-            Files.writeString(file(), template);
+            AtomicFile.write(file(), template);
         }
     }
 }

@@ -4,6 +4,7 @@ import app.nosegay.evidence.SoundLevels;
 import app.nosegay.evidence.SyncTone;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.media.MediaException;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
@@ -12,13 +13,11 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.io.BufferedInputStream;
-import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -80,21 +79,16 @@ public final class EvidenceCache {
     }
 
     private static void keep(Path entry, TakeReader.Reading reading) {
-        Path fresh = entry.resolveSibling(entry.getFileName() + ".new");
         try {
             Files.createDirectories(entry.getParent());
-            try (DataOutputStream out = new DataOutputStream(new BufferedOutputStream(Files.newOutputStream(fresh)))) {
+            AtomicFile.write(entry, stream -> {
+                DataOutputStream out = new DataOutputStream(stream);
                 out.writeInt(FORMAT);
                 store(out, reading);
-            }
-            Files.move(fresh, entry, StandardCopyOption.REPLACE_EXISTING);
+                out.flush();
+            });
         } catch (IOException e) {
             // A folder that cannot be written only costs another reading next time.
-            try {
-                Files.deleteIfExists(fresh);
-            } catch (IOException again) {
-                e.addSuppressed(again);
-            }
         }
     }
 

@@ -2,6 +2,7 @@ package app.nosegay.jobs;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.TranscriptWriter;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.media.JoinedRecording;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
@@ -101,7 +102,7 @@ public final class JoinJob {
         if (Files.exists(file)) {
             throw new IOException(JobText.of("join-job.is-there-already-move-it", file));
         }
-        Files.writeString(file, TranscriptWriter.webVtt(captions));
+        AtomicFile.write(file, TranscriptWriter.webVtt(captions));
         return file;
     }
 }

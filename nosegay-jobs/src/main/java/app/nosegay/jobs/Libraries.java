@@ -1,17 +1,13 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveJson;
 import app.nosegay.library.MoveLibrary;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -100,15 +96,6 @@ public final class Libraries {
     public static void write(Path file, List<Move> moves) throws IOException {
         Path folder = file.toAbsolutePath().getParent();
         Files.createDirectories(folder);
-        Path fresh = folder.resolve("." + file.getFileName() + ".new");
-        try (FileChannel channel = FileChannel.open(
-                fresh, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING)) {
-            ByteBuffer bytes = ByteBuffer.wrap(MoveJson.write(moves).getBytes(StandardCharsets.UTF_8));
-            while (bytes.hasRemaining()) {
-                channel.write(bytes);
-            }
-            channel.force(true);
-        }
-        Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
+        AtomicFile.write(file, MoveJson.write(moves));
     }
 }

@@ -2,6 +2,7 @@ package app.nosegay.jobs;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.TranscriptWriter;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.listen.ScriptListener;
 import app.nosegay.media.Progress;
 import app.nosegay.media.SoundReader;
@@ -12,9 +13,7 @@ import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -52,7 +51,7 @@ public final class ListenJob {
             List<Caption> heard = heard(take, programme, folder, share -> progress.at((before + share) / open.size()));
             Path file = folder.resolve(take.id() + ENDING);
             if (!heard.isEmpty()) {
-                write(file, heard);
+                AtomicFile.write(file, TranscriptWriter.webVtt(heard));
                 takes.set(workout.takes().indexOf(take), take.at(take.file(), Media.stored(folder, file), take.log()));
             }
         }
@@ -69,12 +68,6 @@ public final class ListenJob {
                 sound,
                 expected.isEmpty() ? pickUps(programme, take) : expected,
                 share -> progress.at(READING + (1 - READING) * share));
-    }
-
-    private static void write(Path file, List<Caption> heard) throws IOException {
-        Path fresh = file.resolveSibling(file.getFileName() + ".new");
-        Files.writeString(fresh, TranscriptWriter.webVtt(heard));
-        Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
     }
 
     /** In a take in which nothing of the plan is done, the lines to say again may be said at any time. */

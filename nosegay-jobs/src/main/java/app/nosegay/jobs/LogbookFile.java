@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.logbook.LogbookJson;
 import app.nosegay.logbook.Request;
@@ -13,7 +14,6 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
@@ -42,9 +42,7 @@ public final class LogbookFile {
     /** Keeps the logbook: complete or not at all. */
     public static void keep(Logbook logbook) throws IOException {
         Files.createDirectories(file().toAbsolutePath().getParent());
-        Path fresh = file().resolveSibling("logbook.json.new");
-        Files.writeString(fresh, LogbookJson.write(logbook));
-        Files.move(fresh, file(), StandardCopyOption.REPLACE_EXISTING);
+        AtomicFile.write(file(), LogbookJson.write(logbook));
     }
 
     /** Hands the package in {@code folder} to the stand-in channel; gives the logbook with the answer. */

@@ -1,15 +1,14 @@
 package app.nosegay.jobs;
 
 import app.nosegay.dress.DressNotes;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.media.Progress;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStream;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
@@ -78,10 +77,8 @@ public final class PackJob {
 
     /** Under its name only when it is whole. */
     private static void copy(Path from, Path to, long before, long all, Progress progress) throws IOException {
-        Path part = to.resolveSibling(to.getFileName() + ".part");
-        try {
-            try (InputStream in = Files.newInputStream(from);
-                    OutputStream out = Files.newOutputStream(part)) {
+        try (InputStream in = Files.newInputStream(from)) {
+            AtomicFile.write(to, out -> {
                 byte[] block = new byte[BLOCK];
                 long done = before;
                 for (int n = in.read(block); n >= 0; n = in.read(block)) {
@@ -89,10 +86,7 @@ public final class PackJob {
                     done += n;
                     progress.at(done / (double) Math.max(1, all));
                 }
-            }
-            Files.move(part, to, StandardCopyOption.ATOMIC_MOVE);
-        } finally {
-            Files.deleteIfExists(part);
+            });
         }
     }
 }

@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.paint.Palette;
 import app.nosegay.paint.Typefaces;
 import java.awt.Color;
@@ -7,7 +8,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -169,9 +169,7 @@ final class PdfSheet implements AutoCloseable {
         out = null;
         Path folder = target.toAbsolutePath().getParent();
         Files.createDirectories(folder);
-        Path fresh = folder.resolve("." + target.getFileName() + ".new");
-        document.save(fresh.toFile());
-        Files.move(fresh, target, StandardCopyOption.REPLACE_EXISTING);
+        AtomicFile.write(target, document::save);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.library.CueKind;
 import app.nosegay.paint.Palette;
 import app.nosegay.paint.ViewerCard;
@@ -74,8 +75,8 @@ public final class PrintJob {
         switch (form) {
             case PROMPTER_PDF -> prompter(programme, target);
             case RUN_SHEET_PDF -> runSheet(programme, target);
-            case RUN_SHEET_CSV -> Files.writeString(target, csv(programme.timeline()));
-            case RUN_SHEET_MARKDOWN -> Files.writeString(target, markdown(programme));
+            case RUN_SHEET_CSV -> AtomicFile.write(target, csv(programme.timeline()));
+            case RUN_SHEET_MARKDOWN -> AtomicFile.write(target, markdown(programme));
             case SET_UP_PDF -> setUp(programme, target);
             case PROOF_PDF -> proof(programme, target);
             case CARD_PDF -> card(programme, target);

@@ -2,6 +2,7 @@ package app.nosegay.jobs;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.TimedText;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.media.Progress;
 import app.nosegay.publish.Captions;
 import app.nosegay.publish.CutList;
@@ -11,7 +12,6 @@ import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -100,22 +100,9 @@ public final class PublishJob {
             case CARD_PNG -> PublishPictures.card(programme, target);
             case CARD_PDF -> PrintJob.write(programme, PrintJob.Form.CARD_PDF, target, true);
             case PROOF -> PrintJob.write(programme, PrintJob.Form.PROOF_PDF, target, true);
-            default -> replace(target, text(output, programme, media, target, choices));
+            default -> AtomicFile.write(target, text(output, programme, media, target, choices));
         }
         return new Written(target, fresh);
-    }
-
-    private static void replace(Path target, String text) throws IOException {
-        Path fresh = target.resolveSibling(target.getFileName() + ".part");
-        try {
-            Files.writeString(fresh, text);
-            if (!Files.readString(fresh).equals(text)) {
-                throw new IOException(JobText.of("publish-job.was-read-back-differently-the", target));
-            }
-            Files.move(fresh, target, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(fresh);
-        }
     }
 
     private static String text(Output output, Programme programme, WorkoutMedia media, Path target, Choices choices)

@@ -7,6 +7,7 @@ import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.match.Match;
 import app.nosegay.match.NegativeDemonstration;
 import app.nosegay.media.FramePicker;
@@ -25,9 +26,7 @@ import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -273,16 +272,13 @@ public final class PublishPictures {
     }
 
     private static void write(BufferedImage image, Path target) throws IOException {
-        Path fresh = target.resolveSibling(target.getFileName() + ".part");
-        try {
-            ImageIO.write(image, "png", fresh.toFile());
-            BufferedImage read = ImageIO.read(fresh.toFile());
+        try (AtomicFile file = new AtomicFile(target)) {
+            ImageIO.write(image, "png", file.part().toFile());
+            BufferedImage read = ImageIO.read(file.part().toFile());
             if (read == null || read.getWidth() != image.getWidth() || read.getHeight() != image.getHeight()) {
                 throw new IOException(JobText.of("publish-pictures.was-read-back-differently-the", target));
             }
-            Files.move(fresh, target, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(fresh);
+            file.commit();
         }
     }
 }

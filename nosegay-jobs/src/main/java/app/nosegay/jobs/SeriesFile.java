@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheetParser;
@@ -9,7 +10,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -32,9 +32,7 @@ public final class SeriesFile {
 
     /** Writes a series: complete or not at all. */
     public static void save(Path file, Series series) throws IOException {
-        Path fresh = file.resolveSibling("." + file.getFileName() + ".new");
-        Files.writeString(fresh, series.toJson());
-        Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
+        AtomicFile.write(file, series.toJson());
     }
 
     /** A computed series, and which of its workouts could not be read. */

@@ -2,6 +2,7 @@ package app.nosegay.jobs;
 
 import app.nosegay.evidence.SyncTone;
 import app.nosegay.evidence.sound.ClapListener;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.media.Device;
 import app.nosegay.media.Recording;
 import app.nosegay.plan.Timeline;
@@ -12,10 +13,8 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -263,9 +262,7 @@ public final class ShootRun implements AutoCloseable {
         synchronized (clock) {
             log = clock.log();
         }
-        Path fresh = logFile.resolveSibling(logFile.getFileName() + ".new");
-        Files.write(fresh, log.toJson().getBytes(StandardCharsets.UTF_8));
-        Files.move(fresh, logFile, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        AtomicFile.write(logFile, log.toJson());
     }
 
     /** Does something with the clock, such as a mark, and keeps it in the log at once. */

@@ -1,18 +1,13 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.workout.Workout;
 import app.nosegay.workout.WorkoutJson;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.MalformedInputException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.Optional;
 
 /** Reads and writes workout files. A save is complete or has not happened; an autosave beside the file survives a kill at any instant. */
@@ -63,24 +58,12 @@ public final class WorkoutFile {
     }
 
     private static void write(Path file, Workout workout) throws IOException {
-        Path fresh = file.resolveSibling("." + file.getFileName() + ".new");
         Files.createDirectories(file.toAbsolutePath().getParent());
-        try (FileChannel channel = FileChannel.open(
-                fresh, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING)) {
-            ByteBuffer bytes = ByteBuffer.wrap(WorkoutJson.write(workout).getBytes(StandardCharsets.UTF_8));
-            while (bytes.hasRemaining()) {
-                channel.write(bytes);
-            }
-            channel.force(true);
+        try {
+            AtomicFile.write(file, WorkoutJson.write(workout));
         } catch (IOException e) {
-            Files.deleteIfExists(fresh);
             throw new IOException(
                     JobText.of("workout-file.cannot-be-saved-here-choose", file.getFileName(), e.getMessage()), e);
-        }
-        try {
-            Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-        } catch (AtomicMoveNotSupportedException e) {
-            Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING);
         }
     }
 }

@@ -4,13 +4,13 @@ import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -55,15 +55,13 @@ public final class JoinedRecording {
         if (Files.exists(target)) {
             throw new FileAlreadyExistsException(MediaText.of("joined-recording.is-there-already-move-it", target));
         }
-        Path part = target.resolveSibling(target.getFileName() + ".part");
         JoinedRecording joined = new JoinedRecording(target);
-        try {
-            List<Time<Axis.Take>> starts = joined.copy(parts, part, progress);
-            Files.move(part, target, StandardCopyOption.ATOMIC_MOVE);
+        try (AtomicFile file = new AtomicFile(target)) {
+            List<Time<Axis.Take>> starts = joined.copy(parts, file.part(), progress);
+            file.commit();
             return starts;
         } finally {
             joined.close();
-            Files.deleteIfExists(part);
         }
     }
 

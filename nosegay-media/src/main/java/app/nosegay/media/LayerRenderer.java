@@ -3,6 +3,7 @@ package app.nosegay.media;
 import app.nosegay.dress.Dressing;
 import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.TimerDigits;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
@@ -90,9 +91,9 @@ public final class LayerRenderer {
             if (name != null) {
                 list.append(duration(rate.timeOf(frames).since(since)));
             }
-            Files.writeString(fresh.resolve("layer.ffconcat"), list);
+            AtomicFile.write(fresh.resolve("layer.ffconcat"), list);
             Folders.delete(folder);
-            Files.move(fresh, folder);
+            AtomicFile.rename(fresh, folder);
         } finally {
             Folders.delete(fresh);
         }

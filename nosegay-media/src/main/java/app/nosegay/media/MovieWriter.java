@@ -6,11 +6,11 @@ import static org.bytedeco.ffmpeg.global.avutil.*;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
 
 import app.nosegay.captions.TimedText;
+import app.nosegay.files.AtomicFile;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.HexFormat;
 import java.util.List;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
@@ -42,7 +42,7 @@ public final class MovieWriter implements AutoCloseable {
     }
 
     private final Path target;
-    private final Path part;
+    private final AtomicFile file;
     private final AVFormatContext format = new AVFormatContext(null);
     private final AVPacket packet = av_packet_alloc();
     private AVCodecContext video;
@@ -85,10 +85,14 @@ public final class MovieWriter implements AutoCloseable {
             throws IOException {
         this.target = target;
         layer = settings.alpha();
-        this.part = target.resolveSibling(target.getFileName() + ".part");
+        file = new AtomicFile(target);
         Files.createDirectories(target.toAbsolutePath().getParent());
         check(
-                avformat_alloc_output_context2(format, null, settings.alpha() ? "mov" : "mp4", part.toString()),
+                avformat_alloc_output_context2(
+                        format,
+                        null,
+                        settings.alpha() ? "mov" : "mp4",
+                        file.part().toString()),
                 MediaText.of("movie-writer.cannot-be-prepared"));
         boolean globalHeader = (format.oformat().flags() & AVFMT_GLOBALHEADER) != 0;
         partFrames = layer || settings.live() ? 0 : PartKeys.frames(rate);
@@ -113,7 +117,7 @@ public final class MovieWriter implements AutoCloseable {
         chapters(chapters);
         AVIOContext io = new AVIOContext(null);
         check(
-                avio_open(io, part.toString(), AVIO_FLAG_WRITE),
+                avio_open(io, file.part().toString(), AVIO_FLAG_WRITE),
                 MediaText.of("movie-writer.cannot-be-written-there-check"));
         format.pb(io);
         AVDictionary options = new AVDictionary(null);
@@ -353,7 +357,7 @@ public final class MovieWriter implements AutoCloseable {
         check(av_write_trailer(format), MediaText.of("movie-writer.its-end-cannot-be-written"));
         avio_closep(format.pb());
         format.pb(null);
-        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
+        file.commit();
         finished = true;
     }
 
@@ -377,7 +381,7 @@ public final class MovieWriter implements AutoCloseable {
         }
         avformat_free_context(format);
         if (!finished) {
-            Files.deleteIfExists(part);
+            file.close();
         }
     }
 }

@@ -1,5 +1,6 @@
 package app.nosegay.media;
 
+import app.nosegay.files.AtomicFile;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -52,7 +53,7 @@ record RenderMemory(long size, long modified, String header, List<String> keys) 
             lines.add(header);
             lines.addAll(keys);
             Files.createDirectories(memory.toAbsolutePath().getParent());
-            Files.write(memory, lines, StandardCharsets.UTF_8);
+            AtomicFile.write(memory, String.join("\n", lines) + "\n");
         } catch (IOException e) {
             // A folder that cannot be written only costs another rendering next time: what is there still does not fit
             // the film.

@@ -1,5 +1,6 @@
 package app.nosegay.standins;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.media.MediaInfo;
 import app.nosegay.media.MediaInput;
 import app.nosegay.time.Axis;
@@ -215,7 +216,7 @@ public final class Channel {
                 .put("accepted", answer.accepted());
         ArrayNode reasons = node.putArray("reasons");
         answer.reasons().forEach(reasons::add);
-        Files.writeString(file, history.toPrettyString() + "\n");
+        AtomicFile.write(file, history.toPrettyString() + "\n");
     }
 
     /**
@@ -238,7 +239,7 @@ public final class Channel {
                     .anyMatch(s -> now >= s.start().seconds() && now < s.end().seconds());
             share *= keeps * (leaving ? 0.985 : 1) * (1 - 0.002 * random.nextDouble());
         }
-        Files.writeString(folder.resolve("retention.csv"), curve);
+        AtomicFile.write(folder.resolve("retention.csv"), curve);
         StringBuilder comments = new StringBuilder(StandInText.of("channel.date-text"));
         int first = random.nextInt(COMMENTS.length);
         for (int i = 0; i < 4; i++) {
@@ -247,6 +248,6 @@ public final class Channel {
                     .append(COMMENTS[(first + i * 2) % COMMENTS.length])
                     .append("\"\n");
         }
-        Files.writeString(folder.resolve("comments.csv"), comments);
+        AtomicFile.write(folder.resolve("comments.csv"), comments);
     }
 }

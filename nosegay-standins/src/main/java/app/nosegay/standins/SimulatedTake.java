@@ -2,6 +2,7 @@ package app.nosegay.standins;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.TimedText;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.media.Progress;
 import app.nosegay.plan.Timeline;
@@ -55,12 +56,12 @@ public final class SimulatedTake {
                 ? performance.spoken()
                 : SimulatedCamera.film(performance, library, voice, movie, second, progress);
         List<Caption> captions = said.stream().map(Performance.Spoken::caption).toList();
-        Path log = Files.writeString(
+        Path log = AtomicFile.write(
                 folder.resolve(id + ".log.json"), performance.log().toJson());
         Written written = transcripts(folder, id, captions, Time.zero(), stop, movie, log);
         if (stop != null) {
             // The clock went on: both recordings are of the same run.
-            Files.writeString(
+            AtomicFile.write(
                     folder.resolve(id + "-2.log.json"), performance.log().toJson());
             transcripts(folder, id + "-2", captions, stop, null, second, log);
         }
@@ -74,7 +75,7 @@ public final class SimulatedTake {
                     .put("segment", e.segment())
                     .put("detail", e.detail());
         }
-        Path truthFile = Files.writeString(folder.resolve(id + ".truth.json"), truth.toPrettyString() + "\n");
+        Path truthFile = AtomicFile.write(folder.resolve(id + ".truth.json"), truth.toPrettyString() + "\n");
         return new Written(movie, written.transcript(), written.words(), log, truthFile);
     }
 
@@ -88,10 +89,10 @@ public final class SimulatedTake {
                         !c.start().isBefore(from) && (to == null || c.start().isBefore(to)))
                 .map(c -> new Caption(c.start().minus(by), c.end().minus(by), c.text()))
                 .toList();
-        Path transcript = Files.writeString(
+        Path transcript = AtomicFile.write(
                 folder.resolve(id + ".vtt"),
                 TimedText.webVtt(captions.stream().map(SimulatedTake::cue).toList()));
-        Path words = Files.writeString(folder.resolve(id + ".words.json"), words(captions));
+        Path words = AtomicFile.write(folder.resolve(id + ".words.json"), words(captions));
         return new Written(movie, transcript, words, log, null);
     }
 

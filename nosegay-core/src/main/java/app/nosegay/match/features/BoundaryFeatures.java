@@ -187,6 +187,11 @@ public final class BoundaryFeatures {
         return bins;
     }
 
+    /** The bin of a moment of the take, in seconds; the first or last one for moments outside it. */
+    public int binAt(double seconds) {
+        return Math.max(0, Math.min(bins - 1, Grid.bin(seconds)));
+    }
+
     /** Whether an interval timer is heard. */
     public boolean isTimed() {
         return timed;

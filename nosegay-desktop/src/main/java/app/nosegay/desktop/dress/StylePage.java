@@ -12,6 +12,7 @@ import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.dress.Style;
 import app.nosegay.dress.StyleJson;
 import app.nosegay.evidence.sight.Box;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.paint.PiecePainter;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -182,7 +183,7 @@ final class StylePage {
         File chosen = chooser.showSaveDialog(view.getScene().getWindow());
         if (chosen != null) {
             try {
-                Files.writeString(chosen.toPath(), StyleJson.write(style).toPrettyString() + "\n");
+                AtomicFile.write(chosen.toPath(), StyleJson.write(style).toPrettyString() + "\n");
                 session.jobs().tell(DesktopText.of("dress.style-page.the-style-is-in", chosen));
             } catch (IOException e) {
                 session.jobs().say(DesktopText.of("dress.style-page.cannot-be-written", chosen, e.getMessage()));

@@ -6,6 +6,7 @@ import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
+import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
@@ -17,7 +18,6 @@ import app.nosegay.script.Wordings;
 import app.nosegay.workout.Programme;
 import java.io.File;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -225,7 +225,7 @@ public final class ProofStage implements StageView {
                         programme.cut(),
                         programme.misstatements(),
                         proof.open());
-                Files.writeString(chosen.toPath(), wanted.sheet(programme.timeline()));
+                AtomicFile.write(chosen.toPath(), wanted.sheet(programme.timeline()));
                 session.jobs().tell(DesktopText.of("proof.proof-stage.the-pick-ups-are-in", chosen));
             } catch (IOException e) {
                 session.jobs().say(DesktopText.of("proof.proof-stage.cannot-be-written", chosen, e.getMessage()));
