@@ -1,5 +1,6 @@
 package app.nosegay.cli;
 
+import app.nosegay.jobs.FailureLog;
 import java.io.IOException;
 import java.io.InputStream;
 import java.lang.reflect.InvocationTargetException;
@@ -55,6 +56,7 @@ public final class Main implements Callable<Integer> {
     }
 
     public static void main(String[] args) {
+        FailureLog.install();
         System.exit(run(args));
     }
 
@@ -70,7 +72,9 @@ public final class Main implements Callable<Integer> {
                 command.getErr().println(CliText.of("main.nosegay-2", e.getMessage()));
                 return BAD_INPUT;
             }
-            throw e;
+            FailureLog.record(command.getCommandName(), e);
+            command.getErr().println(CliText.of("main.something-went-wrong", e, FailureLog.folder()));
+            return BAD_INPUT;
         });
         return line.execute(args);
     }

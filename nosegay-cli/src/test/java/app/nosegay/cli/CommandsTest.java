@@ -36,7 +36,7 @@ class CommandsTest {
         Path json = folder.resolve("plan.json");
         Ran run = Ran.of("plan", sheet(Demo.sheet()), "--json", json);
         assertThat(run.code()).isZero();
-        assertThat(run.out()).contains("raised-beds/single-arm-row/r1/switch", "holds: the workout lasts 4:00");
+        assertThat(run.out()).contains("raised-beds/single-arm-row/r1/switch", "is kept: the workout lasts 4:00");
         holdsTo("plan.schema.json", json);
     }
 
@@ -60,7 +60,7 @@ class CommandsTest {
         assertThat(mistakes.out()).contains("line 1, column 1: \"circut\"", "Did you mean \"circuit\"?", "a/squat");
         Ran missing = Ran.of("plan", folder.resolve("nowhere.txt"));
         assertThat(missing.code()).isEqualTo(2);
-        assertThat(missing.err()).contains("nowhere.txt: there is no such file").hasLineCount(1);
+        assertThat(missing.err()).contains("nowhere.txt: file not found").hasLineCount(1);
         assertThat(Ran.of("plan").code()).isEqualTo(2);
         assertThat(Ran.of("plan", "--help").code()).isZero();
         assertThat(Ran.of("dance").err()).contains("dance: is neither a command");

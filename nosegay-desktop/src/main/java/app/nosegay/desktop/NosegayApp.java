@@ -5,6 +5,7 @@ import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.shell.Photographer;
 import app.nosegay.desktop.shell.Shell;
 import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.FailureLog;
 import app.nosegay.paint.Typefaces;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -57,7 +58,9 @@ public final class NosegayApp extends Application {
         for (String font : Typefaces.FILES) {
             Font.loadFont(NosegayApp.class.getResourceAsStream(font), 14);
         }
-        Shell shell = new Shell(stage, new Session());
+        Session session = new Session();
+        FailureLog.shownBy(sentence -> Platform.runLater(() -> session.showFailure(sentence)));
+        Shell shell = new Shell(stage, session);
         Scene scene = new Scene(shell.root(), WIDTH, HEIGHT);
         scene.getStylesheets().add(styles());
         shell.installKeys(scene);

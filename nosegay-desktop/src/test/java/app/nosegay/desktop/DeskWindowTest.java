@@ -36,7 +36,7 @@ class DeskWindowTest extends DrivenWindow {
     @Test
     void anEmptyLogbookSaysWhatToDoFirst() {
         clickOn("#stage-logbook");
-        assertThat(page()).singleElement().asString().startsWith("Nothing yet. Write down a lesson");
+        assertThat(page()).singleElement().asString().startsWith("Nothing yet. After a shoot");
     }
 
     @Test

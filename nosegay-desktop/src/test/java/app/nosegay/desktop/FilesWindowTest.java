@@ -103,7 +103,7 @@ class FilesWindowTest extends DrivenWindow {
         interact(() -> shell.session().pack(target));
         Path packed = target.resolve("small" + WorkoutFile.ENDING);
         until(() -> Files.exists(packed) && !shell.session().jobs().isRunning());
-        until(() -> message().contains("Packed into"));
+        until(() -> message().contains("Collected into"));
         Files.delete(folder.resolve("take-1.mp4"));
         open(packed);
         until(() ->

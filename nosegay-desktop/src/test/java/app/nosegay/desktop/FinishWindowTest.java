@@ -78,7 +78,7 @@ class FinishWindowTest extends DrivenWindow {
                 shell.session().apply("leave it", shell.session().workout().withWaiver(SEEN)));
         until(() -> outputSays("△ older"));
         clickOn("#render");
-        until(() -> shell.session().jobs().message().get().contains("0 % of the picture was rendered anew"));
+        until(() -> shell.session().jobs().message().get().contains("0 % of the picture was rendered again"));
         until(() -> !outputSays("△ older"));
     }
 
@@ -210,7 +210,7 @@ class FinishWindowTest extends DrivenWindow {
         until(() -> lookup("#cover .image-view").queryAs(ImageView.class).getImage() != before);
         clickOn("#cover-title").write("Six Minutes").push(KeyCode.ENTER);
         until(() -> programme().workout().dressing().cover().title().equals("Six Minutes"));
-        assertThat(lookup("#undo").queryAs(Button.class).getText()).isEqualTo("Undo: words on the cover");
+        assertThat(lookup("#undo").queryAs(Button.class).getText()).isEqualTo("Undo: text position on the cover");
         interact(() ->
                 lookup("#cover-corner").queryComboBox().getSelectionModel().select(2));
         until(() -> programme().workout().dressing().cover().corner() == Layout.Anchor.TOP_RIGHT);
@@ -240,7 +240,7 @@ class FinishWindowTest extends DrivenWindow {
         openWithTake();
         clickOn("#stage-dress");
         clickOn("#dress-tab-own-style");
-        assertThat(text("#own-style-told")).startsWith("Every colour stands out");
+        assertThat(text("#own-style-told")).startsWith("Every colour has a contrast");
         interact(() -> lookup("#own-style-size").queryAs(Slider.class).setValue(1.25));
         until(() -> programme().workout().dressing().style().scale() == 1.25);
         assertThat(programme().workout().dressing().style().name()).isEqualTo("My Pressed");
@@ -252,7 +252,7 @@ class FinishWindowTest extends DrivenWindow {
         until(() -> text("#own-style-told").contains("words (1."));
         assertThat(programme().proof().open()).extracting(Finding::code).contains("dress.contrast");
         clickOn("#undo");
-        until(() -> text("#own-style-told").startsWith("Every colour stands out"));
+        until(() -> text("#own-style-told").startsWith("Every colour has a contrast"));
         clickOn("#dress-tab-style");
         assertThat(lookup("#style-my-pressed").tryQuery()).isPresent();
     }

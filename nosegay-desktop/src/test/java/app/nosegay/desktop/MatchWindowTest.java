@@ -351,7 +351,7 @@ class MatchWindowTest extends DrivenWindow {
         interact(() -> shell.go("match"));
         until(() -> lookup("#score").tryQuery().isPresent());
         clickOn("#match-tab-cuts");
-        until(() -> text("#cut-length").startsWith("The programme lasts"));
+        until(() -> text("#cut-length").startsWith("The finished video lasts"));
         String before = text("#cut-length");
         interact(
                 () -> lookup("#length-rule").queryComboBox().getSelectionModel().select(1));
@@ -361,7 +361,7 @@ class MatchWindowTest extends DrivenWindow {
         clickOn("#undo");
         until(() -> text("#cut-length").equals(before));
         clickOn("#match-tab-words");
-        until(() -> text("#words-summary").startsWith("No transcript came with the recordings."));
+        until(() -> text("#words-summary").startsWith("These recordings have no transcript."));
         clickOn("#match-tab-findings");
         until(() -> lookup("#match-findings").tryQuery().isPresent());
         int lines = lookup("#score").queryListView().getItems().size();

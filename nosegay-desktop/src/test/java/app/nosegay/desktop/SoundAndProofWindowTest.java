@@ -119,7 +119,7 @@ class SoundAndProofWindowTest extends DrivenWindow {
         ListView<?> pickUps = lookup("#pick-ups").queryListView();
         until(() -> pickUps.getItems().stream().anyMatch(i -> i.toString().contains("plank")));
         until(() -> lookup("#pick-ups .list-cell .label").queryAllAs(Label.class).stream()
-                .anyMatch(l -> l.getText().startsWith("Film again: ")));
+                .anyMatch(l -> l.getText().startsWith("Re-film: ")));
         clickOn("Shoot from here");
         until(() -> lookup("#shoot-from").tryQuery().isPresent());
         ComboBox<?> from = lookup("#shoot-from").queryComboBox();

@@ -28,11 +28,10 @@ class WindowTest extends DrivenWindow {
     void typingAPlanShowsItsPromiseAndUndoTakesItBack() throws Exception {
         clickOn("#run-sheet");
         write("promise: 1 min").push(KeyCode.ENTER).write("talk Hi  1:10");
-        until(() -> text("#promise").contains("holds: the workout lasts 1:10"));
+        until(() -> text("#promise").contains("is kept: the workout lasts 1:10"));
         type(KeyCode.BACK_SPACE, 4);
         write("9:00");
-        until(() ->
-                text("#promise").contains("does not hold") && text("#promise").contains("8:00 longer"));
+        until(() -> text("#promise").contains("is broken") && text("#promise").contains("8:00 longer"));
         assertThat(lookup("#undo").queryAs(Button.class).getText()).startsWith("Undo: edit line 2");
         clickOn("#undo");
         clickOn("#undo");

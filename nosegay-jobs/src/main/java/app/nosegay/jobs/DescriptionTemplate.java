@@ -11,7 +11,7 @@ public final class DescriptionTemplate {
     private DescriptionTemplate() {}
 
     private static Path file() {
-        return Libraries.file().resolveSibling("description.txt");
+        return SettingsFolder.path().resolve("description.txt");
     }
 
     /** The template in use. One that cannot be read is as none: the shipped one works. */

@@ -16,24 +16,13 @@ import java.util.List;
  * its place.
  */
 public final class Libraries {
-    private static final String FOLDER_PROPERTY = "nosegay.settings";
     private static MoveLibrary current;
 
     private Libraries() {}
 
-    /** Where the own moves are kept: the settings folder of this system's user, or what {@code nosegay.settings} names. */
+    /** Where the own moves are kept. */
     public static Path file() {
-        String named = System.getProperty(FOLDER_PROPERTY);
-        if (named != null) {
-            return Path.of(named, "moves.json");
-        }
-        String home = System.getProperty("user.home");
-        String windows = System.getenv("APPDATA");
-        String linux = System.getenv("XDG_CONFIG_HOME");
-        Path folder = windows != null
-                ? Path.of(windows, "Nosegay")
-                : linux != null && !linux.isBlank() ? Path.of(linux, "nosegay") : Path.of(home, ".config", "nosegay");
-        return folder.resolve("moves.json");
+        return SettingsFolder.path().resolve("moves.json");
     }
 
     /** Shipped and own moves together. A broken file of own moves costs only those; {@link #own()} says what is wrong with it. */
@@ -43,7 +32,7 @@ public final class Libraries {
             try {
                 own = own();
             } catch (IOException e) {
-                System.err.println(JobText.of("libraries.nosegay", e.getMessage()));
+                FailureLog.note("moves.json", e);
                 own = List.of();
             }
             current = MoveLibrary.shipped().with(own);

@@ -24,7 +24,7 @@ public final class LogbookFile {
     private LogbookFile() {}
 
     public static Path file() {
-        return Libraries.file().resolveSibling("logbook.json");
+        return SettingsFolder.path().resolve("logbook.json");
     }
 
     /** The logbook; empty when there is none yet. */

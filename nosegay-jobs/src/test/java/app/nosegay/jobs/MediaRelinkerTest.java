@@ -155,7 +155,7 @@ class MediaRelinkerTest {
         DiskSpace.check(folder, 1000, "a trifle");
         assertThatThrownBy(() -> DiskSpace.check(folder, Long.MAX_VALUE / 2, "the video"))
                 .hasMessageContaining(folder.toString())
-                .hasMessageContaining("the video takes about");
+                .hasMessageContaining("the video needs about");
     }
 
     @Test

@@ -67,7 +67,7 @@ class WorkoutFileTest {
     @Test
     void errorsNameTheFile() throws IOException {
         assertThatThrownBy(() -> WorkoutFile.open(folder.resolve("gone.nosegay.json")))
-                .hasMessage("gone.nosegay.json: there is no such file");
+                .hasMessage("gone.nosegay.json: file not found");
         Path binary = Files.write(folder.resolve("b.nosegay.json"), new byte[] {(byte) 0xff, (byte) 0xc0, 0});
         assertThatThrownBy(() -> WorkoutFile.open(binary))
                 .hasMessageContaining("b.nosegay.json: this is not a workout file");

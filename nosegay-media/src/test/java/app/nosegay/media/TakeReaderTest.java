@@ -123,7 +123,7 @@ class TakeReaderTest {
         Path empty = Files.createFile(folder.resolve("empty.mp4"));
         assertThatThrownBy(() -> TakeReader.read(empty, "t", Progress.NONE)).isInstanceOf(MediaException.class);
         assertThatThrownBy(() -> MediaInput.probe(folder.resolve("gone.mp4")))
-                .hasMessageContaining("gone.mp4: the file is not there");
+                .hasMessageContaining("gone.mp4: file not found");
     }
 
     @Test

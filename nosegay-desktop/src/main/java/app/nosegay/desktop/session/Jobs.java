@@ -1,7 +1,9 @@
 package app.nosegay.desktop.session;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.jobs.FailureLog;
 import app.nosegay.media.Progress;
+import java.io.IOException;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -54,9 +56,13 @@ public final class Jobs {
                 });
             } catch (CancellationException e) {
                 Platform.runLater(() -> idle(DesktopText.of("session.jobs.was-cancelled-nothing-was-left", what)));
-            } catch (Exception e) {
-                String text = e.getMessage() == null ? e.toString() : e.getMessage();
-                Platform.runLater(() -> idle(text));
+            } catch (IOException | IllegalArgumentException e) {
+                // Expected at times: a missing file, a full disk. Its message says what to do.
+                FailureLog.note(what, e);
+                Platform.runLater(() -> idle(e.getMessage() == null ? e.toString() : e.getMessage()));
+            } catch (Exception | Error e) {
+                FailureLog.record(what, e);
+                Platform.runLater(() -> idle(DesktopText.of("session.jobs.stopped-by-a-failure", what)));
             }
         });
     }

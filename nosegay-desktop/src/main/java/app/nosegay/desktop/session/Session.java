@@ -2,6 +2,7 @@ package app.nosegay.desktop.session;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.FailureLog;
 import app.nosegay.jobs.JoinJob;
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.LogbookFile;
@@ -37,6 +38,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -65,6 +68,7 @@ public final class Session {
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
     private final PauseTransition autosave = new PauseTransition(AUTOSAVE_AFTER);
     private final PauseTransition typing = new PauseTransition(TYPING_PAUSE);
+    private final ReadOnlyBooleanWrapper outdated = new ReadOnlyBooleanWrapper();
     private History history = new History(Workout.EMPTY);
     private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
     private GuideVoice guideVoice;
@@ -220,14 +224,42 @@ public final class Session {
         }
         computing.execute(() -> {
             if (mine == wanted.get()) {
-                Programme next = from.programme(workout);
-                Platform.runLater(() -> {
-                    if (mine == wanted.get()) {
-                        programme.set(next);
-                    }
-                });
+                try {
+                    Programme next = from.programme(workout);
+                    Platform.runLater(() -> show(mine, next));
+                } catch (RuntimeException | Error e) {
+                    FailureLog.record("computing", e);
+                    Platform.runLater(() -> outdated.set(true));
+                }
             }
         });
+    }
+
+    private void show(long asked, Programme next) {
+        if (asked == wanted.get()) {
+            outdated.set(false);
+            programme.set(next);
+        }
+    }
+
+    /** Whether computing failed, so that what is shown is older than the workout. */
+    public ReadOnlyBooleanProperty outdated() {
+        return outdated.getReadOnlyProperty();
+    }
+
+    /** Shows a failure over all stages until it is dismissed, with the way to the log. */
+    public void showFailure(String sentence) {
+        notice.set(new Notice(
+                sentence,
+                List.of(
+                        new Notice.Way(DesktopText.of("session.session.open-log-folder"), this::openLogFolder),
+                        new Notice.Way(DesktopText.of("session.session.dismiss"), () -> {}))));
+    }
+
+    private void openLogFolder() {
+        if (!FolderOpener.open(FailureLog.folder())) {
+            jobs.say(DesktopText.of("session.session.log-folder-is", FailureLog.folder()));
+        }
     }
 
     /** Begins a new, empty workout. */

@@ -244,7 +244,10 @@ public final class Shell {
         Label state = new Label();
         state.setId("file-state");
         state.getStyleClass().add("small");
-        state.textProperty().bind(session.state());
+        state.textProperty()
+                .bind(Bindings.when(session.outdated())
+                        .then(DesktopText.of("shell.shell.outdated"))
+                        .otherwise(session.state()));
         HBox foot = new HBox(job, message, space, state);
         foot.getStyleClass().add("foot");
         foot.setAlignment(Pos.CENTER_LEFT);
