@@ -1,6 +1,6 @@
 package app.nosegay.calls;
 
-import app.nosegay.time.TextMemo;
+import app.nosegay.cache.TextMemo;
 import java.util.regex.Pattern;
 
 /** What a presenter says when something went wrong while filming: "sorry, let me start that again". */

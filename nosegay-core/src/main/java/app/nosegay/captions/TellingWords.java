@@ -1,6 +1,6 @@
 package app.nosegay.captions;
 
-import app.nosegay.time.TextMemo;
+import app.nosegay.cache.TextMemo;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -1,5 +1,6 @@
 package app.nosegay.evidence;
 
+import app.nosegay.cache.Derived;
 import app.nosegay.captions.Caption;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -21,6 +22,7 @@ import java.util.List;
  * @param pose small pictures of the scene for rep counting, or null
  * @param words the timed transcript
  * @param levels loudness to broadcast measure
+ * @param derived what was worked out from it alone, kept as long as it is
  */
 public record TakeEvidence(
         String id,
@@ -32,7 +34,8 @@ public record TakeEvidence(
         Trace motion,
         Poses pose,
         List<Caption> words,
-        SoundLevels levels) {
+        SoundLevels levels,
+        Derived derived) {
     public TakeEvidence {
         tones = List.copyOf(tones);
         beeps = List.copyOf(beeps);
@@ -50,6 +53,20 @@ public record TakeEvidence(
             Poses pose,
             List<Caption> words) {
         this(id, file, length, tones, beeps, loudness, motion, pose, words, SoundLevels.NONE);
+    }
+
+    public TakeEvidence(
+            String id,
+            String file,
+            Length length,
+            List<Tone> tones,
+            List<Beep> beeps,
+            Trace loudness,
+            Trace motion,
+            Poses pose,
+            List<Caption> words,
+            SoundLevels levels) {
+        this(id, file, length, tones, beeps, loudness, motion, pose, words, levels, new Derived());
     }
 
     public TakeEvidence withLevels(SoundLevels metered) {

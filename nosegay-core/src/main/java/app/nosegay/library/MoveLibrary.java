@@ -1,6 +1,6 @@
 package app.nosegay.library;
 
-import app.nosegay.time.TextMemo;
+import app.nosegay.cache.TextMemo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

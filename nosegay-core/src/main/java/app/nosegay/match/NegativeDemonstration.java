@@ -1,11 +1,11 @@
 package app.nosegay.match;
 
+import app.nosegay.cache.TextMemo;
 import app.nosegay.captions.Caption;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
-import app.nosegay.time.TextMemo;
 import app.nosegay.time.Time;
 import java.util.List;
 import java.util.regex.Pattern;

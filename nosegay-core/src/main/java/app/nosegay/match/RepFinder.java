@@ -10,7 +10,6 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -61,8 +60,8 @@ final class RepFinder {
         double start = p.performedStart().seconds();
         double end = p.performedEnd().seconds();
         if (take.pose() != null && take.pose().count() > 0 && end - start > 1.2 * planned) {
-            List<Time<Axis.Take>> seen = seen(new Asked(
-                    take.pose(), start, end, Math.min(start, stillUntil), planned, s.way() == SideWay.ALTERNATE));
+            List<Time<Axis.Take>> seen = seen(
+                    take, new Asked(start, end, Math.min(start, stillUntil), planned, s.way() == SideWay.ALTERNATE));
             if (!seen.isEmpty()) {
                 return seen;
             }
@@ -75,47 +74,16 @@ final class RepFinder {
         return found;
     }
 
-    /** A set as it is looked at; the pictures are compared by identity, as they are large and do not change. */
-    private record Asked(
-            TakeEvidence.Poses poses, double start, double end, double stillUntil, double planned, boolean alternate) {
-        @Override
-        public boolean equals(Object o) {
-            return o instanceof Asked a
-                    && a.poses == poses
-                    && a.start == start
-                    && a.end == end
-                    && a.stillUntil == stillUntil
-                    && a.planned == planned
-                    && a.alternate == alternate;
-        }
-
-        @Override
-        public int hashCode() {
-            return 31 * System.identityHashCode(poses) + Double.hashCode(start);
-        }
-    }
-
     /** A pin moves few sets: what was seen in the others is kept. */
-    private static final Map<Asked, List<Time<Axis.Take>>> KEPT = new LinkedHashMap<>(64, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, List<Time<Axis.Take>>> eldest) {
-            return size() > 600;
-        }
-    };
+    private static final int SETS_KEPT = 600;
+
+    /** A set as it is looked at, in seconds of its take. */
+    private record Asked(double start, double end, double stillUntil, double planned, boolean alternate) {}
 
     /** The reps seen in the pictures; none where they have no rhythm. */
-    private static List<Time<Axis.Take>> seen(Asked asked) {
-        synchronized (KEPT) {
-            List<Time<Axis.Take>> kept = KEPT.get(asked);
-            if (kept != null) {
-                return kept;
-            }
-        }
-        List<Time<Axis.Take>> seen = new RepPictures(asked.poses(), asked.start(), asked.end(), asked.stillUntil())
-                .reps(asked.planned(), asked.alternate());
-        synchronized (KEPT) {
-            KEPT.put(asked, seen);
-        }
-        return seen;
+    private static List<Time<Axis.Take>> seen(TakeEvidence take, Asked asked) {
+        return take.derived().get(SETS_KEPT, asked, () -> new RepPictures(
+                        take.pose(), asked.start(), asked.end(), asked.stillUntil())
+                .reps(asked.planned(), asked.alternate()));
     }
 }

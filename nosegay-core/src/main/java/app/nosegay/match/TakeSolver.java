@@ -52,13 +52,34 @@ final class TakeSolver {
         if (clock != null) {
             return new Found(pinned(logged(clock)), clock, false, features);
         }
-        List<SegmentOccurrence> occurrences = placed();
-        if (log == null && features.hearsVoice() && !isScriptSpoken(occurrences)) {
-            features = features.withoutVoice();
-            occurrences = placed();
-        }
+        List<SegmentOccurrence> occurrences = log == null && features.hearsVoice() ? byVoice() : placed();
         boolean foreign = log == null && pins.isEmpty() && isForeign(occurrences);
         return new Found(foreign ? List.of() : occurrences, null, foreign, features);
+    }
+
+    /** A take solved with its voice and without pins: whether the script is spoken in it must not depend on what was pinned before. */
+    private record Unpinned(List<SegmentOccurrence> occurrences, boolean spoken) {}
+
+    private record Asked(Timeline timeline, List<ScriptLine> lines, int next) {}
+
+    /** Few plans are gone back to by undo. */
+    private static final int PLANS_KEPT = 3;
+
+    private List<SegmentOccurrence> byVoice() {
+        Unpinned unpinned = take.derived().get(PLANS_KEPT, new Asked(timeline, lines, next), () -> new TakeSolver(
+                        timeline, lines, take, null, List.of(), next)
+                .unpinned());
+        if (unpinned.spoken() && pins.isEmpty()) {
+            return unpinned.occurrences();
+        }
+        features = unpinned.spoken() ? features : features.withoutVoice();
+        return placed();
+    }
+
+    private Unpinned unpinned() {
+        features = BoundaryFeatures.of(timeline, lines, take);
+        List<SegmentOccurrence> occurrences = placed();
+        return new Unpinned(occurrences, isScriptSpoken(occurrences));
     }
 
     private List<SegmentOccurrence> placed() {

@@ -1,5 +1,6 @@
 package app.nosegay.review;
 
+import app.nosegay.cache.TextMemo;
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
 import app.nosegay.calls.reader.CallReader;
@@ -18,7 +19,6 @@ import app.nosegay.script.Wordings;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
-import app.nosegay.time.TextMemo;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -46,7 +46,7 @@ public final class CallTruth {
         List<HeardCall> heard = new ArrayList<>();
         for (TakeEvidence take : takes) {
             CallTruth truth = new CallTruth(timeline, match, take.id());
-            for (Call call : CallReader.read(take.words(), moves)) {
+            for (Call call : CallReader.in(take, moves)) {
                 heard.add(truth.heard(take.id(), call));
             }
         }

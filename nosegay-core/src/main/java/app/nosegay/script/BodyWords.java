@@ -1,7 +1,7 @@
 package app.nosegay.script;
 
+import app.nosegay.cache.TextMemo;
 import app.nosegay.library.MuscleGroup;
-import app.nosegay.time.TextMemo;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.EnumMap;

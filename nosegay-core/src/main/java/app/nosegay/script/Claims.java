@@ -1,7 +1,7 @@
 package app.nosegay.script;
 
+import app.nosegay.cache.TextMemo;
 import app.nosegay.text.CoreText;
-import app.nosegay.time.TextMemo;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;

@@ -2,6 +2,7 @@ package app.nosegay.script;
 
 import static app.nosegay.script.Wordings.capital;
 
+import app.nosegay.cache.TextMemo;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
@@ -16,7 +17,6 @@ import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
-import app.nosegay.time.TextMemo;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,5 +1,6 @@
 package app.nosegay.script;
 
+import app.nosegay.cache.TextMemo;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
@@ -12,7 +13,6 @@ import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.text.CoreText;
-import app.nosegay.time.TextMemo;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;

@@ -1,5 +1,6 @@
 package app.nosegay.time;
 
+import app.nosegay.cache.TextMemo;
 import java.util.Locale;
 
 /**

@@ -2,6 +2,7 @@ package app.nosegay.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.cache.TextMemo;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.library.Nearest;
@@ -20,7 +21,6 @@ import app.nosegay.plan.terms.RepPattern;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Tempo;
-import app.nosegay.time.TextMemo;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import net.jqwik.api.ForAll;

@@ -79,7 +79,7 @@ class FilesWindowTest extends DrivenWindow {
         Files.write(movie, longer);
         open(file);
         until(this::isMatched);
-        until(() -> message().contains("another recording"));
+        until(() -> message().contains("has changed since it was matched"));
         assertThat(message()).contains("take-1.mp4");
     }
 

@@ -92,10 +92,10 @@ class MediaRelinkerTest {
         Workout noLog = workout.withTakes(
                 List.of(take(workout).at("takes/take-1.mp4", "takes/take-1.vtt", null)), workout.pins());
         assertThat(WorkoutMedia.read(noLog, folder, Progress.NONE).notices(noLog))
-                .noneMatch(n -> n.contains("another recording"));
+                .noneMatch(n -> n.contains("has changed since it was matched"));
         film(movie, 5, Color.BLUE);
         WorkoutMedia media = WorkoutMedia.read(noLog, folder, Progress.NONE);
-        assertThat(media.notices(noLog)).anyMatch(n -> n.contains("take-1.mp4") && n.contains("another recording"));
+        assertThat(media.notices(noLog)).anyMatch(n -> n.contains("take-1.mp4") && n.contains("has changed since it was matched"));
         assertThat(media.evidence().get(0).length().seconds()).isBetween(4.8, 5.2);
     }
 

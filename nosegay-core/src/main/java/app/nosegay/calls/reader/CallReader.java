@@ -14,10 +14,10 @@ import app.nosegay.calls.phrase.CountRuns;
 import app.nosegay.calls.phrase.FoundCall;
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.Speech;
+import app.nosegay.evidence.TakeEvidence;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -66,24 +66,14 @@ public final class CallReader {
         claimed = new boolean[text.length()];
     }
 
-    /** What was read last, by the transcript itself: a plan changes with every keystroke, what was said in a take does not. */
-    private static final Map<Asked, List<Call>> KEPT = new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, List<Call>> eldest) {
-            return size() > 12;
-        }
-    };
+    /** A plan changes with every keystroke, what was said in a take does not. */
+    private static final int READINGS_KEPT = 8;
 
-    private record Asked(List<Caption> captions, Set<String> moves) {
-        @Override
-        public boolean equals(Object o) {
-            return o instanceof Asked other && other.captions == captions && other.moves.equals(moves);
-        }
+    private record Asked(Set<String> moves) {}
 
-        @Override
-        public int hashCode() {
-            return System.identityHashCode(captions);
-        }
+    /** The calls in a take's transcript, kept with the take. */
+    public static List<Call> in(TakeEvidence take, Collection<String> moves) {
+        return take.derived().get(READINGS_KEPT, new Asked(Set.copyOf(moves)), () -> read(take.words(), moves));
     }
 
     /** The calls in {@code captions}, in order of time; {@code moves} are the names of moves to know. */
@@ -91,19 +81,8 @@ public final class CallReader {
         if (CallLines.of(captions).size() < FEWEST_LINES) {
             return byPatterns(captions, moves);
         }
-        Asked asked = new Asked(List.copyOf(captions), Set.copyOf(moves));
-        synchronized (KEPT) {
-            List<Call> kept = KEPT.get(asked);
-            if (kept != null) {
-                return kept;
-            }
-        }
-        List<Call> calls = List.copyOf(CallReranker.of(captions, moves, CallModel.ofLines(), CallModel.ofNumbers())
+        return List.copyOf(CallReranker.of(captions, moves, CallModel.ofLines(), CallModel.ofNumbers())
                 .settle(byPatterns(captions, moves)));
-        synchronized (KEPT) {
-            KEPT.put(asked, calls);
-        }
-        return calls;
     }
 
     /** The calls that patterns alone find; what short transcripts are read by. */

@@ -4,9 +4,6 @@ import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import java.util.Arrays;
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
 
 /**
  * Where people are in the picture of one take over a stretch of it: per cell of a coarse grid the share of time somebody is there, and how bright
@@ -43,13 +40,8 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
     /** Per take the running sums over seconds: a heat of any stretch is a difference. */
     private record Sums(int columns, int rows, double hz, int[][] present, int[][] passing, int[][] grey) {}
 
-    private static final Map<TakeEvidence.Poses, Sums> KEPT =
-            Collections.synchronizedMap(new LinkedHashMap<>(8, 0.75f, true) {
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<TakeEvidence.Poses, Sums> eldest) {
-                    return size() > 12;
-                }
-            });
+    /** The question a take keeps its sums under. */
+    private record OfTheTake() {}
 
     /** Nobody anywhere: for takes without a picture. */
     public static OccupancyMap none() {
@@ -62,7 +54,7 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
         if (poses == null || poses.count() < 2) {
             return none();
         }
-        Sums sums = KEPT.computeIfAbsent(poses, OccupancyMap::sums);
+        Sums sums = take.derived().get(1, new OfTheTake(), () -> sums(poses));
         int last = sums.present().length - 1;
         int from = (int) Math.max(0, Math.min(last - 1, Math.floor(span.start().seconds())));
         int to = (int) Math.max(from + 1, Math.min(last, Math.ceil(span.end().seconds())));

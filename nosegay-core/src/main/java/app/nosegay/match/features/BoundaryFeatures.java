@@ -45,44 +45,21 @@ public final class BoundaryFeatures {
     private final boolean heard;
     private final boolean anything;
 
-    /** A pin changes none of what a take says: the last few are kept. */
-    private static final Map<Asked, BoundaryFeatures> KEPT = new java.util.LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, BoundaryFeatures> eldest) {
-            return size() > 6;
-        }
-    };
+    /** A pin changes none of what a take says; an edit of the plan does. They are large. */
+    private static final int PLANS_KEPT = 3;
 
-    /** A take is large and does not change: it is compared by identity. */
-    private record Asked(Timeline timeline, List<ScriptLine> lines, TakeEvidence take) {
-        @Override
-        public boolean equals(Object o) {
-            return o instanceof Asked other
-                    && other.take == take
-                    && other.timeline.equals(timeline)
-                    && other.lines.equals(lines);
-        }
+    private record Asked(Timeline timeline, List<ScriptLine> lines) {}
 
-        @Override
-        public int hashCode() {
-            return System.identityHashCode(take);
-        }
-    }
+    /** The same without the voice; made when it is first wanted. */
+    private BoundaryFeatures withoutVoice;
 
-    /** What the evidence of {@code take} says about the boundaries of {@code timeline}; {@code lines} are to be said in it, as far as they are known. */
+    /**
+     * What the evidence of {@code take} says about the boundaries of {@code timeline}, kept with the take; {@code lines} are to be said in it,
+     * as far as they are known.
+     */
     public static BoundaryFeatures of(Timeline timeline, List<ScriptLine> lines, TakeEvidence take) {
-        Asked asked = new Asked(timeline, lines, take);
-        synchronized (KEPT) {
-            BoundaryFeatures kept = KEPT.get(asked);
-            if (kept != null) {
-                return kept;
-            }
-        }
-        BoundaryFeatures features = new BoundaryFeatures(timeline, lines, take);
-        synchronized (KEPT) {
-            KEPT.put(asked, features);
-        }
-        return features;
+        return take.derived()
+                .get(PLANS_KEPT, new Asked(timeline, lines), () -> new BoundaryFeatures(timeline, lines, take));
     }
 
     private BoundaryFeatures(Timeline timeline, List<ScriptLine> lines, TakeEvidence take) {
@@ -117,7 +94,7 @@ public final class BoundaryFeatures {
                 .distinct()
                 .sorted()
                 .toList();
-        List<Call> heardCalls = CallReader.read(take.words(), moves);
+        List<Call> heardCalls = CallReader.in(take, moves);
         calls = new CallFeatures(heardCalls, bins);
         names = new NameFeatures(SpokenNames.in(take.words(), moves, heardCalls), moves, bins);
         talk = new TalkFeatures(take.words(), VoiceFeatures.speech(take, bins), bins);
@@ -157,13 +134,10 @@ public final class BoundaryFeatures {
         anything = other.anything;
     }
 
-    /** The same where what is said is not the script: speech and silence tell nothing then, from now on. */
-    public BoundaryFeatures withoutVoice() {
-        BoundaryFeatures without = new BoundaryFeatures(this);
-        synchronized (KEPT) {
-            KEPT.replaceAll((asked, kept) -> kept == this ? without : kept);
-        }
-        return without;
+    /** The same where what is said is not the script: speech and silence indicate nothing then. */
+    public synchronized BoundaryFeatures withoutVoice() {
+        withoutVoice = withoutVoice == null ? new BoundaryFeatures(this) : withoutVoice;
+        return withoutVoice;
     }
 
     /** How many times as long a take would go over from work to something else or back. */

@@ -1,5 +1,6 @@
 package app.nosegay.plan.check;
 
+import app.nosegay.cache.TextMemo;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -9,7 +10,6 @@ import app.nosegay.plan.sheet.Header;
 import app.nosegay.plan.terms.Load;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
-import app.nosegay.time.TextMemo;
 import app.nosegay.time.Time;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;

@@ -1,6 +1,6 @@
 package app.nosegay.plan.sheet;
 
-import app.nosegay.time.TextMemo;
+import app.nosegay.cache.TextMemo;
 import java.text.Normalizer;
 import java.util.HashMap;
 import java.util.Locale;

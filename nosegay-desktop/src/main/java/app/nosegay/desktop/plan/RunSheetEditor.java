@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.cache.TextMemo;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.Libraries;
@@ -10,7 +11,6 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Problem;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.terms.BlockKind;
-import app.nosegay.time.TextMemo;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collection;

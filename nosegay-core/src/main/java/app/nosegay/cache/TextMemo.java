@@ -1,4 +1,4 @@
-package app.nosegay.time;
+package app.nosegay.cache;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
