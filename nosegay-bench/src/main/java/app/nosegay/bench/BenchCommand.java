@@ -72,8 +72,8 @@ public final class BenchCommand implements Callable<Integer> {
 
     @Option(
             names = "--accuracy",
-            description =
-                    "how far matching, counting, calls, findings and loudness are from the truth on simulated takes, eight of them filmed; instead of times")
+            description = "how far matching, counting, calls, findings and loudness are from the truth on simulated "
+                    + "takes, eight of them filmed; instead of times")
     private boolean accuracy;
 
     @Option(

@@ -63,7 +63,8 @@ final class PlanBench {
         List<String> names =
                 List.of("squat", "push-up", "single-arm row  sides halves", "plank", "reverse lunge  sides alternate");
         StringBuilder sheet = new StringBuilder(
-                "title: Bench\npromise: 60 min\naudience: general, beginner\ngear: kettlebell medium\ntalk Hi  0:40\nwarm-up  each 0:30\n  march in place\n");
+                "title: Bench\npromise: 60 min\naudience: general, beginner\ngear: kettlebell medium\ntalk "
+                        + "Hi  0:40\nwarm-up  each 0:30\n  march in place\n");
         for (int b = 0; b < blocks; b++) {
             sheet.append("circuit Bed ").append(b).append("  work 0:40  rest 0:20\n");
             for (int m = 0; m < moves; m++) {

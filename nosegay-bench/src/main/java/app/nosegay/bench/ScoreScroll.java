@@ -68,7 +68,10 @@ public final class ScoreScroll extends Application {
         return new BorderPane(score.list());
     }
 
-    /** Shows a simulated run of {@code sheet} and scrolls it to its end; {@code ended} hears the 99th percentile of the time between two frames, in seconds. */
+    /**
+     * Shows a simulated run of {@code sheet} and scrolls it to its end; {@code ended} hears the 99th percentile of the time between two
+     * frames, in seconds.
+     */
     private void scroll(String sheet, DoubleConsumer ended) {
         MoveLibrary library = MoveLibrary.shipped();
         Timeline timeline = Expansion.expand(RunSheetParser.parse(sheet, library), library);

@@ -29,8 +29,9 @@ class TextsTest {
     /** Two words with a space between them are a text. */
     private static final Pattern WORDS = Pattern.compile("\\p{L}{2,}[,;:.!?…]? \\p{Ll}{2,}");
     /** What is shown as it is given. */
-    private static final Pattern SHOWN = Pattern.compile(
-            "(?:new (?:Button|Label|CheckBox|RadioButton|ToggleButton|Tooltip|MenuItem|Text)|setText|setPromptText|setTitle)\\(\"[^\"]*\\p{L}{2,}");
+    private static final Pattern SHOWN =
+            Pattern.compile("(?:new (?:Button|Label|CheckBox|RadioButton|ToggleButton|Tooltip|MenuItem|Text)|setText|"
+                    + "setPromptText|setTitle)\\(\"[^\"]*\\p{L}{2,}");
     /** Style rules, patterns, what only developers see, and names that stand in files. */
     private static final Pattern TECHNICAL = Pattern.compile(
             "-fx-.*|dead air|long rest|after the end|new line |EEEE.*|every Java has.*|.*(?:\\(\\?|\\\\\\\\b|\\[\\^).*");
@@ -129,7 +130,8 @@ class TextsTest {
     void everyTextIsAPatternAndInOurWords(String path) throws IOException {
         List<String> wrong = new ArrayList<>();
         Pattern notOurs = Pattern.compile(
-                "(?i)\\bmend|leave it as it is|bring in\\b|hand (?:it )?(?:in|out)\\b|strike out|take away|simulated camera| …|is in doubt|ticked");
+                "(?i)\\bmend|leave it as it is|bring in\\b|hand (?:it )?(?:in|out)\\b|strike out|take away|"
+                        + "simulated camera| …|is in doubt|ticked");
         bundle(path).forEach((key, text) -> {
             new MessageFormat(text.toString(), Locale.ENGLISH);
             if (notOurs.matcher(text.toString()).find()) {

@@ -49,7 +49,10 @@ final class Sheets {
         return Programme.of(workout.withTakes(List.of(), List.of()), List.of(), List.of(), Libraries.current());
     }
 
-    /** Writes {@code json} to {@code target}, or to standard output for {@code -}; nothing for null. True when it went to standard output. */
+    /**
+     * Writes {@code json} to {@code target}, or to standard output for {@code -}; nothing for null. True when it went to standard
+     * output.
+     */
     static boolean json(CommandLine.Model.CommandSpec spec, String target, JsonNode json) throws IOException {
         if (target == null) {
             return false;

@@ -186,7 +186,8 @@ class CommandsTest {
     }
 
     private static final String LONG =
-            "title: Long\npromise: 6 min\ntalk Hi  0:30\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n  push-up\n  plank\ntalk Bye  0:20\n";
+            "title: Long\npromise: 6 min\ntalk Hi  0:30\ncircuit A  rounds 3  work 0:40  rest 0:20\n "
+                    + " squat\n  push-up\n  plank\ntalk Bye  0:20\n";
 
     @Test
     void fitOffersWaysAndWritesTheOneTaken() throws IOException {

@@ -5,7 +5,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 
 /**
- * What was worked out from one large value and is kept as long as that value: it is owned by the value and goes with it. Each kind of question
+ * What was worked out from one large value and is kept as long as that value: it is owned by the value and goes with it. Each kind of
+ * question
  * is a class of keys with a bound of its own.
  */
 public final class Derived {

@@ -8,14 +8,17 @@ public final class Fluffs {
     /** Cheers are not meant: "hang on, ten seconds", "and do it again", "sorry, I know it burns". */
     private static final Pattern FLUFF = Pattern.compile(String.join(
             "|",
-            "(?i)(?<!not )\\bsorry\\b(?!,? (?:not sorry|i know|if|but|to (?:say|tell)|in advance|legs|arms|abs|for (?:that|this) (?:one|burn)))",
+            "(?i)(?<!not )\\bsorry\\b(?!,? (?:not sorry|i know|if|but|to (?:say|tell)|in advance|legs|"
+                    + "arms|abs|for (?:that|this) (?:one|burn)))",
             "\\b(?:start|try|take|say|film|shoot) (?:that|this|it)(?: one| bit)? (?:over|again)\\b",
             "\\b(?:let me|i'?ll|i will|i need to|i have to|can i)(?: just)? (?:redo|do|start|try|say|take|film) (?:that|this|it|over)\\b",
             "\\bagain from\\b",
             "\\bone more take\\b",
             "\\b(?:oops|whoops)\\b",
             "\\bmessed (?:that|it|this) up\\b",
-            "\\bhang on,? (?:a (?:second|sec|minute|moment)|one (?:second|sec)|sorry|there(?:'s| is| was)|i(?:'m|'ve| am| have| think| need| forgot)|let me|wait|what|my|someone|somebody|the (?:dog|phone|door|timer))",
+            "\\bhang on,? (?:a (?:second|sec|minute|moment)|one (?:second|sec)|sorry|there(?:'s| is| "
+                    + "was)|i(?:'m|'ve| am| have| think| need| forgot)|let me|wait|what|my|someone|somebody|the "
+                    + "(?:dog|phone|door|timer))",
             "\\b(?:oh|wait|whoa),? hang on\\b",
             "(?:^|[,.!?] *)hold on(?:[,.!?]| a (?:second|minute|moment)|$)",
             "\\bwhat am i (?:doing|saying)",
@@ -23,10 +26,15 @@ public final class Fluffs {
             "\\bcut that\\b",
             "\\bwrong (?:side|leg|arm|one), (?:sorry|let)"));
 
-    /** Of which what is said when something is done again from its beginning, and of nothing else: "I'll take it slow", "do it again" go on. */
+    /**
+     * Of which what is said when something is done again from its beginning, and of nothing else: "I'll take it slow", "do it again" go
+     * on.
+     */
     private static final Pattern AGAIN = Pattern.compile(String.join(
             "|",
-            "(?i)\\b(?:let me|i'?ll|i will|i need to|i have to|can i|i'?m going to)(?: just)? (?:redo|start|try|say|take|film|do) (?:that|this|it)(?: one| bit)? (?:over|again)\\b(?! (?:on|with|in|for|to|next|later))",
+            "(?i)\\b(?:let me|i'?ll|i will|i need to|i have to|can i|i'?m going to)(?: just)? (?:redo|"
+                    + "start|try|say|take|film|do) (?:that|this|it)(?: one| bit)? (?:over|again)\\b(?! (?:on|with|"
+                    + "in|for|to|next|later))",
             "\\blet'?s (?:take|film) (?:that|this|it) again\\b",
             "\\b(?:let me|i'?ll|i need to|i have to) (?:just )?redo\\b",
             "\\bagain from the (?:top|start|beginning)\\b",

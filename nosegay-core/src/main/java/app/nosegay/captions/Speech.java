@@ -20,8 +20,9 @@ public final class Speech {
     /** Nobody stops for longer in the middle of a sentence. */
     private static final Length LONGEST_BREATH = Length.ofMillis(2500);
     /** No sentence ends with these. */
-    private static final Pattern OPEN = Pattern.compile(
-            "(?i)(?:a|an|the|your|our|my|of|for|with|to|into|onto|from|by|at|is|are|was|we're|you're|it's|i'm|we'll|you'll|i'll|we've|you've|going|gonna|some|each|every|about)");
+    private static final Pattern OPEN =
+            Pattern.compile("(?i)(?:a|an|the|your|our|my|of|for|with|to|into|onto|from|by|at|is|are|was|we're|you're|"
+                    + "it's|i'm|we'll|you'll|i'll|we've|you've|going|gonna|some|each|every|about)");
 
     private static final Pattern NUMBER = Pattern.compile(
             "(?i)(?:\\d+|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty|fifty|sixty)");

@@ -56,7 +56,10 @@ public record Cut(List<Clip> clips) {
         return of(match, MatchNotes.NONE);
     }
 
-    /** The cut as decided: segment after segment as chosen, what lies between them unless it is cut, trimmed or held where the clock is trusted. */
+    /**
+     * The cut as decided: segment after segment as chosen, what lies between them unless it is cut, trimmed or held where the clock is
+     * trusted.
+     */
     public static Cut of(Match match, MatchNotes notes) {
         List<CutProposal> proposals = CutProposal.of(match, notes);
         Pieces pieces = new Pieces(proposals.stream().filter(CutProposal::cut).toList());

@@ -43,7 +43,10 @@ public final class Contrast {
         return ratio(luminance(ink >> 16 & 255, ink >> 8 & 255, ink & 255), behind);
     }
 
-    /** The least opacity from {@code opacity} on with which both words and lesser words can be read over a picture between two brightnesses. */
+    /**
+     * The least opacity from {@code opacity} on with which both words and lesser words can be read over a picture between two
+     * brightnesses.
+     */
     public static double enough(Style style, double darkest, double brightest) {
         for (double a = style.opacity(); a < 1; a += STEP) {
             boolean readable = over(style.ink(), style.paper(), a, darkest) >= LEAST

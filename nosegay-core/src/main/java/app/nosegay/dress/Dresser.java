@@ -132,7 +132,10 @@ public final class Dresser {
         return new Dressing(dresser.pieces, Layout.of(stretches, frame, notes), notes);
     }
 
-    /** The intervals as they come in the programme: moves done in each other's place stay there; one that is missing keeps its place in the plan. */
+    /**
+     * The intervals as they come in the programme: moves done in each other's place stay there; one that is missing keeps its place in
+     * the plan.
+     */
     private List<Interval> inShownOrder() {
         List<Interval> order = new ArrayList<>();
         for (Interval interval : timeline.intervals()) {
@@ -303,7 +306,10 @@ public final class Dresser {
         }
     }
 
-    /** Who shows which level (in a cropped picture the others are not seen), at the start of every move, with what that level does differently; gives when the badges are gone. */
+    /**
+     * Who shows which level (in a cropped picture the others are not seen), at the start of every move, with what that level does
+     * differently; gives when the badges are gone.
+     */
     private Time<Axis.Cut> levels(Interval interval, Time<Axis.Cut> from, Span<Axis.Cut> span) {
         List<Level> levels = timeline.sheet().header().levels();
         boolean cropped = frame.focus() != null;

@@ -16,7 +16,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Where groups of pieces sit, interval by interval: clear of people, of each other and of the picture's edge, near their usual corner, and not
+ * Where groups of pieces sit, interval by interval: clear of people, of each other and of the picture's edge, near their usual corner,
+ * and not
  * hopping about. One group after another takes its cheapest series of places (Viterbi over the intervals).
  *
  * @param areas in order of time

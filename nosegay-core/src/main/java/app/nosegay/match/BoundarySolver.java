@@ -108,7 +108,8 @@ final class BoundarySolver {
     }
 
     /**
-     * Shorter than planned: starts in (end − planned, end]; a sliding maximum of value − cost · start, or any of them, cut short. Left out: the
+     * Shorter than planned: starts in (end − planned, end]; a sliding maximum of value − cost · start, or any of them, cut short. Left
+     * out: the
      * start is the end.
      */
     private void shorter(double[] source, int from, int to, int shift, double cost, double[] best) {

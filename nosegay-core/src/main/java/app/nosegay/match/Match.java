@@ -141,7 +141,8 @@ public record Match(
     /**
      * A stretch inside the workout that nobody planned.
      *
-     * @param kind interruption, fluff, dead air or unplanned (movement); long rest is what can be taken out of a rest far longer than planned
+     * @param kind interruption, fluff, dead air or unplanned (movement); long rest is what can be taken out of a rest far longer than
+     *     planned
      */
     public record Unplanned(String take, Span<Axis.Take> span, String kind) {
         /** The kind of what a rest took too long. */

@@ -13,7 +13,10 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Tells by the names said, and by who stands and who is on the floor, whether two moves of one round were done in the wrong order: their times alone look right. */
+/**
+ * Tells by the names said, and by who stands and who is on the floor, whether two moves of one round were done in the wrong order: their
+ * times alone look right.
+ */
 final class MoveOrder {
     private static final double FIRST_PART = 0.6;
 
@@ -23,7 +26,8 @@ final class MoveOrder {
     private MoveOrder() {}
 
     /**
-     * The visits, those that seemed to be one move done again given to the one that was left out, where its name tells so: it was done later or
+     * The visits, those that seemed to be one move done again given to the one that was left out, where its name tells so: it was done
+     * later or
      * earlier than planned.
      */
     static List<SegmentOccurrence> misplaced(
@@ -50,7 +54,10 @@ final class MoveOrder {
         return out;
     }
 
-    /** The visits, a rest behind a move that was left out given to the move before it whose rest is missing: people rest after what they did. */
+    /**
+     * The visits, a rest behind a move that was left out given to the move before it whose rest is missing: people rest after what they
+     * did.
+     */
     static List<SegmentOccurrence> ownRests(Timeline timeline, List<SegmentOccurrence> occurrences) {
         Set<Integer> done = occurrences.stream()
                 .filter(v -> v.length()

@@ -16,8 +16,9 @@ import java.util.regex.Pattern;
  * @param words what says so
  */
 public record NegativeDemonstration(String take, Span<Axis.Take> span, String words) {
-    private static final Pattern SAYS = Pattern.compile(
-            "(?i)\\b(?:not like (?:this|that)|(?:don['’]?t|do not) (?:do|want) (?:this|that|it like)|what (?:we|i|you) (?:don['’]?t|do not) want"
+    private static final Pattern SAYS =
+            Pattern.compile("(?i)\\b(?:not like (?:this|that)|(?:don['’]?t|do not) (?:do|want) (?:this|that|it like)|"
+                    + "what (?:we|i|you) (?:don['’]?t|do not) want"
                     + "|this is (?:wrong|not it|what not to do|the (?:usual |common )?mistake)|the wrong way|avoid (?:this|doing this)"
                     + "|instead of (?:this|doing this)|rather than (?:this|doing this))\\b");
     private static final TextMemo<Boolean> IS_SAID =

@@ -10,7 +10,8 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Raises the doubt of segments near something left out, repeated or put in, unless their names are said: times alone then do not tell which of
+ * Raises the doubt of segments near something left out, repeated or put in, unless their names are said: times alone then do not tell
+ * which of
  * several like segments was meant.
  */
 final class OrderDoubt {

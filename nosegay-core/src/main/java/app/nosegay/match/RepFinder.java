@@ -14,7 +14,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The moments reps are completed: as they are seen in the set's pictures ({@link RepPictures}), from the tempo alone where there is no picture or
+ * The moments reps are completed: as they are seen in the set's pictures ({@link RepPictures}), from the tempo alone where there is no
+ * picture or
  * no rhythm.
  */
 final class RepFinder {

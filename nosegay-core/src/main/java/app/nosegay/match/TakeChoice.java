@@ -12,7 +12,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
-/** Which of several times a segment was done is used: whole before cut short, clean before fluffed, later before earlier, few changes of take. */
+/**
+ * Which of several times a segment was done is used: whole before cut short, clean before fluffed, later before earlier, few changes of
+ * take.
+ */
 final class TakeChoice {
     private static final double FORCED = 1000;
     /** A second that is missing of a segment's planned length. */

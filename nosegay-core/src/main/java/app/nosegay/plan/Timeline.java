@@ -60,7 +60,10 @@ public record Timeline(RunSheet sheet, List<Segment> segments) {
         return rounds;
     }
 
-    /** A segment as people speak of it: "goblet squat, round 2, left", "rest after push-up, round 1", "Welcome"; the id itself where none has it. */
+    /**
+     * A segment as people speak of it: "goblet squat, round 2, left", "rest after push-up, round 1", "Welcome"; the id itself where none
+     * has it.
+     */
     public String spoken(String id) {
         String move = null;
         for (Segment s : segments) {

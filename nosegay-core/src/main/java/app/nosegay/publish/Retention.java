@@ -40,7 +40,10 @@ public record Retention(List<Point> points) {
      */
     public record Loss(Interval interval, Span<Axis.Cut> at, double lost, double perMinute) {}
 
-    /** Reads CSV with the columns second and share (a heading line may come first; shares may be per cent), or JSON: a list of objects with both. */
+    /**
+     * Reads CSV with the columns second and share (a heading line may come first; shares may be per cent), or JSON: a list of objects
+     * with both.
+     */
     public static Retention read(String text) throws IOException {
         List<Point> points = text.strip().startsWith("[") ? json(text) : csv(text);
         if (points.size() < 2) {

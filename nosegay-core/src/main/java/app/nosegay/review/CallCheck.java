@@ -288,7 +288,10 @@ final class CallCheck {
         }
     }
 
-    /** Calls of time left and of half-way in the script, where most were made, and one was not in an interval of a kind in which they are. */
+    /**
+     * Calls of time left and of half-way in the script, where most were made, and one was not in an interval of a kind in which they
+     * are.
+     */
     private void never(CuePlan cues) {
         Map<String, List<Due>> byCall = new LinkedHashMap<>();
         for (ScriptLine line : cues.lines()) {

@@ -23,8 +23,9 @@ import java.util.regex.Pattern;
 
 /** Side words against the side that works, as the workout says sides. */
 final class SideWords {
-    private static final Pattern SIDE = Pattern.compile(
-            "(?i)\\b(left|right)\\b(?= (?:leg|arm|side|foot|hand|knee|elbow|hip|shoulder|first|one))|\\b(?:now|switch|swap|change|over) (?:to )?(?:the |your )?(left|right)\\b");
+    private static final Pattern SIDE =
+            Pattern.compile("(?i)\\b(left|right)\\b(?= (?:leg|arm|side|foot|hand|knee|elbow|hip|shoulder|first|one))|"
+                    + "\\b(?:now|switch|swap|change|over) (?:to )?(?:the |your )?(left|right)\\b");
 
     private static final Pattern NEXT = Pattern.compile("(?i)^\\W*(?:next|coming up|up next|after this|get ready)\\b");
 

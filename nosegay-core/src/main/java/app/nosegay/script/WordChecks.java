@@ -34,10 +34,13 @@ final class WordChecks {
     private static final Pattern SIDE = Pattern.compile(
             "\\b(left|right)\\b(?: (?:leg|arm|side|foot|hand|knee|elbow|hip|shoulder))?", Pattern.CASE_INSENSITIVE);
     private static final Pattern FIGURE = Pattern.compile(
-            "\\b(\\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty) (minutes?|moves?|exercises?|rounds?|sets?)\\b",
+            "\\b(\\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|"
+                    + "thirty) (minutes?|moves?|exercises?|rounds?|sets?)\\b",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern PLACE = Pattern.compile(
-            "\\b(?:(move|exercise|round) (?:number )?(\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)|(first|second|third|fourth|fifth|last) (round|move|exercise))\\b(?! left| to go)",
+            "\\b(?:(move|exercise|round) (?:number )?(\\d{1,2}|one|two|three|four|five|six|seven|eight|"
+                    + "nine|ten|eleven|twelve)|(first|second|third|fourth|fifth|last) (round|move|exercise))\\b(?! "
+                    + "left| to go)",
             Pattern.CASE_INSENSITIVE);
     private static final List<String> NUMBERS = List.of(
             "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");

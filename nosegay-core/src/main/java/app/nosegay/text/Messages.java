@@ -17,7 +17,8 @@ import java.util.concurrent.ConcurrentHashMap;
  * The texts of one module: {@code messages.properties} beside a class of it, in UTF-8. A text is an ICU message pattern with numbered
  * arguments ({@code {0,plural,one{# rep}other{# reps}}}).
  *
- * <p>With the system property {@code nosegay.pseudo} set to true every text comes out about a third longer and in brackets, which shows what
+ * <p>With the system property {@code nosegay.pseudo} set to true every text comes out about a third longer and in brackets, which shows
+ * what
  * a translation would cut off and what is not in a bundle.
  */
 public final class Messages {

@@ -21,7 +21,8 @@ class TranscriptReaderTest {
     @Test
     void webVttWithTagsSettingsAndNotes() throws IOException {
         List<Caption> c = read(
-                "WEBVTT\n\nNOTE hello\n\nintro\n00:01.000 --> 00:02.500 align:start\n<v Ann>Next, <b>rows</b>\nright side\n\n00:03.000 --> 00:04.000\n\n");
+                "WEBVTT\n\nNOTE hello\n\nintro\n00:01.000 --> 00:02.500 align:start\n<v Ann>Next, <b>rows</b>\nright "
+                        + "side\n\n00:03.000 --> 00:04.000\n\n");
         assertThat(c).hasSize(1);
         assertThat(c.get(0).text()).isEqualTo("Next, rows right side");
         assertThat(c.get(0).start().seconds()).isEqualTo(1);
@@ -45,8 +46,8 @@ class TranscriptReaderTest {
     @Test
     void jsonWordsAreJoinedAtPauses() throws IOException {
         List<Caption> c = read(
-                "[{\"word\":\"Three\",\"start\":1.0,\"end\":1.3},{\"word\":\"two\",\"start\":1.5,\"end\":1.8},{\"word\":\"Go\",\"start\":4,\"end\":4.2},"
-                        + "{\"word\":\"bad\",\"start\":-1,\"end\":0}]");
+                "[{\"word\":\"Three\",\"start\":1.0,\"end\":1.3},{\"word\":\"two\",\"start\":1.5,\"end\":1.8},{\"word\":\""
+                        + "Go\",\"start\":4,\"end\":4.2}," + "{\"word\":\"bad\",\"start\":-1,\"end\":0}]");
         assertThat(c).extracting(Caption::text).containsExactly("Three two", "Go");
     }
 

@@ -84,7 +84,8 @@ class MatcherTest {
     @Test
     void aRestCutToAThirdIsNotLeftOut() {
         Timeline plan = SampleSheets.timeline(
-                "title: T\ntalk Hi  0:20\ncircuit A  rounds 2  work 0:40  rest 0:20  round-rest 1:00\n  squat\n  push-up\n  plank\ntalk Bye  0:10\n");
+                "title: T\ntalk Hi  0:20\ncircuit A  rounds 2  work 0:40  rest 0:20  round-rest 1:00\n  squat\n "
+                        + " push-up\n  plank\ntalk Bye  0:10\n");
         List<Double> starts = new ArrayList<>();
         double at = 5;
         for (Segment s : plan.segments()) {

@@ -25,7 +25,8 @@ import org.junit.jupiter.api.Test;
 /** Which segments a take holds, where lengths alone fit more than one order: names and the log tell it. */
 class OrderToldTest {
     private final Timeline timeline = SampleSheets.timeline(
-            "title: T\ntalk Hi  0:20\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n  push-up\n  plank\n  reverse lunge\ntalk Bye  0:10\n");
+            "title: T\ntalk Hi  0:20\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n  push-up\n "
+                    + " plank\n  reverse lunge\ntalk Bye  0:10\n");
 
     private final List<Caption> words = new ArrayList<>();
 

@@ -153,7 +153,8 @@ class ExpansionTest {
     @Test
     void aDemonstrationBeforeComesOnceAndDropsTheRestBeforeIt() {
         Timeline timeline = SampleSheets.timeline(
-                "circuit A  work 0:20  rest 0:10\n  squat\ncircuit B  rounds 2  work 0:20  rest 0:10  demo before  demo-time 0:12\n  push-up\n");
+                "circuit A  work 0:20  rest 0:10\n  squat\ncircuit B  rounds 2  work 0:20  rest 0:10  demo "
+                        + "before  demo-time 0:12\n  push-up\n");
         assertThat(timeline.segments())
                 .extracting(Segment::id)
                 .containsExactly(
@@ -194,7 +195,9 @@ class ExpansionTest {
     @Test
     void segmentsAreSpokenOfByTheirMoveRoundAndSide() {
         Timeline t = SampleSheets.timeline(
-                "title: T\ntalk Hello There  0:20\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  single-arm row  sides separate\nsuperset B  sets 2  reps 8  rest 0:30\n  push-up\ntalk Bye  0:10\n");
+                "title: T\ntalk Hello There  0:20\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  "
+                        + "single-arm row  sides separate\nsuperset B  sets 2  reps 8  rest 0:30\n  push-up\ntalk Bye "
+                        + " 0:10\n");
         assertThat(t.segments().stream().map(s -> t.spoken(s.id())))
                 .startsWith(
                         "Hello There",

@@ -32,7 +32,8 @@ class WorkoutKindsTest {
                 Arguments.of(
                         "every minute, three moves, the last rest dropped",
                         HI
-                                + "every-minute M  minutes 9\n  squat  reps 10  tempo 2-0-1\n  push-up  reps 8  tempo 2-0-1\n  plank  work 0:40\n"
+                                + "every-minute M  minutes 9\n  squat  reps 10  tempo 2-0-1\n  push-up  reps 8  tempo 2-0-1\n "
+                                + " plank  work 0:40\n"
                                 + BYE,
                         10 + 9 * 60 - 20 + 10),
                 Arguments.of(
@@ -44,7 +45,8 @@ class WorkoutKindsTest {
                 Arguments.of(
                         "counted phrases on a beat",
                         "bpm: 120\n" + HI
-                                + "phrase P  rounds 2\n  squat  counts 2-2 x4, 1-3 x4, hold 4, pulse 8\n  split squat  counts ( 2-2 x4, halves 4 ) x2  sides separate\n"
+                                + "phrase P  rounds 2\n  squat  counts 2-2 x4, 1-3 x4, hold 4, pulse 8\n  split squat  counts "
+                                + "( 2-2 x4, halves 4 ) x2  sides separate\n"
                                 + BYE,
                         10 + 2 * (22 + 24 + 24) + 10),
                 Arguments.of(
@@ -68,13 +70,15 @@ class WorkoutKindsTest {
                 Arguments.of(
                         "reps each side with a pause between",
                         HI
-                                + "straight-sets S  sets 2  rest 0:30\n  split squat  reps 8 each-side  tempo 3-0-1  sides separate  side-rest 0:10\n"
+                                + "straight-sets S  sets 2  rest 0:30\n  split squat  reps 8 each-side  tempo 3-0-1  sides "
+                                + "separate  side-rest 0:10\n"
                                 + BYE,
                         10 + 2 * (32 + 10 + 32 + 30) - 30 + 10),
                 Arguments.of(
                         "shown less than the dose",
                         HI
-                                + "straight-sets D  rest 0:30\n  goblet squat  reps 12  shown 6  dose 3 x 12  tempo 2-0-1\n  plank  work 0:40  shown 0:15\n"
+                                + "straight-sets D  rest 0:30\n  goblet squat  reps 12  shown 6  dose 3 x 12  tempo 2-0-1\n "
+                                + " plank  work 0:40  shown 0:15\n"
                                 + BYE,
                         10 + 18 + 30 + 15 + 10),
                 Arguments.of(
@@ -86,19 +90,23 @@ class WorkoutKindsTest {
                 Arguments.of(
                         "rests of every kind",
                         HI
-                                + "circuit R  rounds 2  work 0:30  rest 0:10  round-rest 1:00-2:00\n  squat\n  rest 0:20  active march in place\n  push-up  rest as-needed ~0:45\nrest 2:00  active march in place\ncircuit S  work until-called ~0:40  rest 0:15\n  plank\n"
+                                + "circuit R  rounds 2  work 0:30  rest 0:10  round-rest 1:00-2:00\n  squat\n  rest 0:20  active "
+                                + "march in place\n  push-up  rest as-needed ~0:45\nrest 2:00  active march in place\ncircuit "
+                                + "S  work until-called ~0:40  rest 0:15\n  plank\n"
                                 + BYE,
                         10 + 180 + 90 + 120 + 40 + 10),
                 Arguments.of(
                         "taught before, in the rest, in the work",
                         HI
-                                + "circuit T  rounds 2  work 0:30  rest 0:15  demo before  demo-time 0:20\n  squat\n  push-up  demo in-work\n  plank  demo in-rest\n"
+                                + "circuit T  rounds 2  work 0:30  rest 0:15  demo before  demo-time 0:20\n  squat\n  push-up "
+                                + " demo in-work\n  plank  demo in-rest\n"
                                 + BYE,
                         10 + 20 + 3 * 45 + 3 * 45 - 15 + 10),
                 Arguments.of(
                         "rounds that change",
                         HI
-                                + "circuit O  rounds 3  work 0:40  rest 0:20\n  squat\n    round 2: tempo 4-0-1\n    round 3: squat jump  work 0:20\n"
+                                + "circuit O  rounds 3  work 0:40  rest 0:20\n  squat\n    round 2: tempo 4-0-1\n    round "
+                                + "3: squat jump  work 0:20\n"
                                 + BYE,
                         10 + 60 + 60 + 20 + 10),
                 Arguments.of(
@@ -166,8 +174,9 @@ class WorkoutKindsTest {
     @Test
     void presentersLoadsEffortAndPoliciesAreRead() {
         RunSheet sheet = SampleSheets.timeline(
-                        "presenters: Fern leads moves centre, Ada narrates, Rowan moves level Oak right\nlevels: Sapling main centre, Oak harder right\npolicy: knee over toes, end-card left\n"
-                                + HI + "circuit H  work 0:30\n  squat  load 2 x 12 kg  effort 8\n")
+                        "presenters: Fern leads moves centre, Ada narrates, Rowan moves level Oak right\nlevels: "
+                                + "Sapling main centre, Oak harder right\npolicy: knee over toes, end-card left\n" + HI
+                                + "circuit H  work 0:30\n  squat  load 2 x 12 kg  effort 8\n")
                 .sheet();
         assertThat(sheet.errors()).isEmpty();
         assertThat(sheet.header().presenters()).extracting(Presenter::name).containsExactly("Fern", "Ada", "Rowan");

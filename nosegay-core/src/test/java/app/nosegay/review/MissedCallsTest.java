@@ -33,7 +33,10 @@ class MissedCallsTest {
                     + "circuit A  rounds 2  work 0:40  rest 0:20\n  goblet squat\n  push-up\n  plank\ntalk Bye  0:10\n");
     private static final CuePlan CUES = CuePlanner.plan(TIMELINE, LIBRARY, SpeechRate.DEFAULT);
 
-    /** Everything as planned but that the set {@code id} stops {@code early} seconds before its end, after repetitions of {@code rep} seconds. */
+    /**
+     * Everything as planned but that the set {@code id} stops {@code early} seconds before its end, after repetitions of {@code rep}
+     * seconds.
+     */
     private static Match match(String id, double early, double rep) {
         List<Match.Placed> placed = new ArrayList<>();
         Map<String, List<Time<Axis.Take>>> reps = new HashMap<>();

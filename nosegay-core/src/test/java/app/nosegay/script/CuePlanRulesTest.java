@@ -36,7 +36,8 @@ class CuePlanRulesTest {
         Arbitrary<String> moves = Arbitraries.of(
                         "  goblet squat\n",
                         "  single-arm row  sides halves\n",
-                        "  reverse lunge  sides alternate\n    form: Step long and stay tall all the way down.\n    easier for knee: A smaller step.\n",
+                        "  reverse lunge  sides alternate\n    form: Step long and stay tall all the way down.\n "
+                                + "   easier for knee: A smaller step.\n",
                         "  split squat  sides separate\n",
                         "  plank  hold 0:30\n",
                         "  push-up  reps 12\n    level Oak: squat jump\n",
@@ -225,9 +226,10 @@ class CuePlanRulesTest {
 
     @Test
     void everyOwnLineIsSaidOrListed() {
-        String sheet =
-                "talk Hi  0:30\ncircuit A  rounds 2  work 0:30  rest 0:20\n  squat\n    form: Own form.\n    avoid: Own avoid.\n    image: Own image.\n    cheer: Own cheer.\n    easier: Own easier.\n    breath: Own breath.\n    why: "
-                        + "Own why that is far too long to be said in this interval ".repeat(4) + ".\n";
+        String sheet = "talk Hi  0:30\ncircuit A  rounds 2  work 0:30  rest 0:20\n  squat\n    form: Own form.\n "
+                + "   avoid: Own avoid.\n    image: Own image.\n    cheer: Own cheer.\n    easier: Own easier.\n "
+                + "   breath: Own breath.\n    why: "
+                + "Own why that is far too long to be said in this interval ".repeat(4) + ".\n";
         CuePlan plan = plan(SampleSheets.timeline(sheet), ScriptNotes.NONE);
         for (String own :
                 List.of("Own form.", "Own avoid.", "Own image.", "Own cheer.", "Easier: Own easier.", "Own breath.")) {
@@ -255,7 +257,8 @@ class CuePlanRulesTest {
     @Test
     void repSetsAreCountedInRepsAndSidesNamedAsSpoken() {
         Timeline t = SampleSheets.timeline(
-                "sides-spoken: mirrored\ntalk Hi  0:30\nstraight-sets A  reps 10 each-side  rest 0:30\n  split squat  sides separate  tempo 2-0-1\n");
+                "sides-spoken: mirrored\ntalk Hi  0:30\nstraight-sets A  reps 10 each-side  rest 0:30\n  "
+                        + "split squat  sides separate  tempo 2-0-1\n");
         CuePlan plan = plan(t, ScriptNotes.NONE);
         assertThat(plan.of("a/split-squat/s1/right"))
                 .extracting(ScriptLine::text)
@@ -274,7 +277,8 @@ class CuePlanRulesTest {
     @Test
     void roundsAreNumberedRightAndTheBuildPromisesItsChange() {
         Timeline t = SampleSheets.timeline(
-                "talk Hi  0:30\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n  push-up\nbuild B  work 0:40  rest 0:20\n  side lunge + curl\n");
+                "talk Hi  0:30\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n  push-up\nbuild B  work "
+                        + "0:40  rest 0:20\n  side lunge + curl\n");
         CuePlan plan = plan(t, ScriptNotes.NONE);
         assertThat(plan.of("a/push-up/r1/rest")).anyMatch(l -> l.text().startsWith("Round two of three."));
         assertThat(plan.of("a/push-up/r2/rest")).anyMatch(l -> l.text().startsWith("Last round."));

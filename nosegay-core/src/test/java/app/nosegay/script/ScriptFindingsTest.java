@@ -132,8 +132,9 @@ class ScriptFindingsTest {
 
     @Test
     void anHonestScriptHasNothingToMend() {
-        String sheet =
-                "title: Tidy\naudience: general\npolicy: end-card left\ntalk Hi  0:40\nwarm-up  each 0:40\n  march in place\nrest 0:20\ncircuit A  rounds 2  work 0:40  rest 0:30\n  squat\n  push-up\ncool-down  each 0:30\n  chest stretch  sides separate\ntalk Bye  0:30\n";
+        String sheet = "title: Tidy\naudience: general\npolicy: end-card left\ntalk Hi  0:40\nwarm-up  each 0:40\n "
+                + " march in place\nrest 0:20\ncircuit A  rounds 2  work 0:40  rest 0:30\n  squat\n  push-up\ncool-down "
+                + " each 0:30\n  chest stretch  sides separate\ntalk Bye  0:30\n";
         assertThat(findings(sheet, ScriptNotes.NONE))
                 .filteredOn(f -> f.severity() == Finding.Severity.STOP || f.severity() == Finding.Severity.FIX)
                 .isEmpty();
@@ -206,7 +207,10 @@ class ScriptFindingsTest {
     @Test
     void fieldsStayTrueWhenThePlanChanges() {
         String sheet =
-                "title: T\ngear: kettlebell medium, dumbbells 2 x 6 kg\nsides-spoken: mirrored\npolicy: end-card left\nlevels: Bud main centre, Oak harder right\ntalk Hi  0:40\n  next: {moves}, {rounds}, {minutes}, {gear}. {point}.\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  single-arm row  sides halves\n";
+                "title: T\ngear: kettlebell medium, dumbbells 2 x 6 kg\nsides-spoken: mirrored\npolicy: end-card "
+                        + "left\nlevels: Bud main centre, Oak harder right\ntalk Hi  0:40\n  next: {moves}, {rounds}, "
+                        + "{minutes}, {gear}. {point}.\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  single-arm "
+                        + "row  sides halves\n";
         Fields two = Fields.of(SampleSheets.timeline(sheet), LIBRARY);
         assertThat(two.filled("{moves}, {rounds}, {minutes}")).isEqualTo("Two moves, two rounds, 4 minutes");
         assertThat(two.value("gear")).isEqualTo("a medium kettlebell and dumbbells, 2 × 6 kg (13 lb)");
@@ -222,8 +226,8 @@ class ScriptFindingsTest {
 
     @Test
     void theChecklistsSeeWhatIsSaidAndTheirLinesMendThem() {
-        String sheet =
-                "title: T\ntalk Hi  1:00\ncircuit A  work 0:40  rest 0:20\n  single-arm row  sides halves\ntalk Bye  1:00\n  cheer: Lovely.\n";
+        String sheet = "title: T\ntalk Hi  1:00\ncircuit A  work 0:40  rest 0:20\n  single-arm row  sides halves\ntalk "
+                + "Bye  1:00\n  cheer: Lovely.\n";
         Timeline t = SampleSheets.timeline(sheet);
         List<TalkChecklist.Item> opening =
                 TalkChecklist.opening(t, CuePlanner.plan(t, LIBRARY, ScriptNotes.NONE), LIBRARY);

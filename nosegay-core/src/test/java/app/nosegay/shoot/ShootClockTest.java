@@ -26,7 +26,8 @@ import org.junit.jupiter.api.Test;
 /** The shoot clock in virtual time. */
 class ShootClockTest {
     private static final Timeline TIMELINE = SampleSheets.timeline(
-            "title: T\ncalls: half, 5, in 3, out 3\ntalk Hi  0:10\ncircuit A  work 0:20  rest 0:10\n  goblet squat\n  single-arm row  sides halves\ntalk Bye  0:05\n");
+            "title: T\ncalls: half, 5, in 3, out 3\ntalk Hi  0:10\ncircuit A  work 0:20  rest 0:10\n "
+                    + " goblet squat\n  single-arm row  sides halves\ntalk Bye  0:05\n");
     private static final CuePlan CUES = CuePlanner.plan(TIMELINE, MoveLibrary.shipped(), SpeechRate.DEFAULT);
 
     private static ShootClock clock(int from) {

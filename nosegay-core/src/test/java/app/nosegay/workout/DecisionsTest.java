@@ -28,7 +28,8 @@ import org.junit.jupiter.api.Test;
 /** What hangs on segments survives edits; decisions survive their file. */
 class DecisionsTest {
     private static final String SHEET =
-            "title: T\ntalk Hi  0:20\ncircuit Ground Work  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\n  single-arm row  sides halves\n";
+            "title: T\ntalk Hi  0:20\ncircuit Ground Work  rounds 2  work 0:40  rest 0:20\n  squat\n "
+                    + " push-up\n  single-arm row  sides halves\n";
 
     private static Workout hanging(String segment) {
         return new Workout(SHEET, List.of(), List.of(new Pin(segment, false, "take-1", Time.ofSeconds(12))))
@@ -66,8 +67,8 @@ class DecisionsTest {
     @Test
     void movingAMoveAndSidesKeepThem() {
         Workout w = hanging("ground-work/single-arm-row/r1/left");
-        String moved =
-                "title: T\ntalk Hi  0:20\ncircuit Ground Work  rounds 2  work 0:40  rest 0:20\n  single-arm row  sides halves\n  squat\n  push-up\n";
+        String moved = "title: T\ntalk Hi  0:20\ncircuit Ground Work  rounds 2  work 0:40  rest 0:20\n  single-arm "
+                + "row  sides halves\n  squat\n  push-up\n";
         hangsOn(w.withSheet(moved), "ground-work/single-arm-row/r1/left");
         hangsOn(
                 w.withSheet(SHEET.replace("single-arm row", "single-arm press")),

@@ -33,7 +33,8 @@ import org.testfx.util.WaitForAsyncUtils;
 /** Nosegay in a real window for one test, with a small workout and a recording of it at hand. */
 abstract class DrivenWindow extends ApplicationTest {
     static final String SHEET =
-            "title: Small\npromise: 1 min\ncalls: in 3, out 3\ntalk Hi  0:10\ncircuit A  work 0:12  rest 0:06\n  squat\n  push-up\ntalk Bye  0:10\n";
+            "title: Small\npromise: 1 min\ncalls: in 3, out 3\ntalk Hi  0:10\ncircuit A  work 0:12  rest "
+                    + "0:06\n  squat\n  push-up\ntalk Bye  0:10\n";
 
     /** What the build gives all tests of the window. */
     private static final String SETTINGS = System.getProperty("nosegay.settings");

@@ -35,7 +35,8 @@ import org.testfx.util.WaitForAsyncUtils;
 /** Plan, Script, Library and Series in the real window, by keys and mouse. */
 class PlanAndScriptWindowTest extends DrivenWindow {
     private static final String SHEET =
-            "title: Small\npromise: 4 min\ntalk Hi  0:30\ncircuit Beds  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\ncircuit Panes  work 0:30\n  plank\ntalk Bye  0:20\n";
+            "title: Small\npromise: 4 min\ntalk Hi  0:30\ncircuit Beds  rounds 2  work 0:40  rest 0:20\n "
+                    + " squat\n  push-up\ncircuit Panes  work 0:30\n  plank\ntalk Bye  0:20\n";
 
     private String sheet() {
         return shell.session().workout().sheet();

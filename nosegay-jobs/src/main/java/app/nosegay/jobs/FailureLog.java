@@ -18,7 +18,8 @@ import java.util.logging.Logger;
 import java.util.regex.Pattern;
 
 /**
- * Where failures nobody planned for go: a rolling log in the settings folder, with the stack trace, and to whoever shows them. The log can be
+ * Where failures nobody planned for go: a rolling log in the settings folder, with the stack trace, and to whoever shows them. The log
+ * can be
  * sent: of paths it holds the file name alone.
  */
 public final class FailureLog {

@@ -25,7 +25,8 @@ public final class JoinJob {
      * Joins {@code second} to the end of {@code first} in a new file beside it, with their transcripts, and gives the workout that uses it.
      *
      * @param programme what was matched with the two apart
-     * @throws IOException when one of them is missing, they were recorded with different settings, or there is no room; the message says which
+     * @throws IOException when one of them is missing, they were recorded with different settings, or there is no room; the message
+     * says which
      */
     public static Workout join(
             Workout workout, Programme programme, Path folder, String first, String second, Progress progress)

@@ -61,7 +61,8 @@ public final class PublishPictures {
     private record Candidate(Time<Axis.Cut> time, double motion) {}
 
     /**
-     * Moments of the programme that would make a cover, the best first: in the middle of the sets in which most moves, where the presenter is
+     * Moments of the programme that would make a cover, the best first: in the middle of the sets in which most moves, where the
+     * presenter is
      * furthest from standing; one per move. Never a mistake shown on purpose.
      */
     public static List<Time<Axis.Cut>> coverMoments(Programme programme) {

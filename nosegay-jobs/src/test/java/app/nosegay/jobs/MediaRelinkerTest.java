@@ -95,7 +95,8 @@ class MediaRelinkerTest {
                 .noneMatch(n -> n.contains("has changed since it was matched"));
         film(movie, 5, Color.BLUE);
         WorkoutMedia media = WorkoutMedia.read(noLog, folder, Progress.NONE);
-        assertThat(media.notices(noLog)).anyMatch(n -> n.contains("take-1.mp4") && n.contains("has changed since it was matched"));
+        assertThat(media.notices(noLog))
+                .anyMatch(n -> n.contains("take-1.mp4") && n.contains("has changed since it was matched"));
         assertThat(media.evidence().get(0).length().seconds()).isBetween(4.8, 5.2);
     }
 

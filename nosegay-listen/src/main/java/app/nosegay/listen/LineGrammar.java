@@ -5,7 +5,10 @@ import edu.cmu.sphinx.linguist.language.grammar.Grammar;
 import edu.cmu.sphinx.linguist.language.grammar.GrammarNode;
 import java.util.List;
 
-/** Any number of the given lines, each from the start of one of its clauses to the end of another, in any order. Made by the recogniser's set-up. */
+/**
+ * Any number of the given lines, each from the start of one of its clauses to the end of another, in any order. Made by the recogniser's
+ * set-up.
+ */
 public final class LineGrammar extends Grammar {
     /** The recogniser is set up with some line, whatever it is. */
     private List<List<List<String>>> lines = List.of(List.of(List.of("rest")));

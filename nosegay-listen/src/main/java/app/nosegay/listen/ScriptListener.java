@@ -24,7 +24,9 @@ import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.DoubleConsumer;
 
-/** Listens for the lines of the script near the places where they are expected, and gives those it hears as a transcript with word times. */
+/**
+ * Listens for the lines of the script near the places where they are expected, and gives those it hears as a transcript with word times.
+ */
 public final class ScriptListener {
     /** Samples per second of the sound to listen to; mono. */
     public static final int HZ = SpeechRecognizer.HZ;

@@ -4,7 +4,8 @@ package app.nosegay.media;
  * What stays of a picture that is shown in another shape.
  *
  * @param centre its middle, as a share of the source's width (or height)
- * @param share the share of the source's width that has to stay; where that is more than fills the shape, bars above and below make room. 0: what
+ * @param share the share of the source's width that has to stay; where that is more than fills the shape, bars above and below make
+ *     room. 0: what
  *     fills it
  * @param bars their colour, RGB
  */
@@ -13,7 +14,8 @@ public record Crop(double centre, double share, int bars) {
     private static final int ABOUT_ALL = 3;
 
     /**
-     * The part of the source that is seen, and how high it is in the new picture, over all of its width and in its middle; in pixels, all even.
+     * The part of the source that is seen, and how high it is in the new picture, over all of its width and in its middle; in pixels,
+     * all even.
      */
     record View(int x, int y, int width, int height, int shownHeight) {}
 

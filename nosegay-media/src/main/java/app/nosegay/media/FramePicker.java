@@ -31,7 +31,10 @@ public final class FramePicker implements AutoCloseable {
         }
     }
 
-    /** The frame on screen at {@code time}, fitted into {@code width} × {@code height}; the last one after the end; null when none can be decoded. */
+    /**
+     * The frame on screen at {@code time}, fitted into {@code width} × {@code height}; the last one after the end; null when none can be
+     * decoded.
+     */
     public BufferedImage frameAt(Time<Axis.Take> time, int width, int height) {
         return frameAt(time, width, height, () -> true);
     }

@@ -25,7 +25,8 @@ import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 
 /**
- * Recordings one behind the other in one file, as cameras cut them at 4 GB or half an hour: what was recorded is copied as it is, nothing is
+ * Recordings one behind the other in one file, as cameras cut them at 4 GB or half an hour: what was recorded is copied as it is,
+ * nothing is
  * encoded anew.
  */
 public final class JoinedRecording {

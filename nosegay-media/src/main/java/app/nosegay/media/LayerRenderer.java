@@ -15,7 +15,10 @@ import java.util.List;
 import java.util.Locale;
 import javax.imageio.ImageIO;
 
-/** Renders the pieces alone, with alpha, for people who finish the picture elsewhere: as a film, or as pictures with a list of how long each is on. */
+/**
+ * Renders the pieces alone, with alpha, for people who finish the picture elsewhere: as a film, or as pictures with a list of how long
+ * each is on.
+ */
 public final class LayerRenderer {
     private LayerRenderer() {}
 
@@ -50,7 +53,8 @@ public final class LayerRenderer {
     }
 
     /**
-     * The pieces as PNG pictures in {@code folder}, one per change, named by the frame it begins with, and {@code layer.ffconcat}, which says how
+     * The pieces as PNG pictures in {@code folder}, one per change, named by the frame it begins with, and {@code layer.ffconcat},
+     * which says how
      * long each is on. The folder appears whole or not at all.
      */
     public static void pictures(

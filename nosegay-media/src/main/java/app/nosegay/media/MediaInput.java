@@ -271,7 +271,8 @@ public final class MediaInput implements AutoCloseable {
     }
 
     /**
-     * Passes over the pictures before {@code time} without decoding them; it decodes again from the last key frame before it. Sound goes on.
+     * Passes over the pictures before {@code time} without decoding them; it decodes again from the last key frame before it. Sound
+     * goes on.
      */
     void skipPicturesUntil(Time<Axis.Take> until) {
         if (video != null) {

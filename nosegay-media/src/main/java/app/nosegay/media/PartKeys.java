@@ -21,7 +21,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What each part of a film's picture is made of, as one short key: the same key, the same pictures. A key covers the encoder's settings, which
+ * What each part of a film's picture is made of, as one short key: the same key, the same pictures. A key covers the encoder's
+ * settings, which
  * frame of which file is shown when, and every pixel of the pieces over it, so that nothing that changes the picture can be forgotten.
  */
 final class PartKeys {

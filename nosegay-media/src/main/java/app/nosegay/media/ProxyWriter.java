@@ -8,7 +8,10 @@ import java.nio.file.Path;
 import java.util.List;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
-/** Writes the proxy of a take while it is read: few small upright pictures, each standing alone, so that any is shown at once while scrubbing. */
+/**
+ * Writes the proxy of a take while it is read: few small upright pictures, each standing alone, so that any is shown at once while
+ * scrubbing.
+ */
 final class ProxyWriter implements AutoCloseable {
     private static final int WIDTH = 480;
     private static final int HEIGHT = 270;

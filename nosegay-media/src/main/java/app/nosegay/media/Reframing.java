@@ -8,7 +8,10 @@ import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.util.List;
 
-/** What stays of the picture through a programme that is shown in another shape than it was filmed in: a new view where somebody lies down. */
+/**
+ * What stays of the picture through a programme that is shown in another shape than it was filmed in: a new view where somebody lies
+ * down.
+ */
 public record Reframing(List<Step> steps) {
     /** From when on what stays. */
     public record Step(Time<Axis.Cut> from, Crop crop) {}

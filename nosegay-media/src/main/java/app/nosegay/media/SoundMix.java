@@ -12,7 +12,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Does to the programme's sound what a {@link SoundPlan} says, block by block in order: gain, timer tones, music that steps back under speech, and
+ * Does to the programme's sound what a {@link SoundPlan} says, block by block in order: gain, timer tones, music that steps back under
+ * speech, and
  * noises turned down, lines said again over what they replace, a limiter that looks 5 ms ahead.
  */
 final class SoundMix {
@@ -57,7 +58,9 @@ final class SoundMix {
         musicShift = shift();
     }
 
-    /** What brings {@code sound} near a loudness: its mean square, gated at 30 dB under its peak second, stands for the weighted measure. */
+    /**
+     * What brings {@code sound} near a loudness: its mean square, gated at 30 dB under its peak second, stands for the weighted measure.
+     */
     private static double gain(float[] sound, double lufs) {
         double energy = 0;
         for (float s : sound) {

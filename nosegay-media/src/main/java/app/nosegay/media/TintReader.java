@@ -33,7 +33,10 @@ final class TintReader implements AutoCloseable {
         return cells.scale(plane.scale(redOf(frame, shift, down)));
     }
 
-    /** By how many powers of two the colours of a planar format of eight bits are narrower than its brightness; −1 for every other format. */
+    /**
+     * By how many powers of two the colours of a planar format of eight bits are narrower than its brightness; −1 for every other
+     * format.
+     */
     private static int shift(int format) {
         return format == AV_PIX_FMT_YUV444P
                 ? 0

@@ -7,7 +7,10 @@ import java.util.ArrayList;
 import java.util.List;
 import org.bytedeco.javacpp.Loader;
 
-/** The programs {@code ffmpeg} and {@code ffprobe} as they come with the library, run as processes: they make and look at files for tests. */
+/**
+ * The programs {@code ffmpeg} and {@code ffprobe} as they come with the library, run as processes: they make and look at files for
+ * tests.
+ */
 public final class Ffmpeg {
     private Ffmpeg() {}
 

@@ -47,7 +47,8 @@ class OddFootageTest {
                         "high dynamic range",
                         "b.mp4",
                         0,
-                        "-i $0 -c:v libx264 -pix_fmt yuv420p10le -preset ultrafast -color_primaries bt709 -color_trc bt709 -colorspace bt2020nc -c:a copy $1"),
+                        "-i $0 -c:v libx264 -pix_fmt yuv420p10le -preset ultrafast -color_primaries bt709 -color_trc "
+                                + "bt709 -colorspace bt2020nc -c:a copy $1"),
                 way(
                         "variable frame rate",
                         "c.mp4",

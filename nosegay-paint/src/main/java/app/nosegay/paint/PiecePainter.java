@@ -19,7 +19,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Draws faces, each inside its box, in one style. All sizes are in units of which the picture's shorter side has 720; equal faces in equal boxes
+ * Draws faces, each inside its box, in one style. All sizes are in units of which the picture's shorter side has 720; equal faces in
+ * equal boxes
  * are the same pixels.
  */
 public final class PiecePainter {

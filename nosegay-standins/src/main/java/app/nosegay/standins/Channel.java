@@ -25,7 +25,8 @@ import java.util.stream.Stream;
 
 /**
  * A stand-in for a place to publish at: takes a package, applies the generic rules of a host profile ({@code hosts.json}), answers with an
- * acceptance or the reasons for a refusal, keeps a dated history beside the package, and later gives made-up news of it. Nothing is sent anywhere.
+ * acceptance or the reasons for a refusal, keeps a dated history beside the package, and later gives made-up news of it. Nothing is
+ * sent anywhere.
  */
 public final class Channel {
     private static final Pattern CHAPTER = Pattern.compile("(?:(\\d+):)?(\\d{1,2}):(\\d{2}) (.+)");
@@ -220,7 +221,8 @@ public final class Channel {
     }
 
     /**
-     * Made-up news of a published film: {@code retention.csv} (second, share) and {@code comments.csv} (date, text) in {@code folder}. The same
+     * Made-up news of a published film: {@code retention.csv} (second, share) and {@code comments.csv} (date, text) in {@code folder}.
+     * The same
      * seed gives the same news.
      *
      * @param total the film's length

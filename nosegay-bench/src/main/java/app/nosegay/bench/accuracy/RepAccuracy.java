@@ -41,7 +41,8 @@ public record RepAccuracy(int sets, int exact, int withinOne, List<String> wrong
     private static final int CELLS = 32 * 18;
     private static final double HZ = 10;
     private static final String SHEET = "title: T\ncalls: none\n"
-            + "circuit A  work 0:40  rest 0:15\n  goblet squat  tempo 2-0-1\n  push-up  tempo 2-1-1\n  single-arm row  sides separate  tempo 1-1-2\n"
+            + "circuit A  work 0:40  rest 0:15\n  goblet squat  tempo 2-0-1\n  push-up  tempo 2-1-1\n  "
+            + "single-arm row  sides separate  tempo 1-1-2\n"
             + "  reverse lunge  sides alternate  tempo 1-0-1\n  kettlebell deadlift  tempo 2-0-2\n  band pull-apart  tempo 1-1-1\n"
             + "superset B  sets 3  reps 10  rest 0:30\n  goblet squat  tempo 3-0-1\n  single-arm press  sides separate  tempo 1-0-2\n"
             + "circuit C  work 0:25  rest 0:10\n  glute bridge  tempo 1-1-1\n  hip hinge  tempo 2-0-1\n";

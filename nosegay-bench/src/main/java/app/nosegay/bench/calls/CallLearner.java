@@ -42,7 +42,10 @@ import java.util.zip.GZIPOutputStream;
 public final class CallLearner {
     /** A trait of fewer lines is an accident. */
     private static final int FEWEST_LINES = 8;
-    /** How little the weights are held back: with more, likelihoods are too sure on other recordings (tried on five hundred calls left out). */
+    /**
+     * How little the weights are held back: with more, likelihoods are too sure on other recordings (tried on five hundred calls left
+     * out).
+     */
     private static final double COST = 0.3;
 
     private static final double PRECISION = 1e-3;
@@ -88,7 +91,8 @@ public final class CallLearner {
     }
 
     /**
-     * Learnt from {@code sheets} line by line, and then from their sentences and numbers, also as a host's captions show them: without marks,
+     * Learnt from {@code sheets} line by line, and then from their sentences and numbers, also as a host's captions show them: without
+     * marks,
      * broken anywhere.
      */
     public static Learnt learnt(List<String> sheets) throws IOException {

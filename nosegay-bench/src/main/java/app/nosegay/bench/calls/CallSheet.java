@@ -24,8 +24,9 @@ import java.util.stream.Stream;
 public final class CallSheet {
     /** The sheets; what each was used for stands at its head. */
     public static final List<String> NAMES = Stream.of(
-                    ("a b c d e f g h i j k l m n o p q r s t u v w x y z aa bb cc dd ee ff gg hh ii jj kk ll mm nn oo pp qq rr ss tt uu vv ww xx yy zz talk1 talk2 talk3 talk4 talk5 talk6 talk7 talk8 talk9 own"
-                                    + " hard")
+                    ("a b c d e f g h i j k l m n o p q r s t u v w x y z aa bb cc dd ee ff gg hh ii jj kk ll "
+                                    + "mm nn oo pp qq rr ss tt uu vv ww xx yy zz talk1 talk2 talk3 talk4 talk5 talk6 talk7 talk8 "
+                                    + "talk9 own" + " hard")
                             .split(" "))
             .map(sheet -> "calls-" + sheet + ".txt")
             .toList();

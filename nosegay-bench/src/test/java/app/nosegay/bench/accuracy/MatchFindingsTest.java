@@ -19,7 +19,8 @@ class MatchFindingsTest {
             SampleSheets.timeline(SampleSheets.wheelbarrow()),
             SampleSheets.timeline(
                     "title: T\npromise: 12 min\ncalls: half, 10, in 3, out 3\ntalk Hi  0:30\ncircuit A  rounds 2  work 0:40  rest 0:20\n"
-                            + "  goblet squat\n  push-up\n  single-arm row  sides separate\n  plank\nsuperset B  sets 2  reps 10  rest 0:45\n"
+                            + "  goblet squat\n  push-up\n  single-arm row  sides separate\n  plank\nsuperset B  sets 2 "
+                            + " reps 10  rest 0:45\n"
                             + "  kettlebell deadlift  tempo 2-0-1\n  band pull-apart  tempo 2-0-1\ntalk Bye  0:20\n"));
 
     static Set<Trouble> troubles() {

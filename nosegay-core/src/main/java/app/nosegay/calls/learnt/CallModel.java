@@ -20,7 +20,8 @@ import java.util.zip.GZIPInputStream;
 
 /**
  * How likely a line of a transcript is to hold a call of each kind, or a number to be of one, and of what: a logistic regression for each
- * over {@link CallLineFeatures} or {@link NumberFeatures}, learnt from recordings written out by hand. Fan, Chang, Hsieh, Wang, Lin: LIBLINEAR, JMLR 9 (2008).
+ * over {@link CallLineFeatures} or {@link NumberFeatures}, learnt from recordings written out by hand. Fan, Chang, Hsieh, Wang, Lin:
+ * LIBLINEAR, JMLR 9 (2008).
  */
 public final class CallModel {
     /** Weights are kept in steps of this. */

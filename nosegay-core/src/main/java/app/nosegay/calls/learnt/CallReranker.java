@@ -18,7 +18,10 @@ import java.util.regex.Pattern;
  * unlikely where it was found goes, or becomes the likely other thing the same number can be of; what is likely and was not found is added.
  */
 public final class CallReranker {
-    /** A call that needs no number is added from this likelihood of its line on: the best balance of found and made up on recordings left out. */
+    /**
+     * A call that needs no number is added from this likelihood of its line on: the best balance of found and made up on recordings left
+     * out.
+     */
     private static final double ADDS = 0.4;
     /** One that needs a number, from this likelihood of the number on. */
     private static final double ADDS_A_NUMBER = 0.45;

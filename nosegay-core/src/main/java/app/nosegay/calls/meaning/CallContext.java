@@ -131,7 +131,10 @@ final class CallContext {
         return lastStart != null && sinceStart(f) > workSeconds().orElse(LONG_WORK) * NEARLY;
     }
 
-    /** Whether the side was changed a moment ago, for the rest of a set and not as the beat of an alternating move, and nobody has begun since. */
+    /**
+     * Whether the side was changed a moment ago, for the rest of a set and not as the beat of an alternating move, and nobody has begun
+     * since.
+     */
     boolean isSwitchedOver(FoundCall f) {
         Call last = null;
         Call before = null;

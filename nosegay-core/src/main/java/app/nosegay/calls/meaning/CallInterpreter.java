@@ -12,17 +12,18 @@ import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
- * Settles by what went before what each thing said means: a count down ends work while working and starts it while resting, "let's go" starts
+ * Settles by what went before what each thing said means: a count down ends work while working and starts it while resting, "let's go"
+ * starts
  * work or only cheers. Work whose end nobody announced is taken to be over after a time.
  */
 public final class CallInterpreter {
 
     /** Names of moves that tell to begin with them. */
-    private static final Pattern IMPERATIVE = Pattern.compile(
-            "(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
-                    .replace(
-                            "VERB",
-                            "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)(?: (?:up|down|out|in|back))?"));
+    private static final Pattern IMPERATIVE = Pattern.compile("(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
+            .replace(
+                    "VERB",
+                    "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)"
+                            + "(?: (?:up|down|out|in|back))?"));
 
     /** "Move four is a row" only names it. */
     private static final Pattern ANNOUNCED =
@@ -36,10 +37,15 @@ public final class CallInterpreter {
 
     /** Words that lead on to something new, whatever goes on. */
     private static final Pattern MOVES_ON = Pattern.compile(
-            "^(?:on to|onto|into|now (?:we (?:have|are|will)|its|into|the|our|a|some)|time for|its time for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) (?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|lets (?:add|try|do|get into) |take (?:it|this|that) (?:into|onto)|(?:and )?(?:down|back|up|over) (?:for|into))");
+            "^(?:on to|onto|into|now (?:we (?:have|are|will)|its|into|the|our|a|some)|time for|its time "
+                    + "for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) "
+                    + "(?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|lets "
+                    + "(?:add|try|do|get into) |take (?:it|this|that) (?:into|onto)|(?:and )?(?:down|back|up|over)"
+                    + " (?:for|into))");
 
-    private static final Pattern SEVERAL = Pattern.compile(
-            "(?:(?:and|now|okay) )*(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|all|more|big|two|few|some) )(?:[a-z]+ ){0,2}[a-z]+[a-rt-z]s");
+    private static final Pattern SEVERAL =
+            Pattern.compile("(?:(?:and|now|okay) )*(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|"
+                    + "all|more|big|two|few|some) )(?:[a-z]+ ){0,2}[a-z]+[a-rt-z]s");
     private static final Pattern OTHER_SIDE = Pattern.compile("\\bother (?:side|leg|arm)\\b");
     /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
     private static final double LONGEST_CHANGE = 10;
@@ -52,7 +58,8 @@ public final class CallInterpreter {
     private static final Set<CallKind> MAY_DEPEND =
             EnumSet.of(CallKind.REST, CallKind.SECONDS_LEFT, CallKind.REPS_LEFT, CallKind.LAST_REP);
     private static final Pattern CONDITION = Pattern.compile(
-            "\\b(?:if|once|whenever|unless|as soon as) (?:you|your|youre|things|anything|it)\\b(?: [a-z0-9]+){1,3} $|\\b(?:do not|never)(?: you)?(?: dare)? $");
+            "\\b(?:if|once|whenever|unless|as soon as) (?:you|your|youre|things|anything|it)\\b(?: [a-z0-9]"
+                    + "+){1,3} $|\\b(?:do not|never)(?: you)?(?: dare)? $");
 
     /** "Only one more" so soon behind "that's round one", in seconds, is of rounds. */
     private static final double AFTER_A_ROUND = 6;

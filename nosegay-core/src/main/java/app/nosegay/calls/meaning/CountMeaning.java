@@ -10,12 +10,21 @@ import java.util.regex.Pattern;
  * What a count means where it is said: down to the start of work or to its end, or of repetitions, holds and pulses.
  */
 final class CountMeaning {
-    private static final Pattern STARTS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|out|back) we go|off (?:we|you) go|lets start|lets begin|lets do|(?:lift|press|row|curl|squat|lunge|swing|hike|march|punch|jump|twist|push|pull|drive|hinge|snatch|clean|thrust|sit|plank|crunch|jack|kick|climb|run|raise|reach|dip|skate)(?= (?:[.,]|and|it|out|up|away|now)))\\b");
+    private static final Pattern STARTS_AFTER =
+            Pattern.compile("^[ .,]*(?:and |okay |now )*(?:go|lets go|start|begin|work|here we go|(?:up|down|in|over|"
+                    + "out|back) we go|off (?:we|you) go|lets start|lets begin|lets do|(?:lift|press|row|curl|squat|"
+                    + "lunge|swing|hike|march|punch|jump|twist|push|pull|drive|hinge|snatch|clean|thrust|sit|plank|"
+                    + "crunch|jack|kick|climb|run|raise|reach|dip|skate)(?= (?:[.,]|and|it|out|up|away|now)))\\b");
     private static final Pattern STOPS_AFTER = Pattern.compile(
-            "^[ .,0]*(?:and |okay |now |good |nice |great )*(?:rest|stop|relax|done|finish|finished|release|time|switch|swap|change|other side|take a|shake|catch|well done|good job|good work|nice work|great job|nice job|great work|breathe|lower|drop|down|(?:put|set|park|pop) (?:it|the|them|your)|pause|we are done|you are done|thats it|excellent|beautiful|awesome|perfect|thats (?:block|round|set|circuit|exercise|superset) \\d|and down|come down|let go|good|nice)\\b");
-    private static final Pattern STARTS_BEFORE = Pattern.compile(
-            "(?:starting|start|begin|beginning|going|(?<!to )go|off|ready|set|we start|lets start|here we go|begin|work|working)(?: (?:in|and|get|set))*[ .,]*$|(?:get ready|ready|here we go|count you in|in we go|coming in|going in) ?[ .,]*$|(?:^|[.,]) in $");
+            "^[ .,0]*(?:and |okay |now |good |nice |great )*(?:rest|stop|relax|done|finish|finished|release|"
+                    + "time|switch|swap|change|other side|take a|shake|catch|well done|good job|good work|nice "
+                    + "work|great job|nice job|great work|breathe|lower|drop|down|(?:put|set|park|pop) (?:it|the|"
+                    + "them|your)|pause|we are done|you are done|thats it|excellent|beautiful|awesome|perfect|thats "
+                    + "(?:block|round|set|circuit|exercise|superset) \\d|and down|come down|let go|good|nice)\\b");
+    private static final Pattern STARTS_BEFORE =
+            Pattern.compile("(?:starting|start|begin|beginning|going|(?<!to )go|off|ready|set|we start|lets start|here "
+                    + "we go|begin|work|working)(?: (?:in|and|get|set))*[ .,]*$|(?:get ready|ready|here we go|count "
+                    + "you in|in we go|coming in|going in) ?[ .,]*$|(?:^|[.,]) in $");
     private static final Pattern HOLDS_BEFORE =
             Pattern.compile("(?:hold|holding|squeeze|pause|pulse|pulses|stay|freeze)(?: [a-z]+){0,6}[ .,]*$");
     private static final Pattern OUT_BEFORE =
@@ -33,7 +42,9 @@ final class CountMeaning {
             Pattern.compile("^[ .,]*(?:and )?(?:(?:you|we) are )?(?:done|finished)\\b");
     /** What ends a set, and not only a hold within it. */
     private static final Pattern ENDS_AFTER = Pattern.compile(
-            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|finish|finished|time|switch|swap|change|other side|relax|take a|(?:put|set|park|pop) (?:it|the|them|your)|lower (?:it|them|that|everything|all|down|your|the))\\b");
+            "^[ .,]*(?:and |okay |good )*(?:rest|stop|done|finish|finished|time|switch|swap|change|other "
+                    + "side|relax|take a|(?:put|set|park|pop) (?:it|the|them|your)|lower (?:it|them|that|everything|"
+                    + "all|down|your|the))\\b");
 
     private static final Pattern TEMPO_BEFORE =
             Pattern.compile("(?:down|up|lower|lift|slow|slowly|lowering|out|in|count of)[ .,]*$");

@@ -20,7 +20,9 @@ final class FigureMeaning {
     private static final Pattern OF_SOMETHING = Pattern.compile("\\d [a-z]+s (?:left|to go|remaining)$");
 
     private static final Pattern OF_ROUNDS = Pattern.compile(
-            "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
+            "\\b(?:(?:\\d+|first|second|third|fourth|fifth|that|this|the|a|our|last|whole) (?:round|circuit|"
+                    + "set|lap)s?|(?:round|circuit|set|lap) \\d+)(?: (?:all )?(?:done|complete|completed|finished|"
+                    + "down|over|gone|in the (?:books|bag|bank)))?[ .,]*(?:and )?$");
     private static final Pattern AS_MANY = Pattern.compile("\\b(?:amrap|as many (?:rounds|reps) as)\\b");
     /** "We'll do this for thirty seconds". */
     private static final Pattern TELLS_A_PLAN =
@@ -29,8 +31,9 @@ final class FigureMeaning {
     private static final int SHORTEST_PLANNED = 20;
 
     private static final Pattern OF_ALL_RESTS = Pattern.compile("\\b(?:between|each|every)\\b");
-    private static final Pattern OF_REST = Pattern.compile(
-            "\\b(?:rest|break|between|recover|off|no rest|change ?over|to change|transition|to set up|to get (?:ready|into|to|set)|to move)\\b");
+    private static final Pattern OF_REST =
+            Pattern.compile("\\b(?:rest|break|between|recover|off|no rest|change ?over|to change|transition|to set up|"
+                    + "to get (?:ready|into|to|set)|to move)\\b");
     /** Work begins within this of the first move's being brought up, in seconds. */
     private static final double LONGEST_TALK = 40;
 

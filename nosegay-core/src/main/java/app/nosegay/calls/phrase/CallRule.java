@@ -7,7 +7,8 @@ import java.util.Map;
 import java.util.regex.Pattern;
 
 /**
- * One way of saying a call, as a pattern over {@link Speech}: plain words, digits, {@code .} and {@code ,}. Group 1 is its number, group 2 its
+ * One way of saying a call, as a pattern over {@link Speech}: plain words, digits, {@code .} and {@code ,}. Group 1 is its number,
+ * group 2 its
  * second one. {@code ~name} stands for a list of words, {@code < ?} for where a phrase begins.
  *
  * @param kind null where it only keeps later rules from misunderstanding its words
@@ -45,10 +46,6 @@ public record CallRule(CallKind kind, String of, Integer value, Pattern pattern,
     /** What is none, though it sounds like one. */
     static CallRule never(String pattern) {
         return rule(null, null, null, "(?:" + pattern + ")\\b");
-    }
-
-    static CallRule ordinals(String pattern) {
-        return rule(CallKind.ORDINAL, "nth", null, pattern);
     }
 
     static CallRule rule(CallKind kind, String of, Integer value, String pattern) {

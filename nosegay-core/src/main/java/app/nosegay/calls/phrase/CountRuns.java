@@ -19,8 +19,12 @@ public final class CountRuns {
         }
     }
 
-    private static final Pattern NUMBER = Pattern.compile(
-            "(?<= )(?<!(?<!get )set )(?<!\\b(?:last|final|round|number|exercise|move|superset|week|day|episode|part|level|phase) )(?:(\\d{1,3}) to(?= 1 )|(\\d{1,3}))(?! (?:seconds?|minutes?|more|reps?|rounds?|sets?(?! (?:it|them|the|your|down))|left(?! (?:side|arm|leg|hand|foot|knee)\\b)|to go|times|time (?:each|through|around|per)|exercises?|moves?|of|on each|each|per|inch|pounds?|kilos?|percent|degrees?)\\b)(?= |$)");
+    private static final Pattern NUMBER =
+            Pattern.compile("(?<= )(?<!(?<!get )set )(?<!\\b(?:last|final|round|number|exercise|move|superset|week|day|"
+                    + "episode|part|level|phase) )(?:(\\d{1,3}) to(?= 1 )|(\\d{1,3}))(?! (?:seconds?|minutes?|more|"
+                    + "reps?|rounds?|sets?(?! (?:it|them|the|your|down))|left(?! (?:side|arm|leg|hand|foot|knee)"
+                    + "\\b)|to go|times|time (?:each|through|around|per)|exercises?|moves?|of|on each|each|per|"
+                    + "inch|pounds?|kilos?|percent|degrees?)\\b)(?= |$)");
     /** Words between two numbers of one count, at most. */
     private static final int MOST_WORDS = 9;
 

@@ -33,18 +33,27 @@ import java.util.stream.Collectors;
  */
 public final class CallReader {
     private static final Pattern A_PLACE = Pattern.compile(
-            "(?:exercise|move|movement|drill|number)(?: number)? \\d+$|(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|move|movement|stretch)(?: is)?$|last but not least$");
+            "(?:exercise|move|movement|drill|number)(?: number)? \\d+$|(?:first|second|third|fourth|fifth|"
+                    + "sixth|last|final) (?:exercise|move|movement|stretch)(?: is)?$|last but not least$");
     private static final Pattern IN_MINUTES = Pattern.compile("\\d (?:more )?minutes?\\b");
     /** Words a name does not begin with. */
     private static final String NO_NAME =
-            "(?!(?:in|let|lets|okay|ready|here|coming|come|up|for|get|got|gotta|go|going|and|or|but|of|off|everyone|everybody|guys|team|you|we|i|so|now|this|that|these|those|it|its|are|at|to|complete|completed|done|down|finished|over|next|again|with|from|on|take|grab|keep|start|starting|begin|same|then|still|if|is|was|has|have|had|will|can|there|what|when|good|nice|right|left|just|really|only)\\b)[a-z]{3,}";
+            "(?!(?:in|let|lets|okay|ready|here|coming|come|up|for|get|got|gotta|go|going|and|or|but|of|"
+                    + "off|everyone|everybody|guys|team|you|we|i|so|now|this|that|these|those|it|its|are|at|to|"
+                    + "complete|completed|done|down|finished|over|next|again|with|from|on|take|grab|keep|start|"
+                    + "starting|begin|same|then|still|if|is|was|has|have|had|will|can|there|what|when|good|nice|"
+                    + "right|left|just|really|only)\\b)[a-z]{3,}";
     /** "Is the", and then a name of two words or three. */
-    private static final Pattern CALLED = Pattern.compile(
-            "^ (?:(?:is|its|the|a|an|our|going to be|will be|we have|called|,|everyone|everybody|guys|folks|team|we are going to|we will) )*("
-                    + NO_NAME + "(?: " + NO_NAME + "){1,2})(?= )");
+    private static final Pattern CALLED =
+            Pattern.compile("^ (?:(?:is|its|the|a|an|our|going to be|will be|we have|called|,|everyone|everybody|guys|"
+                    + "folks|team|we are going to|we will) )*(" + NO_NAME + "(?: " + NO_NAME + "){1,2})(?= )");
     /** How one gets into a move, before its name. */
     private static final String GETS_INTO =
-            "(?:(?:(?:back|over|down|up) )*(?:on|onto) your (?:back|side|front|belly|stomach|knees|hands and knees) for|(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set|flip|drop|head|rock|straighten)(?: (?!(?:into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)){0,4} (?:to|into))";
+            "(?:(?:(?:back|over|down|up) )*(?:on|onto) your (?:back|side|front|belly|stomach|knees|hands "
+                    + "and knees) for|(?:lift|come|get|bring|turn|roll|lie|sit|stand|kneel|set|flip|drop|head|rock|"
+                    + "straighten)(?: (?!(?:into|for) )[a-z]+){1,5} for|(?:come|step|walk|press|roll|lower|climb)"
+                    + "(?: (?:up|down|over|out|back|all|the|way|yourself|onto|your|hands|knees|side|forearms|and)"
+                    + "){0,4} (?:to|into))";
     /** Fewer seconds than this are of a hold or a tempo, not of the plan. */
     private static final int SHORTEST_INTERVAL = 5;
     /** No workout has more moves or rounds than this. */
@@ -252,18 +261,35 @@ public final class CallReader {
     private void named(Map<String, String> names, String name) {
         List<Pattern> ways = List.of(
                 Pattern.compile(
-                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now(?: (?:its|we have|for|we (?:will|are (?:just |now |then )?going to)(?: do)?|we are))?|on to|onto|into|we have(?: got)?|we (?:~|are (?:just|now|then) going to) (?:do|be doing)|we are (?:doing|going for|on)|this (?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|(?<=[.,] |\\b1 )(?:and )?(?:down|back|up|over) (?:for|into)|(?:we|you|lets) (?:~ )?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this 1|up is|next is|(?<!the |your |our |this |that |is |are )next|last thing|last up|(?<=(?:1|2|3|4|5|6|up|next|exercise|move|minute) )which is|it is|its)(?: (?:a|an|our|some|the|your|set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
+                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now(?: (?:its|we have|for|we (?:will|"
+                                + "are (?:just |now |then )?going to)(?: do)?|we are))?|on to|onto|into|we have(?: got)?|we "
+                                + "(?:~|are (?:just|now|then) going to) (?:do|be doing)|we are (?:doing|going for|on)|this "
+                                + "(?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready "
+                                + "for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|"
+                                + "we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|"
+                                + "into|onto)|(?<=[.,] |\\b1 )(?:and )?(?:down|back|up|over) (?:for|into)|(?:we|you|lets) (?:~ "
+                                + ")?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|"
+                                + "right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)"
+                                + "|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this "
+                                + "1|up is|next is|(?<!the |your |our |this |that |is |are )next|last thing|last up|(?<=(?:1|"
+                                + "2|3|4|5|6|up|next|exercise|move|minute) )which is|it is|its)(?: (?:a|an|our|some|the|your|"
+                                + "set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
                                         .replace("~", "(?:will|are going to)")
                                 + name + "(?= )"),
                 Pattern.compile(
-                        "(?<=(?:exercise|move|movement|number|station|drill|round) (?:number )?\\d{1,2} |(?:circuit|block|superset|set) \\d |(?:first|second|third|fourth|last|final|next) (?:block|circuit|superset|tabata|pair) |(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|move|movement|1) )(?:(?:with|starts with|begins with|of (?:this|the|our) (?:round|circuit|block|workout|session)|is|is going to be|will be|its|the|a|our|some|,) )*"
-                                + name + "(?= )"),
+                        "(?<=(?:exercise|move|movement|number|station|drill|round) (?:number )?\\d{1,2} |(?:circuit|"
+                                + "block|superset|set) \\d |(?:first|second|third|fourth|last|final|next) (?:block|circuit|"
+                                + "superset|tabata|pair) |(?:first|second|third|fourth|fifth|sixth|last|final) (?:exercise|"
+                                + "move|movement|1) )(?:(?:with|starts with|begins with|of (?:this|the|our) (?:round|circuit|"
+                                + "block|workout|session)|is|is going to be|will be|its|the|a|our|some|,) )*" + name
+                                + "(?= )"),
                 Pattern.compile(
-                        "(?<=[.,] |\\b2 1 )(?:(?:and|okay|so|now|its|then|a|our|some|the|into|to|heavy|light|weighted|alternating|same|more|next) )*"
-                                + name + "(?= [.,])"),
-                Pattern.compile(
-                        "(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
-                                + " (?:(?:is|are|is coming|coming|come) (?:up )?(?:next|first)|first(?= (?:[.,]|\\d|get|grab|we|so|lie|feet|hands|palms|arms|elbows|with|right|left|standing|in))|coming (?:up|at you|in)|up next)(?= )"),
+                        "(?<=[.,] |\\b2 1 )(?:(?:and|okay|so|now|its|then|a|our|some|the|into|to|heavy|light|weighted|"
+                                + "alternating|same|more|next) )*" + name + "(?= [.,])"),
+                Pattern.compile("(?<= )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
+                        + " (?:(?:is|are|is coming|coming|come) (?:up )?(?:next|first)|first(?= (?:[.,]|\\d|get|grab|"
+                        + "we|so|lie|feet|hands|palms|arms|elbows|with|right|left|standing|in))|coming (?:up|at you|"
+                        + "in)|up next)(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then) )*" + name
                         + " (?:next(?= )|again(?= (?:[.,]|in \\d)))"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|our|the|some|then|\\d+) )*" + name

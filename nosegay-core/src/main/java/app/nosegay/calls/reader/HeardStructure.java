@@ -36,8 +36,9 @@ public final class HeardStructure {
     private static final Length LATE = Length.ofSeconds(1);
 
     private static final Pattern NAME = Pattern.compile(
-            "\\b(?:(?!(?:is|are|the|a|an|our|some|your|got|have|to|up|with|of|then|and|now|do|doing|for|into|next|first|last|on|it|its|going|move|exercise|one|more) )[a-z]+ )?"
-                    + CallWords.MOVE_WORDS + "\\b");
+            "\\b(?:(?!(?:is|are|the|a|an|our|some|your|got|have|to|up|with|of|then|and|now|do|doing|for|"
+                    + "into|next|first|last|on|it|its|going|move|exercise|one|more) )[a-z]+ )?" + CallWords.MOVE_WORDS
+                    + "\\b");
 
     private final List<Heard> heard = new ArrayList<>();
     private final Map<String, Integer> timesDone = new HashMap<>();

@@ -5,8 +5,10 @@ package app.nosegay.evidence.sight;
  *
  * @param width in units
  * @param height in units
- * @param focus where the takes are cropped to this shape, the middle of what stays, as a share of their width; null where they are shown whole
- * @param share the share of their width that has to stay, so that nobody is cut; bars above and below make room for it. 0: what fills the frame
+ * @param focus where the takes are cropped to this shape, the middle of what stays, as a share of their width; null where they are
+ *     shown whole
+ * @param share the share of their width that has to stay, so that nobody is cut; bars above and below make room for it. 0: what fills
+ *     the frame
  */
 public record Frame(double width, double height, Double focus, double share) {
     /** Takes are taken to be of this shape. */

@@ -26,7 +26,10 @@ public final class MotionHeight {
 
     private MotionHeight() {}
 
-    /** −1 as low as anything moves in this take, 1 as high, 0 where nothing is known; {@value #HZ} a second; none where heights hardly differ. */
+    /**
+     * −1 as low as anything moves in this take, 1 as high, 0 where nothing is known; {@value #HZ} a second; none where heights hardly
+     * differ.
+     */
     public static Trace of(TakeEvidence.Poses poses) {
         if (poses == null || poses.count() < poses.hz() * STRETCH) {
             return Trace.NONE;

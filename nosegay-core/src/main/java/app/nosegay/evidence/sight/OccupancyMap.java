@@ -6,7 +6,8 @@ import app.nosegay.time.Span;
 import java.util.Arrays;
 
 /**
- * Where people are in the picture of one take over a stretch of it: per cell of a coarse grid the share of time somebody is there, and how bright
+ * Where people are in the picture of one take over a stretch of it: per cell of a coarse grid the share of time somebody is there, and
+ * how bright
  * it is. Somebody is where the picture differs from what that cell usually shows, or moves.
  *
  * @param presence by row, then column, 0 to 1
@@ -26,7 +27,9 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
     private static final double ACTIVE = 0.04;
     /** A cell with somebody in it for this share of time is part of them. */
     private static final double SOMEBODY = 0.3;
-    /** A cell with somebody in it for this share of time holds the body, and not only an arm now and then; more than what is only likely. */
+    /**
+     * A cell with somebody in it for this share of time holds the body, and not only an arm now and then; more than what is only likely.
+     */
     private static final double MOSTLY = 0.55;
     /** Room left around somebody in a crop, as a share of the width. */
     private static final double AROUND = 0.04;
@@ -172,7 +175,8 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
     }
 
     /**
-     * The share of the width, about {@code focus}, in which whoever is in the middle is seen whole; 0 where nobody is. Others beside a gap do not
+     * The share of the width, about {@code focus}, in which whoever is in the middle is seen whole; 0 where nobody is. Others beside a
+     * gap do not
      * count.
      */
     public double extent(double focus) {

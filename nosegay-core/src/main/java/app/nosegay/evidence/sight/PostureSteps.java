@@ -7,7 +7,8 @@ import java.util.List;
 
 /**
  * When the position somebody keeps, or moves about, goes over into another one: the mean picture of a few seconds differs from that of the
- * seconds before. It tells stretches and holds apart that follow each other, though nothing moves in either, and one move from the next where
+ * seconds before. It tells stretches and holds apart that follow each other, though nothing moves in either, and one move from the next
+ * where
  * no rest lies between.
  */
 public final class PostureSteps {

@@ -5,8 +5,10 @@ import java.util.Arrays;
 import java.util.stream.IntStream;
 
 /**
- * Where the repetitions of a set begin and end, told from its own middle: the pictures there come round at one period, and outwards from there
- * each is like the one a period further in as long as the set lasts. Whoever walks about in a rest is not where the repetition is, and whoever
+ * Where the repetitions of a set begin and end, told from its own middle: the pictures there come round at one period, and outwards
+ * from there
+ * each is like the one a period further in as long as the set lasts. Whoever walks about in a rest is not where the repetition is, and
+ * whoever
  * stands still does not move away and come back.
  */
 public final class SetEdges {
@@ -59,7 +61,8 @@ public final class SetEdges {
     }
 
     /**
-     * A moment at which the set begins, and one at which it ends, in seconds; NaN where that is not told. And how long a repetition takes, or two or
+     * A moment at which the set begins, and one at which it ends, in seconds; NaN where that is not told. And how long a repetition
+     * takes, or two or
      * three where one does not fall on whole pictures.
      */
     public record Edges(double start, double end, double period) {
@@ -169,7 +172,10 @@ public final class SetEdges {
         return sum / a.length;
     }
 
-    /** The first moment (−1) or last (1) that is of the set: what lies between it and the middle comes round most of all. NaN beyond reach. */
+    /**
+     * The first moment (−1) or last (1) that is of the set: what lies between it and the middle comes round most of all. NaN beyond
+     * reach.
+     */
     private double edge(int side) {
         int start = side < 0 ? index(from + MIDDLE * (to - from)) : index(to - MIDDLE * (to - from));
         int limit = side < 0 ? Math.max(0, index(from - REACH)) : Math.min(pictures.length - 1, index(to + REACH));

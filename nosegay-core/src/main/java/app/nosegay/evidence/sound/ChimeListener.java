@@ -5,8 +5,10 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Hears signals of several tones at once: chimes, bells, gongs, buzzers, two keys of a telephone. Each of their partials keeps its pitch from
- * beginning to end, which no partial of a voice does for long, and for a moment nearly all that is heard is such partials (peak tracking after
+ * Hears signals of several tones at once: chimes, bells, gongs, buzzers, two keys of a telephone. Each of their partials keeps its
+ * pitch from
+ * beginning to end, which no partial of a voice does for long, and for a moment nearly all that is heard is such partials (peak
+ * tracking after
  * McAulay and Quatieri 1986). Where a voice covers the signal later on, it is known again by its pitches.
  */
 final class ChimeListener {
@@ -264,7 +266,10 @@ final class ChimeListener {
         return sound.stream().anyMatch(p -> Math.abs(p.pitch() - hz) < SAME_PITCH * hz);
     }
 
-    /** What is heard of a sound, its onset where the strongest partial reaches half its amplitude; null where it swells instead of beginning. */
+    /**
+     * What is heard of a sound, its onset where the strongest partial reaches half its amplitude; null where it swells instead of
+     * beginning.
+     */
     private Heard heard(List<Partial> sound) {
         Partial main = sound.stream()
                 .max(Comparator.comparingDouble(Partial::strongest))

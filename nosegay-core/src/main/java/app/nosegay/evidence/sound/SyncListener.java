@@ -9,7 +9,8 @@ import java.util.List;
 import org.jtransforms.fft.FloatFFT_1D;
 
 /**
- * Hears sync tones in a stream of samples: a matched filter for the chirp (overlap-save correlation, normalised by the energy under it), then
+ * Hears sync tones in a stream of samples: a matched filter for the chirp (overlap-save correlation, normalised by the energy under
+ * it), then
  * the twelve symbols behind it. A tone counts only when its checksum holds.
  */
 public final class SyncListener {

@@ -4,7 +4,8 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 
 /**
- * Tells a timer's signals from the notes of music by their number and strength. No timer sounds as often as a melody; and who wants to hear a
+ * Tells a timer's signals from the notes of music by their number and strength. No timer sounds as often as a melody; and who wants to
+ * hear a
  * timer over music has it louder.
  */
 final class TimerToneFilter {

@@ -54,7 +54,8 @@ public final class BoundaryFeatures {
     private BoundaryFeatures withoutVoice;
 
     /**
-     * What the evidence of {@code take} says about the boundaries of {@code timeline}, kept with the take; {@code lines} are to be said in it,
+     * What the evidence of {@code take} says about the boundaries of {@code timeline}, kept with the take; {@code lines} are to be said
+     * in it,
      * as far as they are known.
      */
     public static BoundaryFeatures of(Timeline timeline, List<ScriptLine> lines, TakeEvidence take) {
@@ -331,7 +332,10 @@ public final class BoundaryFeatures {
         });
     }
 
-    /** Whether a timer sounds where one segment or a pause (null) goes over into another: where work begins or ends, not at a change of side. */
+    /**
+     * Whether a timer sounds where one segment or a pause (null) goes over into another: where work begins or ends, not at a change of
+     * side.
+     */
     private static boolean isTurn(Segment before, Segment after) {
         boolean side = isSwitch(before) || isSwitch(after);
         boolean restEnds = before != null && before.kind() == SegmentKind.REST && after == null;
@@ -425,7 +429,8 @@ public final class BoundaryFeatures {
     }
 
     /**
-     * How far what is seen between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell, and for
+     * How far what is seen between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell,
+     * and for
      * holds and stretches, which are done in many positions.
      */
     public double posture(String move, double from, double to) {

@@ -14,7 +14,10 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 
-/** What lines of the script that were said word for word tell: in which segment they were said. Of calls and counts there are too many alike. */
+/**
+ * What lines of the script that were said word for word tell: in which segment they were said. Of calls and counts there are too many
+ * alike.
+ */
 final class LineFeatures {
     /** A line written for more segments than this tells none of them. */
     private static final int MOST_SEGMENTS = 4;

@@ -167,7 +167,10 @@ public final class MatchWeights {
     static final double INTRODUCED_EARLY = 5;
     /** Announced again sooner than this, in seconds, it is the same announcement. */
     static final double INTRODUCED_AGAIN = 25;
-    /** Each second of the closing talk in which something is said, the reverse counts against: a timer left on beeps behind it, but nobody talks there. */
+    /**
+     * Each second of the closing talk in which something is said, the reverse counts against: a timer left on beeps behind it, but
+     * nobody talks there.
+     */
     static final double SPOKEN_PER_SECOND = 0.8;
     /** The same where it is not known what is said. */
     static final double VOICED_PER_SECOND = 0.6;

@@ -65,7 +65,10 @@ final class SightFeatures {
         return posture == null ? 0 : standing.getOrDefault(move, 0);
     }
 
-    /** How far the height of what moves between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell. */
+    /**
+     * How far the height of what moves between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does
+     * not tell.
+     */
     double posture(String move, double from, double to) {
         int stands = standing(move);
         int a = Math.max(0, Math.min(bins, Grid.bin(from)));
@@ -99,7 +102,9 @@ final class SightFeatures {
         return much != null || round != null;
     }
 
-    /** How far what moves much is what comes round in this take, 0 to 1: some walk about in every rest, and a press moves the arms alone. */
+    /**
+     * How far what moves much is what comes round in this take, 0 to 1: some walk about in every rest, and a press moves the arms alone.
+     */
     private static double telling(float[] much, float[] round) {
         double[] sum = new double[2];
         int[] count = new int[2];

@@ -11,7 +11,8 @@ import java.util.List;
 
 /**
  * Speech and silence of one take against what is to be said when, on the matcher's grid: for takes whose words nobody wrote down. It tells
- * only whether somebody speaks, so it speaks softly ({@link MatchWeights#VOICE_AT_MOST}) and people who say other things than the script lose little by it.
+ * only whether somebody speaks, so it speaks softly ({@link MatchWeights#VOICE_AT_MOST}) and people who say other things than the
+ * script lose little by it.
  */
 final class VoiceFeatures {
     static final VoiceFeatures NONE = new VoiceFeatures();
@@ -48,7 +49,10 @@ final class VoiceFeatures {
         }
     }
 
-    /** What the voice in {@code take} tells, when {@code lines} are to be said; {@link #NONE} where its words are known or it does not stand out of what else is heard. */
+    /**
+     * What the voice in {@code take} tells, when {@code lines} are to be said; {@link #NONE} where its words are known or it does not
+     * stand out of what else is heard.
+     */
     static VoiceFeatures of(Timeline timeline, List<ScriptLine> lines, TakeEvidence take, int bins) {
         double[] voiced = take.words().isEmpty() && !lines.isEmpty() ? voiced(take, bins) : null;
         return voiced == null ? NONE : new VoiceFeatures(timeline, lines, bins, voiced);
@@ -118,7 +122,9 @@ final class VoiceFeatures {
         return agreeing(k, Math.max(0, length - MatchWeights.VOICE_SECONDS), length, length);
     }
 
-    /** Agreement of what is heard around each bin with segment {@code k} between two of its seconds, the bin lying at {@code at} of them. */
+    /**
+     * Agreement of what is heard around each bin with segment {@code k} between two of its seconds, the bin lying at {@code at} of them.
+     */
     private float[] agreeing(int k, double from, double to, double at) {
         List<double[]> lines = said.get(k).stream()
                 .filter(l -> l[1] > from && l[0] < to)

@@ -28,8 +28,9 @@ public final class NotesReader {
     private static final Pattern EACH =
             Pattern.compile("\\b(?:each|per|every|both|e/|p/) ?(?:side|leg|arm|s\\b|sides|legs|arms)\\b|\\b(?:es|ps)$");
     private static final Pattern LOAD = Pattern.compile("(?:@ ?|at |with )?\\b(\\d{1,3}(?:\\.\\d)? ?(?:kg|lbs?))\\b");
-    private static final Pattern GEAR = Pattern.compile(
-            "\\b(?:with|using) (?:an? |the |your )?((?:light |medium |heavy )?(?:kettlebell|dumbbells?|band|loop band|mini band|barbell|bottle|plate))\\b");
+    private static final Pattern GEAR =
+            Pattern.compile("\\b(?:with|using) (?:an? |the |your )?((?:light |medium |heavy )?(?:kettlebell|dumbbells?|"
+                    + "band|loop band|mini band|barbell|bottle|plate))\\b");
     private static final Pattern REST_LINE = Pattern.compile("^(?:rest|break|pause)\\b\\D*(.*)$");
     private static final Pattern ROUNDS =
             Pattern.compile("\\b(\\d{1,2}) ?(?:rounds?|times through|laps?)\\b|\\bx ?(\\d{1,2}) rounds?\\b");

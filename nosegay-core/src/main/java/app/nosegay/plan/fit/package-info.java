@@ -1,2 +1,5 @@
-/** Ways to keep the promised length: {@link app.nosegay.plan.fit.Fitter} proposes, {@link app.nosegay.plan.fit.LengthSolver} makes them exact. */
+/**
+ * Ways to keep the promised length: {@link app.nosegay.plan.fit.Fitter} proposes, {@link app.nosegay.plan.fit.LengthSolver} makes them
+ * exact.
+ */
 package app.nosegay.plan.fit;

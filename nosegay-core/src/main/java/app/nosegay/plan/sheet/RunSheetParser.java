@@ -21,7 +21,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * Reads run-sheet text (CONTRACTS.md section 2). Never fails: a line that cannot be read becomes a {@link Problem} and the rest still loads.
+ * Reads run-sheet text (CONTRACTS.md section 2). Never fails: a line that cannot be read becomes a {@link Problem} and the rest still
+ * loads.
  */
 public final class RunSheetParser {
     private static final Pattern CHILD = Pattern.compile("([\\p{L}-]+)(?: (\\d{1,2}))?(?: for ([^:]{1,60}))?: ?(.*)");

@@ -29,11 +29,15 @@ import org.junit.jupiter.api.Test;
 class VoiceFeaturesTest {
     private static final double HZ = 20;
     private final Timeline timeline = SampleSheets.timeline(
-            "title: T\ntalk Hi  0:30\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\n  reverse lunge  sides halves\ntalk Bye  0:20\n");
+            "title: T\ntalk Hi  0:30\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\n "
+                    + " reverse lunge  sides halves\ntalk Bye  0:20\n");
     private final List<ScriptLine> lines =
             CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT).lines();
 
-    /** The script said as planned, the workout starting at {@code start}, each segment longer by {@code stretch}; music under it at {@code bed} dB. */
+    /**
+     * The script said as planned, the workout starting at {@code start}, each segment longer by {@code stretch}; music under it at
+     * {@code bed} dB.
+     */
     private TakeEvidence take(double start, double stretch, double bed) {
         Random noise = new Random(4);
         double seconds = start

@@ -99,8 +99,8 @@ class PlanFindingsTest {
                         HI + "warm-up  each 0:30\n  neck turn\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n"),
                 Arguments.of(
                         "plan.not-stretched",
-                        HI
-                                + "circuit A  rounds 3  work 0:40  rest 0:20\n  squat\ncool-down  each 0:20\n  neck stretch  sides separate\n"),
+                        HI + "circuit A  rounds 3  work 0:40  rest 0:20\n  squat\ncool-down  each 0:20\n  neck stretch "
+                                + " sides separate\n"),
                 Arguments.of(
                         "plan.stretched-unworked",
                         HI + "circuit A  work 0:40\n  squat\ncool-down  each 0:20\n  biceps stretch  sides separate\n"),
@@ -141,7 +141,9 @@ class PlanFindingsTest {
     @Test
     void anHonestPlanHasNothingToMend() {
         String sheet = "title: Tidy\npromise: about 10 min, 2 moves\naudience: general\n" + HI + WARM
-                + "circuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\ncool-down  each 0:20\n  quad stretch  sides separate\n  chest stretch  sides separate\n  triceps stretch  sides separate\n  figure-four stretch  sides separate\n  cobra stretch\ntalk Bye  0:20\n";
+                + "circuit A  rounds 2  work 0:40  rest 0:20\n  squat\n  push-up\ncool-down  each 0:20\n  quad "
+                + "stretch  sides separate\n  chest stretch  sides separate\n  triceps stretch  sides separate\n "
+                + " figure-four stretch  sides separate\n  cobra stretch\ntalk Bye  0:20\n";
         assertThat(findings(sheet))
                 .filteredOn(f -> f.severity() == Finding.Severity.STOP || f.severity() == Finding.Severity.FIX)
                 .isEmpty();

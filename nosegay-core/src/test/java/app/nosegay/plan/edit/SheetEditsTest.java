@@ -25,7 +25,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 class SheetEditsTest {
     private static final MoveLibrary LIBRARY = MoveLibrary.shipped();
     private static final String SHEET =
-            "title: T\n\ntalk Hi  0:20   # welcome\n  caution: Slowly.\n\ncircuit A  rounds 2  work 0:40  rest 0:20\n  squat  tempo 3-0-1  # deep\n    form: Tall.\n  push-up\n  rest 0:30\n  plank | hold 0:30\n\ncool-down  each 0:20\n  calf stretch  sides separate\n";
+            "title: T\n\ntalk Hi  0:20   # welcome\n  caution: Slowly.\n\ncircuit A  rounds 2  work 0:40 "
+                    + " rest 0:20\n  squat  tempo 3-0-1  # deep\n    form: Tall.\n  push-up\n  rest 0:30\n  plank "
+                    + "| hold 0:30\n\ncool-down  each 0:20\n  calf stretch  sides separate\n";
 
     private static RunSheet parse(String text) {
         return RunSheetParser.parse(text, LIBRARY);
@@ -111,8 +113,8 @@ class SheetEditsTest {
     @Test
     void everyStretchWithALengthOfItsOwnCanBeStretched() {
         Timeline timeline = SampleSheets.timeline(
-                SHEET
-                        + "superset S  sets 2  reps 8  rest 0:30\n  squat\ncircuit D  work 0:40  rest 0:10  round-rest 1:00  rounds 2  demo before\n  single-arm row  sides halves\nrest 1:00\n");
+                SHEET + "superset S  sets 2  reps 8  rest 0:30\n  squat\ncircuit D  work 0:40  rest 0:10  round-rest "
+                        + "1:00  rounds 2  demo before\n  single-arm row  sides halves\nrest 1:00\n");
         int edited = 0;
         for (Segment s : timeline.segments()) {
             Length now = LengthEdit.segmentLength(timeline, s);
@@ -174,8 +176,8 @@ class SheetEditsTest {
 
     @Test
     void aWholePageOfNotesBecomesAPlan() {
-        String notes =
-                "Warm up:\n- arm circles 30s\n- march in place 30s\nCircuit 3 rounds 40/20\n1. Squats\n2. Push ups\n3. Plank 45 sec\nRest 1 min\nCool down\n- calf stretch 20s each leg\n";
+        String notes = "Warm up:\n- arm circles 30s\n- march in place 30s\nCircuit 3 rounds 40/20\n1. Squats\n2. "
+                + "Push ups\n3. Plank 45 sec\nRest 1 min\nCool down\n- calf stretch 20s each leg\n";
         NotesReader reader = new NotesReader(LIBRARY);
         assertThat(reader.isNotes(notes)).isTrue();
         Timeline t = SampleSheets.timeline(reader.read(notes, false));

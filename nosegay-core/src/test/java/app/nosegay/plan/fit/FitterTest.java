@@ -25,7 +25,8 @@ class FitterTest {
         return "title: T\npromise: " + promise
                 + "\ntalk Hi  0:30\nwarm-up  each 0:30\n  march in place\n  arm circles\ncircuit A  rounds "
                 + rounds + "  work " + work + "s  rest " + rest
-                + "s\n  squat\n  push-up\n  single-arm row  sides halves\n  plank\nrest 1:00\nsuperset B  sets 2  reps 10  rest 0:45\n  squat  tempo 2-0-1\n  push-up  tempo 2-0-1\ntalk Bye  0:20\n";
+                + "s\n  squat\n  push-up\n  single-arm row  sides halves\n  plank\nrest 1:00\nsuperset B  sets "
+                + "2  reps 10  rest 0:45\n  squat  tempo 2-0-1\n  push-up  tempo 2-0-1\ntalk Bye  0:20\n";
     }
 
     private static Fitter.Fit fit(String sheet) {

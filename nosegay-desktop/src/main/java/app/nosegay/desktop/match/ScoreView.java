@@ -23,7 +23,10 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
 
-/** The Score: a line per interval, all on one scale, in one of several orders; lines are cached pictures, boundaries are dragged in place. */
+/**
+ * The Score: a line per interval, all on one scale, in one of several orders; lines are cached pictures, boundaries are dragged in
+ * place.
+ */
 public final class ScoreView {
     /** How near to a boundary a drag takes hold of it, in pixels. */
     private static final double GRIP = 6;

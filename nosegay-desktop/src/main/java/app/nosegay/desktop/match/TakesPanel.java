@@ -23,7 +23,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** Every time the selected interval was done, side by side: each plays in a picture of its own, and one of another take can be used instead. */
+/**
+ * Every time the selected interval was done, side by side: each plays in a picture of its own, and one of another take can be used
+ * instead.
+ */
 final class TakesPanel {
     private static final int WIDTH = 200;
     private static final int HEIGHT = 112;

@@ -7,7 +7,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
 /**
- * One history per window, in text fields too: what was typed and not yet kept is undone in the field, what was kept is undone in the workout.
+ * One history per window, in text fields too: what was typed and not yet kept is undone in the field, what was kept is undone in the
+ * workout.
  * The field lets go of the keyboard then, so that it shows what holds again.
  */
 public final class FieldUndo {

@@ -23,7 +23,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** Findings, the gravest first, each to mend, to go to, or to leave as it is with a reason. Keys: M mends, Enter goes there, L leaves it. */
+/**
+ * Findings, the gravest first, each to mend, to go to, or to leave as it is with a reason. Keys: M mends, Enter goes there, L leaves it.
+ */
 public final class FindingList {
     private final Session session;
     private final Consumer<Finding> goTo;

@@ -96,7 +96,10 @@ public final class Shell {
         refreshHead();
     }
 
-    /** A place on the rail, by the name its texts and tests know it by; its view is made when it is first gone to, so that the window opens at once. */
+    /**
+     * A place on the rail, by the name its texts and tests know it by; its view is made when it is first gone to, so that the window
+     * opens at once.
+     */
     private static final class Place {
         private final String name;
         private final Supplier<StageView> maker;
