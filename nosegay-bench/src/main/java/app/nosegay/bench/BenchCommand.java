@@ -9,6 +9,7 @@ import app.nosegay.dress.Style;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.match.Match;
+import app.nosegay.match.features.Feature;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInput;
@@ -37,7 +38,9 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -103,6 +106,20 @@ public final class BenchCommand implements Callable<Integer> {
     private Path longWork;
 
     @Option(
+            names = "--without",
+            paramLabel = "FEATURE",
+            split = ",",
+            description = "with --accuracy: as if the matcher did not know these: ${COMPLETION-CANDIDATES}",
+            completionCandidates = Features.class)
+    private List<String> without = List.of();
+
+    @Option(names = "--ablation", description = "what each feature of the matcher is worth at each level of evidence")
+    private boolean ablation;
+
+    @Option(names = "--levels", hidden = true, description = "one row of the ablation as numbers")
+    private boolean levels;
+
+    @Option(
             names = "--learn-calls",
             paramLabel = "DIR",
             description = "learn the models of spoken calls from the sheets and write them to DIR, instead of times")
@@ -111,7 +128,21 @@ public final class BenchCommand implements Callable<Integer> {
     @Spec
     private CommandSpec spec;
 
+    /** The names {@code --without} takes. */
+    static final class Features implements Iterable<String> {
+        @Override
+        public Iterator<String> iterator() {
+            return Arrays.stream(Feature.values()).map(Feature::word).iterator();
+        }
+    }
+
     public static void main(String[] args) {
+        // Features are read when the matcher is first used: what is off has to be known before.
+        for (int i = 0; i + 1 < args.length; i++) {
+            if (args[i].equals("--without")) {
+                System.setProperty(Feature.PROPERTY, args[i + 1]);
+            }
+        }
         System.exit(new CommandLine(new BenchCommand())
                 .setExecutionExceptionHandler((e, command, result) -> {
                     if (e instanceof IOException) {
@@ -128,6 +159,19 @@ public final class BenchCommand implements Callable<Integer> {
         PrintWriter out = spec.commandLine().getOut();
         if (longWork != null) {
             LongBench.work(out, longWork, minutes);
+            return DONE;
+        }
+        for (String name : without) {
+            if (Arrays.stream(Feature.values()).noneMatch(f -> f.word().equals(name))) {
+                throw new IOException("\"" + name + "\" is no feature of the matcher; see --help");
+            }
+        }
+        if (levels) {
+            Ablation.levels(out, runs);
+            return DONE;
+        }
+        if (ablation) {
+            Ablation.table(out, BenchCommand.class, runs);
             return DONE;
         }
         if (learnt != null) {

@@ -2,6 +2,7 @@ package app.nosegay.match;
 
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Movement;
+import app.nosegay.match.features.Feature;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
@@ -66,10 +67,16 @@ public final class Matcher {
             ShootLog log = i < logs.size() ? logs.get(i) : null;
             TakeSolver.Found f = TakeSolver.solve(timeline, lines, takes.get(i), log, pins, next);
             next = behind(f.occurrences(), next);
-            List<SegmentOccurrence> occurrences = MoveOrder.swapped(
-                    timeline, MoveOrder.misplaced(timeline, f.occurrences(), f.features()), f.features());
+            List<SegmentOccurrence> occurrences = f.occurrences();
+            if (Feature.MISPLACED_MOVES.isOn()) {
+                occurrences = MoveOrder.misplaced(timeline, occurrences, f.features());
+            }
+            if (Feature.EXCHANGED_MOVES.isOn()) {
+                occurrences = MoveOrder.swapped(timeline, occurrences, f.features());
+            }
+            boolean ownRests = log == null && Feature.OWN_RESTS.isOn();
             found.add(new TakeSolver.Found(
-                    log == null ? MoveOrder.ownRests(timeline, occurrences) : occurrences,
+                    ownRests ? MoveOrder.ownRests(timeline, occurrences) : occurrences,
                     f.clock(),
                     f.foreign(),
                     f.features()));

@@ -3,6 +3,7 @@ package app.nosegay.match;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.SetEdges;
 import app.nosegay.match.features.BoundaryFeatures;
+import app.nosegay.match.features.Feature;
 import app.nosegay.match.features.Grid;
 import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.Segment;
@@ -79,12 +80,13 @@ final class TakeSolver {
     private Unpinned unpinned() {
         features = BoundaryFeatures.of(timeline, lines, take);
         List<SegmentOccurrence> occurrences = placed();
-        return new Unpinned(occurrences, isScriptSpoken(occurrences));
+        return new Unpinned(occurrences, !Feature.SCRIPT_SPOKEN.isOn() || isScriptSpoken(occurrences));
     }
 
     private List<SegmentOccurrence> placed() {
         order = new TakeOrder(timeline, take, log, pins, next, features);
-        return pinned(OrderDoubt.applied(timeline, refined(order.items()), features));
+        List<SegmentOccurrence> refined = refined(order.items());
+        return pinned(Feature.ORDER_DOUBT.isOn() ? OrderDoubt.applied(timeline, refined, features) : refined);
     }
 
     /** Whether speech and silence fit the script where the solution that profits most from them lies: else something else is said. */
@@ -170,7 +172,9 @@ final class TakeSolver {
                     : order.costPerBin(k);
             within[i] = k < 0 ? features.still() : features.within(k);
         }
-        edges(items, low, at);
+        if (Feature.SET_EDGES.isOn()) {
+            edges(items, low, at);
+        }
         double[][] marginals =
                 new BoundarySolver(low, high, planned, costs, at, (i, b) -> within[i].at(b)).maxMarginals();
         double[] seconds = new double[m + 1];

@@ -15,6 +15,7 @@ import app.nosegay.standins.Performance;
 import app.nosegay.standins.Trouble;
 import app.nosegay.time.SpeechRate;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -204,17 +205,26 @@ public final class Accuracy {
         return troubles;
     }
 
-    /** The whole table as text: {@code runs} mixed runs per sheet and level, then each trouble alone with beeps and with everything. */
-    public static void table(List<String> sheets, int runs, int alone, Consumer<String> lines) {
+    /** The errors of each level over {@code runs} mixed runs per sheet. */
+    public static Map<Level, Errors> levels(List<String> sheets, int runs) {
+        Map<Level, Errors> errors = new EnumMap<>(Level.class);
         for (Level level : Level.values()) {
-            Errors errors = new Errors();
+            Errors sum = new Errors();
             for (String sheet : sheets) {
                 for (long seed = 1; seed <= runs; seed++) {
-                    errors.add(of(sheet, seed, mixed(seed), level));
+                    sum.add(of(sheet, seed, mixed(seed), level));
                 }
             }
-            lines.accept(String.format(Locale.ROOT, "%-22s within %.3f s: %s", level, level.tolerance(), errors));
+            errors.put(level, sum);
         }
+        return errors;
+    }
+
+    /** The whole table as text: {@code runs} mixed runs per sheet and level, then each trouble alone with beeps and with everything. */
+    public static void table(List<String> sheets, int runs, int alone, Consumer<String> lines) {
+        levels(sheets, runs)
+                .forEach((level, errors) -> lines.accept(
+                        String.format(Locale.ROOT, "%-22s within %.3f s: %s", level, level.tolerance(), errors)));
         for (Trouble trouble : ORDER_AND_EVIDENCE) {
             for (Level level : List.of(Level.BEEPS, Level.WORDS, Level.MOTION)) {
                 Errors errors = new Errors();

@@ -68,9 +68,12 @@ public final class BoundaryFeatures {
         this.bins = (int) Math.ceil(take.length().seconds() / MatchWeights.GRID_SECONDS) + 1;
         beeps = new float[bins];
         fluffs = new float[bins];
-        List<BeepPattern.Signal> signals = BeepPattern.of(take.beeps());
+        List<BeepPattern.Signal> signals = Feature.BEEPS.isOn() ? BeepPattern.of(take.beeps()) : List.of();
         timed = signals.stream().filter(s -> !s.pip()).count() >= MatchWeights.TIMER_SHARE * turns(timeline, take);
         for (BeepPattern.Signal signal : signals) {
+            if (signal.pip() && !Feature.COUNTDOWN_PIPS.isOn()) {
+                continue;
+            }
             double weight = (timed ? MatchWeights.BEEP : MatchWeights.STRAY_BEEP)
                     * (signal.pip() ? MatchWeights.COUNTDOWN_SHARE : 1);
             Grid.bump(beeps, signal.seconds(), MatchWeights.BEEP_SIGMA, weight);
@@ -83,7 +86,7 @@ public final class BoundaryFeatures {
                 .map(BeepPattern.Signal::seconds)
                 .toList();
         for (Caption c : take.words()) {
-            if (Fluffs.isFluff(c.text())) {
+            if (Feature.FLUFFS.isOn() && Fluffs.isFluff(c.text())) {
                 boolean again = Fluffs.isDoneAgain(c.text());
                 double weight = again ? MatchWeights.AGAIN_SAID : MatchWeights.FLUFF_SAID;
                 Grid.bump(fluffs, c.start().seconds(), MatchWeights.FLUFF_SIGMA, weight);
@@ -96,21 +99,26 @@ public final class BoundaryFeatures {
                 .sorted()
                 .toList();
         List<Call> heardCalls = CallReader.in(take, moves);
-        calls = new CallFeatures(heardCalls, bins);
-        names = new NameFeatures(SpokenNames.in(take.words(), moves, heardCalls), moves, bins);
+        calls = new CallFeatures(Feature.CALLS.isOn() ? heardCalls : List.of(), bins);
+        names = new NameFeatures(
+                Feature.NAMES.isOn() ? SpokenNames.in(take.words(), moves, heardCalls) : List.of(), moves, bins);
         talk = new TalkFeatures(take.words(), VoiceFeatures.speech(take, bins), bins);
-        said = new LineFeatures(timeline, lines, take.words());
-        seen = new SightFeatures(take, bins, moves, timed);
+        said = new LineFeatures(timeline, Feature.SCRIPT_LINES.isOn() ? lines : List.of(), take.words());
+        seen = new SightFeatures(take, bins, moves, timed && Feature.LESS_SEEN_BESIDE_TIMER.isOn());
         poses = take.pose();
         steps = new float[bins];
         calms = new float[bins];
-        seen.steps()
-                .position()
-                .forEach(s -> Grid.bump(steps, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.STEP * s.strength()));
-        seen.steps()
-                .stillness()
-                .forEach(s -> Grid.bump(calms, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.CALM * s.strength()));
-        voice = VoiceFeatures.of(timeline, lines, take, bins);
+        if (Feature.POSTURE_STEPS.isOn()) {
+            seen.steps()
+                    .position()
+                    .forEach(s ->
+                            Grid.bump(steps, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.STEP * s.strength()));
+            seen.steps()
+                    .stillness()
+                    .forEach(s ->
+                            Grid.bump(calms, s.seconds(), MatchWeights.STEP_SIGMA, MatchWeights.CALM * s.strength()));
+        }
+        voice = Feature.VOICE.isOn() ? VoiceFeatures.of(timeline, lines, take, bins) : VoiceFeatures.NONE;
         heard = !take.words().isEmpty();
         anything = !onsets.isEmpty() || !take.words().isEmpty() || seen.isInformative() || voice.isInformative();
     }
@@ -257,10 +265,15 @@ public final class BoundaryFeatures {
         Segment after = segment(starting);
         float[] kinds = sum(before, after);
         boolean talks = after != null && after.kind() == SegmentKind.TALK;
-        boolean greets = talks && starting == 0 && before == null;
-        boolean closes = talks && starting == timeline.segments().size() - 1;
-        boolean over = after == null && ending == timeline.segments().size() - 1 && before.kind() == SegmentKind.TALK;
-        List<Double> named = isUnintroduced(before, after) ? names.first(after.move()) : List.of();
+        boolean talkTells = Feature.TALK.isOn();
+        boolean greets = talkTells && talks && starting == 0 && before == null;
+        boolean closes = talkTells && talks && starting == timeline.segments().size() - 1;
+        boolean over = talkTells
+                && after == null
+                && ending == timeline.segments().size() - 1
+                && before.kind() == SegmentKind.TALK;
+        List<Double> named =
+                Feature.NAMED_AT_START.isOn() && isUnintroduced(before, after) ? names.first(after.move()) : List.of();
         if (!voice.isInformative() && named.isEmpty() && !greets && !closes && !over) {
             return kinds;
         }
@@ -304,7 +317,7 @@ public final class BoundaryFeatures {
             boolean signalled = was || will || before != null && after != null;
             float[] sum = new float[bins];
             addTo(sum, beeps, signalled ? 1 : MatchWeights.UNSIGNALLED_SHARE);
-            if (timed && isTurn(before, after)) {
+            if (timed && Feature.SILENT_TIMER.isOn() && isTurn(before, after)) {
                 for (int i = 0; i < bins; i++) {
                     sum[i] -= (float) (MatchWeights.UNHEARD * (before == null ? MatchWeights.TAKEN_UP_SHARE : 1));
                 }
@@ -359,11 +372,13 @@ public final class BoundaryFeatures {
     /** Cumulative fit of segment {@code k} with what is seen and said, up to a bin. */
     public Within within(int k) {
         Segment s = timeline.segments().get(k);
-        double moves = movesShare(s);
+        double moves = Feature.MOVEMENT.isOn() ? movesShare(s) : 0;
         double[] named = s.kind().isMoving() && s.move() != null ? names.expected(s.move()) : introducing(k);
-        double stands = named == null || !s.kind().isMoving() || moves <= 0 ? 0 : seen.standing(s.move());
+        double stands = !Feature.POSTURE.isOn() || named == null || !s.kind().isMoving() || moves <= 0
+                ? 0
+                : seen.standing(s.move());
         LineFeatures.Steps lines = said.in(s.id());
-        return moves == 0
+        return moves == 0 && Feature.MOVEMENT.isOn()
                 ? new Within(seen.either(), MatchWeights.EITHER_SHARE, named, seen.posture(), stands, lines)
                 : new Within(seen.movement(), moves, named, seen.posture(), stands, lines);
     }
