@@ -5,8 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.jobs.Demo;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -25,10 +26,11 @@ class CommandsTest {
     }
 
     private static void holdsTo(String schema, Path json) throws IOException {
-        JsonNode node = JsonMapper.builder().build().readTree(json.toFile());
-        var validator = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+        var validator = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                 .getSchema(Files.readString(FORMATS.resolve(schema)));
-        assertThat(validator.validate(node)).as(json.toString()).isEmpty();
+        assertThat(validator.validate(Files.readString(json), InputFormat.JSON))
+                .as(json.toString())
+                .isEmpty();
     }
 
     @Test

@@ -344,7 +344,7 @@ public final class Dresser {
         int move = s.kind() == SegmentKind.WORK ? moves.indexOf(s.move()) + 1 : 0;
         boolean sets = s.set() != null;
         int round = sets ? s.set() : s.round() == null ? 0 : s.round();
-        int rounds = (int) timeline.segments().stream()
+        int rounds = timeline.segments().stream()
                 .filter(o -> o.block().slug().equals(s.block().slug()))
                 .mapToInt(o -> sets ? (o.set() == null ? 0 : o.set()) : (o.round() == null ? 0 : o.round()))
                 .max()

@@ -33,7 +33,7 @@ public final class MoveJson {
             throw new IOException("it has no \"moves\"");
         }
         Map<String, JsonNode> patterns = new HashMap<>();
-        root.path("patterns").fields().forEachRemaining(e -> patterns.put(e.getKey(), e.getValue()));
+        root.path("patterns").properties().forEach(e -> patterns.put(e.getKey(), e.getValue()));
         List<Move> moves = new ArrayList<>();
         for (JsonNode node : root.path("moves")) {
             String pattern = node.path("pattern").asText();
@@ -51,8 +51,8 @@ public final class MoveJson {
         }
         Map<CueKind, List<String>> cues = new EnumMap<>(CueKind.class);
         for (JsonNode source : List.of(pattern.path("cues"), node.path("cues"))) {
-            source.fields()
-                    .forEachRemaining(e -> cues.put(
+            source.properties()
+                    .forEach(e -> cues.put(
                             CueKind.of(e.getKey())
                                     .orElseThrow(() -> new IllegalArgumentException(
                                             name + ": \"" + e.getKey() + "\" is not a cue kind")),

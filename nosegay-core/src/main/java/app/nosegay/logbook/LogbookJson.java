@@ -57,10 +57,10 @@ public final class LogbookJson {
                 // An entry of a kind this version does not know is left out.
             }
         }
-        var workouts = root.path("spentSeconds").fields();
+        var workouts = root.path("spentSeconds").properties().iterator();
         while (workouts.hasNext()) {
             var workout = workouts.next();
-            var stages = workout.getValue().fields();
+            var stages = workout.getValue().properties().iterator();
             while (stages.hasNext()) {
                 var stage = stages.next();
                 logbook = logbook.withTime(

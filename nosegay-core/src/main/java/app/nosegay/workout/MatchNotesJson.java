@@ -50,13 +50,12 @@ final class MatchNotesJson {
 
     static MatchNotes read(JsonNode node) {
         Map<String, LengthRule> rules = new TreeMap<>();
-        node.path("rules").fields().forEachRemaining(e -> LengthRule.of(
-                        e.getValue().asText())
+        node.path("rules").properties().forEach(e -> LengthRule.of(e.getValue().asText())
                 .ifPresent(rule -> rules.put(e.getKey(), rule)));
         Map<String, String> choices = new TreeMap<>();
         node.path("choices")
-                .fields()
-                .forEachRemaining(e -> choices.put(e.getKey(), e.getValue().asText()));
+                .properties()
+                .forEach(e -> choices.put(e.getKey(), e.getValue().asText()));
         List<MatchNotes.CutDecision> cuts = new ArrayList<>();
         for (JsonNode c : node.path("cuts")) {
             Time<Axis.Take> start = new Time<>(c.path("startMicros").asLong());
@@ -67,7 +66,7 @@ final class MatchNotesJson {
                     c.path("cut").asBoolean()));
         }
         Map<String, List<Time<Axis.Take>>> taps = new TreeMap<>();
-        node.path("taps").fields().forEachRemaining(e -> {
+        node.path("taps").properties().forEach(e -> {
             List<Time<Axis.Take>> times = new ArrayList<>();
             e.getValue().forEach(t -> times.add(new Time<>(t.asLong())));
             taps.put(e.getKey(), times);

@@ -59,7 +59,8 @@ class FinishWindowTest extends DrivenWindow {
         until(() -> intervals.getSelectionModel().getSelectedIndex() == 2);
         clickOn("#dress-play");
         String stopped = text("#dress-at");
-        interact(() -> scrub.setValue(1));
+        // Far from where it stopped: a second in, it may have stopped just there.
+        interact(() -> scrub.setValue(5));
         until(() -> !text("#dress-at").equals(stopped));
         assertThat(intervals.getSelectionModel().getSelectedIndex()).isEqualTo(2);
     }
@@ -140,10 +141,10 @@ class FinishWindowTest extends DrivenWindow {
         clickOn("#dress-tab-style");
         clickOn("#style-lantern");
         until(() -> programme().dressing().notes().style().name().equals("Lantern"));
-        clickOn("#dress-tab-pieces");
+        clickOn("#dress-tab-items");
         clickOn("#shows-progress");
         until(() -> !programme().dressing().notes().shows(DressNotes.Extra.PROGRESS));
-        clickOn("#dress-tab-places");
+        clickOn("#dress-tab-positions");
         Node pane = lookup("#drag-pane").query();
         Bounds at = pane.localToScreen(pane.getBoundsInLocal());
         double scale = Math.min(at.getWidth() / 1280, at.getHeight() / 720);
@@ -166,7 +167,7 @@ class FinishWindowTest extends DrivenWindow {
         clickOn("#stage-dress");
         ListView<?> stretches = lookup("#stretches").queryListView();
         interact(() -> stretches.getSelectionModel().select(1));
-        clickOn("#dress-tab-places");
+        clickOn("#dress-tab-positions");
         ImageView picture = lookup("#finished-picture .image-view").queryAs(ImageView.class);
         until(() -> picture.getImage() != null);
         assertThat(picture.getImage().getWidth())

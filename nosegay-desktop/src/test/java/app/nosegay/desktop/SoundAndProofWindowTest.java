@@ -103,7 +103,7 @@ class SoundAndProofWindowTest extends DrivenWindow {
         clickOn("#stage-publish");
         clickOn("#publish-tab-captions");
         until(() -> lookup("#captions .empty").tryQuery().isPresent());
-        assertThat(lookup("#captions .empty").queryAs(Label.class).getText()).contains("listen for the script");
+        assertThat(lookup("#captions .empty").queryAs(Label.class).getText()).contains("Listen for the script");
     }
 
     /** A move that is in the plan and not in the recording is shot again from its place. */

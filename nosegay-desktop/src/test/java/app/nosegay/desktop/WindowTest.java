@@ -114,7 +114,7 @@ class WindowTest extends DrivenWindow {
         Workout saved = WorkoutFile.open(file);
         WorkoutFile.autosave(file, saved.withSheet(SHEET.replace("squat", "push-up")));
         interact(() -> shell.session().open(file));
-        until(() -> lookup("#notice").tryQuery().isPresent() && text("#notice").contains("is back"));
+        until(() -> lookup("#notice").tryQuery().isPresent() && text("#notice").contains("were recovered"));
         clickOn("Keep the changes");
         until(() -> !lookup("#notice").query().getParent().isVisible());
         assertThat(WorkoutFile.open(file).sheet()).doesNotContain("squat");
@@ -130,7 +130,7 @@ class WindowTest extends DrivenWindow {
                     lookup("#notice").tryQuery().isPresent() && text("#notice").contains("another window"));
             interact(() ->
                     shell.session().apply("change", shell.session().workout().withSheet("title: Other\n")));
-            assertThat(text("#file-state")).contains("not kept here");
+            assertThat(text("#file-state")).contains("changes here are not saved");
             interact(() -> shell.session().save(null));
             assertThat(WorkoutFile.open(file).sheet()).isEqualTo(SHEET);
             assertThat(WorkoutFile.autosave(file)).doesNotExist();

@@ -284,7 +284,7 @@ public final class Performance {
         if (!troubles.contains(Trouble.STOP_START) || played.size() < 6) {
             return null;
         }
-        Played at = played.get(played.size() / 3 + (int) Math.floorMod(seed, Math.max(1, played.size() / 3)));
+        Played at = played.get(played.size() / 3 + Math.floorMod(seed, Math.max(1, played.size() / 3)));
         return at.start();
     }
 

@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.time.SpeechRate;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -25,6 +29,9 @@ class GuideVoiceTest {
                 "Lift the knees to an easy height.",
                 "Welcome to Potting Shed Strength.",
                 "Step back long, drop straight down.",
+                "12 goblet squats, 3-1-1, then 0:45 rest; about 8 kg each.",
+                "At 3:30 pm on 5 May 2026, for $12 or 50% of that, e.g. www.example.org.",
+                "Zercher xylophonic quoits, Mr. Pflaumbaum!",
                 "Ask your doctor first if you are unsure, and stop at sharp pain, dizziness or anything that worries you."
             })
     void aLineIsSaidToItsEnd(String line) throws IOException {
@@ -44,5 +51,33 @@ class GuideVoiceTest {
         assertThat(loud / (said.length / (HZ / 10.0)))
                 .as("share of it that is speech")
                 .isGreaterThan(0.5);
+    }
+
+    /** What it never loads is left out of the build, and with it what nobody keeps up any more; docs/decisions has the reasons of the rest. */
+    @Test
+    void theVoiceBringsOnlyTheJarsItLoads() throws IOException {
+        try (Stream<Path> jars = Files.list(Path.of(System.getProperty("nosegay.voice")))) {
+            assertThat(jars.map(j -> j.getFileName().toString().replaceFirst("-\\d.*", "")))
+                    .containsExactlyInAnyOrder(
+                            "commons-collections",
+                            "commons-io",
+                            "commons-lang",
+                            "emotionml-checker-java",
+                            "guava",
+                            "icu4j",
+                            "jama",
+                            "jtok-core",
+                            "log4j",
+                            "log4j-api",
+                            "log4j-core",
+                            "marytts-common",
+                            "marytts-lang-en",
+                            "marytts-runtime",
+                            "marytts-signalproc",
+                            "opennlp-maxent",
+                            "opennlp-tools",
+                            "slf4j-api",
+                            "voice-cmu-slt-hsmm");
+        }
     }
 }

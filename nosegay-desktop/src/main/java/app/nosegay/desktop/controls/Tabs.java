@@ -1,7 +1,6 @@
 package app.nosegay.desktop.controls;
 
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.Node;
@@ -34,11 +33,12 @@ public final class Tabs {
         view.setMinHeight(60);
     }
 
-    public void add(String name, Node page) {
-        ToggleButton button = new ToggleButton(name);
+    /** Adds a page, known by {@code name}, with {@code word} on its button. */
+    public void add(String name, String word, Node page) {
+        ToggleButton button = new ToggleButton(word);
         button.setToggleGroup(group);
         button.getStyleClass().setAll("tab-word");
-        button.setId(id + "-tab-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
+        button.setId(id + "-tab-" + name);
         button.setOnAction(e -> show(name));
         buttons.put(name, button);
         pages.put(name, page);

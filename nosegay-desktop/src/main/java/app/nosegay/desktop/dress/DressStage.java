@@ -125,12 +125,12 @@ public final class DressStage implements StageView {
         HBox below = new HBox(12, play, slider, at, shape);
         below.setAlignment(Pos.CENTER_LEFT);
         pieces.setId("pieces");
-        pages.add(DesktopText.of("dress.dress-stage.on-screen"), pieces);
-        pages.add(DesktopText.of("dress.dress-stage.style"), styles.view());
-        pages.add(DesktopText.of("dress.dress-stage.own-style"), ownStyle.view());
-        pages.add(DesktopText.of("dress.dress-stage.pieces"), kinds.view());
-        pages.add(DesktopText.of("dress.dress-stage.places"), places.view());
-        pages.add(DesktopText.of("dress.dress-stage.sound"), sound.view());
+        pages.add("on-screen", DesktopText.of("dress.dress-stage.on-screen"), pieces);
+        pages.add("style", DesktopText.of("dress.dress-stage.style"), styles.view());
+        pages.add("own-style", DesktopText.of("dress.dress-stage.own-style"), ownStyle.view());
+        pages.add("items", DesktopText.of("dress.dress-stage.pieces"), kinds.view());
+        pages.add("positions", DesktopText.of("dress.dress-stage.places"), places.view());
+        pages.add("sound", DesktopText.of("dress.dress-stage.sound"), sound.view());
         pages.view().setMinHeight(194);
         pages.view().setMaxHeight(194);
         VBox centre = new VBox(10, stage, below, pages.view());
@@ -198,7 +198,7 @@ public final class DressStage implements StageView {
     @Override
     public void goTo(Finding f) {
         if (f.code().equals("sound.licence")) {
-            pages.show(DesktopText.of("dress.dress-stage.sound"));
+            pages.show("sound");
         }
         stretches.getItems().stream()
                 .filter(s -> s.interval().id().equals(f.segment()))

@@ -102,15 +102,15 @@ public final class MatchStage implements StageView {
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox doubtPage = new VBox(8, buttons, doubts.list());
         VBox.setVgrow(doubts.list(), Priority.ALWAYS);
-        sides.add(DesktopText.of("match.match-stage.doubts"), doubtPage);
-        sides.add(DesktopText.of("match.match-stage.findings"), findings.view());
-        sides.add(DesktopText.of("match.match-stage.cuts"), cuts.view());
-        sides.add(DesktopText.of("match.match-stage.words"), words.view());
-        sides.add(DesktopText.of("match.match-stage.takes"), tries.view());
+        sides.add("doubts", DesktopText.of("match.match-stage.doubts"), doubtPage);
+        sides.add("findings", DesktopText.of("match.match-stage.findings"), findings.view());
+        sides.add("cuts", DesktopText.of("match.match-stage.cuts"), cuts.view());
+        sides.add("words", DesktopText.of("match.match-stage.words"), words.view());
+        sides.add("takes", DesktopText.of("match.match-stage.takes"), tries.view());
         // Pictures of every try are only fetched while they are looked at.
         sides.onShown(name -> {
             tries.stop();
-            if (name.equals(DesktopText.of("match.match-stage.takes"))) {
+            if (name.equals("takes")) {
                 tries.show(score.selected());
             }
         });
@@ -208,11 +208,11 @@ public final class MatchStage implements StageView {
                 String.join(", ", evidence),
                 now.cut().total(),
                 now.timeline().total()));
-        sides.rename(DesktopText.of("match.match-stage.doubts"), doubts.show(score.lines()));
+        sides.rename("doubts", doubts.show(score.lines()));
         findings.show(now.matchFindings(), now.workout());
         int open = findings.list().getItems().size();
         sides.rename(
-                DesktopText.of("match.match-stage.findings"),
+                "findings",
                 open == 0
                         ? DesktopText.of("match.match-stage.no-findings")
                         : open
@@ -224,7 +224,7 @@ public final class MatchStage implements StageView {
     }
 
     private void standAt(ScoreLine line) {
-        if (sides.shown().equals(DesktopText.of("match.match-stage.takes"))) {
+        if (sides.shown().equals("takes")) {
             tries.show(line);
         }
         cuts.select(line == null || line.isUnplanned() ? List.of() : line.placed());

@@ -102,12 +102,12 @@ public final class PlanStage implements StageView {
         ribbonScroll.getStyleClass().add("plain-scroll");
         HBox body = new HBox(14, bouquet.view(), figures.view());
         body.setAlignment(Pos.TOP_LEFT);
-        tabs.add(DesktopText.of("plan.plan-stage.body"), body);
-        tabs.add(DesktopText.of("plan.plan-stage.findings"), findings.view());
-        tabs.add(DesktopText.of("plan.plan-stage.gear-and-cautions"), gear.view());
-        tabs.add(DesktopText.of("plan.plan-stage.ways-to-fit"), fit.view());
+        tabs.add("body", DesktopText.of("plan.plan-stage.body"), body);
+        tabs.add("findings", DesktopText.of("plan.plan-stage.findings"), findings.view());
+        tabs.add("gear-and-cautions", DesktopText.of("plan.plan-stage.gear-and-cautions"), gear.view());
+        tabs.add("fit", DesktopText.of("plan.plan-stage.ways-to-fit"), fit.view());
         tabs.onShown(name -> {
-            if (name.equals(DesktopText.of("plan.plan-stage.ways-to-fit"))) {
+            if (name.equals("fit")) {
                 fit.compute();
             } else {
                 preview(null);
@@ -187,7 +187,7 @@ public final class PlanStage implements StageView {
 
     /** Opens the fitter's offers. */
     public void showWays() {
-        tabs.show(DesktopText.of("plan.plan-stage.ways-to-fit"));
+        tabs.show("fit");
     }
 
     private void show(Programme programme) {
@@ -209,7 +209,7 @@ public final class PlanStage implements StageView {
                 .filter(f -> programme.workout().waiver(f).isEmpty())
                 .count();
         tabs.rename(
-                DesktopText.of("plan.plan-stage.findings"),
+                "findings",
                 open == 0
                         ? DesktopText.of("plan.plan-stage.findings")
                         : DesktopText.of("plan.plan-stage.findings-2", open));

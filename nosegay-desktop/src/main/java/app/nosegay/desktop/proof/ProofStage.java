@@ -134,12 +134,12 @@ public final class ProofStage implements StageView {
         none.getStyleClass().add("empty");
         pickUps.setPlaceholder(none);
         VBox.setVgrow(pickUps, Priority.ALWAYS);
-        sides.add(DesktopText.of("proof.proof-stage.findings"), found);
+        sides.add("findings", DesktopText.of("proof.proof-stage.findings"), found);
         Label how = new Label(DesktopText.of("proof.proof-stage.say-the-lines-in-one"));
         how.getStyleClass().add("small");
         how.setWrapText(true);
         how.setMinHeight(Region.USE_PREF_SIZE);
-        sides.add("Pick-ups", new VBox(8, saveSheet, how, pickUps));
+        sides.add("pick-ups", DesktopText.of("proof.proof-stage.pick-ups"), new VBox(8, saveSheet, how, pickUps));
         VBox.setVgrow(sides.view(), Priority.ALWAYS);
         VBox right = new VBox(8, sides.view());
         right.getStyleClass().add("stage");
@@ -194,7 +194,7 @@ public final class ProofStage implements StageView {
                 programme.workout());
         int open = proof.open().size();
         sides.rename(
-                DesktopText.of("proof.proof-stage.findings"),
+                "findings",
                 open == 0
                         ? DesktopText.of("proof.proof-stage.no-findings")
                         : open
@@ -210,7 +210,7 @@ public final class ProofStage implements StageView {
         pickUps.getItems().addAll(wanted.lines());
         int n = pickUps.getItems().size();
         sides.rename(
-                "Pick-ups",
+                "pick-ups",
                 n == 0 ? DesktopText.of("proof.proof-stage.no-pick-ups") : n + (n == 1 ? " pick-up" : " pick-ups"));
         saveSheet.setDisable(wanted.again().isEmpty());
     }

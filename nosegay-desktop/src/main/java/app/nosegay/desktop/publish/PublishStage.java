@@ -101,12 +101,12 @@ public final class PublishStage implements StageView {
         Label none = new Label(DesktopText.of("publish.publish-stage.no-take-has-a-transcript"));
         none.getStyleClass().add("empty");
         captions.setPlaceholder(none);
-        lists.add(DesktopText.of("publish.publish-stage.chapters"), chapters);
-        lists.add(DesktopText.of("publish.publish-stage.captions"), captions);
-        lists.add(DesktopText.of("publish.publish-stage.cover"), coverPage.view());
-        lists.add(DesktopText.of("publish.publish-stage.template"), template.view());
+        lists.add("chapters", DesktopText.of("publish.publish-stage.chapters"), chapters);
+        lists.add("captions", DesktopText.of("publish.publish-stage.captions"), captions);
+        lists.add("cover", DesktopText.of("publish.publish-stage.cover"), coverPage.view());
+        lists.add("template", DesktopText.of("publish.publish-stage.template"), template.view());
         lists.onShown(name -> {
-            if (name.equals(DesktopText.of("publish.publish-stage.cover"))) {
+            if (name.equals("cover")) {
                 coverPage.fetch();
             }
         });

@@ -113,9 +113,9 @@ public final class ScriptStage implements StageView {
         scroll.getStyleClass().add("plain-scroll");
         VBox.setVgrow(scroll, Priority.ALWAYS);
         VBox upper = new VBox(4, head, below, scroll, line.view());
-        tabs.add(DesktopText.of("script.script-stage.findings"), findings.view());
-        tabs.add(DesktopText.of("script.script-stage.opening-and-closing"), talk.view());
-        tabs.add(DesktopText.of("script.script-stage.voice-and-words"), voice.view());
+        tabs.add("findings", DesktopText.of("script.script-stage.findings"), findings.view());
+        tabs.add("opening-and-closing", DesktopText.of("script.script-stage.opening-and-closing"), talk.view());
+        tabs.add("voice-and-words", DesktopText.of("script.script-stage.voice-and-words"), voice.view());
         SplitPane centre = new SplitPane(upper, tabs.view());
         centre.setOrientation(Orientation.VERTICAL);
         centre.setDividerPositions(0.64);
@@ -164,7 +164,7 @@ public final class ScriptStage implements StageView {
                 .filter(f -> now.workout().waiver(f).isEmpty())
                 .count();
         tabs.rename(
-                DesktopText.of("script.script-stage.findings"),
+                "findings",
                 open == 0
                         ? DesktopText.of("script.script-stage.findings")
                         : DesktopText.of("script.script-stage.findings-2", open));

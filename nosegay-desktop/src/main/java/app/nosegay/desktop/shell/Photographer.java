@@ -67,7 +67,7 @@ public final class Photographer {
                 null));
         steps.add(new Step(() -> shell.go(0), () -> true, "plan"));
         steps.add(
-                new Step(() -> ((PlanStage) shell.stage("plan")).tabs().show("Findings"), () -> true, "plan-findings"));
+                new Step(() -> ((PlanStage) shell.stage("plan")).tabs().show("findings"), () -> true, "plan-findings"));
         steps.add(new Step(() -> pick("Script", "#windows", 8), () -> true, "script"));
         steps.add(new Step(() -> shell.go("shoot"), () -> true, "shoot"));
         steps.add(new Step(
@@ -78,13 +78,13 @@ public final class Photographer {
                 null));
         steps.add(new Step(() -> session.jobs().tell(""), () -> true, null));
         steps.add(new Step(() -> pick("Match", "#score", 6), () -> true, "match"));
-        for (String page : List.of("Findings", "Cuts", "Words", "Takes")) {
+        for (String page : List.of("findings", "cuts", "words", "takes")) {
             String picture = "match-" + page.toLowerCase(Locale.ROOT);
             steps.add(new Step(() -> ((MatchStage) shell.stage("match")).showPage(page), () -> true, picture));
         }
         steps.add(new Step(() -> pick("Dress", "#stretches", 6), () -> true, "dress"));
         steps.add(new Step(
-                () -> ((DressStage) shell.stage("dress")).showPage("Style", PublishVideo.Shape.PORTRAIT),
+                () -> ((DressStage) shell.stage("dress")).showPage("style", PublishVideo.Shape.PORTRAIT),
                 () -> true,
                 "dress-style"));
         steps.add(new Step(() -> pick("Proof", "#plaits", 6), () -> true, "proof"));
