@@ -172,7 +172,7 @@ class CommandsTest {
         Path again = folder.resolve("pick-ups.txt");
         Ran.of("proof", workout, "--pick-ups", again);
         assertThat(Files.readString(again)).startsWith("title: ").contains(", pick-ups");
-        assertThat(Ran.of("proof", workout, "--pick-ups", again).err()).contains("is there already");
+        assertThat(Ran.of("proof", workout, "--pick-ups", again).err()).contains("already exists");
         assertThat(Ran.of("proof", workout, "--apart").out()).doesNotContain("not in the picture");
         assertThat(Ran.of("publish", workout, "--out", out, "--only", "hologram")
                         .err())
@@ -200,8 +200,8 @@ class CommandsTest {
         assertThat(fit.path("offers").size()).isGreaterThanOrEqualTo(3);
         Path out = folder.resolve("shorter.runsheet");
         assertThat(Ran.of("fit", sheet(LONG), "--take", 1, "--out", out).code()).isZero();
-        assertThat(Ran.of("plan", out).out()).contains("holds");
-        assertThat(Ran.of("fit", sheet(LONG), "--take", 1, "--out", out).err()).contains("is there already");
+        assertThat(Ran.of("plan", out).out()).contains("is kept");
+        assertThat(Ran.of("fit", sheet(LONG), "--take", 1, "--out", out).err()).contains("already exists");
         assertThat(Ran.of("fit", sheet(LONG), "--rest", "x").code()).isEqualTo(2);
         Ran impossible = Ran.of("fit", sheet(LONG.replace("6 min", "60 min")));
         assertThat(impossible.code()).isEqualTo(1);
@@ -248,7 +248,7 @@ class CommandsTest {
         assertThat(run.out()).contains("count-in", "seconds-left", "work");
         holdsTo("transcript.schema.json", json);
         assertThat(Ran.of("plan", draft).out()).contains("squat");
-        assertThat(Ran.of("transcript", vtt, "--sheet", draft).err()).contains("is there already");
+        assertThat(Ran.of("transcript", vtt, "--sheet", draft).err()).contains("already exists");
         Path empty = Files.writeString(folder.resolve("empty.vtt"), "");
         assertThat(Ran.of("transcript", empty).code()).isEqualTo(2);
     }

@@ -313,7 +313,7 @@ class MatchWindowTest extends DrivenWindow {
         clickOn("#stage-match");
         interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
         clickOn("#match-tab-takes");
-        until(() -> text("#takes-heading").contains("new recording in the middle of Squat"));
+        until(() -> text("#takes-heading").contains("new file in the middle of Squat"));
         clickOn("#join");
         until(() -> programme().match().takes().size() == 1
                 && !shell.session().jobs().isRunning());
