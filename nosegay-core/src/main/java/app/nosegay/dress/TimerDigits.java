@@ -6,7 +6,7 @@ import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 
 /**
- * The number a timer shows (CONTRACTS.md section 5): min(round(length), ceil(remaining)); 0 from the end on.
+ * The number a timer shows (docs/domain.md): min(round(length), ceil(remaining)); 0 from the end on.
  */
 public final class TimerDigits {
     private TimerDigits() {}

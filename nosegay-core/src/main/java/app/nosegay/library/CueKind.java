@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** The kinds of cue (PRODUCT.md section 2). */
+/** The kinds of cue (docs/domain.md). */
 public enum CueKind {
     NAME,
     SETUP,

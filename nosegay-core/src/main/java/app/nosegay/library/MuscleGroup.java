@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 
-/** The sixteen muscle groups of CONTRACTS.md section 1, each tagged by region and face. */
+/** The sixteen muscle groups of docs/domain.md, each tagged by region and face. */
 public enum MuscleGroup {
     NECK(Region.UPPER, false),
     CHEST(Region.UPPER, true),

@@ -16,7 +16,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What the work of a timeline loads (PRODUCT.md section 5, "Body"): work seconds × 1 for a primary muscle group, × 0.5 for a secondary.
+ * What the work of a timeline loads (docs/domain.md, "Body"): work seconds × 1 for a primary muscle group, × 0.5 for a secondary.
  * Where the viewer's dose differs from what is shown, the dose counts. Warm-up and cool-down do not count as work.
  *
  * @param muscles load per muscle group, in weighted work time; groups without load are left out

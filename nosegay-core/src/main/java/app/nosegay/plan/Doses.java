@@ -9,7 +9,7 @@ import app.nosegay.time.Length;
 import java.util.HashMap;
 import java.util.Map;
 
-/** What the viewer does against what the video shows, line by line (PRODUCT.md section 2, "Dose and shown"). */
+/** What the viewer does against what the video shows, line by line (docs/domain.md, "Dose and shown"). */
 public final class Doses {
     private final Map<Integer, Double> factors = new HashMap<>();
 

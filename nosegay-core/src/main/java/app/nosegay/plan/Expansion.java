@@ -24,7 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** Expands a run sheet to its timeline by the rules of CONTRACTS.md section 2. */
+/** Expands a run sheet to its timeline by the rules of docs/format/run-sheet.md. */
 public final class Expansion {
     private static final Length TALK = Length.ofSeconds(30);
     private static final Length REST_BLOCK = Length.ofSeconds(60);

@@ -19,7 +19,7 @@ import java.util.stream.Stream;
 
 /** What can be heard to be wrong with the sound of the takes that are used. */
 public final class SoundCheck {
-    /** Target loudness of a video and of an audio episode, in LUFS (PRODUCT.md section 5). */
+    /** Target loudness of a video and of an audio episode, in LUFS (docs/domain.md). */
     public static final double TARGET_VIDEO = -14;
 
     public static final double TARGET_VOICE_ONLY = -16;

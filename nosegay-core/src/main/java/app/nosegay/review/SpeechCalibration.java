@@ -17,7 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * How fast a creator speaks, from the transcripts of takes that are matched (PRODUCT.md section 5, "Speech fit"): syllables over the
+ * How fast a creator speaks, from the transcripts of takes that are matched (docs/domain.md, "Speech fit"): syllables over the
  * seconds
  * a line took, its pauses taken off, at rest and while working apart.
  */

@@ -23,7 +23,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
-/** The calls the chosen style asks for, each at its second. CallScript due within 1.5 s of each other merge (CONTRACTS.md section 5). */
+/** The calls the chosen style asks for, each at its second. CallScript due within 1.5 s of each other merge (docs/domain.md). */
 final class CallScript {
     /** CallScript nearer to each other than this are one; the more important stays. */
     private static final Length MERGE = Length.ofMillis(1500);

@@ -29,11 +29,11 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What should be said about each stretch, and where (PRODUCT.md section 5, "Cue plan"): full set-up, first form cue and options the first
+ * What should be said about each stretch, and where (docs/domain.md, "Cue plan"): full set-up, first form cue and options the first
  * time; later a refresher, one new cue, advice on the load; never the same form line every round.
  */
 final class CueCandidates {
-    /** Under this much work, set-up and options move to the window before (CONTRACTS.md section 5). */
+    /** Under this much work, set-up and options move to the window before (docs/domain.md). */
     private static final Length SHORT_WORK = Length.ofSeconds(25);
     /** What a later round reminds of, in turn. */
     private static final List<CueKind> REFRESHERS = List.of(CueKind.AVOID, CueKind.FEEL, CueKind.CHECK);

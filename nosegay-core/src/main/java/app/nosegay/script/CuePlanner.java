@@ -20,7 +20,7 @@ import java.util.Map;
 
 /**
  * Makes the cue plan: what the creator fixed stays where it is, calls stand at their second, the other lines go in order of priority to the
- * earliest free place of their window (PRODUCT.md section 5, "Cue plan"). What finds no place is listed with the shortest change that would
+ * earliest free place of their window (docs/domain.md, "Cue plan"). What finds no place is listed with the shortest change that would
  * make it fit.
  */
 public final class CuePlanner {
@@ -32,7 +32,7 @@ public final class CuePlanner {
     /** The quiet around calls is for those who work; at rest a breath is enough. */
     static final Length AROUND_CALLS_AT_REST = Length.ofMillis(400);
 
-    /** Priority when lines compete (CONTRACTS.md section 5); calls come before all. */
+    /** Priority when lines compete (docs/domain.md); calls come before all. */
     private static final List<CueKind> PRIORITY = List.of(
             CueKind.CAUTION,
             CueKind.NEXT,

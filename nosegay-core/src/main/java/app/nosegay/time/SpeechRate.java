@@ -4,7 +4,7 @@ import app.nosegay.cache.TextMemo;
 import java.util.Locale;
 
 /**
- * How long words take to say: syllables over rate, plus a pause for each comma and stop (PRODUCT.md section 5, "Speech fit").
+ * How long words take to say: syllables over rate, plus a pause for each comma and stop (docs/domain.md, "Speech fit").
  *
  * @param atRest syllables per second while resting or talking
  * @param working syllables per second while moving

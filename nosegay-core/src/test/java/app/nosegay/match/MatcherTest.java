@@ -104,7 +104,7 @@ class MatcherTest {
         }
     }
 
-    /** The bar of DESIGN.md section 5 for beeps: 90 % within 0.15 s, here with a fifth of them missing and six more that mean nothing. */
+    /** The bar of docs/domain.md for beeps: 90 % within 0.15 s, here with a fifth of them missing and six more that mean nothing. */
     @Test
     void missingAndExtraBeepsDoNotMislead() {
         long right = 0;

@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
-/** Workouts of very different kinds, each with its length computed by hand from the rules of CONTRACTS.md section 2. */
+/** Workouts of very different kinds, each with its length computed by hand from the rules of docs/format/run-sheet.md. */
 class WorkoutKindsTest {
     private static final String HI = "talk Hi  0:10\n";
     private static final String BYE = "talk Bye  0:10\n";

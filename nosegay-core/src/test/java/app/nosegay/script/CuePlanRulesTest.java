@@ -23,7 +23,7 @@ import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
-/** The rules of a cue plan (PRODUCT.md section 5), whatever the plan. */
+/** The rules of a cue plan (docs/domain.md), whatever the plan. */
 class CuePlanRulesTest {
     private static final MoveLibrary LIBRARY = MoveLibrary.shipped();
 

@@ -26,7 +26,7 @@ import java.util.function.Consumer;
 
 /** How far the matcher is from the truth on simulated evidence, per level of evidence and per trouble. */
 public final class Accuracy {
-    /** The levels of evidence, strongest first, with the tolerance a boundary has to keep (DESIGN.md section 5), in seconds. */
+    /** The levels of evidence, strongest first, with the tolerance a boundary has to keep (docs/domain.md), in seconds. */
     public enum Level {
         TONES(1 / 30.0),
         LOG(0.15),

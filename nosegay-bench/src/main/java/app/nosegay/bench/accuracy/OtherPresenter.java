@@ -32,7 +32,7 @@ import java.util.Random;
  * in holds and stretches. The matcher is measured on this figure as well as on the one it grew up with.
  */
 public final class OtherPresenter {
-    /** A boundary has to be found within this, in seconds (DESIGN.md section 5: motion alone). */
+    /** A boundary has to be found within this, in seconds (docs/domain.md: motion alone). */
     private static final double TOLERANCE = 2;
 
     private static final int W = 128;

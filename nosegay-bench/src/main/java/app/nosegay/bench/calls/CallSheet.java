@@ -18,7 +18,7 @@ import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
- * Spoken recordings with the calls in them, written out by hand (CONTRACTS.md section 4), and how many of them the reader finds. Nobody's
+ * Spoken recordings with the calls in them, written out by hand (docs/format/calls.md), and how many of them the reader finds. Nobody's
  * words.
  */
 public final class CallSheet {

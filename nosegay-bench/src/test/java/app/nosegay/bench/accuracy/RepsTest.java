@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Test;
 
 /**
- * Reps counted from motion alone (the bar of DESIGN.md section 5: exact in 0.9 of sets, within one in 0.98), in runs nothing was set by.
+ * Reps counted from motion alone (the bar of docs/domain.md: exact in 0.9 of sets, within one in 0.98), in runs nothing was set by.
  */
 class RepsTest {
     @Test

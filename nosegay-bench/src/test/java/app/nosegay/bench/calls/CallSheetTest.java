@@ -25,7 +25,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.FieldSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** Calls in written-out recordings: what is found against what is there (the bar of DESIGN.md section 5: 0.95 each way). */
+/** Calls in written-out recordings: what is found against what is there (the bar of docs/domain.md: 0.95 each way). */
 class CallSheetTest {
     static final List<String> MOVES = MoveLibrary.shipped().names();
     /** In these most lines only sound like calls, and the models do not know them by heart; every other sheet has to reach the bar. */

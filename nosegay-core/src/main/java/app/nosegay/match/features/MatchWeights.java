@@ -188,7 +188,7 @@ public final class MatchWeights {
     static final double TOLERANCE_BEEPS = 0.15;
     /** … from words without beeps … */
     static final double TOLERANCE_WORDS = 1.0;
-    /** … and from voice and motion alone (DESIGN.md section 5). */
+    /** … and from voice and motion alone (docs/domain.md). */
     static final double TOLERANCE_MOTION = 2.0;
     /** Likelihoods are spread by this much: the evidence is less independent than it is added up to be. */
     public static final double DOUBT_SPREAD = 1.0;

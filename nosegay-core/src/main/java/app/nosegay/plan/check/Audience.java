@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** For whom a workout is (PRODUCT.md section 6). */
+/** For whom a workout is (docs/domain.md). */
 public enum Audience {
     GENERAL("general"),
     BEGINNER("beginner"),

@@ -31,7 +31,7 @@ import java.util.Set;
 
 /** Sides, neighbours that load the same muscles, what is warmed up and what is stretched. */
 final class BodyChecks {
-    /** From here on two neighbours are worth a remark (PRODUCT.md section 5, "Body"). */
+    /** From here on two neighbours are worth a remark (docs/domain.md, "Body"). */
     private static final double OVERLAP = 0.6;
     /** Muscle groups with less load than this need no warm-up or stretch of their own. */
     private static final Length WORTH_A_STRETCH = Length.ofSeconds(60);

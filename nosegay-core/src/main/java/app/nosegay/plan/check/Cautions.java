@@ -18,7 +18,7 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * The usual cautions by audience (PRODUCT.md section 6), from the reviewable file {@code cautions.json}. General information that defers to
+ * The usual cautions by audience (docs/domain.md), from the reviewable file {@code cautions.json}. General information that defers to
  * licensed practice: a rule never says that a move is safe, only what is usually said about it.
  */
 public final class Cautions {

@@ -3,7 +3,7 @@ package app.nosegay.plan.check;
 import app.nosegay.time.Length;
 
 /**
- * What getting ready costs (PRODUCT.md section 5, "Change-over"); the defaults are that page's, all can be changed per workout. Costs of
+ * What getting ready costs (docs/domain.md, "Change-over"); the defaults are that page's, all can be changed per workout. Costs of
  * one change-over add up.
  *
  * @param pickUpOrPutDown picking one thing up or putting it down

@@ -31,7 +31,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 
 /**
- * Finds ways to keep the promised length with the least change (PRODUCT.md section 5, "Promise"): rests, work, both, rounds or sets, a move
+ * Finds ways to keep the promised length with the least change (docs/domain.md, "Promise"): rests, work, both, rounds or sets, a move
  * dropped or added, each with what it costs. Every offer is expanded again, so that its length is what the sheet really says.
  */
 public final class Fitter {

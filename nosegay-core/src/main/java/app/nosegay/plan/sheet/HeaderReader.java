@@ -36,7 +36,7 @@ final class HeaderReader {
             "talk-density",
             "policy");
 
-    /** More cannot be told apart in one picture (PRODUCT.md section 4). */
+    /** More cannot be told apart in one picture (docs/domain.md). */
     private static final int MOST_LEVELS = 4;
 
     private final Map<String, Object> values = new HashMap<>();

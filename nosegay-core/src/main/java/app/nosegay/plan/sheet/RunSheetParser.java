@@ -21,7 +21,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * Reads run-sheet text (CONTRACTS.md section 2). Never fails: a line that cannot be read becomes a {@link Problem} and the rest still
+ * Reads run-sheet text (docs/format/run-sheet.md). Never fails: a line that cannot be read becomes a {@link Problem} and the rest still
  * loads.
  */
 public final class RunSheetParser {

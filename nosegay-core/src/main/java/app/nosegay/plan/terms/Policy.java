@@ -14,7 +14,7 @@ import java.util.Optional;
  */
 public record Policy(Map<String, String> choices) {
     public static final Policy NEUTRAL = new Policy(Map.of());
-    /** The topics of PRODUCT.md section 4 ("Cue policy"), where warm-up and cool-down happen, and where the end card goes. */
+    /** The topics of docs/domain.md ("Cue policy"), where warm-up and cool-down happen, and where the end card goes. */
     public static final List<String> TOPICS = List.of(
             "knee",
             "pelvis",

@@ -37,7 +37,7 @@ public record Promise(
             Pattern.compile("(?:(under|about|exactly) )?(\\d{1,3})(?:-(\\d{1,3}))? ?min(?:utes)?(?: (work|moving))?");
     private static final Pattern NUMBER = Pattern.compile("(\\d{1,3}) (moves?|rounds?)");
 
-    /** Exact means within half a minute or 3 %, the larger (PRODUCT.md section 5, "Promise"). */
+    /** Exact means within half a minute or 3 %, the larger (docs/domain.md, "Promise"). */
     private static final Length EXACT_LEAST = Length.ofSeconds(30);
 
     private static final double EXACT_SHARE = 0.03;
