@@ -100,7 +100,7 @@ class FilesWindowTest extends DrivenWindow {
         open(workoutWithKnownTake());
         until(this::isMatched);
         Path target = folder.resolve("packed");
-        interact(() -> shell.session().pack(target));
+        interact(() -> shell.session().exports().pack(target));
         Path packed = target.resolve("small" + WorkoutFile.ENDING);
         until(() -> Files.exists(packed) && !shell.session().jobs().isRunning());
         until(() -> message().contains("Collected into"));

@@ -384,7 +384,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
     void planAndPrompterArePrinted() throws Exception {
         plan(SHEET);
         Path pdf = folder.resolve("prompter.pdf");
-        interact(() -> shell.session().print(PrintJob.Form.PROMPTER_PDF, pdf));
+        interact(() -> shell.session().exports().print(PrintJob.Form.PROMPTER_PDF, pdf));
         until(() -> Files.exists(pdf) && !shell.session().jobs().isRunning());
         assertThat(Files.size(pdf)).isGreaterThan(2000);
     }

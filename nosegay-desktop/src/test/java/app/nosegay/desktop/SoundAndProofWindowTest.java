@@ -81,7 +81,7 @@ class SoundAndProofWindowTest extends DrivenWindow {
     void theProofSheetIsPrinted() throws Exception {
         openWithTake();
         Path sheet = folder.resolve("proof.pdf");
-        interact(() -> shell.session().print(app.nosegay.jobs.PrintJob.Form.PROOF_PDF, sheet));
+        interact(() -> shell.session().exports().print(app.nosegay.jobs.PrintJob.Form.PROOF_PDF, sheet));
         until(() -> Files.exists(sheet) && !shell.session().jobs().isRunning());
         assertThat(Files.readAllBytes(sheet)).startsWith('%', 'P', 'D', 'F');
     }

@@ -81,7 +81,7 @@ class WindowTest extends DrivenWindow {
         openWithTake();
         Path text = Files.writeString(folder.resolve("notes.mp4"), "no film at all");
         Workout before = shell.session().workout();
-        interact(() -> shell.session().bringIn(text));
+        interact(() -> shell.session().takes().bringIn(text));
         until(() -> text("#message").startsWith("notes.mp4: this is not a video"));
         assertThat(shell.session().workout()).isEqualTo(before);
     }

@@ -173,7 +173,7 @@ public final class MatchStage implements StageView {
         if (!hasPlace()) {
             return;
         }
-        session.film(System.nanoTime() & 0xffff);
+        session.takes().film(System.nanoTime() & 0xffff);
     }
 
     private void bringIn() {
@@ -184,7 +184,7 @@ public final class MatchStage implements StageView {
         chooser.setTitle(DesktopText.of("match.match-stage.bring-in-a-recording-2"));
         File chosen = chooser.showOpenDialog(window);
         if (chosen != null) {
-            session.bringIn(chosen.toPath());
+            session.takes().bringIn(chosen.toPath());
         }
     }
 

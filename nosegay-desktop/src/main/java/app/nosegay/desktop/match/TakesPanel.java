@@ -66,7 +66,7 @@ final class TakesPanel {
         join.setManaged(cut.isPresent());
         cut.ifPresent(c -> {
             join.setText(DesktopText.of("match.takes-panel.join-and", c.first(), c.second()));
-            join.setOnAction(e -> session.join(c.first(), c.second()));
+            join.setOnAction(e -> session.takes().join(c.first(), c.second()));
         });
     }
 

@@ -52,7 +52,7 @@ final class WordsPanel {
         list.setId("words");
         listen.setId("listen");
         listen.setTooltip(new Tooltip(DesktopText.of("match.words-panel.finds-the-scripted-lines-in")));
-        listen.setOnAction(e -> session.listen());
+        listen.setOnAction(e -> session.takes().listen());
         Label empty = new Label(DesktopText.of("match.words-panel.no-transcript-or-nothing-to"));
         empty.getStyleClass().add("empty");
         list.setPlaceholder(empty);

@@ -147,7 +147,7 @@ public final class PlanStage implements StageView {
         menu.getStyleClass().add("quiet");
         for (PrintJob.Form form : PrintJob.Form.values()) {
             MenuItem item = new MenuItem(form.label());
-            item.setOnAction(e -> session.print(form, view.getScene().getWindow()));
+            item.setOnAction(e -> session.exports().print(form, view.getScene().getWindow()));
             menu.getItems().add(item);
         }
         MenuItem pack = new MenuItem(DesktopText.of("plan.plan-stage.the-workout-and-its-recordings"));
@@ -162,7 +162,7 @@ public final class PlanStage implements StageView {
         chooser.setTitle(DesktopText.of("plan.plan-stage.an-empty-folder-for-the"));
         File chosen = chooser.showDialog(view.getScene().getWindow());
         if (chosen != null) {
-            session.pack(chosen.toPath());
+            session.exports().pack(chosen.toPath());
         }
     }
 

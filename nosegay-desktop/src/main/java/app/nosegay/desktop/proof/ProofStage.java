@@ -119,7 +119,7 @@ public final class ProofStage implements StageView {
         print.getStyleClass().add("act");
         print.setId("print-proof");
         print.setMinWidth(Region.USE_PREF_SIZE);
-        print.setOnAction(e -> session.print(PrintJob.Form.PROOF_PDF, window));
+        print.setOnAction(e -> session.exports().print(PrintJob.Form.PROOF_PDF, window));
         stage.setMinWidth(130);
         HBox head = new HBox(10, stage, print);
         head.setAlignment(Pos.CENTER_LEFT);

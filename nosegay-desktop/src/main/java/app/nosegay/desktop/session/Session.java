@@ -1,35 +1,21 @@
 package app.nosegay.desktop.session;
 
 import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.FailureLog;
-import app.nosegay.jobs.JoinJob;
-import app.nosegay.jobs.ListenJob;
-import app.nosegay.jobs.LogbookFile;
-import app.nosegay.jobs.Media;
 import app.nosegay.jobs.MediaRelinker;
-import app.nosegay.jobs.PackJob;
-import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutLock;
 import app.nosegay.jobs.WorkoutMedia;
-import app.nosegay.logbook.Logbook;
-import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.standins.GuideVoice;
-import app.nosegay.standins.Trouble;
-import app.nosegay.time.Length;
 import app.nosegay.workout.Difference;
 import app.nosegay.workout.History;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
-import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
-import java.time.LocalDate;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -44,8 +30,6 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
-import javafx.stage.FileChooser;
-import javafx.stage.Window;
 import javafx.util.Duration;
 
 /**
@@ -58,6 +42,8 @@ public final class Session {
     private static final Duration TYPING_PAUSE = Duration.seconds(1);
 
     private final Jobs jobs = new Jobs();
+    private final SessionTakes takes = new SessionTakes(this);
+    private final SessionExports exports = new SessionExports(this);
     private final ExecutorService computing = Executors.newSingleThreadExecutor(r -> {
         Thread t = new Thread(r, "computing");
         t.setDaemon(true);
@@ -94,6 +80,16 @@ public final class Session {
 
     public Jobs jobs() {
         return jobs;
+    }
+
+    /** How takes come in: filmed, imported, joined, listened to. */
+    public SessionTakes takes() {
+        return takes;
+    }
+
+    /** What is written beside the workout's own file. */
+    public SessionExports exports() {
+        return exports;
     }
 
     public Workout workout() {
@@ -235,6 +231,11 @@ public final class Session {
         });
     }
 
+    /** Says on the status line what was just done. */
+    void showState(String text) {
+        state.set(text);
+    }
+
     private void show(long asked, Programme next) {
         if (asked == wanted.get()) {
             outdated.set(false);
@@ -342,7 +343,7 @@ public final class Session {
     }
 
     /** Reads the takes of the workout that are not read yet. */
-    private void readTakes() {
+    void readTakes() {
         Workout workout = workout();
         Path folder = folder();
         if (workout.takes().isEmpty()) {
@@ -375,18 +376,6 @@ public final class Session {
     private static Found found(Workout workout, Path folder, Progress progress) throws IOException {
         Workout now = MediaRelinker.foundAgain(workout, folder);
         return new Found(now, WorkoutMedia.read(now, folder, progress));
-    }
-
-    /** Copies the workout and all it refers to into {@code target}. */
-    public void pack(Path target) {
-        Workout of = workout();
-        Path from = folder();
-        String name = file == null ? "workout.nosegay.json" : file.getFileName().toString();
-        jobs.run(
-                DesktopText.of("session.session.packing"),
-                progress -> PackJob.into(of, from, target, name, progress),
-                packed -> jobs.tell(
-                        DesktopText.of("session.session.packed-into-open-there", target, packed.getFileName())));
     }
 
     /** A recording made by a camera of its own gets the shoot log whose run number its tones carry. */
@@ -446,116 +435,6 @@ public final class Session {
             }
         }
         return guideVoice;
-    }
-
-    /** Writes the plan or its script to a file the user chooses. */
-    public void print(PrintJob.Form form, Window window) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(DesktopText.of("session.session.write", form.file()));
-        chooser.setInitialFileName(form.file());
-        File chosen = chooser.showSaveDialog(window);
-        if (chosen != null) {
-            print(form, chosen.toPath());
-        }
-    }
-
-    /** Writes the plan or its script to {@code target}; the user has been asked about replacing it. */
-    public void print(PrintJob.Form form, Path target) {
-        Programme now = programme.get();
-        jobs.run(
-                DesktopText.of("session.session.writing", target.getFileName()),
-                progress -> PrintJob.write(now, form, target, true),
-                written -> state.set(DesktopText.of("session.session.wrote", written)));
-    }
-
-    /** Has the simulated camera film the plan; the take is added when it is done. */
-    public void film(long seed) {
-        Workout workout = workout();
-        Path folder = folder();
-        jobs.run(
-                DesktopText.of("session.session.filming-with-the-simulated-camera"),
-                progress -> Demo.film(
-                        workout,
-                        folder,
-                        seed,
-                        EnumSet.of(Trouble.LATE_START, Trouble.CLOCK_RATE),
-                        new GuideVoice(),
-                        progress),
-                filmed -> addTake(filmed.takes().get(filmed.takes().size() - 1)));
-    }
-
-    /** Brings a recording in, with the transcript and the shoot log that lie beside it under its name. */
-    public void bringIn(Path movie) {
-        Path folder = folder();
-        String id = workout().nextTake();
-        jobs.run(
-                DesktopText.of("session.session.bringing-in", movie.getFileName()),
-                progress -> {
-                    double seconds = MediaInput.probe(movie).length().seconds();
-                    return Media.reference(
-                            folder, id, movie, seconds, Media.transcriptBeside(movie), Media.logBeside(movie));
-                },
-                this::addTake);
-    }
-
-    /** Makes one take of two that a camera cut apart. */
-    public void join(String first, String second) {
-        Workout before = workout();
-        Programme matched = programme().get();
-        Path folder = folder();
-        jobs.run(
-                DesktopText.of("session.session.joining-and", first, second),
-                progress -> JoinJob.join(before, matched, folder, first, second, progress),
-                joined -> {
-                    if (!workout().equals(before)) {
-                        jobs.say(DesktopText.of("session.session.the-workout-was-changed-while"));
-                        return;
-                    }
-                    apply(DesktopText.of("session.session.join-and", first, second), joined);
-                    readTakes();
-                });
-    }
-
-    /** Listens for the script in the takes that came without a transcript, in the background. */
-    public void listen() {
-        Workout before = workout();
-        Programme matched = programme().get();
-        Path folder = folder();
-        jobs.run(
-                DesktopText.of("session.session.listening-for-the-script"),
-                progress -> ListenJob.listen(before, matched, folder, progress),
-                heard -> {
-                    if (!workout().takes().equals(before.takes())) {
-                        jobs.say(DesktopText.of("session.session.the-takes-were-changed-while"));
-                    } else if (heard.equals(before)) {
-                        jobs.say(DesktopText.of("session.session.nothing-of-the-script-was"));
-                    } else {
-                        apply(
-                                DesktopText.of("session.session.listen-for-the-script"),
-                                workout().withTakes(heard.takes(), workout().pins()));
-                        readTakes();
-                    }
-                });
-    }
-
-    private void addTake(Workout.TakeRef take) {
-        apply(DesktopText.of("session.session.add", take.id()), workout().withTake(take));
-        readTakes();
-        logTake(take);
-    }
-
-    /** A line in the logbook; a logbook that cannot be written is no reason to lose a take. */
-    private void logTake(Workout.TakeRef take) {
-        String title = programme.get() == null
-                ? ""
-                : programme.get().timeline().sheet().header().title();
-        String text = take.id() + ", " + Length.ofSeconds(take.seconds()).clock() + ", " + take.file();
-        try {
-            LogbookFile.keep(LogbookFile.read()
-                    .with(new Logbook.Entry(LocalDate.now().toString(), Logbook.Kind.TAKE, title, text)));
-        } catch (IOException e) {
-            jobs.say(e.getMessage());
-        }
     }
 
     /** Ends the session: what is not saved yet is kept in the autosave. */

@@ -79,8 +79,8 @@ public final class ShootStage implements StageView {
         Button print = new Button(DesktopText.of("shoot.shoot-stage.print-the-set-up-sheet"));
         print.getStyleClass().add("quiet");
         print.setId("print-set-up");
-        print.setOnAction(
-                e -> session.print(PrintJob.Form.SET_UP_PDF, view.getScene().getWindow()));
+        print.setOnAction(e -> session.exports()
+                .print(PrintJob.Form.SET_UP_PDF, view.getScene().getWindow()));
         VBox left = new VBox(10, heading, scroll, print);
         left.getStyleClass().add("stage");
         HBox.setHgrow(left, Priority.ALWAYS);
@@ -293,7 +293,7 @@ public final class ShootStage implements StageView {
             return;
         }
         if (devices.isSimulated()) {
-            session.film(System.nanoTime() & 0xffff);
+            session.takes().film(System.nanoTime() & 0xffff);
             return;
         }
         Path folder = session.folder();
@@ -331,7 +331,7 @@ public final class ShootStage implements StageView {
                         progress -> java.util.Optional.ofNullable(done.finish()),
                         recorded -> {
                             if (recorded.isPresent()) {
-                                session.bringIn(recorded.get());
+                                session.takes().bringIn(recorded.get());
                             } else {
                                 session.jobs()
                                         .tell(DesktopText.of(

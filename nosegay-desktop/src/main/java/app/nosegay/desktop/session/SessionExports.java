@@ -1,0 +1,55 @@
+package app.nosegay.desktop.session;
+
+import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.jobs.PackJob;
+import app.nosegay.jobs.PrintJob;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.io.File;
+import java.nio.file.Path;
+import javafx.stage.FileChooser;
+import javafx.stage.Window;
+
+/** What is written beside the workout's own file: printed sheets, and the workout with its media in one folder. */
+public final class SessionExports {
+    private final Session session;
+
+    SessionExports(Session session) {
+        this.session = session;
+    }
+
+    /** Copies the workout and all it refers to into {@code target}. */
+    public void pack(Path target) {
+        Workout of = session.workout();
+        Path from = session.folder();
+        String name = session.file().map(f -> f.getFileName().toString()).orElse("workout.nosegay.json");
+        session.jobs()
+                .run(
+                        DesktopText.of("session.session.packing"),
+                        progress -> PackJob.into(of, from, target, name, progress),
+                        packed -> session.jobs()
+                                .tell(DesktopText.of(
+                                        "session.session.packed-into-open-there", target, packed.getFileName())));
+    }
+
+    /** Writes the plan or its script to a file the user chooses. */
+    public void print(PrintJob.Form form, Window window) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(DesktopText.of("session.session.write", form.file()));
+        chooser.setInitialFileName(form.file());
+        File chosen = chooser.showSaveDialog(window);
+        if (chosen != null) {
+            print(form, chosen.toPath());
+        }
+    }
+
+    /** Writes the plan or its script to {@code target}; the user has been asked about replacing it. */
+    public void print(PrintJob.Form form, Path target) {
+        Programme now = session.programme().get();
+        session.jobs()
+                .run(
+                        DesktopText.of("session.session.writing", target.getFileName()),
+                        progress -> PrintJob.write(now, form, target, true),
+                        written -> session.showState(DesktopText.of("session.session.wrote", written)));
+    }
+}
