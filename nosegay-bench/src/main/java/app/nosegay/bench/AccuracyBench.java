@@ -7,6 +7,7 @@ import app.nosegay.bench.accuracy.LoudnessSignals;
 import app.nosegay.bench.accuracy.OtherPresenter;
 import app.nosegay.bench.accuracy.RepAccuracy;
 import app.nosegay.bench.calls.CallSheet;
+import app.nosegay.bench.calls.LeftOutSheets;
 import app.nosegay.evidence.SoundLevels;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.Libraries;
@@ -71,6 +72,7 @@ final class AccuracyBench {
                     "calls, %s: precision %.3f, recall %.3f of %d   bar 0.95",
                     name, score.precision(), score.recall(), score.there());
         }
+        LeftOutSheets.rows(this::line);
     }
 
     private void loudness(Path folder) throws IOException {

@@ -37,7 +37,7 @@ class RoomSoundTest {
             "title: T\ncalls: 5, in 3, out 3\ntalk Hi  0:12\ncircuit A  work 0:14  rest 0:08\n  goblet squat\n  push-up\ntalk Bye  0:08\n");
 
     private static final int HZ = 48_000;
-    private static final List<Long> SEEDS = List.of(5L, 11L, 23L);
+    private static final List<Long> SEEDS = List.of(5L);
 
     /** A voice for the test: a steady hum with the loudness of speech, as long as the words take. */
     private static float[] hum(String text, int sampleRate) {
