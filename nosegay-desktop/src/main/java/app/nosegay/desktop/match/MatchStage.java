@@ -88,8 +88,11 @@ public final class MatchStage implements StageView {
         Button film = Buttons.quiet(DesktopText.of("match.match-stage.film-again"), this::film);
         Button bring = Buttons.quiet(DesktopText.of("match.match-stage.bring-in-a-recording"), this::bringIn);
         summary.setMaxWidth(Double.MAX_VALUE);
-        HBox head = new HBox(10, summary, score.order(), film, bring);
-        head.setAlignment(Pos.CENTER_LEFT);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox tools = new HBox(10, score.order(), space, film, bring);
+        tools.setAlignment(Pos.CENTER_LEFT);
+        VBox head = new VBox(6, summary, tools);
         VBox.setVgrow(score.list(), Priority.ALWAYS);
         VBox left = new VBox(8, head, score.list());
         left.getStyleClass().add("stage");

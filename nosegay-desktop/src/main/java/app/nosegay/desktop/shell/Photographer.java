@@ -1,5 +1,6 @@
 package app.nosegay.desktop.shell;
 
+import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.dress.DressStage;
 import app.nosegay.desktop.match.MatchStage;
 import app.nosegay.desktop.plan.PlanStage;
@@ -7,6 +8,7 @@ import app.nosegay.desktop.series.SeriesScreen;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.shoot.ShootStage;
 import app.nosegay.jobs.Demo;
+import app.nosegay.jobs.JobText;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.jobs.WorkoutFile;
@@ -68,7 +70,7 @@ public final class Photographer {
         steps.add(new Step(() -> shell.go(0), () -> true, "plan"));
         steps.add(
                 new Step(() -> ((PlanStage) shell.stage("plan")).tabs().show("findings"), () -> true, "plan-findings"));
-        steps.add(new Step(() -> pick("Script", "#windows", 8), () -> true, "script"));
+        steps.add(new Step(() -> pick("script", "#windows", 8), () -> true, "script"));
         steps.add(new Step(() -> shell.go("shoot"), () -> true, "shoot"));
         steps.add(new Step(
                 () -> shoot().startFrom(9), () -> shoot().isRunning() && shoot().secondsLeft() < 10, "shoot-clock"));
@@ -77,19 +79,19 @@ public final class Photographer {
                 () -> !shoot().isRunning() && !session.jobs().isRunning(),
                 null));
         steps.add(new Step(() -> session.jobs().tell(""), () -> true, null));
-        steps.add(new Step(() -> pick("Match", "#score", 6), () -> true, "match"));
+        steps.add(new Step(() -> pick("match", "#score", 6), () -> true, "match"));
         for (String page : List.of("findings", "cuts", "words", "takes")) {
             String picture = "match-" + page.toLowerCase(Locale.ROOT);
             steps.add(new Step(() -> ((MatchStage) shell.stage("match")).showPage(page), () -> true, picture));
         }
-        steps.add(new Step(() -> pick("Dress", "#stretches", 6), () -> true, "dress"));
+        steps.add(new Step(() -> pick("dress", "#stretches", 6), () -> true, "dress"));
         steps.add(new Step(
                 () -> ((DressStage) shell.stage("dress")).showPage("style", PublishVideo.Shape.PORTRAIT),
                 () -> true,
                 "dress-style"));
-        steps.add(new Step(() -> pick("Proof", "#plaits", 6), () -> true, "proof"));
+        steps.add(new Step(() -> pick("proof", "#plaits", 6), () -> true, "proof"));
         steps.add(new Step(() -> shell.go("publish"), this::coverIsPainted, "publish"));
-        steps.add(new Step(() -> pick("Library", "#moves", 4), () -> true, "library"));
+        steps.add(new Step(() -> pick("library", "#moves", 4), () -> true, "library"));
         steps.add(new Step(this::series, () -> true, "series"));
         steps.add(new Step(this::logbook, () -> true, "logbook"));
         steps.add(new Step(this::ways, () -> true, "plan-ways"));
@@ -169,11 +171,18 @@ public final class Photographer {
         ((PlanStage) shell.stage("plan")).showWays();
     }
 
+    /** What a text with one argument says before it. */
+    private static String beginning(String key) {
+        String text = DesktopText.of(key, "\0");
+        return text.substring(0, text.indexOf('\0'));
+    }
+
     private void look() {
         Step step = steps.peek();
         String trouble = shell.session().jobs().message().get();
-        boolean told = trouble.startsWith("There is no sound output") || trouble.startsWith("The run is logged");
-        if (!trouble.isEmpty() && !told) {
+        boolean expected = trouble.equals(JobText.of("shoot-run.there-is-no-sound-output"))
+                || trouble.startsWith(beginning("shoot.shoot-stage.the-run-is-logged-in"));
+        if (!trouble.isEmpty() && !expected) {
             System.err.println("nosegay: the pictures cannot be taken: " + trouble);
             steps.clear();
             shell.close();

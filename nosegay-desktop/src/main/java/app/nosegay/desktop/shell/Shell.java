@@ -318,8 +318,10 @@ public final class Shell {
         for (int i = 0; i < places.size(); i++) {
             if (places.get(i).name.equals(name)) {
                 go(i);
+                return;
             }
         }
+        throw new IllegalArgumentException(name);
     }
 
     /** Goes to the stage a finding belongs to and shows its place there. */
