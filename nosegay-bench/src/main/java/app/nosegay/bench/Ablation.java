@@ -1,6 +1,7 @@
 package app.nosegay.bench;
 
 import app.nosegay.bench.accuracy.Accuracy;
+import app.nosegay.bench.accuracy.OtherPresenter;
 import app.nosegay.jobs.Demo;
 import app.nosegay.match.features.Feature;
 import java.io.IOException;
@@ -14,16 +15,19 @@ import java.util.stream.Collectors;
 
 /**
  * What each feature of the matcher is worth: the share of boundaries within tolerance with everything, less the share without it, in points, at
- * each level of evidence. Each row is a process of its own, as features are turned off when a process begins.
+ * each level of evidence, and on another figure by voice and motion. Each row is a process of its own, as features are turned off when a process begins.
  */
 final class Ablation {
+    /** Takes of another figure per sheet: they have pictures, which the simulated evidence has not. */
+    private static final int OTHER_SEEDS = 4;
+
     private Ablation() {}
 
     /** The table in Markdown; {@code runs} mixed runs per sheet and level. */
     static void table(PrintWriter out, Class<?> command, int runs) throws Exception {
         List<Double> whole = row(command, "", runs);
         out.println("| without | " + levels() + " | sure ones right, worst |");
-        out.println("|---|" + "---:|".repeat(Accuracy.Level.values().length + 1));
+        out.println("|---|" + "---:|".repeat(Accuracy.Level.values().length + 2));
         out.println("| (nothing) | " + numbers(whole, "%.2f %%") + " |");
         out.flush();
         for (Feature feature : Feature.values()) {
@@ -40,7 +44,7 @@ final class Ablation {
     private static String levels() {
         return List.of(Accuracy.Level.values()).stream()
                 .map(l -> l.name().toLowerCase(Locale.ROOT))
-                .collect(Collectors.joining(" | "));
+                .collect(Collectors.joining(" | ", "", " | another figure"));
     }
 
     private static String numbers(List<Double> values, String form) {
@@ -79,6 +83,10 @@ final class Ablation {
             out.printf(Locale.ROOT, "%.4f ", 100 * errors.share());
             worst = Math.min(worst, errors.calibration());
         }
+        out.printf(
+                Locale.ROOT,
+                "%.4f ",
+                100 * OtherPresenter.errors(Demo.sheets(), OTHER_SEEDS).share());
         out.printf(Locale.ROOT, "%.4f%n", 100 * worst);
         out.flush();
     }

@@ -50,8 +50,11 @@ final class CutLosses {
                                 "match.announcement-lost",
                                 Severity.FIX,
                                 byId.get(s.line().segment()),
-                                "\"" + s.line().text() + "\" is only said at " + s.time() + " of " + s.take()
-                                        + ", which is cut.")
+                                CoreText.of(
+                                        "match.announcement-lost.message",
+                                        s.line().text(),
+                                        s.time(),
+                                        s.take()))
                         .withFix(CoreText.of("match.announcement-lost.fix")));
             }
         }

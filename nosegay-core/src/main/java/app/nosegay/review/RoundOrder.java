@@ -40,9 +40,11 @@ final class RoundOrder {
                                     "match.sequence-forgotten",
                                     Severity.LOOK,
                                     round.getValue().get(0),
-                                    "Round " + round.getKey() + " went "
-                                            + (done.isEmpty() ? "missing" : String.join(", ", done)) + "; the plan is "
-                                            + String.join(", ", planned) + ", as in the round before.")
+                                    CoreText.of(
+                                            "match.sequence-forgotten.message",
+                                            round.getKey(),
+                                            done.isEmpty() ? "missing" : String.join(", ", done),
+                                            String.join(", ", planned)))
                             .withFix(CoreText.of("match.sequence-forgotten.fix")));
                 }
                 hadIt |= right;

@@ -79,14 +79,18 @@ final class ClaimChecks {
                     "script.claim",
                     Severity.NOTE,
                     byId.get(l.segment()),
-                    "\"" + claim.words() + "\" (" + claim.kind() + "): source "
-                            + source.get().source() + ", " + source.get().date() + "."));
+                    CoreText.of(
+                            "script.claim.message-2",
+                            claim.words(),
+                            claim.kind(),
+                            source.get().source(),
+                            source.get().date())));
         } else {
             findings.add(Finding.at(
                             "script.claim",
                             Severity.LOOK,
                             byId.get(l.segment()),
-                            "\"" + claim.words() + "\" (" + claim.kind() + ") is unsupported. " + claim.reason())
+                            CoreText.of("script.claim.message-3", claim.words(), claim.kind(), claim.reason()))
                     .withFix(CoreText.of("script.claim.fix")));
         }
     }
@@ -101,8 +105,7 @@ final class ClaimChecks {
                                     "script.avoided",
                                     Severity.FIX,
                                     byId.get(l.segment()),
-                                    "\"" + l.text() + "\" has \"" + word.strip()
-                                            + "\", which is on your list of words to avoid.")
+                                    CoreText.of("script.avoided.message", l.text(), word.strip()))
                             .withFix(CoreText.of("script.avoided.fix"))));
         }
     }
@@ -118,7 +121,7 @@ final class ClaimChecks {
                                 "script.field-unknown",
                                 Severity.FIX,
                                 byId.get(l.segment()),
-                                "{" + name + "} is not a field; known are " + String.join(", ", fields.names()) + ".")
+                                CoreText.of("script.field-unknown.message", name, String.join(", ", fields.names())))
                         .withFix(CoreText.of("script.field-unknown.fix")));
             }
         }

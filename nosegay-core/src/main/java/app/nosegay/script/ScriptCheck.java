@@ -123,10 +123,7 @@ public final class ScriptCheck {
                     .orElse(null);
             if (first == null) {
                 findings.add(Finding.at(
-                                "script.no-option",
-                                Severity.FIX,
-                                s,
-                                "No option is said for " + s.move() + " the first time it comes.")
+                                "script.no-option", Severity.FIX, s, CoreText.of("script.no-option.message", s.move()))
                         .withFix(CoreText.of("script.no-option.fix")));
             } else if (first.start().since(s.start()).seconds()
                     > OPTION_BY * s.duration().seconds()) {
@@ -134,8 +131,10 @@ public final class ScriptCheck {
                                 "script.late-option",
                                 Severity.LOOK,
                                 s,
-                                "The first option of " + s.move() + " comes "
-                                        + first.start().since(s.start()).clock() + " into it, after the first third.")
+                                CoreText.of(
+                                        "script.late-option.message",
+                                        s.move(),
+                                        first.start().since(s.start()).clock()))
                         .withFix(CoreText.of("script.late-option.fix")));
             }
         }
@@ -159,7 +158,7 @@ public final class ScriptCheck {
                             "script.no-screening",
                             Severity.FIX,
                             moving,
-                            "Nobody says before the first movement: " + CuePlanner.SCREENING)
+                            CoreText.of("script.no-screening.message", CuePlanner.SCREENING))
                     .withFix(CoreText.of("script.no-screening.fix")));
         }
     }
@@ -187,7 +186,7 @@ public final class ScriptCheck {
                         "script.same-form",
                         Severity.LOOK,
                         last.get(move),
-                        "\"" + texts.iterator().next() + "\" is said " + times.get(move) + " times for " + move + "."));
+                        CoreText.of("script.same-form.message", texts.iterator().next(), times.get(move), move)));
             }
         });
     }
@@ -212,7 +211,10 @@ public final class ScriptCheck {
                                 "script.no-next-up",
                                 Severity.FIX,
                                 c.segment(),
-                                capital(c.segment().move()) + " needs " + c.describe() + ", and nobody says so before.")
+                                CoreText.of(
+                                        "script.no-next-up.message",
+                                        capital(c.segment().move()),
+                                        c.describe()))
                         .withFix(
                                 CoreText.of("script.no-next-up.fix", c.segment().move())));
             }
@@ -239,7 +241,7 @@ public final class ScriptCheck {
                                 "script.call-missing",
                                 Severity.FIX,
                                 s,
-                                "\"" + l.text() + "\" promises a call at half-way that is not in the script.")
+                                CoreText.of("script.call-missing.message", l.text()))
                         .withFix("calls: half", callsWithHalf()));
             }
         }
@@ -264,8 +266,8 @@ public final class ScriptCheck {
                             audio ? Severity.FIX : Severity.LOOK,
                             blind,
                             audio
-                                    ? "An audio episode has no timer to look at, and no time is called."
-                                    : "In " + blind.move() + " nobody sees the screen, and no time is called.")
+                                    ? CoreText.of("script.unheard.message")
+                                    : CoreText.of("script.unheard.message-2", blind.move()))
                     .withFix(
                             "calls: half, 10, in 3, out 3",
                             SheetText.header(timeline.sheet().text(), "calls", "half, 10, in 3, out 3")));
@@ -294,7 +296,7 @@ public final class ScriptCheck {
                                 "script.rep-undefined",
                                 Severity.LOOK,
                                 s,
-                                "Nobody says what one rep of " + s.move() + " is.")
+                                CoreText.of("script.rep-undefined.message", s.move()))
                         .withFix(
                                 CoreText.of(
                                         "script.rep-undefined.fix",
@@ -323,20 +325,12 @@ public final class ScriptCheck {
         boolean speaks = lines(closing).stream()
                 .anyMatch(l -> l.text().toLowerCase(Locale.ROOT).matches(".*\\bnext (?:one|video|workout)\\b.*"));
         if (speaks && !known && !points) {
-            findings.add(Finding.at(
-                            "script.end-card",
-                            Severity.NOTE,
-                            closing,
-                            "The closing speaks of the next video, but not where to point.")
+            findings.add(Finding.at("script.end-card", Severity.NOTE, closing, CoreText.of("script.end-card.message"))
                     .withFix(
                             "policy: end-card left",
                             SheetText.header(timeline.sheet().text(), "policy", "end-card left")));
         } else if (known && !points) {
-            findings.add(Finding.at(
-                            "script.end-card",
-                            Severity.LOOK,
-                            closing,
-                            "The end card is planned, but the closing does not point at it.")
+            findings.add(Finding.at("script.end-card", Severity.LOOK, closing, CoreText.of("script.end-card.message-2"))
                     .withFix(CoreText.of("script.end-card.fix")));
         }
     }
@@ -361,16 +355,18 @@ public final class ScriptCheck {
                                 "script.overlap",
                                 Severity.FIX,
                                 s,
-                                "\"" + l.text() + "\" runs into \"" + hit.text() + "\".")
+                                CoreText.of("script.overlap.message", l.text(), hit.text()))
                         .withFix(CoreText.of("script.overlap.fix")));
             } else if (l.end().isAfter(s.end().plus(Length.ofMillis(100)))) {
                 findings.add(Finding.at(
                                 "script.over-end",
                                 Severity.FIX,
                                 s,
-                                "\"" + l.text() + "\" runs "
-                                        + seconds(l.end().since(s.end())) + " over the end of its "
-                                        + s.kind().word() + ".")
+                                CoreText.of(
+                                        "script.over-end.message",
+                                        l.text(),
+                                        seconds(l.end().since(s.end())),
+                                        s.kind().word()))
                         .withFix(CoreText.of("script.over-end.fix")));
             }
         }

@@ -134,9 +134,12 @@ final class WordChecks {
                                 "script.side",
                                 Severity.FIX,
                                 s,
-                                "\"" + l.text() + "\" says " + said.iterator().next() + ", but the "
-                                        + s.side().word() + " side works"
-                                        + (mirrored ? " (sides are spoken mirrored: \"" + right + "\")" : "") + ".")
+                                CoreText.of(
+                                        "script.side.message",
+                                        l.text(),
+                                        said.iterator().next(),
+                                        s.side().word(),
+                                        mirrored ? CoreText.of("script.side.message-2", right) : ""))
                         .withFix(CoreText.of("script.side.fix", right)));
             }
         }
@@ -177,7 +180,7 @@ final class WordChecks {
                                         "script.number",
                                         Severity.FIX,
                                         s,
-                                        "\"" + l.text() + "\" says " + m.group() + ", the plan has " + is + ".")
+                                        CoreText.of("script.number.message", l.text(), m.group(), is))
                                 .withFix(CoreText.of(
                                         "script.number.fix",
                                         what.startsWith("minute")
@@ -220,8 +223,7 @@ final class WordChecks {
                                 "script.number",
                                 Severity.FIX,
                                 s,
-                                "\"" + l.text() + "\" says " + m.group() + "; it is " + what + " " + is + " of " + of
-                                        + ".")
+                                CoreText.of("script.number.message-2", l.text(), m.group(), what, is, of))
                         .withFix(CoreText.of("script.number.fix-5", what, is)));
             }
         }
@@ -267,8 +269,7 @@ final class WordChecks {
                                 "script.body-part",
                                 Severity.LOOK,
                                 s,
-                                "\"" + l.text() + "\" names the " + wrong.get(0) + ", which " + s.move()
-                                        + " does not train.")
+                                CoreText.of("script.body-part.message", l.text(), wrong.get(0), s.move()))
                         .withFix(CoreText.of("script.body-part.fix")));
             }
         }
@@ -299,8 +300,7 @@ final class WordChecks {
                                     "script.policy",
                                     Severity.FIX,
                                     byId.get(line.segment()),
-                                    "\"" + line.text() + "\" cues the " + topic + " " + way + "; your policy says "
-                                            + chosen + ".")
+                                    CoreText.of("script.policy.message", line.text(), topic, way, chosen))
                             .withFix(CoreText.of("script.policy.fix")));
                 }
             });
@@ -313,8 +313,11 @@ final class WordChecks {
                                 "script.policy",
                                 Severity.LOOK,
                                 byId.get(second.segment()),
-                                "\"" + second.text() + "\" and \""
-                                        + found.get(differing.get(0)).text() + "\" cue the " + topic + " in two ways.")
+                                CoreText.of(
+                                        "script.policy.message-2",
+                                        second.text(),
+                                        found.get(differing.get(0)).text(),
+                                        topic))
                         .withFix(CoreText.of("script.policy.fix-2", topic, differing.get(0))));
             }
         });

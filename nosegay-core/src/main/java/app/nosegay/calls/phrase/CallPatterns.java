@@ -11,7 +11,7 @@ public final class CallPatterns {
     private static final List<CallRule> OF_THE_MOMENT = PhraseFile.read("of-the-moment.phrases");
 
     /** How people tell the plan: figures, rounds that are left, and places in the order. */
-    private static final List<CallRule> PLAN = PhraseFile.read("plan.phrases");
+    private static final List<CallRule> PLAN = PhraseFile.read("of-the-plan.phrases");
 
     /** What only sounds like a call. */
     private static final List<CallRule> NO_CALLS = PhraseFile.read("no-calls.phrases");

@@ -96,8 +96,13 @@ final class BodyChecks {
                                 "plan.rounds-odd",
                                 Severity.FIX,
                                 s,
-                                capital(s.move()) + " changes side every " + (sets ? "set" : "round") + ", and there "
-                                        + (n == 1 ? "is 1." : "are " + n + "."))
+                                CoreText.of(
+                                        "plan.rounds-odd.message",
+                                        capital(s.move()),
+                                        sets,
+                                        n == 1
+                                                ? CoreText.of("plan.rounds-odd.message-2")
+                                                : CoreText.of("plan.rounds-odd.message-3", n)))
                         .withFix(
                                 CoreText.of("plan.rounds-odd.fix", word.word(), n + 1),
                                 SheetEdit.replace(
@@ -132,8 +137,10 @@ final class BodyChecks {
                                 "plan.side-missing",
                                 Severity.FIX,
                                 s,
-                                capital(s.move()) + " has a " + move.get().sided()
-                                        + ", but the sheet does not say how the sides are shared.")
+                                CoreText.of(
+                                        "plan.side-missing.message",
+                                        capital(s.move()),
+                                        move.get().sided()))
                         .withFix(
                                 CoreText.of("plan.side-missing.fix", way),
                                 SheetEdit.replace(
@@ -148,7 +155,7 @@ final class BodyChecks {
                                 "plan.side-needless",
                                 Severity.NOTE,
                                 s,
-                                capital(s.move()) + " usually works both sides alike, but is planned by sides.")
+                                CoreText.of("plan.side-needless.message", capital(s.move())))
                         .withFix(
                                 CoreText.of("plan.side-needless.fix"),
                                 SheetEdit.replace(
@@ -250,7 +257,7 @@ final class BodyChecks {
                         "plan.stretched-unworked",
                         Severity.NOTE,
                         s,
-                        capital(s.move()) + " stretches what was never worked."));
+                        CoreText.of("plan.stretched-unworked.message", capital(s.move()))));
             }
         }
     }

@@ -156,7 +156,7 @@ final class CautionChecks {
                                 "plan.no-easier",
                                 known.isEmpty() ? Severity.LOOK : Severity.FIX,
                                 s,
-                                capital(s.move()) + " has no easier option.")
+                                CoreText.of("plan.no-easier.message", capital(s.move())))
                         .withFix(CoreText.of("plan.no-easier.fix")));
             }
         }

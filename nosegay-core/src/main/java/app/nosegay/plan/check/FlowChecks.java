@@ -69,8 +69,12 @@ final class FlowChecks {
                                 "plan.change-over",
                                 Severity.FIX,
                                 c.segment(),
-                                where + " needs " + ChangeOver.seconds(c.needed()) + " (" + c.describe()
-                                        + "), there are " + ChangeOver.seconds(c.available()) + ".")
+                                CoreText.of(
+                                        "plan.change-over.message",
+                                        where,
+                                        ChangeOver.seconds(c.needed()),
+                                        c.describe(),
+                                        ChangeOver.seconds(c.available())))
                         .withFix(
                                 CoreText.of(
                                         "plan.change-over.fix",
@@ -82,8 +86,11 @@ final class FlowChecks {
                                 "plan.back-to-back",
                                 side ? Severity.NOTE : Severity.LOOK,
                                 c.segment(),
-                                where + " follows without a pause, but takes " + ChangeOver.seconds(c.needed()) + " ("
-                                        + c.describe() + ").")
+                                CoreText.of(
+                                        "plan.back-to-back.message",
+                                        where,
+                                        ChangeOver.seconds(c.needed()),
+                                        c.describe()))
                         .withFix(
                                 CoreText.of(
                                         "plan.back-to-back.fix",
@@ -157,8 +164,7 @@ final class FlowChecks {
                                     "plan.floor-trips",
                                     Severity.FIX,
                                     first,
-                                    capital(block.name()) + " goes down to the floor " + trips
-                                            + " times a round; once would do.")
+                                    CoreText.of("plan.floor-trips.message", capital(block.name()), trips))
                             .onLine(block.line())
                             .withFix(CoreText.of("plan.floor-trips.fix"), floorTogether(block, low)));
                 }
@@ -205,8 +211,13 @@ final class FlowChecks {
                         "plan.lengths-differ",
                         Severity.NOTE,
                         s,
-                        capital(s.move()) + " lasts " + before.duration().clock() + " at " + before.start() + " and "
-                                + s.duration().clock() + " at " + s.start() + "."));
+                        CoreText.of(
+                                "plan.lengths-differ.message",
+                                capital(s.move()),
+                                before.duration().clock(),
+                                before.start(),
+                                s.duration().clock(),
+                                s.start())));
             }
         }
     }
@@ -243,7 +254,7 @@ final class FlowChecks {
                                 "plan.length-unstated",
                                 Severity.FIX,
                                 s,
-                                capital(s.move()) + " does not say when it ends; 0:40 is taken.")
+                                CoreText.of("plan.length-unstated.message-2", capital(s.move())))
                         .onLine(line)
                         .withFix(
                                 CoreText.of("plan.length-unstated.fix"),
@@ -278,7 +289,7 @@ final class FlowChecks {
                                     "plan.minute-overrun",
                                     Severity.FIX,
                                     s,
-                                    capital(s.move()) + " takes " + sum.clock() + " of its minute.")
+                                    CoreText.of("plan.minute-overrun.message", capital(s.move()), sum.clock()))
                             .withFix(CoreText.of("plan.minute-overrun.fix")));
                 }
             }
@@ -305,8 +316,7 @@ final class FlowChecks {
                             "plan.view-missing",
                             Severity.NOTE,
                             s,
-                            capital(move.name()) + " shows its usual fault from the " + move.view()
-                                    + "; it is never seen that way."));
+                            CoreText.of("plan.view-missing.message", capital(move.name()), move.view())));
                 }
             }
         }

@@ -60,8 +60,10 @@ final class GearChecks {
                                     "plan.gear-unannounced",
                                     surface ? Severity.NOTE : Severity.FIX,
                                     use.first(),
-                                    capital(use.item().name()) + " is used from " + use.from()
-                                            + ", but not announced at the top.")
+                                    CoreText.of(
+                                            "plan.gear-unannounced.message",
+                                            capital(use.item().name()),
+                                            use.from()))
                             .withFix(CoreText.of("plan.gear-unannounced.fix"), announcing(all)));
                 }
             } else if (differs(announced.get(), use.item())
@@ -72,9 +74,11 @@ final class GearChecks {
                         "plan.gear-differs",
                         Severity.LOOK,
                         use.first(),
-                        capital(use.item().name()) + " is announced as "
-                                + announced.get().weight() + ", but used as "
-                                + use.item().weight() + "."));
+                        CoreText.of(
+                                "plan.gear-differs.message",
+                                capital(use.item().name()),
+                                announced.get().weight(),
+                                use.item().weight())));
             }
         }
     }
@@ -142,8 +146,8 @@ final class GearChecks {
                     "plan.lighter-missing",
                     Severity.NOTE,
                     heavy.get().first(),
-                    "A heavy " + heavy.get().item().name()
-                            + " is used and nothing lighter is within reach if a set fails."));
+                    CoreText.of(
+                            "plan.lighter-missing.message", heavy.get().item().name())));
         }
     }
 
@@ -165,7 +169,7 @@ final class GearChecks {
                         "plan.weight-underfoot",
                         Severity.NOTE,
                         s,
-                        "Before " + s.move() + " a weight is put down where the feet travel; say where it goes."));
+                        CoreText.of("plan.weight-underfoot.message", s.move())));
             }
         }
     }

@@ -210,8 +210,7 @@ public final class PlanCheck {
                                     "plan.promise-absence",
                                     Severity.STOP,
                                     s,
-                                    "\"no " + absent + "\" is promised, but " + s.move() + " at " + s.start()
-                                            + " breaks it.")
+                                    CoreText.of("plan.promise-absence.message", absent, s.move(), s.start()))
                             .withFix(CoreText.of("plan.promise-absence.fix", s.move()))));
         }
     }
