@@ -7,6 +7,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.ScriptNotes.Decided;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
@@ -15,7 +16,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -298,13 +298,8 @@ public final class CuePlanner {
         boolean density = !tooLong.isPositive();
         Length over = density ? beyondDensity(s, spoken) : tooLong;
         String reason = density
-                ? String.format(
-                        Locale.ROOT, "needs %.1f s, %.1f s beyond the talk density", spoken.seconds(), over.seconds())
-                : String.format(
-                        Locale.ROOT,
-                        "needs %.1f s in one piece, %.1f s are free",
-                        spoken.seconds(),
-                        Math.max(0, gap.seconds()));
+                ? CoreText.of("script.cue-planner.beyond-density", spoken.seconds(), over.seconds())
+                : CoreText.of("script.cue-planner.no-gap", spoken.seconds(), Math.max(0, gap.seconds()));
         ScriptLine wanted = new ScriptLine(
                 s.id(), candidate.kind(), text, s.start().plus(s.duration().times(window.from())), spoken);
         left.add(new CuePlan.Left(
@@ -314,23 +309,23 @@ public final class CuePlanner {
     private String remedy(CueCandidate candidate, Segment s, boolean density, Length over, Length gap) {
         if (density) {
             return s.kind().isMoving()
-                    ? "say it in the rest before, or choose talk-density: talkative"
-                    : "leave it out";
+                    ? CoreText.of("script.cue-planner.say-it-in-the-rest")
+                    : CoreText.of("script.cue-planner.drop-it");
         }
         int syllables = (int) Math.ceil(over.seconds() * (s.kind().isMoving() ? rate.working() : rate.atRest()));
         int all = SpeechRate.syllables(candidate.texts().get(candidate.texts().size() - 1));
         if (syllables < all * 0.6) {
-            return "shorten it by " + syllables + (syllables == 1 ? " syllable" : " syllables");
+            return CoreText.of("script.cue-planner.shorten-it", syllables);
         }
         boolean again = candidate.home().round() != null && candidate.home().round() > 1;
         if (again) {
-            return "drop it in round " + candidate.home().round();
+            return CoreText.of(
+                    "script.cue-planner.drop-it-in-round", candidate.home().round());
         }
         double longer = Math.ceil(over.seconds() / 5) * 5;
         return s.kind().isMoving()
-                ? "move it to the demo or the rest before"
-                : String.format(
-                        Locale.ROOT, "make this %s %.0f s longer", s.kind().word(), longer);
+                ? CoreText.of("script.cue-planner.move-it")
+                : CoreText.of("script.cue-planner.make-longer", s.kind().word(), longer);
     }
 
     /** The longest free stretch of a window, quiet around its neighbours taken off. */

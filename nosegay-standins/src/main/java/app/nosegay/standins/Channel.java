@@ -231,7 +231,7 @@ public final class Channel {
     public static void news(Path folder, Length total, List<Span<Axis.Cut>> dull, String date, long seed)
             throws IOException {
         Random random = new Random(seed);
-        StringBuilder curve = new StringBuilder(StandInText.of("channel.second-share"));
+        StringBuilder curve = new StringBuilder("second,share\n");
         double share = 1;
         for (int second = 0; second <= total.seconds(); second += 5) {
             curve.append(String.format(Locale.ROOT, "%d,%.4f%n", second, share));
@@ -242,7 +242,7 @@ public final class Channel {
             share *= keeps * (leaving ? 0.985 : 1) * (1 - 0.002 * random.nextDouble());
         }
         AtomicFile.write(folder.resolve("retention.csv"), curve);
-        StringBuilder comments = new StringBuilder(StandInText.of("channel.date-text"));
+        StringBuilder comments = new StringBuilder("date,text\n");
         int first = random.nextInt(COMMENTS.length);
         for (int i = 0; i < 4; i++) {
             comments.append(date)

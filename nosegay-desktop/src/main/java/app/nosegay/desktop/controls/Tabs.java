@@ -6,7 +6,7 @@ import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -15,7 +15,7 @@ import javafx.scene.layout.VBox;
 /** Several views of one thing, of which one is shown: a row of words above it. */
 public final class Tabs {
     private final String id;
-    private final HBox row = new HBox(4);
+    private final FlowPane row = new FlowPane(4, 4);
     private final StackPane shown = new StackPane();
     private final VBox view = new VBox(8, row, shown);
     private final ToggleGroup group = new ToggleGroup();

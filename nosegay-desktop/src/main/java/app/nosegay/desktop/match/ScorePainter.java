@@ -177,10 +177,16 @@ final class ScorePainter {
         g.setColor(colour);
         g.fill(new Rectangle2D.Double(0, 8, 4, ROW - 18));
         text(g, shortened(g, line.title(), Typefaces.strong(15), LEFT - 20), Typefaces.strong(15), Palette.INK, 12, 26);
-        text(g, line.detail(), Typefaces.text(13), Palette.FADED_INK, 12, 45);
+        text(
+                g,
+                shortened(g, line.detail(), Typefaces.text(13), LEFT - 20),
+                Typefaces.text(13),
+                Palette.FADED_INK,
+                12,
+                45);
         double x = width - RIGHT + 10;
         if (line.isMissing()) {
-            text(g, "missing", Typefaces.strong(14), Palette.CAUTION, x, 26);
+            text(g, DesktopText.of("match.score-painter.not-found"), Typefaces.strong(14), Palette.CAUTION, x, 26);
             return;
         }
         if (line.isUnplanned()) {

@@ -72,7 +72,9 @@ public final class PlanStage implements StageView {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox head = new HBox(8, heading(DesktopText.of("plan.plan-stage.run-sheet")), space, print(session));
+        Label title = heading(DesktopText.of("plan.plan-stage.run-sheet"));
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(8, title, space, print(session));
         head.setAlignment(Pos.CENTER_LEFT);
         VBox left = new VBox(6, head, scroll, problemScroll);
         left.getStyleClass().add("stage");
@@ -143,6 +145,7 @@ public final class PlanStage implements StageView {
 
     private MenuButton print(Session session) {
         MenuButton menu = new MenuButton(DesktopText.of("plan.plan-stage.print-and-hand-out"));
+        menu.setMinWidth(Region.USE_PREF_SIZE);
         menu.setId("print");
         menu.getStyleClass().add("quiet");
         for (PrintJob.Form form : PrintJob.Form.values()) {

@@ -54,6 +54,9 @@ public final class Shell {
 
     private static final long MOST_NOTED = 4 * 3600;
 
+    /** The words at the foot of the rail wrap within this, in pixels, so that they do not widen it. */
+    private static final double RAIL_WORDS = 118;
+
     private final Stage stage;
     private final Session session;
     private final BorderPane frame = new BorderPane();
@@ -142,6 +145,7 @@ public final class Shell {
             tab.setId("stage-" + places.get(i).name);
             tab.getStyleClass().setAll("stage-tab");
             tab.setMaxWidth(Double.MAX_VALUE);
+            tab.setMinWidth(Region.USE_PREF_SIZE);
             tab.setTooltip(new Tooltip(DesktopText.of("shell.shell.ctrl", (i + 1) % 10)));
             tab.setOnAction(e -> go(index));
             tabs.add(tab);
@@ -156,6 +160,7 @@ public final class Shell {
         VBox.setVgrow(space, Priority.ALWAYS);
         Label local = new Label(DesktopText.of("shell.shell.no-picture-or-sound-leaves"));
         local.setWrapText(true);
+        local.setPrefWidth(RAIL_WORDS);
         local.setMinHeight(Region.USE_PREF_SIZE);
         local.getStyleClass().add("small");
         Button help = Buttons.quiet(DesktopText.of("shell.shell.keys-f1"), keys::toggle);
