@@ -53,7 +53,10 @@ class GuideVoiceTest {
                 .isGreaterThan(0.5);
     }
 
-    /** What it never loads is left out of the build, and with it what nobody keeps up any more; docs/decisions has the reasons of the rest. */
+    /**
+     * What it never loads is left out of the build, and with it what nobody keeps up any more; docs/decisions has the reasons of the
+     * rest.
+     */
     @Test
     void theVoiceBringsOnlyTheJarsItLoads() throws IOException {
         try (Stream<Path> jars = Files.list(Path.of(System.getProperty("nosegay.voice")))) {

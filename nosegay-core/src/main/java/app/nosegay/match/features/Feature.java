@@ -6,7 +6,8 @@ import java.util.Locale;
 import java.util.Set;
 
 /**
- * The kinds of evidence and the rules the matcher weighs, by name. All are on in the product; {@code ./nosegay bench --accuracy --without NAME}
+ * The kinds of evidence and the rules the matcher weighs, by name. All are on in the product; {@code ./nosegay bench --accuracy
+ * --without NAME}
  * turns one off to see what it is worth ({@code docs/algorithms/ablation.md} has the table).
  */
 public enum Feature {
