@@ -250,16 +250,7 @@ public final class CallInterpreter {
                     work.start(f);
                 }
             }
-            case REST -> {
-                boolean left = f.value() != null && !heard.isWorking(f);
-                if (left && !heard.hasStarted()) {
-                    heard.add(said.call(CallKind.TOTAL, f, "rest-seconds"));
-                } else if (left) {
-                    said.say(CallKind.SECONDS_LEFT, f);
-                } else {
-                    work.rest(f);
-                }
-            }
+            case REST -> rest(f);
             case NEXT_UP -> {
                 boolean ofTheEnd = !heard.hasStarted() && said(f).contains("finish");
                 if (!heard.saidWithin(CallKind.NEXT_UP, 4, f) && !ofTheEnd) {
@@ -271,84 +262,103 @@ public final class CallInterpreter {
             case SECONDS_LEFT -> figures.secondsLeft(f);
             case HALF_WAY -> figures.halfWay(f);
             case TOTAL -> figures.total(f);
-            case ORDINAL -> {
-                said.once(f);
-                if ((IS_OVER.matcher(speech.soonAfter(f.to())).find()
-                                || COMPLETES.matcher(said.before(f)).find()
-                                || heard.isOver(f)
-                                        && (said(f).startsWith("thats")
-                                                || THAT_IS.matcher(said.before(f))
-                                                        .find()))
-                        && FigureMeaning.NAMES_ROUNDS
-                                .matcher(text.substring(f.from(), f.to()))
-                                .find()) {
-                    boolean ends = heard.isWorking(f) && (heard.isAnnounced(f.from() + 1) || heard.isOver(f));
-                    if (ends) {
-                        said.say(
-                                CallKind.REST,
-                                new FoundCall(ExpectedCalls.OVER, null, f.from(), f.to(), null, null, null));
-                    }
-                    heard.rest(f);
-                }
-            }
-            case LAST_REP -> {
-                boolean move = (!heard.isWorking(f)
-                                || heard.isOver(f)
-                                || heard.isPastTheEnd(f)
-                                || heard.isTimed() && heard.isMostlyBySeconds())
-                        && heard.hasStarted()
-                        && !expected.isAfterLast(f)
-                        && isNamedNext(f);
-                Call place = heard.last(CallKind.ORDINAL);
-                boolean round = heard.hasStarted()
-                        && !heard.isWorking(f)
-                        && place != null
-                        && FigureMeaning.NAMES_ROUNDS
-                                .matcher(place.text().toLowerCase(Locale.ROOT))
-                                .find()
-                        && heard.saidWithin(CallKind.ORDINAL, AFTER_A_ROUND, f);
-                if (round && !move) {
-                    figures.roundsLeft(f.withValue(1));
-                } else if (move) {
-                    heard.add(new Call(
-                            CallKind.ORDINAL,
-                            -1,
-                            null,
-                            null,
-                            speech.start(f.from()),
-                            speech.end(f.to() - 1),
-                            speech.asSaid(f.from(), f.to())));
-                } else {
-                    said.once(f);
-                }
-            }
-            case SWITCH_SIDE -> {
-                boolean ends = text.startsWith(" .", f.to()) || text.startsWith(" ,", f.to());
-                if (ends && ONLY_SWITCH.matcher(said(f)).matches() && isNamedNext(f, '-')) {
-                    return;
-                }
-                if (ITS_SIDE.matcher(said(f)).find()
-                        && heard.saidWithin(CallKind.SWITCH_SIDE, SAID_AGAIN, f)
-                        && heard.isSwitchedOver(f)) {
-                    return;
-                }
-                if (f.rule().onlyExpected() && !heard.hasStarted()) {
-                    heard.add(said.call(CallKind.SWITCH_SIDE, f, null));
-                } else {
-                    said.say(CallKind.SWITCH_SIDE, f);
-                    heard.goOn(f);
-                }
-            }
-            case PROMISE -> {
-                boolean now =
-                        OTHER_SIDE.matcher(text.substring(f.from(), f.to())).find()
-                                && !heard.isWorking(f)
-                                && heard.saidWithin(CallKind.REST, LONGEST_CHANGE, f)
-                                && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST);
-                said.say(now ? CallKind.SWITCH_SIDE : CallKind.PROMISE, f);
-            }
+            case ORDINAL -> ordinal(f);
+            case LAST_REP -> lastRep(f);
+            case SWITCH_SIDE -> switchSide(f);
+            case PROMISE -> promise(f);
             default -> said.say(f.rule().kind(), f);
         }
+    }
+
+    /** "Thirty seconds rest" tells of the plan, of what is left, or ends work. */
+    private void rest(FoundCall f) {
+        boolean left = f.value() != null && !heard.isWorking(f);
+        if (left && !heard.hasStarted()) {
+            heard.add(said.call(CallKind.TOTAL, f, "rest-seconds"));
+        } else if (left) {
+            said.say(CallKind.SECONDS_LEFT, f);
+        } else {
+            work.rest(f);
+        }
+    }
+
+    /** "That was round one" ends work where its end was due. */
+    private void ordinal(FoundCall f) {
+        said.once(f);
+        if ((IS_OVER.matcher(speech.soonAfter(f.to())).find()
+                        || COMPLETES.matcher(said.before(f)).find()
+                        || heard.isOver(f)
+                                && (said(f).startsWith("thats")
+                                        || THAT_IS.matcher(said.before(f)).find()))
+                && FigureMeaning.NAMES_ROUNDS
+                        .matcher(text.substring(f.from(), f.to()))
+                        .find()) {
+            boolean ends = heard.isWorking(f) && (heard.isAnnounced(f.from() + 1) || heard.isOver(f));
+            if (ends) {
+                said.say(CallKind.REST, new FoundCall(ExpectedCalls.OVER, null, f.from(), f.to(), null, null, null));
+            }
+            heard.rest(f);
+        }
+    }
+
+    /** "Last one" is of the move, of the round, or of the repetitions. */
+    private void lastRep(FoundCall f) {
+        boolean move = (!heard.isWorking(f)
+                        || heard.isOver(f)
+                        || heard.isPastTheEnd(f)
+                        || heard.isTimed() && heard.isMostlyBySeconds())
+                && heard.hasStarted()
+                && !expected.isAfterLast(f)
+                && isNamedNext(f);
+        Call place = heard.last(CallKind.ORDINAL);
+        boolean round = heard.hasStarted()
+                && !heard.isWorking(f)
+                && place != null
+                && FigureMeaning.NAMES_ROUNDS
+                        .matcher(place.text().toLowerCase(Locale.ROOT))
+                        .find()
+                && heard.saidWithin(CallKind.ORDINAL, AFTER_A_ROUND, f);
+        if (round && !move) {
+            figures.roundsLeft(f.withValue(1));
+        } else if (move) {
+            heard.add(new Call(
+                    CallKind.ORDINAL,
+                    -1,
+                    null,
+                    null,
+                    speech.start(f.from()),
+                    speech.end(f.to() - 1),
+                    speech.asSaid(f.from(), f.to())));
+        } else {
+            said.once(f);
+        }
+    }
+
+    private void switchSide(FoundCall f) {
+        boolean ends = text.startsWith(" .", f.to()) || text.startsWith(" ,", f.to());
+        if (ends && ONLY_SWITCH.matcher(said(f)).matches() && isNamedNext(f, '-')) {
+            return;
+        }
+        if (ITS_SIDE.matcher(said(f)).find()
+                && heard.saidWithin(CallKind.SWITCH_SIDE, SAID_AGAIN, f)
+                && heard.isSwitchedOver(f)) {
+            return;
+        }
+        if (f.rule().onlyExpected() && !heard.hasStarted()) {
+            heard.add(said.call(CallKind.SWITCH_SIDE, f, null));
+        } else {
+            said.say(CallKind.SWITCH_SIDE, f);
+            heard.goOn(f);
+        }
+    }
+
+    /** A promise of the other side, given at rest, is the change itself. */
+    private void promise(FoundCall f) {
+        boolean now = OTHER_SIDE.matcher(text.substring(f.from(), f.to())).find()
+                && !heard.isWorking(f)
+                && heard.saidWithin(CallKind.REST, LONGEST_CHANGE, f)
+                && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST);
+        said.say(now ? CallKind.SWITCH_SIDE : CallKind.PROMISE, f);
     }
 
     private String said(FoundCall f) {
