@@ -193,41 +193,7 @@ public final class BenchCommand implements Callable<Integer> {
                         BenchCommand.class, out, film(folder.resolve("minute.mp4"), MINUTE_SECONDS), minutes, folder);
                 return DONE;
             }
-            boolean films = wanted("reading") || wanted("rendering");
-            Path take = films ? film(folder.resolve("take.mp4"), TAKE_SECONDS) : null;
-            out.printf(
-                    Locale.ROOT,
-                    "%d processors; take %dx%d, 30 frames a second, %.0f s; median of %d%n",
-                    Runtime.getRuntime().availableProcessors(),
-                    WIDTH,
-                    HEIGHT,
-                    TAKE_SECONDS,
-                    Timing.RUNS);
-            if (wanted("reading")) {
-                Path proxy = folder.resolve("proxy.mp4");
-                double[] both =
-                        Timing.medians(() -> decodeOnly(take), () -> TakeReader.read(take, "t", proxy, Progress.NONE));
-                double decode = both[0];
-                double read = both[1];
-                row(out, "reading a take ÷ bare decode", read / decode, "≤ 1.3", read, decode);
-                LookBench.scrubbing(out, take, proxy, TAKE_SECONDS);
-            }
-            if (wanted("rendering")) {
-                render(out, take, folder);
-            }
-            if (wanted("matching")) {
-                MatchBench.rows(out, seed);
-            }
-            if (wanted("planning")) {
-                PlanBench.rows(out);
-            }
-            if (wanted("proving")) {
-                ProofBench.rows(out);
-            }
-            if (wanted("starting")) {
-                LookBench.startUp(out, Timing.RUNS);
-                LookBench.scrolling(out, folder);
-            }
+            times(out, folder);
             out.flush();
         } finally {
             try (var files = Files.walk(folder)) {
@@ -237,6 +203,45 @@ public final class BenchCommand implements Callable<Integer> {
             }
         }
         return DONE;
+    }
+
+    /** The rows of times, all of them or one part. */
+    private void times(PrintWriter out, Path folder) throws Exception {
+        boolean films = wanted("reading") || wanted("rendering");
+        Path take = films ? film(folder.resolve("take.mp4"), TAKE_SECONDS) : null;
+        out.printf(
+                Locale.ROOT,
+                "%d processors; take %dx%d, 30 frames a second, %.0f s; median of %d%n",
+                Runtime.getRuntime().availableProcessors(),
+                WIDTH,
+                HEIGHT,
+                TAKE_SECONDS,
+                Timing.RUNS);
+        if (wanted("reading")) {
+            Path proxy = folder.resolve("proxy.mp4");
+            double[] both =
+                    Timing.medians(() -> decodeOnly(take), () -> TakeReader.read(take, "t", proxy, Progress.NONE));
+            double decode = both[0];
+            double read = both[1];
+            row(out, "reading a take ÷ bare decode", read / decode, "≤ 1.3", read, decode);
+            LookBench.scrubbing(out, take, proxy, TAKE_SECONDS);
+        }
+        if (wanted("rendering")) {
+            render(out, take, folder);
+        }
+        if (wanted("matching")) {
+            MatchBench.rows(out, seed);
+        }
+        if (wanted("planning")) {
+            PlanBench.rows(out);
+        }
+        if (wanted("proving")) {
+            ProofBench.rows(out);
+        }
+        if (wanted("starting")) {
+            LookBench.startUp(out, Timing.RUNS);
+            LookBench.scrolling(out, folder);
+        }
     }
 
     private boolean wanted(String part) {
