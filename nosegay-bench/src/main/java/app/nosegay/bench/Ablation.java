@@ -15,9 +15,8 @@ import java.util.stream.Collectors;
 
 /**
  * What each feature of the matcher is worth: the share of boundaries within tolerance with everything, less the share without it, in
- * points, at
- * each level of evidence, and on another figure by voice and motion. Each row is a process of its own, as features are turned off when
- * a process begins.
+ * points, at each level of evidence, and on another figure by voice and motion. Each row is a process of its own, as features are turned
+ * off when a process begins.
  */
 final class Ablation {
     /** Takes of another figure per sheet: they have pictures, which the simulated evidence has not. */

@@ -20,9 +20,8 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * {@code nosegay bench --long}: a long take, made of a short one looped by stream copy, is read, matched and rendered in a process of
- * its own
- * with a heap of 1 GiB; what it held at most is read from the system.
+ * {@code nosegay bench --long}: a long take, made of a short one looped by stream copy, is read, matched and rendered in a process of its
+ * own with a heap of 1 GiB; what it held at most is read from the system.
  */
 final class LongBench {
     private static final String HEAP = "-Xmx1g";

@@ -6,8 +6,7 @@ import java.util.function.Supplier;
 
 /**
  * What was worked out from one large value and is kept as long as that value: it is owned by the value and goes with it. Each kind of
- * question
- * is a class of keys with a bound of its own.
+ * question is a class of keys with a bound of its own.
  */
 public final class Derived {
     private final Map<Class<?>, BoundedCache<Object, Object>> byQuestion = new ConcurrentHashMap<>();

@@ -176,9 +176,8 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
     }
 
     /**
-     * Where a group was put for an interval in pictures of that shape: the narrowest scope first, in it what holds for this shape
-     * alone; empty
-     * where nothing was decided.
+     * Where a group was put for an interval in pictures of that shape: the narrowest scope first, in it what holds for this shape alone;
+     * empty where nothing was decided.
      */
     public Optional<Layout.Anchor> put(Layout.Group group, String block, String interval, FrameShape shape) {
         for (String scope : List.of(interval, block, "")) {

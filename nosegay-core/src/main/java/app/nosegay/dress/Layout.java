@@ -17,8 +17,7 @@ import java.util.Set;
 
 /**
  * Where groups of pieces sit, interval by interval: clear of people, of each other and of the picture's edge, near their usual corner,
- * and not
- * hopping about. One group after another takes its cheapest series of places (Viterbi over the intervals).
+ * and not hopping about. One group after another takes its cheapest series of places (Viterbi over the intervals).
  *
  * @param areas in order of time
  */

@@ -23,8 +23,7 @@ public record SoundLevels(Trace momentary, Trace truePeak) {
 
     /**
      * Integrated loudness in LUFS over stretches of the take, gated as BS.1770 has it (blocks of 400 ms, overlapping by 75 %, absolute
-     * gate at
-     * −70 LUFS, relative gate 10 LU under); −100 when nothing passes the gates.
+     * gate at −70 LUFS, relative gate 10 LU under); −100 when nothing passes the gates.
      */
     public double integrated(List<Span<Axis.Take>> stretches) {
         double absolute = mean(stretches, ABSOLUTE_GATE);

@@ -109,8 +109,7 @@ final class BoundarySolver {
 
     /**
      * Shorter than planned: starts in (end − planned, end]; a sliding maximum of value − cost · start, or any of them, cut short. Left
-     * out: the
-     * start is the end.
+     * out: the start is the end.
      */
     private void shorter(double[] source, int from, int to, int shift, double cost, double[] best) {
         Deque<Integer> window = new ArrayDeque<>();

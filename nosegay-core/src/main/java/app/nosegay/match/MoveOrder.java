@@ -27,8 +27,7 @@ final class MoveOrder {
 
     /**
      * The visits, those that seemed to be one move done again given to the one that was left out, where its name tells so: it was done
-     * later or
-     * earlier than planned.
+     * later or earlier than planned.
      */
     static List<SegmentOccurrence> misplaced(
             Timeline timeline, List<SegmentOccurrence> occurrences, BoundaryFeatures features) {

@@ -11,8 +11,7 @@ import java.util.Set;
 
 /**
  * Raises the doubt of segments near something left out, repeated or put in, unless their names are said: times alone then do not tell
- * which of
- * several like segments was meant.
+ * which of several like segments was meant.
  */
 final class OrderDoubt {
     /** A stretch between two visits that is long enough to be a move of its own, in seconds. */

@@ -15,8 +15,7 @@ import java.util.Map;
 
 /**
  * The moments reps are completed: as they are seen in the set's pictures ({@link RepPictures}), from the tempo alone where there is no
- * picture or
- * no rhythm.
+ * picture or no rhythm.
  */
 final class RepFinder {
     /** A count from the tempo alone forgives this share of a rep at the end. */

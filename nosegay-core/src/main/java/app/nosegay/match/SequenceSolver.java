@@ -8,9 +8,8 @@ import java.util.List;
 
 /**
  * The best order of events in one take, by a semi-Markov model solved in step with time: segments follow each other as planned, each of
- * about
- * its planned length; a pause may lie between two; a segment may be left out, broken off and begun again, or done twice; the take may begin
- * and end anywhere in the plan. Every step is a running or sliding maximum, so the cost is take length × segments in reach.
+ * about its planned length; a pause may lie between two; a segment may be left out, broken off and begun again, or done twice; the take
+ * may begin and end anywhere in the plan. Every step is a running or sliding maximum, so the cost is take length × segments in reach.
  */
 final class SequenceSolver {
     private static final double NEVER = -1e12;

@@ -198,9 +198,8 @@ final class TakeSolver {
     }
 
     /**
-     * What the repetitions of a set tell of its ends, where nobody works beyond them. Counted sets begin and end with a repetition;
-     * timed work
-     * does so with the clock, up to one repetition further out.
+     * What the repetitions of a set tell of its ends, where nobody works beyond them. Counted sets begin and end with a repetition; timed
+     * work does so with the clock, up to one repetition further out.
      */
     private void edges(List<SequenceSolver.Item> items, int[] low, double[][] at) {
         double grid = MatchWeights.GRID_SECONDS;

@@ -51,9 +51,8 @@ final class UnplannedClassifier {
     }
 
     /**
-     * Which part of a rest can be taken out, when it lasted far longer than planned: of its longest stretch without a word as much as
-     * it was
-     * too long, so that what is said at its beginning and before the next move stays.
+     * Which part of a rest can be taken out, when it lasted far longer than planned: of its longest stretch without a word as much as it
+     * was too long, so that what is said at its beginning and before the next move stays.
      */
     static Optional<Span<Axis.Take>> tooLong(TakeEvidence take, Span<Axis.Take> rest, Length planned) {
         double over = rest.length().minus(planned).seconds();

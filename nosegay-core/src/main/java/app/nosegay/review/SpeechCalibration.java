@@ -17,9 +17,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * How fast a creator speaks, from the transcripts of takes that are matched (docs/domain.md, "Speech fit"): syllables over the
- * seconds
- * a line took, its pauses taken off, at rest and while working apart.
+ * How fast a creator speaks, from the transcripts of takes that are matched (docs/domain.md, "Speech fit"): syllables over the seconds a
+ * line took, its pauses taken off, at rest and while working apart.
  */
 public final class SpeechCalibration {
     /** Shorter lines say little: the ends of captions are not that exact. */

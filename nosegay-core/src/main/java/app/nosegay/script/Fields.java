@@ -22,7 +22,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * The figures of a plan as fields in spoken text: {@code {minutes}}, {@code {moves}} … They are filled in from the plan every time, so that
+ * The figures of a plan as fields in spoken text: {@code {minutes}}, {@code {moves}} and others. They are filled in every time, so that
  * what is said stays true when the plan changes.
  */
 public final class Fields {

@@ -13,9 +13,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The interval clock that runs a plan in the room. Its time is given from outside, so that it runs by the sound output, by the
- * machine's clock
- * or in tests by no clock at all. Not thread-safe: one thread drives it.
+ * The interval clock that runs a plan in the room. Its time is given from outside, so that it runs by the sound output, by the machine's
+ * clock or in tests by no clock at all. Not thread-safe: one thread drives it.
  */
 public final class ShootClock {
     /** After the start tone, before the first segment. */

@@ -18,8 +18,7 @@ import java.util.concurrent.ConcurrentHashMap;
  * arguments ({@code {0,plural,one{# rep}other{# reps}}}).
  *
  * <p>With the system property {@code nosegay.pseudo} set to true every text comes out about a third longer and in brackets, which shows
- * what
- * a translation would cut off and what is not in a bundle.
+ * what a translation would cut off and what is not in a bundle.
  */
 public final class Messages {
     private static final boolean PSEUDO = Boolean.getBoolean("nosegay.pseudo");

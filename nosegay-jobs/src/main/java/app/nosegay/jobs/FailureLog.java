@@ -19,8 +19,7 @@ import java.util.regex.Pattern;
 
 /**
  * Where failures nobody planned for go: a rolling log in the settings folder, with the stack trace, and to whoever shows them. The log
- * can be
- * sent: of paths it holds the file name alone.
+ * can be sent: of paths it holds the file name alone.
  */
 public final class FailureLog {
     private static final String FILES = "nosegay-%g.log";

@@ -39,9 +39,8 @@ public final class MediaRelinker {
     }
 
     /**
-     * {@code workout} with the recordings that are not where they were, but elsewhere in {@code folder} or in a folder within it, told
-     * by their
-     * size and content. A transcript or a log that lies beside one now is taken from there.
+     * {@code workout} with the recordings that are not where they were, but elsewhere in {@code folder} or in a folder within it, told by
+     * their size and content. A transcript or a log that lies beside one now is taken from there.
      */
     public static Workout foundAgain(Workout workout, Path folder) throws IOException {
         List<Workout.TakeRef> takes = workout.takes();

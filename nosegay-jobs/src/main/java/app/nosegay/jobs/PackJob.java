@@ -22,10 +22,8 @@ public final class PackJob {
 
     /**
      * Copies the recordings, transcripts, logs and music of {@code workout}, whose paths are seen from {@code folder}, into {@code
-     * target} and
-     * writes the workout there as {@code name}; gives that file. Nothing that is there already is replaced; the workout's file comes
-     * last, so a
-     * half-packed folder has none.
+     * target} and writes the workout there as {@code name}; gives that file. Nothing that is there already is replaced; the workout's
+     * file comes last, so a half-packed folder has none.
      */
     public static Path into(Workout workout, Path folder, Path target, String name, Progress progress)
             throws IOException {

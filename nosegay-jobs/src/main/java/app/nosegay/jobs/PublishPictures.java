@@ -62,8 +62,7 @@ public final class PublishPictures {
 
     /**
      * Moments of the programme that would make a cover, the best first: in the middle of the sets in which most moves, where the
-     * presenter is
-     * furthest from standing; one per move. Never a mistake shown on purpose.
+     * presenter is furthest from standing; one per move. Never a mistake shown on purpose.
      */
     public static List<Time<Axis.Cut>> coverMoments(Programme programme) {
         Map<String, Candidate> byMove = new LinkedHashMap<>();

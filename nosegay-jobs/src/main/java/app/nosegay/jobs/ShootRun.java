@@ -27,9 +27,8 @@ import javax.sound.sampled.SourceDataLine;
 import javax.sound.sampled.TargetDataLine;
 
 /**
- * Runs the shoot clock in the room: sound out, log to a file, camera and clap listener beside it. The clock goes by the sample
- * positions of the
- * sound output, or without one by the machine's clock. The log is rewritten at least once a second, so that a kill loses no more.
+ * Runs the shoot clock in the room: sound out, log to a file, camera and clap listener beside it. The clock goes by the sample positions
+ * of the sound output, or without one by the machine's clock. The log is rewritten at least once a second, so that a kill loses no more.
  */
 public final class ShootRun implements AutoCloseable {
     private static final int HZ = 48_000;

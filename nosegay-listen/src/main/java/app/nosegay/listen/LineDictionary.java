@@ -9,9 +9,8 @@ import edu.cmu.sphinx.util.props.PropertySheet;
 import java.util.List;
 
 /**
- * How words sound, for the recogniser. A word may carry a mark behind {@code #}, which tells the places of equal words apart and does
- * not change
- * how it sounds. Made by the recogniser's set-up.
+ * How words sound, for the recogniser. A word may carry a mark behind {@code #}, which tells the places of equal words apart and does not
+ * change how it sounds. Made by the recogniser's set-up.
  */
 public final class LineDictionary implements Dictionary {
     private UnitManager units;

@@ -15,8 +15,7 @@ import java.util.Arrays;
 
 /**
  * A file that is there whole or not at all. It is written beside its final name, synced to disk and then renamed over what was there
- * before;
- * when anything fails, or the work is cancelled, what was written is deleted and the old file is untouched.
+ * before; when anything fails, or the work is cancelled, what was written is deleted and the old file is untouched.
  *
  * <p>Text and bytes go through {@link #write}. What writes to a path by itself (an encoder, an image writer) gets {@link #part()} and ends
  * with {@link #commit()}; {@link #close()} without it gives up.

@@ -25,9 +25,8 @@ import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 
 /**
- * Recordings one behind the other in one file, as cameras cut them at 4 GB or half an hour: what was recorded is copied as it is,
- * nothing is
- * encoded anew.
+ * Recordings one behind the other in one file, as cameras cut them at 4 GB or half an hour: what was recorded is copied as it is, nothing
+ * is encoded anew.
  */
 public final class JoinedRecording {
     private static final AVRational MICROS = new AVRational().num(1).den(1_000_000);

@@ -53,9 +53,8 @@ public final class LayerRenderer {
     }
 
     /**
-     * The pieces as PNG pictures in {@code folder}, one per change, named by the frame it begins with, and {@code layer.ffconcat},
-     * which says how
-     * long each is on. The folder appears whole or not at all.
+     * The pieces as PNG pictures in {@code folder}, one per change, named by the frame it begins with, and {@code layer.ffconcat}, which
+     * says how long each is on. The folder appears whole or not at all.
      */
     public static void pictures(
             Dressing dressing,

@@ -21,9 +21,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What each part of a film's picture is made of, as one short key: the same key, the same pictures. A key covers the encoder's
- * settings, which
- * frame of which file is shown when, and every pixel of the pieces over it, so that nothing that changes the picture can be forgotten.
+ * What each part of a film's picture is made of, as one short key: the same key, the same pictures. A key covers the encoder's settings,
+ * which frame of which file is shown when, and every pixel of the pieces over it, so that nothing that changes the picture can be
+ * forgotten.
  */
 final class PartKeys {
     /** A part this long costs one more key frame and is what a small change makes new, in seconds. */

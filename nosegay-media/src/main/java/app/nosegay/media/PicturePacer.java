@@ -13,9 +13,8 @@ import javax.sound.sampled.LineUnavailableException;
 import javax.sound.sampled.SourceDataLine;
 
 /**
- * Shows pictures when it is time for them, on a thread of its own. The sound line is the master clock; without one (no device, no
- * sound) the
- * system clock is. Late pictures are dropped, sound never.
+ * Shows pictures when it is time for them, on a thread of its own. The sound line is the master clock; without one (no device, no sound)
+ * the system clock is. Late pictures are dropped, sound never.
  */
 final class PicturePacer<A extends Axis> {
     static final int SOUND_HZ = MovieWriter.SOUND_HZ;

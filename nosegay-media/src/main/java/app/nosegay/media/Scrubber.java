@@ -12,9 +12,8 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
 /**
- * Shows moments of takes while somebody goes back and forth in them: at once from the proxy where there is one, and then the exact
- * frame. Of
- * several wishes in a row only the last is granted in full. Opens one take at a time; works on a thread of its own.
+ * Shows moments of takes while somebody goes back and forth in them: at once from the proxy where there is one, and then the exact frame.
+ * Of several wishes in a row only the last is granted in full. Opens one take at a time; works on a thread of its own.
  */
 public final class Scrubber implements AutoCloseable {
     private final ExecutorService thread;

@@ -13,8 +13,7 @@ import java.util.Optional;
 
 /**
  * Does to the programme's sound what a {@link SoundPlan} says, block by block in order: gain, timer tones, music that steps back under
- * speech, and
- * noises turned down, lines said again over what they replace, a limiter that looks 5 ms ahead.
+ * speech, and noises turned down, lines said again over what they replace, a limiter that looks 5 ms ahead.
  */
 final class SoundMix {
     private static final int HZ = MovieWriter.SOUND_HZ;

@@ -20,8 +20,7 @@ import java.util.List;
 
 /**
  * Draws faces, each inside its box, in one style. All sizes are in units of which the picture's shorter side has 720; equal faces in
- * equal boxes
- * are the same pixels.
+ * equal boxes are the same pixels.
  */
 public final class PiecePainter {
     private final Style style;

@@ -222,8 +222,7 @@ public final class Channel {
 
     /**
      * Made-up news of a published film: {@code retention.csv} (second, share) and {@code comments.csv} (date, text) in {@code folder}.
-     * The same
-     * seed gives the same news.
+     * The same seed gives the same news.
      *
      * @param total the film's length
      * @param dull stretches in which more viewers leave

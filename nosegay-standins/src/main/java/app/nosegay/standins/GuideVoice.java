@@ -17,8 +17,7 @@ import javax.sound.sampled.AudioInputStream;
 
 /**
  * The guide voice: MaryTTS with a small English voice. Its old libraries are loaded by a class loader of their own from the folder the
- * system
- * property {@code nosegay.voice} names, so that they never meet the application's.
+ * system property {@code nosegay.voice} names, so that they never meet the application's.
  */
 public final class GuideVoice implements Voice {
     private static final String FOLDER_PROPERTY = "nosegay.voice";

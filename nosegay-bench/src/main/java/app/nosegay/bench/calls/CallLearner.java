@@ -92,8 +92,7 @@ public final class CallLearner {
 
     /**
      * Learnt from {@code sheets} line by line, and then from their sentences and numbers, also as a host's captions show them: without
-     * marks,
-     * broken anywhere.
+     * marks, broken anywhere.
      */
     public static Learnt learnt(List<String> sheets) throws IOException {
         List<Example> lines = new ArrayList<>();

@@ -13,9 +13,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What each number of a transcript is like, for {@link CallModel}: the words before and behind it, across lines, its size, and what
- * would be
- * due if it were seconds left.
+ * What each number of a transcript is like, for {@link CallModel}: the words before and behind it, across lines, its size, and what would
+ * be due if it were seconds left.
  */
 public final class NumberFeatures {
     /** So many words to either side are looked at. */

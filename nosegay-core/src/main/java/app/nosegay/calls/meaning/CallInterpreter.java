@@ -13,8 +13,7 @@ import java.util.regex.Pattern;
 
 /**
  * Settles by what went before what each thing said means: a count down ends work while working and starts it while resting, "let's go"
- * starts
- * work or only cheers. Work whose end nobody announced is taken to be over after a time.
+ * starts work or only cheers. Work whose end nobody announced is taken to be over after a time.
  */
 public final class CallInterpreter {
 

@@ -13,9 +13,9 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
- * Words that are a call only where one is expected: "and down" ten seconds behind "ten seconds", "up we go" when a move was brought up
- * at rest,
- * the name of a move in a rest in which none was brought up yet. They are looked for in what no pattern of {@link CallPatterns} claimed.
+ * Words that are a call only where one is expected: "and down" ten seconds behind "ten seconds", "up we go" when a move was brought up at
+ * rest, the name of a move in a rest in which none was brought up yet. They are looked for in what no pattern of {@link CallPatterns}
+ * claimed.
  */
 public final class ExpectedCalls {
 

@@ -7,9 +7,8 @@ import java.util.Map;
 import java.util.regex.Pattern;
 
 /**
- * One way of saying a call, as a pattern over {@link Speech}: plain words, digits, {@code .} and {@code ,}. Group 1 is its number,
- * group 2 its
- * second one. {@code ~name} stands for a list of words, {@code < ?} for where a phrase begins.
+ * One way of saying a call, as a pattern over {@link Speech}: plain words, digits, {@code .} and {@code ,}. Group 1 is its number, group
+ * 2 its second one. {@code ~name} stands for a list of words, {@code < ?} for where a phrase begins.
  *
  * @param kind null where it only keeps later rules from misunderstanding its words
  * @param value where the words stand for one

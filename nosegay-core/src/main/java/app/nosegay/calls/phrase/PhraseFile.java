@@ -14,9 +14,8 @@ import java.util.regex.Pattern;
 /**
  * A file of wordings. A line at the margin begins a rule: the kind of call (or {@code never}), in brackets what its number is of, behind
  * {@code =} the value the words stand for. Each indented line behind it, after a bar, is one wording: a regular expression as {@link
- * CallRule}
- * reads it; a plus in place of the bar continues the line before. Lines that begin with {@code #} are comments. The order of rules
- * matters, that of wordings within a rule as well.
+ * CallRule} reads it; a plus in place of the bar continues the line before. Lines that begin with {@code #} are comments. The order of
+ * rules matters, that of wordings within a rule as well.
  */
 final class PhraseFile {
     private static final Pattern HEAD = Pattern.compile("([a-z-]+)(?: \\[([^\\]]+)])?(?: = (-?\\d+))?");

@@ -7,8 +7,7 @@ import java.util.Arrays;
 
 /**
  * Where people are in the picture of one take over a stretch of it: per cell of a coarse grid the share of time somebody is there, and
- * how bright
- * it is. Somebody is where the picture differs from what that cell usually shows, or moves.
+ * how bright it is. Somebody is where the picture differs from what that cell usually shows, or moves.
  *
  * @param presence by row, then column, 0 to 1
  * @param passing the same of the seconds in which somebody is there at least once: where an arm or a head comes through
@@ -176,8 +175,7 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
 
     /**
      * The share of the width, about {@code focus}, in which whoever is in the middle is seen whole; 0 where nobody is. Others beside a
-     * gap do not
-     * count.
+     * gap do not count.
      */
     public double extent(double focus) {
         double centre = centre();

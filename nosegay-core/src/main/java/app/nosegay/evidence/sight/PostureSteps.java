@@ -6,10 +6,9 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * When the position somebody keeps, or moves about, goes over into another one: the mean picture of a few seconds differs from that of the
- * seconds before. It tells stretches and holds apart that follow each other, though nothing moves in either, and one move from the next
- * where
- * no rest lies between.
+ * When the position somebody keeps, or moves about, goes over into another one: the mean picture of a few seconds differs from that of
+ * the seconds before. It tells stretches and holds apart that follow each other, though nothing moves in either, and one move from the
+ * next where no rest lies between.
  */
 public final class PostureSteps {
     /** Values per second; the mean of what is in between counts. */

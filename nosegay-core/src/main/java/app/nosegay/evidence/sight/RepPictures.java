@@ -9,11 +9,9 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * The small grey pictures of one set and of the rest before it, freed of changes of light and weighted by how still each cell is at
- * rest. They
- * are searched for the period near the planned tempo in which they repeat best; along the pattern that moves with it, a rep is a way
- * out and
- * back to where the rest before left off.
+ * The small grey pictures of one set and of the rest before it, freed of changes of light and weighted by how still each cell is at rest.
+ * They are searched for the period near the planned tempo in which they repeat best; along the pattern that moves with it, a rep is a way
+ * out and back to where the rest before left off.
  */
 public final class RepPictures {
     /** A rep may take this share of its planned time … */

@@ -7,8 +7,8 @@ import java.util.stream.IntStream;
 
 /**
  * How far what is seen comes round again, as it does in repetitions and not in standing, walking about or gesturing: in the small
- * pictures of a
- * take, how much more alike two of them are one period apart than half-way there. It asks neither how large a movement is nor where.
+ * pictures of a take, how much more alike two of them are one period apart than half-way there. It asks neither how large a movement is
+ * nor where.
  */
 public final class Rhythm {
     /** Values per second. */

@@ -5,11 +5,9 @@ import java.util.Arrays;
 import java.util.stream.IntStream;
 
 /**
- * Where the repetitions of a set begin and end, told from its own middle: the pictures there come round at one period, and outwards
- * from there
- * each is like the one a period further in as long as the set lasts. Whoever walks about in a rest is not where the repetition is, and
- * whoever
- * stands still does not move away and come back.
+ * Where the repetitions of a set begin and end, told from its own middle: the pictures there come round at one period, and outwards from
+ * there each is like the one a period further in as long as the set lasts. Whoever walks about in a rest is not where the repetition is,
+ * and whoever stands still does not move away and come back.
  */
 public final class SetEdges {
     /** A repetition takes this long, in seconds, … */
@@ -62,8 +60,7 @@ public final class SetEdges {
 
     /**
      * A moment at which the set begins, and one at which it ends, in seconds; NaN where that is not told. And how long a repetition
-     * takes, or two or
-     * three where one does not fall on whole pictures.
+     * takes, or two or three where one does not fall on whole pictures.
      */
     public record Edges(double start, double end, double period) {
         static final Edges UNKNOWN = new Edges(Double.NaN, Double.NaN, Double.NaN);

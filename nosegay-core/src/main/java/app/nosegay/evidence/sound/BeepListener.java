@@ -9,8 +9,7 @@ import java.util.List;
 
 /**
  * Hears the onsets of steady tones, as any interval timer makes them, over voice and room: one spectral line that stands far above all
- * others
- * and stays where it is. Onsets are placed where the line reaches half its steady strength.
+ * others and stays where it is. Onsets are placed where the line reaches half its steady strength.
  */
 public final class BeepListener {
     private static final int WINDOW = 512;
@@ -258,10 +257,8 @@ public final class BeepListener {
 
     /**
      * Where the line crosses half its steady strength: a window centred on the onset holds half of it. A voice may have drowned its
-     * beginning,
-     * so it is followed back in its own bin. {@link #NO_ONSET} where it was there as far back as is remembered: what is left of a bell
-     * when its other
-     * notes have died away begins nowhere.
+     * beginning, so it is followed back in its own bin. {@link #NO_ONSET} where it was there as far back as is remembered: what is left
+     * of a bell when its other notes have died away begins nowhere.
      */
     private double onsetSeconds(Line line) {
         double half = 0.5 * median(line.clear);

@@ -5,11 +5,9 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Hears signals of several tones at once: chimes, bells, gongs, buzzers, two keys of a telephone. Each of their partials keeps its
- * pitch from
- * beginning to end, which no partial of a voice does for long, and for a moment nearly all that is heard is such partials (peak
- * tracking after
- * McAulay and Quatieri 1986). Where a voice covers the signal later on, it is known again by its pitches.
+ * Hears signals of several tones at once: chimes, bells, gongs, buzzers, two keys of a telephone. Each of their partials keeps its pitch
+ * from beginning to end, which no partial of a voice does for long, and for a moment nearly all that is heard is such partials (peak
+ * tracking after McAulay and Quatieri 1986). Where a voice covers the signal later on, it is known again by its pitches.
  */
 final class ChimeListener {
     private static final int WINDOW = 1024;

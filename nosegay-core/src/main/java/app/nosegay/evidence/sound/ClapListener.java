@@ -1,9 +1,8 @@
 package app.nosegay.evidence.sound;
 
 /**
- * Hears two claps in a row: short bursts far above the room, 0.2 to 0.9 seconds apart, with quiet around them. Feed it sound as it
- * comes; it
- * says when a pair is complete.
+ * Hears two claps in a row: short bursts far above the room, 0.2 to 0.9 seconds apart, with quiet around them. Feed it sound as it comes;
+ * it says when a pair is complete.
  */
 public final class ClapListener {
     private static final double BLOCK_SECONDS = 0.01;

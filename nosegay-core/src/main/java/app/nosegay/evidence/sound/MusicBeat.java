@@ -5,8 +5,7 @@ import java.util.Optional;
 
 /**
  * The beat of a piece of music: how long from beat to beat, and when the first one is. Found from rises of its energy: the lag at which
- * they
- * repeat best (autocorrelation, a preference for 110 beats a minute), then the phase that catches most of them.
+ * they repeat best (autocorrelation, a preference for 110 beats a minute), then the phase that catches most of them.
  */
 public record MusicBeat(Length period, Length first) {
     private static final double FRAME_SECONDS = 0.01;

@@ -9,9 +9,8 @@ import java.util.List;
 import org.jtransforms.fft.FloatFFT_1D;
 
 /**
- * Hears sync tones in a stream of samples: a matched filter for the chirp (overlap-save correlation, normalised by the energy under
- * it), then
- * the twelve symbols behind it. A tone counts only when its checksum holds.
+ * Hears sync tones in a stream of samples: a matched filter for the chirp (overlap-save correlation, normalised by the energy under it),
+ * then the twelve symbols behind it. A tone counts only when its checksum holds.
  */
 public final class SyncListener {
     /** Normalised correlation of 1 is the chirp alone; a phone across a live room with a voice on top still gives this much. */

@@ -5,8 +5,7 @@ import java.util.function.ToDoubleFunction;
 
 /**
  * Tells a timer's signals from the notes of music by their number and strength. No timer sounds as often as a melody; and who wants to
- * hear a
- * timer over music has it louder.
+ * hear a timer over music has it louder.
  */
 final class TimerToneFilter {
     /** More often than this a minute it is music: the shortest intervals with three pips before each turn are 16. */

@@ -4,9 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Hears a whistle, whose pea shakes its pitch so that no spectral line stands still: nearly all the power of a moment lies in one
- * narrow band
- * high up, for longer than any hiss of a voice. An open vowel has its power lower, a sibilant spreads it wider.
+ * Hears a whistle, whose pea shakes its pitch so that no spectral line stands still: nearly all the power of a moment lies in one narrow
+ * band high up, for longer than any hiss of a voice. An open vowel has its power lower, a sibilant spreads it wider.
  */
 final class WhistleListener {
     private static final double FROM_HZ = 150;

@@ -55,8 +55,7 @@ public final class BoundaryFeatures {
 
     /**
      * What the evidence of {@code take} says about the boundaries of {@code timeline}, kept with the take; {@code lines} are to be said
-     * in it,
-     * as far as they are known.
+     * in it, as far as they are known.
      */
     public static BoundaryFeatures of(Timeline timeline, List<ScriptLine> lines, TakeEvidence take) {
         return take.derived()
@@ -445,8 +444,7 @@ public final class BoundaryFeatures {
 
     /**
      * How far what is seen between two moments, in seconds, speaks for a move done standing or on the floor; 0 where it does not tell,
-     * and for
-     * holds and stretches, which are done in many positions.
+     * and for holds and stretches, which are done in many positions.
      */
     public double posture(String move, double from, double to) {
         return isHeld(move) ? 0 : seen.posture(move, from, to);

@@ -33,9 +33,8 @@ final class NameFeatures {
     }
 
     /**
-     * Cumulative weight of a move being done now because it was named not long before, or is named presently. Spread over time, it
-     * tells the
-     * order and hardly moves a boundary, and a segment of no length has none of it.
+     * Cumulative weight of a move being done now because it was named not long before, or is named presently. Spread over time, it tells
+     * the order and hardly moves a boundary, and a segment of no length has none of it.
      */
     double[] expected(String move) {
         return expected.get(move);

@@ -15,8 +15,7 @@ import java.util.Set;
 
 /**
  * Where the moves of a plan are named in a transcript. People rarely say a name in full: "rows" where the plan has a bent-over row. A
- * move is
- * also named by its last word, less surely so, and shared among the moves that have it in common.
+ * move is also named by its last word, less surely so, and shared among the moves that have it in common.
  */
 final class SpokenNames {
     /** Words that end a name without being what people call the move. */

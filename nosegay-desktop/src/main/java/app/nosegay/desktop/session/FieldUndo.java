@@ -8,8 +8,7 @@ import javafx.scene.input.KeyEvent;
 
 /**
  * One history per window, in text fields too: what was typed and not yet kept is undone in the field, what was kept is undone in the
- * workout.
- * The field lets go of the keyboard then, so that it shows what holds again.
+ * workout. The field lets go of the keyboard then, so that it shows what holds again.
  */
 public final class FieldUndo {
     private final Scene scene;
