@@ -47,6 +47,22 @@ public final class CallReader {
     private static final Pattern CALLED =
             Pattern.compile("^ (?:(?:is|its|the|a|an|our|going to be|will be|we have|called|,|everyone|everybody|guys|"
                     + "folks|team|we are going to|we will) )*(" + NO_NAME + "(?: " + NO_NAME + "){1,2})(?= )");
+    /** What brings up a move by its name; {@code ~} stands for "will" or "are going to". */
+    private static final String BRINGS_UP =
+            "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now(?: (?:its|we have|for|we (?:will|"
+                    + "are (?:just |now |then )?going to)(?: do)?|we are))?|on to|onto|into|we have(?: got)?|we "
+                    + "(?:~|are (?:just|now|then) going to) (?:do|be doing)|we are (?:doing|going for|on)|this "
+                    + "(?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready "
+                    + "for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|"
+                    + "we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|"
+                    + "into|onto)|(?<=[.,] |\\b1 )(?:and )?(?:down|back|up|over) (?:for|into)|(?:we|you|lets) (?:~ "
+                    + ")?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|"
+                    + "right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)"
+                    + "|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this "
+                    + "1|up is|next is|(?<!the |your |our |this |that |is |are )next|last thing|last up|(?<=(?:1|"
+                    + "2|3|4|5|6|up|next|exercise|move|minute) )which is|it is|its)(?: (?:a|an|our|some|the|your|"
+                    + "set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* ";
+
     /** How one gets into a move, before its name. */
     private static final String GETS_INTO =
             "(?:(?:(?:back|over|down|up) )*(?:on|onto) your (?:back|side|front|belly|stomach|knees|hands "
@@ -260,22 +276,7 @@ public final class CallReader {
     /** Moves brought up by their names alone. */
     private void named(Map<String, String> names, String name) {
         List<Pattern> ways = List.of(
-                Pattern.compile(
-                        "(?<= )(?:lets (?:do|go (?:in)?to|get into|try|add)|now(?: (?:its|we have|for|we (?:will|"
-                                + "are (?:just |now |then )?going to)(?: do)?|we are))?|on to|onto|into|we have(?: got)?|we "
-                                + "(?:~|are (?:just|now|then) going to) (?:do|be doing)|we are (?:doing|going for|on)|this "
-                                + "(?:1|next 1) is|this is|its time for|time for|back (?:up |down |on |over |in |out )?to|ready "
-                                + "for|then|start(?:ing)?(?: (?:on|in|from)(?: [a-z]+){1,4}?)? with|called|we got|you have|"
-                                + "we (?:go|move|are moving|head|shift) (?:on |over |down |up |straight |right |back )*(?:to|"
-                                + "into|onto)|(?<=[.,] |\\b1 )(?:and )?(?:down|back|up|over) (?:for|into)|(?:we|you|lets) (?:~ "
-                                + ")?(?:then )?(?:go|come|head|step|drop|sink|flow|roll|transition) (?:(?:on|over|down|up|straight|"
-                                + "right|back) )*(?:to|into|onto)|take (?:it|this|that) (?:down |up |back )?(?:to|into|onto)"
-                                + "|move (?:on |over |down |up |straight |right |back )*(?:to|into|onto)|show you|for this "
-                                + "1|up is|next is|(?<!the |your |our |this |that |is |are )next|last thing|last up|(?<=(?:1|"
-                                + "2|3|4|5|6|up|next|exercise|move|minute) )which is|it is|its)(?: (?:a|an|our|some|the|your|"
-                                + "set of|with|\\d+|for|into|to|more|back|heavy|light|weighted|slow|quick|nice))* "
-                                        .replace("~", "(?:will|are going to)")
-                                + name + "(?= )"),
+                Pattern.compile(BRINGS_UP.replace("~", "(?:will|are going to)") + name + "(?= )"),
                 Pattern.compile(
                         "(?<=(?:exercise|move|movement|number|station|drill|round) (?:number )?\\d{1,2} |(?:circuit|"
                                 + "block|superset|set) \\d |(?:first|second|third|fourth|last|final|next) (?:block|circuit|"
