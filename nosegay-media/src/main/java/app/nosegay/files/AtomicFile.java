@@ -6,12 +6,16 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
 import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
-import java.util.Arrays;
+import java.util.zip.CRC32C;
+import java.util.zip.CheckedInputStream;
+import java.util.zip.CheckedOutputStream;
 
 /**
  * A file that is there whole or not at all. It is written beside its final name, synced to disk and then renamed over what was there
@@ -36,30 +40,63 @@ public final class AtomicFile implements AutoCloseable {
     /** Begins a new version of {@code target}; its folder has to be there. */
     public AtomicFile(Path target) {
         this.target = target.toAbsolutePath();
-        this.part = this.target.resolveSibling(this.target.getFileName() + ENDING);
+        this.part = part(this.target);
+    }
+
+    /** Where a file is written until it has its name. */
+    public static Path part(Path target) {
+        return target.resolveSibling(target.getFileName() + ENDING);
     }
 
     /** Writes {@code text} in UTF-8 and reads it back before it gets its name; gives {@code target}. */
     public static Path write(Path target, CharSequence text) throws IOException {
         byte[] bytes = text.toString().getBytes(StandardCharsets.UTF_8);
-        try (AtomicFile file = new AtomicFile(target)) {
-            Files.write(file.part(), bytes);
-            if (!Arrays.equals(bytes, Files.readAllBytes(file.part()))) {
-                throw new IOException(MESSAGES.of("read-back-differently", target));
-            }
-            file.commit();
-        }
+        write(target, out -> out.write(bytes));
         return target;
     }
 
-    /** Writes what {@code content} puts out. */
+    /**
+     * Writes what {@code content} puts out and reads it back before it gets its name.
+     *
+     * @throws IOException that names the file, says why it cannot be written and what to do
+     */
     public static void write(Path target, Writing content) throws IOException {
         try (AtomicFile file = new AtomicFile(target)) {
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file.part()))) {
+            CRC32C written = new CRC32C();
+            try (OutputStream out =
+                    new BufferedOutputStream(new CheckedOutputStream(Files.newOutputStream(file.part()), written))) {
                 content.to(out);
             }
+            if (sumOf(file.part()) != written.getValue()) {
+                throw new IOException(MESSAGES.of("read-back-differently"));
+            }
             file.commit();
+        } catch (IOException e) {
+            throw new IOException(MESSAGES.of("cannot-be-written", target.getFileName(), reason(target, e)), e);
         }
+    }
+
+    private static long sumOf(Path file) throws IOException {
+        CRC32C sum = new CRC32C();
+        try (CheckedInputStream in = new CheckedInputStream(Files.newInputStream(file), sum)) {
+            in.transferTo(OutputStream.nullOutputStream());
+        }
+        return sum.getValue();
+    }
+
+    /** Why {@code target} cannot be written and what to do; the system's own words are a path or a number at times. */
+    private static String reason(Path target, IOException e) {
+        Path folder = target.toAbsolutePath().getParent();
+        if (!Files.isDirectory(folder)) {
+            return MESSAGES.of("there-is-no-folder", folder);
+        }
+        if (e instanceof AccessDeniedException) {
+            return MESSAGES.of("may-not-be-written-to", folder);
+        }
+        String words = e instanceof FileSystemException system && system.getReason() != null
+                ? system.getReason()
+                : e.getMessage();
+        return words != null && words.contains("space left") ? MESSAGES.of("the-disk-is-full") : String.valueOf(words);
     }
 
     /** Where to write meanwhile. */
@@ -70,6 +107,16 @@ public final class AtomicFile implements AutoCloseable {
     /** Syncs what was written and gives it its name. */
     public void commit() throws IOException {
         sync(part, StandardOpenOption.WRITE);
+        rename(part, target);
+    }
+
+    /** Gives what was written its name although it could not be finished, for what cannot be made again; a full disk may leave it unsynced. */
+    public void keep() throws IOException {
+        try {
+            sync(part, StandardOpenOption.WRITE);
+        } catch (IOException e) {
+            // What can be read of it is worth more than the certainty.
+        }
         rename(part, target);
     }
 

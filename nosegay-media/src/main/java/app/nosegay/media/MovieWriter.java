@@ -35,6 +35,9 @@ public final class MovieWriter implements AutoCloseable {
     public static final int SOUND_HZ = 48_000;
     private static final int CHANNELS = 2;
     private static final long SOUND_BIT_RATE = 160_000;
+    /** A live file is written in pieces of this length, and no stream waits longer for the other: so much a kill costs. */
+    private static final long LIVE_FRAGMENT_MICROS = 400_000;
+
     private static final List<String> ENCODERS = List.of("libx264", "libopenh264", "mpeg4");
 
     static {
@@ -123,6 +126,11 @@ public final class MovieWriter implements AutoCloseable {
         AVDictionary options = new AVDictionary(null);
         String flags = settings.live() ? "+frag_keyframe+empty_moov+default_base_moof" : "+faststart";
         av_dict_set(options, "movflags", flags, 0);
+        if (settings.live()) {
+            av_dict_set(options, "frag_duration", "" + LIVE_FRAGMENT_MICROS, 0);
+            format.max_interleave_delta(LIVE_FRAGMENT_MICROS);
+            format.flush_packets(1);
+        }
         check(avformat_write_header(format, options), MediaText.of("movie-writer.its-header-cannot-be-written"));
     }
 
@@ -165,6 +173,10 @@ public final class MovieWriter implements AutoCloseable {
                 av_dict_set(options, "preset", settings.preset(), 0);
                 av_dict_set(options, "crf", "" + settings.quality(), 0);
                 av_dict_set(options, "forced-idr", "1", 0);
+                if (settings.live()) {
+                    // Pictures that wait in the encoder are lost with the process.
+                    av_dict_set(options, "tune", "zerolatency", 0);
+                }
             } else {
                 // Without a rate factor: about 0.1 bit per pixel keeps a person in a room clean.
                 codec.bit_rate(Math.round(0.1 * with.width() * with.height() * rate.perSecond()));
@@ -359,6 +371,18 @@ public final class MovieWriter implements AutoCloseable {
         format.pb(null);
         file.commit();
         finished = true;
+    }
+
+    /**
+     * Ends a live file after a failure: all that was written stays, under the film's name. What the end of the file fails at is left out;
+     * a live file can be played without it.
+     */
+    public void keep() throws IOException {
+        av_write_trailer(format);
+        avio_closep(format.pb());
+        format.pb(null);
+        finished = true;
+        file.keep();
     }
 
     @Override
