@@ -53,6 +53,13 @@ public record Logbook(List<Entry> entries, Map<String, Map<String, Long>> spent)
         return new Logbook(more, spent);
     }
 
+    /** With those of {@code news} that are not there yet. */
+    public Logbook withNews(List<Entry> news) {
+        List<Entry> more = new ArrayList<>(entries);
+        news.stream().filter(e -> !more.contains(e)).forEach(more::add);
+        return new Logbook(more, spent);
+    }
+
     public Logbook without(Entry entry) {
         List<Entry> less = new ArrayList<>(entries);
         less.remove(entry);

@@ -78,6 +78,10 @@ public record Workout(
             return new TakeRef(id, otherFile, size, seconds, fingerprint, otherTranscript, otherLog, note);
         }
 
+        public TakeRef called(String otherId) {
+            return new TakeRef(otherId, file, size, seconds, fingerprint, transcript, log, note);
+        }
+
         public TakeRef withNote(String words) {
             return new TakeRef(id, file, size, seconds, fingerprint, transcript, log, words);
         }

@@ -1,11 +1,13 @@
 package app.nosegay.desktop;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.session.Leftovers;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.shell.Photographer;
 import app.nosegay.desktop.shell.Shell;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.FailureLog;
+import app.nosegay.jobs.RunMarker;
 import app.nosegay.paint.Typefaces;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -41,6 +43,9 @@ public final class NosegayApp extends Application {
                 new Photographer(shell, folder, Path.of(file)).start();
             }
             default -> {
+                RunMarker marker = RunMarker.open();
+                shell.session().atClose(marker);
+                new Leftovers(shell.session()).offer();
                 if (!file.isEmpty()) {
                     shell.session().open(Path.of(file));
                 }
@@ -59,7 +64,7 @@ public final class NosegayApp extends Application {
             Font.loadFont(NosegayApp.class.getResourceAsStream(font), 14);
         }
         Session session = new Session();
-        FailureLog.shownBy(sentence -> Platform.runLater(() -> session.showFailure(sentence)));
+        FailureLog.shownBy(sentence -> Platform.runLater(() -> session.notices().failure(sentence)));
         Shell shell = new Shell(stage, session);
         Scene scene = new Scene(shell.root(), WIDTH, HEIGHT);
         scene.getStylesheets().add(styles());

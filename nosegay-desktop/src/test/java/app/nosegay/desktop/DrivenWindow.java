@@ -37,7 +37,7 @@ abstract class DrivenWindow extends ApplicationTest {
                     + "0:06\n  squat\n  push-up\ntalk Bye  0:10\n";
 
     /** What the build gives all tests of the window. */
-    private static final String SETTINGS = System.getProperty("nosegay.settings");
+    private static final String SETTINGS = System.getProperty("nosegay.home");
 
     /** The recording is made once and used by all tests of a class. */
     @TempDir
@@ -50,8 +50,8 @@ abstract class DrivenWindow extends ApplicationTest {
 
     @Override
     public void start(Stage stage) throws Exception {
-        System.setProperty("nosegay.settings", folder.toString());
-        Libraries.keep(List.of());
+        System.setProperty("nosegay.home", folder.toString());
+        Libraries.change(own -> List.of());
         shell = NosegayApp.show(stage);
     }
 
@@ -60,7 +60,7 @@ abstract class DrivenWindow extends ApplicationTest {
         interact(() -> shell.close());
         FxToolkit.cleanupStages();
         if (SETTINGS != null) {
-            System.setProperty("nosegay.settings", SETTINGS);
+            System.setProperty("nosegay.home", SETTINGS);
         }
     }
 

@@ -54,7 +54,7 @@ class FailureWindowTest extends DrivenWindow {
                 .run("Next", progress -> "well", shell.session().jobs()::tell));
         until(() -> text("#message").equals("well"));
         clickOn("Dismiss");
-        until(() -> shell.session().notice().get() == null);
+        until(() -> shell.session().notices().shown().get() == null);
     }
 
     @Test
@@ -62,7 +62,7 @@ class FailureWindowTest extends DrivenWindow {
         Platform.runLater(() -> {
             throw new IllegalStateException("a list without its lines");
         });
-        until(() -> shell.session().notice().get() != null);
+        until(() -> shell.session().notices().shown().get() != null);
         assertThat(text("#notice")).contains("a list without its lines");
         clickOn("#stage-script");
         until(() -> lookup("#stage-script").query().isVisible());

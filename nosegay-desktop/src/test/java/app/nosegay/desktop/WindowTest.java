@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.desktop.plan.RunSheetEditor;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.WorkoutFile;
-import app.nosegay.jobs.WorkoutLock;
+import app.nosegay.jobs.WriteLock;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.media.Progress;
 import app.nosegay.shoot.ShootLog;
@@ -123,7 +123,7 @@ class WindowTest extends DrivenWindow {
     @Test
     void aWorkoutThatAnotherWindowHasIsOnlyLookedAt() throws Exception {
         Path file = workoutWithTake(null);
-        try (WorkoutLock other = WorkoutLock.take(file).orElseThrow()) {
+        try (WriteLock other = WriteLock.take(file).orElseThrow()) {
             assertThat(other).isNotNull();
             interact(() -> shell.session().open(file));
             until(() ->

@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -85,6 +86,27 @@ public final class FailureLog {
     /** Logs what was expected to go wrong at times and has been told already: a missing file, a full disk. */
     public static void note(String where, Throwable failure) {
         LOG.log(Level.INFO, where, failure);
+    }
+
+    /** Shows what has to be known and is no failure of the program: a broken file that was set aside. */
+    public static void show(String sentence) {
+        SHOWN_BY.forEach(view -> view.accept(sentence));
+    }
+
+    /** The first line of what went wrong, without the source it was found in; a parser tells more than anybody wants to know. */
+    static String brief(Throwable failure) {
+        String message = failure instanceof JsonProcessingException parse
+                ? parse.getOriginalMessage()
+                        + (parse.getLocation() == null
+                                ? ""
+                                : JobText.of(
+                                        "failure-log.at",
+                                        parse.getLocation().getLineNr(),
+                                        parse.getLocation().getColumnNr()))
+                : failure.getMessage();
+        return message == null || message.isBlank()
+                ? failure.getClass().getSimpleName()
+                : message.lines().findFirst().orElse("");
     }
 
     private static String what(Throwable failure) {

@@ -1,6 +1,7 @@
 package app.nosegay.jobs;
 
 import app.nosegay.files.AtomicFile;
+import app.nosegay.files.InputFile;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveJson;
@@ -10,22 +11,26 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * The creator's own moves, kept apart from the shipped ones in one file of the user's settings folder. An own move of a shipped name takes
  * its place.
  */
 public final class Libraries {
+    private static final SharedFile<List<Move>> FILE =
+            new SharedFile<>("moves.json", InputFile.MOVES, List.of(), MoveJson::read, MoveJson::write);
+
     private static MoveLibrary current;
 
     private Libraries() {}
 
     /** Where the own moves are kept. */
     public static Path file() {
-        return SettingsFolder.path().resolve("moves.json");
+        return FILE.file();
     }
 
-    /** Shipped and own moves together. A broken file of own moves costs only those; {@link #own()} says what is wrong with it. */
+    /** Shipped and own moves together. A broken file of own moves costs only those: it is set aside and said. */
     public static synchronized MoveLibrary current() {
         if (current == null) {
             List<Move> own;
@@ -42,42 +47,43 @@ public final class Libraries {
 
     /** The own moves alone; none when there is no file yet. */
     public static List<Move> own() throws IOException {
-        return Files.exists(file()) ? read(file()) : List.of();
+        return FILE.read();
     }
 
     /** Reads a file of moves; fails with a sentence that names it. */
     public static List<Move> read(Path file) throws IOException {
         try {
-            return MoveJson.read(Files.readString(file));
+            return MoveJson.read(InputFile.MOVES.text(file));
         } catch (IOException | IllegalArgumentException e) {
-            throw new IOException(JobText.of("libraries.cannot-be-read-as-a", file, e.getMessage()), e);
+            throw new IOException(JobText.of("libraries.cannot-be-read-as-a", file, FailureLog.brief(e)), e);
         }
     }
 
     /** Adds {@code text} to the cues of a move, which becomes one of the own moves; nothing when it has them already. */
-    public static synchronized void addCue(Move move, CueKind kind, String text) throws IOException {
+    public static void addCue(Move move, CueKind kind, String text) throws IOException {
         Move with = move.withCue(kind, text);
         if (!with.equals(move)) {
-            List<Move> own = new ArrayList<>(own());
-            own.removeIf(m -> m.name().equals(move.name()));
-            own.add(with);
-            keep(own);
+            change(own -> replaced(own, List.of(with)));
         }
     }
 
-    /** Keeps {@code own} as the own moves. */
-    public static synchronized void keep(List<Move> own) throws IOException {
-        write(file(), own);
-        current = MoveLibrary.shipped().with(own);
+    /** Changes the own moves as they are at this moment, whoever wrote them last. */
+    public static synchronized void change(UnaryOperator<List<Move>> step) throws IOException {
+        current = MoveLibrary.shipped().with(FILE.change(step));
+    }
+
+    /** {@code own} with {@code more} added; those of the same name are replaced. */
+    public static List<Move> replaced(List<Move> own, List<Move> more) {
+        List<Move> all = new ArrayList<>(own);
+        all.removeIf(m -> more.stream().anyMatch(o -> o.name().equals(m.name())));
+        all.addAll(more);
+        return List.copyOf(all);
     }
 
     /** Adds the moves of a file to the own ones; those of the same name are replaced. Gives how many came. */
-    public static synchronized int bringIn(Path file) throws IOException {
+    public static int bringIn(Path file) throws IOException {
         List<Move> more = read(file);
-        List<Move> all = new ArrayList<>(own());
-        all.removeIf(m -> more.stream().anyMatch(o -> o.name().equals(m.name())));
-        all.addAll(more);
-        keep(all);
+        change(own -> replaced(own, more));
         return more.size();
     }
 

@@ -1,6 +1,6 @@
 package app.nosegay.jobs;
 
-import app.nosegay.files.AtomicFile;
+import app.nosegay.files.InputFile;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.logbook.LogbookJson;
 import app.nosegay.logbook.Request;
@@ -16,6 +16,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
@@ -23,37 +24,30 @@ import org.apache.commons.csv.CSVRecord;
 public final class LogbookFile {
     private LogbookFile() {}
 
+    private static final SharedFile<Logbook> FILE =
+            new SharedFile<>("logbook.json", InputFile.LOGBOOK, Logbook.EMPTY, LogbookJson::read, LogbookJson::write);
+
     public static Path file() {
-        return SettingsFolder.path().resolve("logbook.json");
+        return FILE.file();
     }
 
     /** The logbook; empty when there is none yet. */
     public static Logbook read() throws IOException {
-        if (!Files.exists(file())) {
-            return Logbook.EMPTY;
-        }
-        try {
-            return LogbookJson.read(Files.readString(file()));
-        } catch (IOException e) {
-            throw new IOException(JobText.of("logbook-file.the-logbook-cannot-be-read", file(), e.getMessage()), e);
-        }
+        return FILE.read();
     }
 
-    /** Keeps the logbook: complete or not at all. */
-    public static void keep(Logbook logbook) throws IOException {
-        Files.createDirectories(file().toAbsolutePath().getParent());
-        AtomicFile.write(file(), LogbookJson.write(logbook));
+    /** Changes the logbook as it is at this moment, whoever wrote it last; gives it as it is then. */
+    public static Logbook change(UnaryOperator<Logbook> step) throws IOException {
+        return FILE.change(step);
     }
 
-    /** Hands the package in {@code folder} to the stand-in channel; gives the logbook with the answer. */
-    public static Logbook submit(
-            Logbook logbook, Programme programme, Path folder, Channel.Profile profile, String date)
+    /** Hands the package in {@code folder} to the stand-in channel; gives what the logbook is to hold of it. */
+    public static Logbook.Entry submit(Programme programme, Path folder, Channel.Profile profile, String date)
             throws IOException {
         String title = programme.timeline().sheet().header().title();
         Channel.Answer answer = Channel.submit(folder, profile, title, date);
-        String text = told(profile, answer);
-        return logbook.with(
-                new Logbook.Entry(date, answer.accepted() ? Logbook.Kind.PUBLISHED : Logbook.Kind.NEWS, title, text));
+        return new Logbook.Entry(
+                date, answer.accepted() ? Logbook.Kind.PUBLISHED : Logbook.Kind.NEWS, title, told(profile, answer));
     }
 
     /** The channel's answer in a sentence. */
@@ -63,8 +57,8 @@ public final class LogbookFile {
                 : JobText.of("logbook-file.was-refused", profile.label(), String.join("; ", answer.reasons()));
     }
 
-    /** Asks the stand-in channel for news: comments become requests, the curve becomes where people leave. */
-    public static Logbook news(Logbook logbook, Programme programme, Path folder, String date) throws IOException {
+    /** Asks the stand-in channel for news: comments become entries, those with a wish requests; the curve becomes where people leave. */
+    public static List<Logbook.Entry> news(Programme programme, Path folder, String date) throws IOException {
         String title = programme.timeline().sheet().header().title();
         List<Span<Axis.Cut>> dull = new ArrayList<>();
         programme.timeline().segments().stream()
@@ -75,29 +69,28 @@ public final class LogbookFile {
                         .flatMap(programme.cut()::shown)
                         .ifPresent(dull::add));
         Channel.news(folder, programme.cut().total(), dull, date, title.hashCode());
-        Logbook more = logbook;
+        List<Logbook.Entry> news = new ArrayList<>();
         try (var rows = CSVFormat.RFC4180
                 .builder()
                 .setHeader()
                 .setSkipHeaderRecord(true)
                 .get()
-                .parse(new StringReader(Files.readString(folder.resolve("comments.csv"))))) {
+                .parse(new StringReader(InputFile.TEXT.text(folder.resolve("comments.csv"))))) {
             for (CSVRecord row : rows) {
                 Request read = Request.of(row.get("text"), programme.library());
-                Logbook.Entry entry = new Logbook.Entry(
+                news.add(new Logbook.Entry(
                         row.get("date"),
                         read.asks() ? Logbook.Kind.REQUEST : Logbook.Kind.NEWS,
                         title,
-                        row.get("text"));
-                more = more.entries().contains(entry) ? more : more.with(entry);
+                        row.get("text")));
             }
         }
-        return more;
+        return news;
     }
 
     /** The retention curve in a published folder; null when none came yet. */
     public static Retention retention(Path folder) throws IOException {
         Path file = folder.resolve("retention.csv");
-        return Files.exists(file) ? Retention.read(Files.readString(file)) : null;
+        return Files.exists(file) ? Retention.read(InputFile.TEXT.text(file)) : null;
     }
 }

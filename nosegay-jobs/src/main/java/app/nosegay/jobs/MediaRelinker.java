@@ -34,6 +34,12 @@ public final class MediaRelinker {
                 : moved;
     }
 
+    /** {@code take} of a workout in folder {@code from} as a workout in folder {@code to} names it. */
+    public static Workout.TakeRef toFolder(Workout.TakeRef take, Path from, Path to) {
+        UnaryOperator<String> path = stored -> Media.stored(to, Media.resolved(from, stored));
+        return take.at(path.apply(take.file()), moved(take.transcript(), path), moved(take.log(), path));
+    }
+
     private static String moved(String stored, UnaryOperator<String> path) {
         return stored == null ? null : path.apply(stored);
     }

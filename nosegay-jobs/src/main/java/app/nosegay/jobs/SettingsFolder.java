@@ -5,7 +5,7 @@ import java.nio.file.Path;
 /** The one folder Nosegay keeps things of the user in that belong to no workout: own moves, logbook, templates, the log of failures. */
 public final class SettingsFolder {
     /** Names another folder, for tests and for a portable copy. */
-    private static final String PROPERTY = "nosegay.settings";
+    private static final String PROPERTY = "nosegay.home";
 
     private SettingsFolder() {}
 

@@ -19,6 +19,8 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioSystem;
@@ -34,6 +36,7 @@ public final class ShootRun implements AutoCloseable {
     private static final int HZ = 48_000;
     private static final int BLOCK = HZ / 50;
     private static final double TONE_GAIN = 0.6;
+    private static final int MOST_RUNS = 255;
     private static final long LOG_EVERY_NANOS = 800_000_000L;
 
     /**
@@ -55,7 +58,9 @@ public final class ShootRun implements AutoCloseable {
     private final Thread thread;
     private final List<Playing> playing = new ArrayList<>();
     private final Recording recording;
-    private volatile boolean closing;
+    private final WriteLock recordingLock;
+    private final CountDownLatch closing = new CountDownLatch(1);
+    private volatile String logProblem = "";
     private volatile boolean over;
     private volatile ShootClock.Moment moment;
 
@@ -83,12 +88,11 @@ public final class ShootRun implements AutoCloseable {
         moment = clock.moment();
         Files.createDirectories(folder);
         writeLog();
-        if (settings.camera() != null) {
-            tellRoom(DiskSpace.free(folder), timeline.total().seconds());
-        }
+        Path movie = movie(folder, run);
+        recordingLock = settings.camera() == null ? null : WriteLock.take(movie).orElse(null);
         recording = settings.camera() == null
                 ? null
-                : new Recording(settings.camera(), settings.microphone(), folder.resolve("shoot-" + run + ".mp4"));
+                : record(movie, timeline.total().seconds());
         thread = new Thread(() -> play(line), "shoot-clock");
         thread.setDaemon(true);
         thread.start();
@@ -99,6 +103,22 @@ public final class ShootRun implements AutoCloseable {
         }
     }
 
+    private Recording record(Path movie, double seconds) throws IOException {
+        tellRoom(DiskSpace.free(movie.getParent()), seconds);
+        try {
+            Recording begun = new Recording(settings.camera(), settings.microphone(), movie);
+            CutOffRecordings.begun(movie);
+            return begun;
+        } catch (IOException e) {
+            recordingLock.close();
+            throw e;
+        }
+    }
+
+    private static Path movie(Path folder, int run) {
+        return folder.resolve("shoot-" + run + ".mp4");
+    }
+
     /** Says in time when the disk will not hold the whole run. */
     private void tellRoom(long free, double seconds) {
         if (free < DiskSpace.recorded(seconds)) {
@@ -107,13 +127,17 @@ public final class ShootRun implements AutoCloseable {
         }
     }
 
-    /** A free run number: one that no log in {@code folder} has. */
-    public static int freeRun(Path folder) {
-        int run = 1;
-        while (run < 255 && Files.exists(folder.resolve("shoot-" + run + ".log.json"))) {
-            run++;
+    /** A free run number: one that no log and no recording in {@code folder} has. The tones can say no more than 255. */
+    public static int freeRun(Path folder) throws IOException {
+        for (int run = 1; run <= MOST_RUNS; run++) {
+            boolean taken = Files.exists(folder.resolve("shoot-" + run + ".log.json"))
+                    || Files.exists(movie(folder, run))
+                    || Files.exists(CutOffRecordings.part(movie(folder, run)));
+            if (!taken) {
+                return run;
+            }
         }
-        return run;
+        throw new IOException(JobText.of("shoot-run.no-run-number-is-free", folder.getFileName(), MOST_RUNS));
     }
 
     private SourceDataLine output() {
@@ -134,7 +158,7 @@ public final class ShootRun implements AutoCloseable {
         long written = 0;
         long logged = 0;
         byte[] bytes = new byte[BLOCK * 2];
-        while (!closing) {
+        while (!isClosing()) {
             long sample = line == null ? Math.round((System.nanoTime() - began) / 1e9 * HZ) : written;
             synchronized (clock) {
                 clock.at(Time.ofSeconds(heard(line, began)));
@@ -173,11 +197,15 @@ public final class ShootRun implements AutoCloseable {
         return line == null ? (System.nanoTime() - began) / 1e9 : line.getLongFramePosition() / (double) HZ;
     }
 
+    private boolean isClosing() {
+        return closing.getCount() == 0;
+    }
+
     private void pause() {
         try {
-            Thread.sleep(10);
+            closing.await(10, TimeUnit.MILLISECONDS);
         } catch (InterruptedException e) {
-            closing = true;
+            closing.countDown();
         }
     }
 
@@ -225,7 +253,7 @@ public final class ShootRun implements AutoCloseable {
             ClapListener claps = new ClapListener(16_000);
             byte[] bytes = new byte[1600];
             float[] samples = new float[800];
-            while (!closing && !over) {
+            while (!isClosing() && !over) {
                 int n = line.read(bytes, 0, bytes.length) / 2;
                 for (int i = 0; i < n; i++) {
                     samples[i] = (short) (bytes[2 * i] & 0xff | bytes[2 * i + 1] << 8) / 32768f;
@@ -252,8 +280,9 @@ public final class ShootRun implements AutoCloseable {
     private void keepLog() {
         try {
             writeLog();
+            logProblem = "";
         } catch (IOException e) {
-            notice.accept(JobText.of("shoot-run.the-shoot-log-cannot-be", logFile.getFileName(), e.getMessage()));
+            logProblem = JobText.of("shoot-run.the-shoot-log-cannot-be", logFile.getFileName(), e.getMessage());
         }
     }
 
@@ -289,6 +318,17 @@ public final class ShootRun implements AutoCloseable {
         return recording == null ? -1 : recording.level();
     }
 
+    /** What goes wrong with the recording or the log at this moment, as one sentence with what to do; empty for nothing. */
+    public String alert() {
+        String said = recording == null ? "" : recording.state().sentence();
+        return said.isEmpty() ? logProblem : said;
+    }
+
+    /** Whether what happens in front of the camera is not being recorded, though it should be. */
+    public boolean isLosing() {
+        return recording != null && recording.state().trouble().losing();
+    }
+
     public Path logFile() {
         return logFile;
     }
@@ -299,7 +339,10 @@ public final class ShootRun implements AutoCloseable {
         }
     }
 
-    /** Ends the run and its recording; gives the recording, or null when the camera records by itself. */
+    /**
+     * Ends the run and its recording; gives the recording, or null when the camera records by itself. What was recorded is kept whatever
+     * happened; {@link #alert()} says what did.
+     */
     public Path finish() throws IOException {
         tell(c -> {
             if (!c.isFinished()) {
@@ -311,16 +354,18 @@ public final class ShootRun implements AutoCloseable {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
-        closing = true;
+        close();
         keepLog();
         return recording == null ? null : recording.stop();
     }
 
     @Override
     public void close() throws IOException {
-        closing = true;
+        closing.countDown();
         if (recording != null) {
             recording.close();
+            CutOffRecordings.ended(recording.target());
+            recordingLock.close();
         }
     }
 }

@@ -10,14 +10,14 @@ import java.nio.file.StandardOpenOption;
 import java.util.Optional;
 
 /**
- * The right to write a workout file. One window has it at a time, on one machine; it is given back when the window closes and by the system
- * when its process ends, however that happens.
+ * The right to write a file: a workout, a recording under way, a workout that was never saved. One window has it at a time, on one machine;
+ * it is given back when the window closes and by the system when its process ends, however that happens.
  */
-public final class WorkoutLock implements AutoCloseable {
+public final class WriteLock implements AutoCloseable {
     private final FileChannel channel;
     private final FileLock lock;
 
-    private WorkoutLock(FileChannel channel, FileLock lock) {
+    private WriteLock(FileChannel channel, FileLock lock) {
         this.channel = channel;
         this.lock = lock;
     }
@@ -27,7 +27,7 @@ public final class WorkoutLock implements AutoCloseable {
      *
      * @throws IOException when nothing can be written beside it, as in a folder that is read-only
      */
-    public static Optional<WorkoutLock> take(Path file) throws IOException {
+    public static Optional<WriteLock> take(Path file) throws IOException {
         Path beside = file.toAbsolutePath().getParent().resolve(".nosegay");
         Files.createDirectories(beside);
         FileChannel channel = FileChannel.open(
@@ -35,7 +35,7 @@ public final class WorkoutLock implements AutoCloseable {
         try {
             FileLock lock = channel.tryLock();
             if (lock != null) {
-                return Optional.of(new WorkoutLock(channel, lock));
+                return Optional.of(new WriteLock(channel, lock));
             }
         } catch (OverlappingFileLockException e) {
             // Another window of this process has it.
@@ -49,7 +49,9 @@ public final class WorkoutLock implements AutoCloseable {
 
     @Override
     public void close() throws IOException {
-        lock.release();
-        channel.close();
+        if (channel.isOpen()) {
+            lock.release();
+            channel.close();
+        }
     }
 }

@@ -24,9 +24,9 @@ class FailureLogTest {
 
     @BeforeEach
     void install() {
-        before = System.getProperty("nosegay.settings");
+        before = System.getProperty("nosegay.home");
         handler = Thread.getDefaultUncaughtExceptionHandler();
-        System.setProperty("nosegay.settings", settings.toString());
+        System.setProperty("nosegay.home", settings.toString());
         FailureLog.install();
     }
 
@@ -34,9 +34,9 @@ class FailureLogTest {
     void back() {
         Thread.setDefaultUncaughtExceptionHandler(handler);
         if (before == null) {
-            System.clearProperty("nosegay.settings");
+            System.clearProperty("nosegay.home");
         } else {
-            System.setProperty("nosegay.settings", before);
+            System.setProperty("nosegay.home", before);
         }
     }
 

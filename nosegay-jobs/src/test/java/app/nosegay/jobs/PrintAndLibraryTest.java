@@ -31,13 +31,13 @@ class PrintAndLibraryTest {
 
     @BeforeEach
     void ownSettings() throws IOException {
-        System.setProperty("nosegay.settings", folder.toString());
-        Libraries.keep(List.of());
+        System.setProperty("nosegay.home", folder.toString());
+        Libraries.change(own -> List.of());
     }
 
     @AfterEach
     void back() {
-        System.clearProperty("nosegay.settings");
+        System.clearProperty("nosegay.home");
     }
 
     private static Programme demo() {
@@ -101,7 +101,7 @@ class PrintAndLibraryTest {
                 .contains("Gärtner");
     }
 
-    private static Move own(String name) {
+    static Move own(String name) {
         return new Move(
                 name,
                 List.of("can carry"),
@@ -121,14 +121,14 @@ class PrintAndLibraryTest {
 
     @Test
     void ownMovesAreKeptApartExportedAndBroughtIn() throws IOException {
-        Libraries.keep(List.of(own("can march")));
+        Libraries.change(own -> List.of(own("can march")));
         assertThat(Libraries.current().find("can carry").orElseThrow().name()).isEqualTo("can march");
         assertThat(Libraries.current().moves())
                 .hasSize(MoveLibrary.shipped().moves().size() + 1);
         assertThat(MoveLibrary.shipped().find("can march")).isEmpty();
         Path file = folder.resolve("mine.json");
         Libraries.write(file, Libraries.own());
-        Libraries.keep(List.of());
+        Libraries.change(own -> List.of());
         assertThat(Libraries.current().find("can march")).isEmpty();
         assertThat(Libraries.bringIn(file)).isEqualTo(1);
         assertThat(Libraries.own()).hasSize(1).first().satisfies(m -> {
@@ -140,7 +140,7 @@ class PrintAndLibraryTest {
     @Test
     void anOwnMoveOfAShippedNameTakesItsPlace() throws IOException {
         Move squat = own("squat");
-        Libraries.keep(List.of(squat));
+        Libraries.change(own -> List.of(squat));
         assertThat(Libraries.current().find("squat").orElseThrow().pattern()).isEqualTo("carry");
         assertThat(Libraries.current().moves())
                 .hasSize(MoveLibrary.shipped().moves().size());

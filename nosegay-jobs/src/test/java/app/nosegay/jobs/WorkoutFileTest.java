@@ -43,14 +43,22 @@ class WorkoutFileTest {
     }
 
     @Test
-    void anOlderOrBrokenAutosaveIsNotOffered() throws IOException {
+    void anAutosaveIsOfferedWhateverItsDateAndABrokenOneIsSetAside() throws IOException {
         Path file = folder.resolve("w.nosegay.json");
         WorkoutFile.save(file, ONE);
         WorkoutFile.autosave(file, TWO);
         Files.setLastModifiedTime(WorkoutFile.autosave(file), FileTime.from(Instant.parse("2020-01-01T00:00:00Z")));
-        assertThat(WorkoutFile.recovered(file)).isEmpty();
+        assertThat(WorkoutFile.recovered(file)).contains(TWO);
         Files.writeString(WorkoutFile.autosave(file), "{ half a fi");
         assertThat(WorkoutFile.recovered(file)).isEmpty();
+        assertThat(WorkoutFile.autosave(file)).doesNotExist();
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(files.filter(f -> f.toString().contains("broken")))
+                    .singleElement()
+                    .satisfies(f -> assertThat(f).hasContent("{ half a fi"));
+        }
+        WorkoutFile.autosave(file, ONE);
+        assertThat(WorkoutFile.recovered(file)).as("nothing was changed").isEmpty();
     }
 
     @Test
@@ -67,10 +75,10 @@ class WorkoutFileTest {
     @Test
     void errorsNameTheFile() throws IOException {
         assertThatThrownBy(() -> WorkoutFile.open(folder.resolve("gone.nosegay.json")))
-                .hasMessage("gone.nosegay.json: file not found");
+                .hasMessageContaining("gone.nosegay.json: file not found");
         Path binary = Files.write(folder.resolve("b.nosegay.json"), new byte[] {(byte) 0xff, (byte) 0xc0, 0});
         assertThatThrownBy(() -> WorkoutFile.open(binary))
-                .hasMessageContaining("b.nosegay.json: this is not a workout file");
+                .hasMessageContaining("b.nosegay.json: this is not a text file");
         Path inFile = Files.writeString(folder.resolve("plain"), "x").resolve("w.nosegay.json");
         assertThatThrownBy(() -> WorkoutFile.save(inFile, ONE)).isInstanceOf(IOException.class);
     }

@@ -10,26 +10,26 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** One window writes a workout at a time. */
-class WorkoutLockTest {
+class WriteLockTest {
     @TempDir
     private Path folder;
 
     @Test
     void theSecondWindowDoesNotGetItUntilTheFirstGivesItBack() throws IOException {
         Path file = folder.resolve("legs.nosegay.json");
-        WorkoutLock first = WorkoutLock.take(file).orElseThrow();
-        assertThat(WorkoutLock.take(file)).isEmpty();
+        WriteLock first = WriteLock.take(file).orElseThrow();
+        assertThat(WriteLock.take(file)).isEmpty();
         first.close();
-        WorkoutLock second = WorkoutLock.take(file).orElseThrow();
+        WriteLock second = WriteLock.take(file).orElseThrow();
         second.close();
     }
 
     @Test
     void workoutsBesideEachOtherDoNotGetInEachOthersWay() throws IOException {
-        try (WorkoutLock legs =
-                        WorkoutLock.take(folder.resolve("legs.nosegay.json")).orElseThrow();
-                WorkoutLock arms =
-                        WorkoutLock.take(folder.resolve("arms.nosegay.json")).orElseThrow()) {
+        try (WriteLock legs =
+                        WriteLock.take(folder.resolve("legs.nosegay.json")).orElseThrow();
+                WriteLock arms =
+                        WriteLock.take(folder.resolve("arms.nosegay.json")).orElseThrow()) {
             assertThat(legs).isNotSameAs(arms);
         }
     }
@@ -39,7 +39,7 @@ class WorkoutLockTest {
         private Holder() {}
 
         public static void main(String[] file) throws Exception {
-            WorkoutLock held = WorkoutLock.take(Path.of(file[0])).orElseThrow();
+            WriteLock held = WriteLock.take(Path.of(file[0])).orElseThrow();
             System.out.println("held");
             System.in.read();
             held.close();
@@ -60,10 +60,10 @@ class WorkoutLockTest {
         try (var said = other.inputReader()) {
             // A Java that is given options by the system tells of them first.
             assertThat(said.lines().anyMatch("held"::equals)).isTrue();
-            assertThat(WorkoutLock.take(file)).isEmpty();
+            assertThat(WriteLock.take(file)).isEmpty();
             other.destroyForcibly();
             assertThat(other.waitFor(20, TimeUnit.SECONDS)).isTrue();
         }
-        WorkoutLock.take(file).orElseThrow().close();
+        WriteLock.take(file).orElseThrow().close();
     }
 }

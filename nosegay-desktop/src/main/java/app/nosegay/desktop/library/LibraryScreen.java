@@ -12,6 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -156,22 +157,18 @@ public final class LibraryScreen implements StageView {
     }
 
     private void keep(Move move) {
-        try {
-            List<Move> all = new ArrayList<>(Libraries.own());
-            all.removeIf(m -> m.name().equals(move.name()));
-            all.add(move);
-            Libraries.keep(all);
-            changed(move.name());
-        } catch (IOException e) {
-            session.jobs().say(DesktopText.of("library.library-screen.your-moves-could-not-be", e.getMessage()));
-        }
+        change(move, before -> Libraries.replaced(before, List.of(move)));
     }
 
     private void forget(Move move) {
+        change(move, before -> before.stream()
+                .filter(m -> !m.name().equals(move.name()))
+                .toList());
+    }
+
+    private void change(Move move, UnaryOperator<List<Move>> step) {
         try {
-            List<Move> all = new ArrayList<>(Libraries.own());
-            all.removeIf(m -> m.name().equals(move.name()));
-            Libraries.keep(all);
+            Libraries.change(step);
             changed(move.name());
         } catch (IOException e) {
             session.jobs().say(DesktopText.of("library.library-screen.your-moves-could-not-be", e.getMessage()));

@@ -22,6 +22,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -158,15 +159,15 @@ public final class LogbookScreen implements StageView {
         if (!words.isEmpty()) {
             Logbook.Kind of =
                     kind.getSelectionModel().getSelectedIndex() == 0 ? Logbook.Kind.LESSON : Logbook.Kind.REQUEST;
-            keep(logbook.with(new Logbook.Entry(today(), of, title(), words)));
+            Logbook.Entry entry = new Logbook.Entry(today(), of, title(), words);
+            change(l -> l.with(entry));
             text.clear();
         }
     }
 
-    private void keep(Logbook next) {
+    private void change(UnaryOperator<Logbook> step) {
         try {
-            LogbookFile.keep(next);
-            logbook = next;
+            logbook = LogbookFile.change(step);
             show();
         } catch (IOException e) {
             session.jobs().say(DesktopText.of("logbook.logbook-screen.the-logbook-cannot-be-written", e.getMessage()));
@@ -177,24 +178,22 @@ public final class LogbookScreen implements StageView {
         Programme of = session.programme().get();
         Channel.Profile chosen =
                 Channel.profiles().get(profile.getSelectionModel().getSelectedIndex());
-        Logbook before = logbook;
         Path folder = published();
         session.jobs()
                 .run(
                         DesktopText.of("logbook.logbook-screen.handing-in"),
-                        p -> LogbookFile.submit(before, of, folder, chosen, today()),
-                        this::keep);
+                        p -> LogbookFile.submit(of, folder, chosen, today()),
+                        entry -> change(l -> l.with(entry)));
     }
 
     private void news() {
         Programme of = session.programme().get();
-        Logbook before = logbook;
         Path folder = published();
         session.jobs()
                 .run(
                         DesktopText.of("logbook.logbook-screen.asking-for-news"),
-                        p -> LogbookFile.news(before, of, folder, today()),
-                        this::keep);
+                        p -> LogbookFile.news(of, folder, today()),
+                        news -> change(l -> l.withNews(news)));
     }
 
     private void show() {
@@ -262,7 +261,7 @@ public final class LogbookScreen implements StageView {
         }
         row.getChildren()
                 .add(Buttons.quiet(
-                        DesktopText.of("logbook.logbook-screen.strike-out"), () -> keep(logbook.without(e))));
+                        DesktopText.of("logbook.logbook-screen.strike-out"), () -> change(l -> l.without(e))));
         return row;
     }
 

@@ -62,6 +62,9 @@ public final class RunSheetEditor extends CodeArea {
         setParagraphGraphicFactory(new Gutter(this, session)::graphic);
         completion = new CompletionPopup(this);
         setUndoManager(UndoUtils.noOpUndoManager());
+        // What is typed is the workout's own text, whatever becomes of the computing.
+        session.current().addListener((o, before, now) -> write(now.sheet()));
+        write(session.workout().sheet());
         textProperty().addListener((o, before, now) -> {
             if (!showing) {
                 session.type(now, getCurrentParagraph());

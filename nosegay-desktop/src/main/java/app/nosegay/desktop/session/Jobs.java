@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.application.Platform;
@@ -19,6 +20,9 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 
 /** Runs long jobs one after the other off the interface thread, with progress, remaining time and cancel. */
 public final class Jobs {
+    /** A job answers to cancel within a second; the window waits a little longer for it. */
+    private static final long LAST_SECONDS = 3;
+
     private final ExecutorService thread = Executors.newSingleThreadExecutor(r -> {
         Thread t = new Thread(r, "jobs");
         t.setDaemon(true);
@@ -44,8 +48,11 @@ public final class Jobs {
         message.set("");
         name.set(what);
         share.set(0);
+        if (thread.isShutdown()) {
+            return; // the window is closing
+        }
         thread.execute(() -> {
-            cancelled = false;
+            cancelled = thread.isShutdown();
             long began = System.nanoTime();
             Platform.runLater(() -> name.set(what));
             try {
@@ -65,6 +72,17 @@ public final class Jobs {
                 Platform.runLater(() -> idle(DesktopText.of("session.jobs.stopped-by-a-failure", what)));
             }
         });
+    }
+
+    /** Stops what is running, so that nothing is left half-written, and takes nothing new. */
+    void close() {
+        cancelled = true;
+        thread.shutdownNow();
+        try {
+            thread.awaitTermination(LAST_SECONDS, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     private void step(String what, double done, long began) {

@@ -2,11 +2,9 @@ package app.nosegay.desktop.session;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.jobs.FailureLog;
-import app.nosegay.jobs.MediaRelinker;
+import app.nosegay.jobs.UnsavedWorkouts;
 import app.nosegay.jobs.WorkoutFile;
-import app.nosegay.jobs.WorkoutLock;
 import app.nosegay.jobs.WorkoutMedia;
-import app.nosegay.media.Progress;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.workout.Difference;
@@ -16,6 +14,7 @@ import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -29,7 +28,6 @@ import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.util.Duration;
 
 /**
@@ -37,11 +35,11 @@ import javafx.util.Duration;
  * thread; the computing runs beside it and only its newest result is shown.
  */
 public final class Session {
-    private static final String NOT_KEPT = DesktopText.of("session.session.open-in-another-window-changes");
-    private static final Duration AUTOSAVE_AFTER = Duration.millis(1500);
     private static final Duration TYPING_PAUSE = Duration.seconds(1);
 
     private final Jobs jobs = new Jobs();
+    private final Notices notices = new Notices(jobs);
+    private final WorkoutKeeping keeping = new WorkoutKeeping(this, notices);
     private final SessionTakes takes = new SessionTakes(this);
     private final SessionExports exports = new SessionExports(this);
     private final ExecutorService computing = Executors.newSingleThreadExecutor(r -> {
@@ -50,30 +48,24 @@ public final class Session {
         return t;
     });
     private final AtomicLong wanted = new AtomicLong();
+    private final ReadOnlyObjectWrapper<Workout> workout = new ReadOnlyObjectWrapper<>(Workout.EMPTY);
     private final ReadOnlyObjectWrapper<Programme> programme = new ReadOnlyObjectWrapper<>();
-    private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
-    private final PauseTransition autosave = new PauseTransition(AUTOSAVE_AFTER);
     private final PauseTransition typing = new PauseTransition(TYPING_PAUSE);
     private final ReadOnlyBooleanWrapper outdated = new ReadOnlyBooleanWrapper();
     private History history = new History(Workout.EMPTY);
     private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
     private GuideVoice guideVoice;
-    private Path file;
     /** When the workout was changed last in this window. */
     private FileTime changedAt = FileTime.fromMillis(0);
 
-    /** The right to write {@link #file}; null for a new workout and where another window has it. */
-    private WorkoutLock lock;
-
-    private boolean readOnly;
-    private final ReadOnlyObjectWrapper<Notice> notice = new ReadOnlyObjectWrapper<>();
-
+    private final List<AutoCloseable> endings = new ArrayList<>();
     private int typingRun;
-    /** What the file or its autosave holds. */
-    private Workout kept = Workout.EMPTY;
+    /** Counts the workouts that were open in this window, so that what was begun for one does not land in another. */
+    private long opened;
+    /** The one the shown programme is of. */
+    private long shownOf = -1;
 
     public Session() {
-        autosave.setOnFinished(e -> writeAutosave());
         typing.setOnFinished(e -> typingRun++);
         compute();
     }
@@ -96,6 +88,11 @@ public final class Session {
         return history.now();
     }
 
+    /** The workout as it is, at once; the programme follows. */
+    public ReadOnlyObjectProperty<Workout> current() {
+        return workout.getReadOnlyProperty();
+    }
+
     public WorkoutMedia media() {
         return media;
     }
@@ -107,12 +104,12 @@ public final class Session {
 
     /** Where the workout is kept and whether that is up to date, for the status line. */
     public ReadOnlyStringProperty state() {
-        return state.getReadOnlyProperty();
+        return keeping.state();
     }
 
     /** The workout's file; empty until it has been saved. */
     public Optional<Path> file() {
-        return Optional.ofNullable(file);
+        return keeping.file();
     }
 
     public Optional<String> undoName() {
@@ -129,8 +126,14 @@ public final class Session {
         changed();
     }
 
-    /** Changes the run sheet as {@code edit} says. */
+    /** Changes the run sheet as {@code edit} says; one that was made from an older sheet would change other lines. */
     public void edit(SheetEdit edit) {
+        boolean behind = programme.get() == null
+                || !programme.get().timeline().sheet().text().equals(workout().sheet());
+        if (behind) {
+            jobs.say(DesktopText.of("session.session.still-computing"));
+            return;
+        }
         apply(edit.name(), workout().withSheet(edit.apply(workout().sheet())));
     }
 
@@ -152,19 +155,14 @@ public final class Session {
         history.redo().ifPresent(w -> changedTakes());
     }
 
-    /** What has to be known or decided first; null for nothing. */
-    public ReadOnlyObjectProperty<Notice> notice() {
-        return notice.getReadOnlyProperty();
+    /** What has to be known or decided first. */
+    public Notices notices() {
+        return notices;
     }
 
-    /** The notice is dealt with. */
-    public void dismiss() {
-        notice.set(null);
-    }
-
-    /** Whether another window has the workout's file: then changes are not kept here. */
+    /** Whether another window has the workout's file: then changes are kept apart. */
     public boolean isReadOnly() {
-        return readOnly;
+        return keeping.isReadOnly();
     }
 
     /** When the workout was changed last in this window; what was written before that may show something else. */
@@ -174,11 +172,7 @@ public final class Session {
 
     private void changed() {
         changedAt = FileTime.fromMillis(System.currentTimeMillis());
-        state.set(
-                file == null
-                        ? DesktopText.of("session.session.not-saved-yet")
-                        : readOnly ? NOT_KEPT : DesktopText.of("session.session.saving"));
-        autosave.playFromStart();
+        keeping.changed(workout());
         compute();
     }
 
@@ -190,30 +184,15 @@ public final class Session {
                 .equals(List.copyOf(media.readings().keySet()));
         changed();
         if (!same) {
-            readTakes();
+            takes.read();
         }
-    }
-
-    private void writeAutosave() {
-        if (file == null || readOnly || computing.isShutdown()) {
-            return;
-        }
-        Workout workout = workout();
-        kept = workout;
-        Path target = file;
-        computing.execute(() -> {
-            try {
-                WorkoutFile.autosave(target, workout);
-                Platform.runLater(() -> state.set(DesktopText.of("session.session.changes-kept-ctrl-s-saves")));
-            } catch (IOException e) {
-                Platform.runLater(() -> state.set(e.getMessage()));
-            }
-        });
     }
 
     private void compute() {
+        workout.set(workout());
         long mine = wanted.incrementAndGet();
-        Workout workout = workout();
+        long of = opened;
+        Workout now = workout();
         WorkoutMedia from = media;
         if (computing.isShutdown()) {
             return; // the window is closing
@@ -221,26 +200,36 @@ public final class Session {
         computing.execute(() -> {
             if (mine == wanted.get()) {
                 try {
-                    Programme next = from.programme(workout);
-                    Platform.runLater(() -> show(mine, next));
+                    Programme next = from.programme(now);
+                    Platform.runLater(() -> show(mine, of, next));
                 } catch (RuntimeException | Error e) {
                     FailureLog.record("computing", e);
-                    Platform.runLater(() -> outdated.set(true));
+                    Platform.runLater(() -> failed(of));
                 }
             }
         });
     }
 
-    /** Says on the status line what was just done. */
-    void showState(String text) {
-        state.set(text);
-    }
-
-    private void show(long asked, Programme next) {
+    private void show(long asked, long of, Programme next) {
         if (asked == wanted.get()) {
             outdated.set(false);
+            shownOf = of;
             programme.set(next);
         }
+    }
+
+    /** The last good state stays and is marked as old; that of another workout does not. */
+    private void failed(long of) {
+        outdated.set(true);
+        if (of == opened && shownOf != opened) {
+            shownOf = opened;
+            programme.set(WorkoutMedia.none(folder()).programme(Workout.EMPTY));
+        }
+    }
+
+    /** Says on the status line what was just done. */
+    void showState(String text) {
+        keeping.showState(text);
     }
 
     /** Whether computing failed, so that what is shown is older than the workout. */
@@ -248,176 +237,117 @@ public final class Session {
         return outdated.getReadOnlyProperty();
     }
 
-    /** Shows a failure over all stages until it is dismissed, with the way to the log. */
-    public void showFailure(String sentence) {
-        notice.set(new Notice(
-                sentence,
-                List.of(
-                        new Notice.Way(DesktopText.of("session.session.open-log-folder"), this::openLogFolder),
-                        new Notice.Way(DesktopText.of("session.session.dismiss"), () -> {}))));
+    /** Which of the workouts opened in this window is open now; for {@link #isOpen}. */
+    public long opened() {
+        return opened;
     }
 
-    private void openLogFolder() {
-        if (!FolderOpener.open(FailureLog.folder())) {
-            jobs.say(DesktopText.of("session.session.log-folder-is", FailureLog.folder()));
-        }
+    /** Whether the workout something was begun for is still the one that is open. */
+    public boolean isOpen(long of) {
+        return of == opened;
     }
 
     /** Begins a new, empty workout. */
     public void begin() {
-        release();
-        notice.set(null);
-        file = null;
-        history = new History(Workout.EMPTY);
-        media = WorkoutMedia.none(Path.of("").toAbsolutePath());
+        leaving(keeping::begin, Workout.EMPTY);
+    }
+
+    private void leaving(Runnable next, Workout start) {
+        keeping.leave(() -> {
+            Optional<Path> unsaved = keeping.unsaved();
+            next.run();
+            start(start);
+            unsaved.ifPresent(this::offerAgain);
+        });
+    }
+
+    private void start(Workout start) {
+        opened++;
+        history = new History(start);
         changedAt = FileTime.fromMillis(0);
-        state.set(DesktopText.of("session.session.not-saved-yet"));
+        media = WorkoutMedia.none(folder());
         compute();
     }
 
+    /** The workout that was just left was never saved: it is kept, and one click brings it back. */
+    private void offerAgain(Path kept) {
+        notices.say(
+                DesktopText.of("session.session.kept-unsaved"),
+                new Notice.Way(DesktopText.of("session.session.open-it-again"), () -> goOn(kept)));
+    }
+
     /** Opens a workout file; changes an earlier session could not save come back as a step that can be undone. */
-    public void open(Path opened) {
+    public void open(Path file) {
+        Path path = file.toAbsolutePath().normalize();
         jobs.run(
-                DesktopText.of("session.session.opening", opened.getFileName()),
-                progress -> WorkoutFile.open(opened),
+                DesktopText.of("session.session.opening", path.getFileName()),
+                progress -> WorkoutFile.read(path),
+                read -> keeping.leave(() -> {
+                    Optional<Path> unsaved = keeping.unsaved();
+                    Optional<Workout> changed = keeping.opened(path, read);
+                    start(read.workout());
+                    unsaved.ifPresent(this::offerAgain);
+                    changed.ifPresent(c -> recover(read.workout(), c));
+                    takes.read();
+                    takes.offerCutOff(folder());
+                }));
+    }
+
+    /** Opens a workout that was never saved, to go on with it. */
+    public void goOn(Path unsaved) {
+        jobs.run(
+                DesktopText.of("session.session.opening", unsaved.getFileName()),
+                progress -> WorkoutFile.open(unsaved),
                 workout -> {
-                    release();
-                    file = opened.toAbsolutePath().normalize();
-                    notice.set(null);
-                    takeLock();
-                    kept = workout;
-                    history = new History(workout);
-                    changedAt = FileTime.fromMillis(0);
-                    state.set(readOnly ? NOT_KEPT : "saved");
-                    if (!readOnly) {
-                        WorkoutFile.recovered(file)
-                                .filter(r -> !r.equals(workout))
-                                .ifPresent(r -> recover(workout, r));
+                    try {
+                        UnsavedWorkouts.Place place = UnsavedWorkouts.again(unsaved);
+                        leaving(() -> keeping.goOn(place), workout);
+                        takes.read();
+                    } catch (IOException e) {
+                        jobs.say(e.getMessage());
                     }
-                    media = WorkoutMedia.none(file.getParent());
-                    compute();
-                    readTakes();
                 });
-    }
-
-    /** Takes the right to write the file, or says that another window has it. */
-    private void takeLock() {
-        try {
-            lock = WorkoutLock.take(file).orElse(null);
-        } catch (IOException e) {
-            lock = null;
-            jobs.say(DesktopText.of("session.session.cannot-be-written-to-save", file.getParent()));
-            return;
-        }
-        readOnly = lock == null;
-        if (readOnly) {
-            notice.set(new Notice(DesktopText.of("session.session.this-workout-is-open-in"), List.of()));
-        }
-    }
-
-    private void release() {
-        readOnly = false;
-        if (lock != null) {
-            try {
-                lock.close();
-            } catch (IOException e) {
-                jobs.say(e.getMessage());
-            }
-            lock = null;
-        }
     }
 
     /** Brings back what was changed before Nosegay ended without saving, and lets it be chosen or not. */
     private void recover(Workout saved, Workout changed) {
         String what = String.join(", ", Difference.between(saved, changed));
         history.apply(DesktopText.of("session.session.changes-recovered-from-the-last"), changed);
-        state.set(DesktopText.of("session.session.changes-of-the-last-session"));
-        notice.set(new Notice(
+        compute();
+        showState(DesktopText.of("session.session.changes-of-the-last-session"));
+        notices.ofWorkout(
                 DesktopText.of("session.session.nosegay-ended-last-time-before", what),
-                List.of(
-                        new Notice.Way(DesktopText.of("session.session.keep-the-changes"), () -> save(null)),
-                        new Notice.Way(DesktopText.of("session.session.back-to-what-was-saved"), () -> {
-                            undo();
-                            save(null);
-                        }))));
+                new Notice.Way(DesktopText.of("session.session.keep-the-changes"), () -> save(null)),
+                new Notice.Way(DesktopText.of("session.session.back-to-what-was-saved"), () -> {
+                    undo();
+                    save(null);
+                }));
     }
 
-    /** Reads the takes of the workout that are not read yet. */
-    void readTakes() {
-        Workout workout = workout();
-        Path folder = folder();
-        if (workout.takes().isEmpty()) {
-            media = WorkoutMedia.none(folder);
-            compute();
-            return;
-        }
-        jobs.run(
-                DesktopText.of("session.session.reading-the-recordings"),
-                progress -> found(workout, folder, progress),
-                read -> {
-                    media = read.media();
-                    if (!read.workout().equals(workout)) {
-                        apply(
-                                DesktopText.of("session.session.recordings-found-again"),
-                                workout()
-                                        .withTakes(
-                                                read.workout().takes(),
-                                                workout().pins()));
-                    }
-                    recogniseLogs();
-                    jobs.say(String.join(". ", media.notices(read.workout())));
-                    compute();
-                });
-    }
-
-    /** A workout whose recordings were looked for where they may have been moved to, and what was read from them. */
-    private record Found(Workout workout, WorkoutMedia media) {}
-
-    private static Found found(Workout workout, Path folder, Progress progress) throws IOException {
-        Workout now = MediaRelinker.foundAgain(workout, folder);
-        return new Found(now, WorkoutMedia.read(now, folder, progress));
-    }
-
-    /** A recording made by a camera of its own gets the shoot log whose run number its tones carry. */
-    private void recogniseLogs() {
-        Workout now = workout();
-        Workout logged = media.withRecognisedLogs(now);
-        if (!logged.equals(now)) {
-            apply(DesktopText.of("session.session.shoot-log-recognised-by-its"), logged);
-            media = media.withLogs(logged);
-        }
+    /** The takes are read: the programme follows from them. */
+    void media(WorkoutMedia read) {
+        media = read;
+        compute();
     }
 
     /** The folder media paths are relative to. */
     public Path folder() {
-        return file == null ? Path.of(System.getProperty("user.home")) : file.getParent();
+        return file().map(Path::getParent).orElseGet(() -> Path.of(System.getProperty("user.home")));
     }
 
     /** Saves to the workout's file, or to {@code target} where that is given. */
     public void save(Path target) {
-        Path to = target == null ? file : target.toAbsolutePath().normalize();
-        if (readOnly && to.equals(file)) {
-            jobs.say(DesktopText.of("session.session.another-window-has-this-workout"));
-            return;
-        }
-        Workout moved = MediaRelinker.toFolder(workout(), folder(), to.getParent());
-        try {
-            WorkoutFile.save(to, moved);
-            boolean elsewhere = !to.equals(file);
-            file = to;
-            if (elsewhere) {
-                release();
-                notice.set(null);
-                takeLock();
-                history = new History(moved);
-                readTakes();
-            }
-            kept = moved;
-            state.set(readOnly ? NOT_KEPT : "saved");
-        } catch (IOException e) {
-            state.set(e.getMessage());
-            jobs.say(e.getMessage());
-        }
+        keeping.save(
+                target,
+                this::workout,
+                stored -> {
+                    history = new History(stored);
+                    takes.read();
+                },
+                theirs -> {
+                    history.apply(DesktopText.of("session.session.changes-made-elsewhere"), theirs);
+                    changedTakes();
+                });
     }
 
     /** The move library changed: everything is computed again. */
@@ -431,25 +361,34 @@ public final class Session {
             try {
                 guideVoice = new GuideVoice();
             } catch (IOException e) {
-                Platform.runLater(() -> state.set(e.getMessage()));
+                Platform.runLater(() -> showState(e.getMessage()));
             }
         }
         return guideVoice;
     }
 
-    /** Ends the session: what is not saved yet is kept in the autosave. */
+    /** Has {@code ending} done when the window closes: a recording that is going on is finished. */
+    public void atClose(AutoCloseable ending) {
+        endings.add(ending);
+    }
+
+    /** Ends the session: what is not saved yet is kept. */
     public void close() {
-        autosave.stop();
         typing.stop();
-        if (!workout().equals(kept)) {
-            writeAutosave();
+        for (AutoCloseable ending : endings) {
+            try {
+                ending.close();
+            } catch (Exception e) {
+                FailureLog.record("close", e);
+            }
         }
+        jobs.close();
+        keeping.close();
         computing.shutdown();
         try {
             computing.awaitTermination(3, TimeUnit.SECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
-        release();
     }
 }

@@ -1,13 +1,18 @@
 package app.nosegay.desktop.session;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.jobs.CutOffRecordings;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.JoinJob;
+import app.nosegay.jobs.LateTake;
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.Media;
+import app.nosegay.jobs.MediaRelinker;
+import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.media.MediaInput;
+import app.nosegay.media.Progress;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.Trouble;
 import app.nosegay.time.Length;
@@ -26,26 +31,55 @@ public final class SessionTakes {
         this.session = session;
     }
 
+    /** The workout a recording is made for: it gets the take whatever is open when that is done. */
+    public final class Recipient {
+        private final long opened = session.opened();
+        private final Path file = session.file().orElse(null);
+        private final Path folder = session.folder();
+
+        private void take(Workout.TakeRef take) {
+            if (session.isOpen(opened)) {
+                addTake(MediaRelinker.toFolder(take, folder, session.folder()));
+            } else if (LateTake.isPossible(file)) {
+                session.jobs()
+                        .run(
+                                DesktopText.of("session.takes.adding-late", take.id(), file.getFileName()),
+                                progress -> {
+                                    LateTake.add(file, take);
+                                    return DesktopText.of("session.takes.added-late", take.file(), file.getFileName());
+                                },
+                                session.notices()::say);
+            } else {
+                session.notices().say(DesktopText.of("session.takes.lies-there", Media.resolved(folder, take.file())));
+            }
+        }
+    }
+
     /** Has the practice camera film the plan; the take is added when it is done. */
     public void film(long seed) {
         Workout workout = session.workout();
-        Path folder = session.folder();
+        Recipient recipient = new Recipient();
         session.jobs()
                 .run(
                         DesktopText.of("session.session.filming-with-the-simulated-camera"),
                         progress -> Demo.film(
                                 workout,
-                                folder,
+                                recipient.folder,
                                 seed,
                                 EnumSet.of(Trouble.LATE_START, Trouble.CLOCK_RATE),
                                 new GuideVoice(),
                                 progress),
-                        filmed -> addTake(filmed.takes().get(filmed.takes().size() - 1)));
+                        filmed ->
+                                recipient.take(filmed.takes().get(filmed.takes().size() - 1)));
     }
 
     /** Brings a recording in, with the transcript and the shoot log that lie beside it under its name. */
     public void bringIn(Path movie) {
-        Path folder = session.folder();
+        bringIn(movie, new Recipient());
+    }
+
+    /** Brings a recording in for the workout it was begun for. */
+    public void bringIn(Path movie, Recipient recipient) {
         String id = session.workout().nextTake();
         session.jobs()
                 .run(
@@ -53,9 +87,36 @@ public final class SessionTakes {
                         progress -> {
                             double seconds = MediaInput.probe(movie).length().seconds();
                             return Media.reference(
-                                    folder, id, movie, seconds, Media.transcriptBeside(movie), Media.logBeside(movie));
+                                    recipient.folder,
+                                    id,
+                                    movie,
+                                    seconds,
+                                    Media.transcriptBeside(movie),
+                                    Media.logBeside(movie));
                         },
-                        this::addTake);
+                        recipient::take);
+    }
+
+    /** Offers the recordings in {@code folder} that were going on when Nosegay ended. */
+    void offerCutOff(Path folder) {
+        for (CutOffRecordings.CutOff cutOff : CutOffRecordings.in(folder)) {
+            session.notices()
+                    .ofWorkout(
+                            DesktopText.of(
+                                    "session.takes.cut-off",
+                                    cutOff.movie().getFileName(),
+                                    Length.ofSeconds(cutOff.seconds()).clock()),
+                            new Notice.Way(DesktopText.of("session.takes.import-it"), () -> keep(cutOff)),
+                            new Notice.Way(DesktopText.of("session.takes.not-now"), () -> {}));
+        }
+    }
+
+    private void keep(CutOffRecordings.CutOff cutOff) {
+        try {
+            bringIn(CutOffRecordings.keep(cutOff));
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+        }
     }
 
     /** Makes one take of two that a camera cut apart. */
@@ -73,7 +134,7 @@ public final class SessionTakes {
                                 return;
                             }
                             session.apply(DesktopText.of("session.session.join-and", first, second), joined);
-                            session.readTakes();
+                            read();
                         });
     }
 
@@ -82,12 +143,14 @@ public final class SessionTakes {
         Workout before = session.workout();
         Programme matched = session.programme().get();
         Path folder = session.folder();
+        long of = session.opened();
         session.jobs()
                 .run(
                         DesktopText.of("session.session.listening-for-the-script"),
                         progress -> ListenJob.listen(before, matched, folder, progress),
                         heard -> {
-                            if (!session.workout().takes().equals(before.takes())) {
+                            if (!session.isOpen(of)
+                                    || !session.workout().takes().equals(before.takes())) {
                                 session.jobs().say(DesktopText.of("session.session.the-takes-were-changed-while"));
                             } else if (heard.equals(before)) {
                                 session.jobs().say(DesktopText.of("session.session.nothing-of-the-script-was"));
@@ -98,16 +161,63 @@ public final class SessionTakes {
                                                 .withTakes(
                                                         heard.takes(),
                                                         session.workout().pins()));
-                                session.readTakes();
+                                read();
                             }
                         });
+    }
+
+    /** Reads the takes of the workout that are not read yet. */
+    public void read() {
+        Workout before = session.workout();
+        Path folder = session.folder();
+        long of = session.opened();
+        if (before.takes().isEmpty()) {
+            session.media(WorkoutMedia.none(folder));
+            return;
+        }
+        session.jobs()
+                .run(
+                        DesktopText.of("session.session.reading-the-recordings"),
+                        progress -> found(before, folder, progress),
+                        found -> {
+                            if (session.isOpen(of)) {
+                                show(before, found);
+                            }
+                        });
+    }
+
+    private void show(Workout before, Found found) {
+        WorkoutMedia media = found.media();
+        if (!found.workout().equals(before)) {
+            session.apply(
+                    DesktopText.of("session.session.recordings-found-again"),
+                    session.workout()
+                            .withTakes(
+                                    found.workout().takes(), session.workout().pins()));
+        }
+        // A recording made by a camera of its own gets the shoot log whose run number its tones carry.
+        Workout logged = media.withRecognisedLogs(session.workout());
+        if (!logged.equals(session.workout())) {
+            session.apply(DesktopText.of("session.session.shoot-log-recognised-by-its"), logged);
+            media = media.withLogs(logged);
+        }
+        session.media(media);
+        session.jobs().say(String.join(". ", media.notices(found.workout())));
+    }
+
+    /** A workout whose recordings were looked for where they may have been moved to, and what was read from them. */
+    private record Found(Workout workout, WorkoutMedia media) {}
+
+    private static Found found(Workout workout, Path folder, Progress progress) throws IOException {
+        Workout now = MediaRelinker.foundAgain(workout, folder);
+        return new Found(now, WorkoutMedia.read(now, folder, progress));
     }
 
     private void addTake(Workout.TakeRef take) {
         session.apply(
                 DesktopText.of("session.session.add", take.id()),
                 session.workout().withTake(take));
-        session.readTakes();
+        read();
         logTake(take);
     }
 
@@ -118,8 +228,8 @@ public final class SessionTakes {
                 : session.programme().get().timeline().sheet().header().title();
         String text = take.id() + ", " + Length.ofSeconds(take.seconds()).clock() + ", " + take.file();
         try {
-            LogbookFile.keep(LogbookFile.read()
-                    .with(new Logbook.Entry(LocalDate.now().toString(), Logbook.Kind.TAKE, title, text)));
+            Logbook.Entry entry = new Logbook.Entry(LocalDate.now().toString(), Logbook.Kind.TAKE, title, text);
+            LogbookFile.change(l -> l.with(entry));
         } catch (IOException e) {
             session.jobs().say(e.getMessage());
         }

@@ -58,7 +58,7 @@ public final class Photographer {
 
     public void start() {
         Session session = shell.session();
-        System.setProperty("nosegay.settings", demo.resolve("settings").toString());
+        System.setProperty("nosegay.home", demo.resolve("settings").toString());
         deleteAutosave();
         steps.add(new Step(() -> shell.go("match"), () -> true, "match-empty"));
         steps.add(new Step(
@@ -155,7 +155,8 @@ public final class Photographer {
                     .withTime(title, "plan", 1500)
                     .withTime(title, "match", 540)
                     .withTime(title, "dress", 380);
-            LogbookFile.keep(LogbookFile.news(page, of, published, "2026-04-27"));
+            List<Logbook.Entry> news = LogbookFile.news(of, published, "2026-04-27");
+            LogbookFile.change(l -> page.withNews(news));
         } catch (IOException e) {
             throw new UncheckedIOException("the demo's logbook cannot be written to " + demo, e);
         }

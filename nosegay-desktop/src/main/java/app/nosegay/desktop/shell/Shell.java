@@ -204,7 +204,7 @@ public final class Shell {
         bar.setAlignment(Pos.CENTER_LEFT);
         bar.setVisible(false);
         bar.setManaged(false);
-        session.notice().addListener((o, before, now) -> {
+        session.notices().shown().addListener((o, before, now) -> {
             bar.setVisible(now != null);
             bar.setManaged(now != null);
             bar.getChildren().setAll(text);
@@ -215,7 +215,7 @@ public final class Shell {
             for (Notice.Way way : now.ways()) {
                 Button button = Buttons.quiet(way.label(), () -> {
                     way.does().run();
-                    session.dismiss();
+                    session.notices().dismiss();
                 });
                 bar.getChildren().add(button);
             }
@@ -312,7 +312,7 @@ public final class Shell {
         }
         String workout = session.programme().get().timeline().sheet().header().title();
         try {
-            LogbookFile.keep(LogbookFile.read().withTime(workout, shownName(), Math.min(seconds, MOST_NOTED)));
+            LogbookFile.change(l -> l.withTime(workout, shownName(), Math.min(seconds, MOST_NOTED)));
         } catch (IOException e) {
             session.jobs().say(e.getMessage());
         }

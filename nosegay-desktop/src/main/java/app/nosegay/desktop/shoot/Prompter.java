@@ -40,6 +40,7 @@ final class Prompter {
     private final Label line = new Label();
     private final Label then = new Label();
     private final Label told = new Label();
+    private final Label alert = new Label();
     private final Button hold = big(DesktopText.of("shoot.prompter.hold"), "H", this::hold);
     private final VBox view = new VBox(6);
     private final AnimationTimer timer = new AnimationTimer() {
@@ -72,6 +73,12 @@ final class Prompter {
         then.setWrapText(true);
         told.getStyleClass().add("prompt-small");
         told.setId("prompt-told");
+        alert.setId("prompt-alert");
+        alert.setWrapText(true);
+        alert.setMaxWidth(Double.MAX_VALUE);
+        alert.setMinHeight(Region.USE_PREF_SIZE);
+        alert.managedProperty().bind(alert.visibleProperty());
+        alert.setVisible(false);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox top = new HBox(20, where, space, level);
@@ -105,7 +112,7 @@ final class Prompter {
         HBox clock = new HBox(36, digits, what);
         clock.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(what, Priority.ALWAYS);
-        view.getChildren().addAll(top, clock, share, next, air, line, then, told, keys);
+        view.getChildren().addAll(top, alert, clock, share, next, air, line, then, told, keys);
         view.getStyleClass().add("prompter");
         view.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         view.setFocusTraversable(true);
@@ -200,6 +207,9 @@ final class Prompter {
                 run.level() < 0
                         ? DesktopText.of("shoot.prompter.your-camera-records")
                         : DesktopText.of("shoot.prompter.recording-peak-db", db));
+        alert.setText(run.alert());
+        alert.setVisible(!alert.getText().isEmpty());
+        alert.getStyleClass().setAll("label", run.isLosing() ? "prompt-losing" : "prompt-warning");
         what.setText(
                 m.finished()
                         ? DesktopText.of("shoot.prompter.done-stop-your-camera-after")

@@ -2,6 +2,7 @@ package app.nosegay.desktop.shoot;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.SessionTakes;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.LogbookFile;
@@ -56,6 +57,7 @@ public final class ShootStage implements StageView {
     private Region ready;
     private Programme programme;
     private ShootRun run;
+    private SessionTakes.Recipient recipient;
 
     public ShootStage(Session session) {
         this.session = session;
@@ -63,6 +65,11 @@ public final class ShootStage implements StageView {
         ready = ready();
         view.setCenter(ready);
         view.getStyleClass().add("shoot");
+        session.atClose(() -> {
+            if (run != null) {
+                run.close();
+            }
+        });
         session.programme().addListener((o, before, now) -> show(now));
         if (session.programme().get() != null) {
             show(session.programme().get());
@@ -297,6 +304,7 @@ public final class ShootStage implements StageView {
             return;
         }
         Path folder = session.folder();
+        recipient = session.takes().new Recipient();
         try {
             run = new ShootRun(
                     programme.timeline(),
@@ -322,6 +330,7 @@ public final class ShootStage implements StageView {
 
     private void ended() {
         ShootRun done = run;
+        SessionTakes.Recipient madeFor = recipient;
         run = null;
         view.setCenter(ready);
         start.requestFocus();
@@ -330,8 +339,11 @@ public final class ShootStage implements StageView {
                         DesktopText.of("shoot.shoot-stage.finishing-the-take"),
                         progress -> java.util.Optional.ofNullable(done.finish()),
                         recorded -> {
+                            if (!done.alert().isEmpty()) {
+                                session.notices().say(done.alert());
+                            }
                             if (recorded.isPresent()) {
-                                session.takes().bringIn(recorded.get());
+                                session.takes().bringIn(recorded.get(), madeFor);
                             } else {
                                 session.jobs()
                                         .tell(DesktopText.of(
