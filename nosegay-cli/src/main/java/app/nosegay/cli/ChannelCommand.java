@@ -1,5 +1,6 @@
 package app.nosegay.cli;
 
+import app.nosegay.files.InputFile;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.standins.Channel;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -13,6 +14,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -37,6 +39,9 @@ final class ChannelCommand implements Callable<Integer> {
     @Option(names = "--json", paramLabel = "FILE", descriptionKey = "nosegay.channel.json")
     private String json;
 
+    @Mixin
+    private Writing writing = new Writing();
+
     @Spec
     private CommandSpec spec;
 
@@ -45,6 +50,7 @@ final class ChannelCommand implements Callable<Integer> {
         if (!Files.isDirectory(folder)) {
             throw new IOException(CliText.of("channel-command.there-is-no-such-folder", folder));
         }
+        writing.checkJson(json);
         List<Channel.Profile> known = Channel.profiles();
         Channel.Profile wanted = known.stream()
                 .filter(p -> p.name().equals(profile))
@@ -62,7 +68,7 @@ final class ChannelCommand implements Callable<Integer> {
         node.put("date", answer.date()).put("profile", answer.profile()).put("title", answer.title());
         node.put("accepted", answer.accepted());
         answer.reasons().forEach(node.putArray("reasons")::add);
-        if (!Sheets.json(spec, json, node)) {
+        if (!writing.json(json, node)) {
             PrintWriter out = spec.commandLine().getOut();
             out.println(LogbookFile.told(wanted, answer));
             out.flush();
@@ -74,7 +80,7 @@ final class ChannelCommand implements Callable<Integer> {
     private static String titleOf(Path folder) throws IOException {
         Path description = folder.resolve("description.txt");
         return Files.isRegularFile(description)
-                ? Files.readString(description).strip().lines().findFirst().orElse("")
+                ? InputFile.TEXT.text(description).strip().lines().findFirst().orElse("")
                 : "";
     }
 }

@@ -1,6 +1,5 @@
 package app.nosegay.cli;
 
-import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.fit.FitRanges;
@@ -17,6 +16,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -43,17 +43,18 @@ final class FitCommand implements Callable<Integer> {
     @Option(names = "--out", paramLabel = "FILE", descriptionKey = "nosegay.fit.out")
     private Path out;
 
-    @Option(names = "--overwrite", descriptionKey = "nosegay.fit.overwrite")
-    private boolean overwrite;
-
     @Option(names = "--json", paramLabel = "FILE|-", descriptionKey = "nosegay.fit.json")
     private String json;
+
+    @Mixin
+    private Writing writing = new Writing();
 
     @Spec
     private CommandSpec spec;
 
     @Override
     public Integer call() throws Exception {
+        writing.reads(plan).checkJson(json);
         Workout workout = Sheets.workout(plan);
         Timeline timeline = Sheets.timeline(workout);
         Fitter.Fit fit = Fitter.fit(
@@ -61,7 +62,7 @@ final class FitCommand implements Callable<Integer> {
         if (take > 0) {
             write(fit);
         }
-        if (!Sheets.json(spec, json, json(fit))) {
+        if (!writing.json(json, json(fit))) {
             table(spec.commandLine().getOut(), timeline, fit);
         }
         return fit.met() || !fit.offers().isEmpty() ? Main.DONE : Main.STOPPED_BY_FINDINGS;
@@ -102,8 +103,7 @@ final class FitCommand implements Callable<Integer> {
         if (out == null) {
             throw new IOException(CliText.of("fit-command.take-needs-out-file-to"));
         }
-        Sheets.free(out, overwrite);
-        AtomicFile.write(out, fit.offers().get(take - 1).sheet());
+        writing.text(out, fit.offers().get(take - 1).sheet());
     }
 
     private static void table(PrintWriter out, Timeline timeline, Fitter.Fit fit) {

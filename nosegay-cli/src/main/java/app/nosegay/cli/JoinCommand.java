@@ -9,6 +9,7 @@ import app.nosegay.workout.Workout;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -29,17 +30,18 @@ final class JoinCommand implements Callable<Integer> {
     @Option(names = "--save", required = true, paramLabel = "FILE", descriptionKey = "nosegay.join.save")
     private Path save;
 
-    @Option(names = "--overwrite", descriptionKey = "nosegay.join.overwrite")
-    private boolean overwrite;
+    @Mixin
+    private Writing writing = new Writing();
 
     @Spec
     private CommandSpec spec;
 
     @Override
     public Integer call() throws Exception {
-        Sheets.free(save, overwrite);
         Path folder = Sheets.folderOf(file);
         Workout workout = MediaRelinker.foundAgain(WorkoutFile.open(file), folder);
+        // The workout itself may be saved over where that is asked for; nothing it refers to may.
+        writing.with(workout, folder).check(save);
         WorkoutMedia media = WorkoutMedia.read(
                 workout,
                 folder,

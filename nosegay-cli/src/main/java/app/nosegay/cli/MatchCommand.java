@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -50,11 +51,11 @@ final class MatchCommand implements Callable<Integer> {
     @Option(names = "--save", paramLabel = "WORKOUT", descriptionKey = "nosegay.match.save")
     private Path save;
 
-    @Option(names = "--overwrite", descriptionKey = "nosegay.match.overwrite")
-    private boolean overwrite;
-
     @Option(names = "--json", paramLabel = "FILE|-", descriptionKey = "nosegay.match.json")
     private String json;
+
+    @Mixin
+    private Writing writing = new Writing();
 
     @Spec
     private CommandSpec spec;
@@ -64,9 +65,12 @@ final class MatchCommand implements Callable<Integer> {
         if (transcripts.size() > footage.size() || logs.size() > footage.size()) {
             throw new IOException(CliText.of("match-command.there-are-more-transcripts-or"));
         }
-        if (save != null) {
-            Sheets.free(save, overwrite);
-        }
+        footage.forEach(writing::reads);
+        transcripts.forEach(writing::reads);
+        logs.forEach(writing::reads);
+        writing.check(save);
+        // A workout matched anew may be saved over where that is asked for, its run sheet never written over.
+        writing.reads(plan).checkJson(json);
         Path folder = Sheets.folderOf(save == null ? footage.get(0) : save);
         Workout read = Sheets.workout(plan);
         Workout workout = read.withTakes(List.of(), read.pins());
@@ -93,8 +97,7 @@ final class MatchCommand implements Callable<Integer> {
         if (save != null) {
             WorkoutFile.save(save, workout);
         }
-        if (!Sheets.json(
-                spec,
+        if (!writing.json(
                 json,
                 MatchJson.of(programme.timeline(), programme.match(), programme.calls(), programme.matchFindings()))) {
             table(spec.commandLine().getOut(), programme.match());

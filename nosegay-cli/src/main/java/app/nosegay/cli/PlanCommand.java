@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -40,14 +41,18 @@ final class PlanCommand implements Callable<Integer> {
     @Option(names = "--pdf", paramLabel = "FILE", descriptionKey = "nosegay.plan.pdf")
     private Path pdf;
 
-    @Option(names = "--overwrite", descriptionKey = "nosegay.plan.overwrite")
-    private boolean overwrite;
+    @Mixin
+    private Writing writing = new Writing();
 
     @Spec
     private CommandSpec spec;
 
     @Override
     public Integer call() throws Exception {
+        writing.reads(plan).checkJson(json);
+        writing.check(csv);
+        writing.check(markdown);
+        writing.check(pdf);
         Programme programme = Sheets.programme(Sheets.workout(plan));
         PlanReport report = programme.report();
         print(programme, PrintJob.Form.RUN_SHEET_CSV, csv);
@@ -56,7 +61,7 @@ final class PlanCommand implements Callable<Integer> {
         List<Finding> open = report.findings().stream()
                 .filter(f -> programme.workout().waiver(f).isEmpty())
                 .toList();
-        if (!Sheets.json(spec, json, PlanJson.of(report))) {
+        if (!writing.json(json, PlanJson.of(report))) {
             table(spec.commandLine().getOut(), report, open);
         }
         return open.stream().anyMatch(f -> f.severity() == Finding.Severity.STOP)
@@ -66,7 +71,7 @@ final class PlanCommand implements Callable<Integer> {
 
     private void print(Programme programme, PrintJob.Form form, Path target) throws IOException {
         if (target != null) {
-            PrintJob.write(programme, form, target, overwrite);
+            PrintJob.write(programme, form, target);
         }
     }
 

@@ -1,6 +1,5 @@
 package app.nosegay.cli;
 
-import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.MediaRelinker;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
@@ -18,6 +17,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -38,8 +38,8 @@ final class ProofCommand implements Callable<Integer> {
     @Option(names = "--pick-ups", paramLabel = "FILE", descriptionKey = "nosegay.proof.pick-ups")
     private Path pickUps;
 
-    @Option(names = "--overwrite", descriptionKey = "nosegay.proof.overwrite")
-    private boolean overwrite;
+    @Mixin
+    private Writing writing = new Writing();
 
     @Spec
     private CommandSpec spec;
@@ -48,6 +48,8 @@ final class ProofCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         boolean stored = file.toString().endsWith(WorkoutFile.ENDING);
         Workout workout = MediaRelinker.foundAgain(Sheets.workout(file), Sheets.folderOf(file));
+        writing.reads(workout, file).checkJson(json);
+        writing.check(pickUps);
         Programme programme;
         if (stored && !workout.takes().isEmpty()) {
             WorkoutMedia media = WorkoutMedia.read(
@@ -64,18 +66,17 @@ final class ProofCommand implements Callable<Integer> {
         if (pickUps != null) {
             writePickUps(programme, proof);
         }
-        if (!Sheets.json(spec, json, ProofJson.of(proof, f -> workout.waiver(f)
-                .map(Waiver::reason)
-                .orElse("")))) {
+        if (!writing.json(
+                json,
+                ProofJson.of(proof, f -> workout.waiver(f).map(Waiver::reason).orElse("")))) {
             print(spec.commandLine().getOut(), proof);
         }
         return proof.mayPublish() ? Main.DONE : Main.STOPPED_BY_FINDINGS;
     }
 
     private void writePickUps(Programme p, Proof proof) throws IOException {
-        Sheets.free(pickUps, overwrite);
         PickUps again = PickUps.of(p.timeline(), p.match(), p.cut(), p.misstatements(), proof.open());
-        AtomicFile.write(pickUps, again.sheet(p.timeline()));
+        writing.text(pickUps, again.sheet(p.timeline()));
     }
 
     private void print(PrintWriter out, Proof proof) {

@@ -1,5 +1,6 @@
 package app.nosegay.cli;
 
+import app.nosegay.files.InputFile;
 import app.nosegay.jobs.DescriptionTemplate;
 import app.nosegay.jobs.MediaRelinker;
 import app.nosegay.jobs.Output;
@@ -12,7 +13,6 @@ import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -21,6 +21,7 @@ import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -58,9 +59,6 @@ final class PublishCommand implements Callable<Integer> {
     @Option(names = "--template", paramLabel = "FILE", descriptionKey = "nosegay.publish.template")
     private Path template;
 
-    @Option(names = "--overwrite", descriptionKey = "nosegay.publish.overwrite")
-    private boolean overwrite;
-
     /** The names of the outputs, for the help. */
     static final class Outputs extends ArrayList<String> {
         private static final long serialVersionUID = 1;
@@ -70,12 +68,16 @@ final class PublishCommand implements Callable<Integer> {
         }
     }
 
+    @Mixin
+    private Writing writing = new Writing();
+
     @Spec
     private CommandSpec spec;
 
     @Override
     public Integer call() throws Exception {
         Workout workout = MediaRelinker.foundAgain(WorkoutFile.open(file), Sheets.folderOf(file));
+        Path into = writing.reads(workout, file).folder(out);
         PrintWriter err = spec.commandLine().getErr();
         WorkoutMedia media = WorkoutMedia.read(workout, Sheets.folderOf(file), new ConsoleProgress("reading", err));
         media.notices(workout).forEach(err::println);
@@ -87,8 +89,8 @@ final class PublishCommand implements Callable<Integer> {
                     output,
                     programme,
                     media,
-                    out,
-                    overwrite,
+                    into,
+                    writing.overwrite(),
                     choices(),
                     output.isRendered() ? progress : Progress.NONE);
             written.add(one.file());
@@ -107,7 +109,7 @@ final class PublishCommand implements Callable<Integer> {
         PublishVideo.Shape wantedShape = named(PublishVideo.Shape.values(), PublishVideo.Shape::word, "shape", shape);
         PublishVideo.Quality wantedQuality =
                 named(PublishVideo.Quality.values(), PublishVideo.Quality::word, "quality", quality);
-        String text = template == null ? DescriptionTemplate.current() : Files.readString(template);
+        String text = template == null ? DescriptionTemplate.current() : InputFile.TEXT.text(template);
         return new PublishJob.Choices(wantedShape, wantedQuality, text);
     }
 

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -30,26 +31,28 @@ final class ScriptCommand implements Callable<Integer> {
     @Option(names = "--json", paramLabel = "FILE|-", descriptionKey = "nosegay.script.json")
     private String json;
 
+    @Mixin
+    private Writing writing = new Writing();
+
     @Spec
     private CommandSpec spec;
 
     @Option(names = "--prompter", paramLabel = "FILE", descriptionKey = "nosegay.script.prompter")
     private Path prompter;
 
-    @Option(names = "--overwrite", descriptionKey = "nosegay.script.overwrite")
-    private boolean overwrite;
-
     @Override
     public Integer call() throws Exception {
+        writing.reads(plan).checkJson(json);
+        writing.check(prompter);
         Programme programme = Sheets.programme(Sheets.workout(plan));
         CuePlan cues = programme.cues();
         if (prompter != null) {
-            PrintJob.write(programme, PrintJob.Form.PROMPTER_PDF, prompter, overwrite);
+            PrintJob.write(programme, PrintJob.Form.PROMPTER_PDF, prompter);
         }
         List<Finding> open = programme.scriptFindings().stream()
                 .filter(f -> programme.workout().waiver(f).isEmpty())
                 .toList();
-        if (!Sheets.json(spec, json, json(programme))) {
+        if (!writing.json(json, json(programme))) {
             table(spec.commandLine().getOut(), cues, open);
         }
         return open.stream().anyMatch(f -> f.severity() == Finding.Severity.STOP)

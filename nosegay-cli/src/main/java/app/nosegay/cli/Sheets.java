@@ -1,7 +1,7 @@
 package app.nosegay.cli;
 
 import app.nosegay.captions.TranscriptReader;
-import app.nosegay.files.AtomicFile;
+import app.nosegay.files.InputFile;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.library.MoveLibrary;
@@ -10,12 +10,9 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
-import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import picocli.CommandLine;
 
 /** What the commands share: reading a PLAN, writing JSON. */
 final class Sheets {
@@ -23,13 +20,10 @@ final class Sheets {
 
     /** A PLAN: a workout file, or a run sheet in any encoding. */
     static Workout workout(Path file) throws IOException {
-        if (!Files.isRegularFile(file)) {
-            throw new IOException(CliText.of("sheets.there-is-no-such-file", file));
-        }
         if (file.toString().endsWith(WorkoutFile.ENDING)) {
             return WorkoutFile.open(file);
         }
-        byte[] bytes = Files.readAllBytes(file);
+        byte[] bytes = InputFile.RUN_SHEET.bytes(file);
         for (int i = 0; i < Math.min(bytes.length, 4096); i++) {
             boolean utf16 = bytes.length > 1 && ((bytes[0] & 0xff) >= 0xfe && (bytes[1] & 0xff) >= 0xfe);
             if (bytes[i] == 0 && !utf16) {
@@ -49,32 +43,8 @@ final class Sheets {
         return Programme.of(workout.withTakes(List.of(), List.of()), List.of(), List.of(), Libraries.current());
     }
 
-    /**
-     * Writes {@code json} to {@code target}, or to standard output for {@code -}; nothing for null. True when it went to standard
-     * output.
-     */
-    static boolean json(CommandLine.Model.CommandSpec spec, String target, JsonNode json) throws IOException {
-        if (target == null) {
-            return false;
-        }
-        if (target.equals("-")) {
-            spec.commandLine().getOut().println(json.toPrettyString());
-            spec.commandLine().getOut().flush();
-            return true;
-        }
-        AtomicFile.write(Path.of(target), json.toPrettyString() + "\n");
-        return false;
-    }
-
     /** The folder a file lies in. */
     static Path folderOf(Path file) {
         return file.toAbsolutePath().normalize().getParent();
-    }
-
-    /** Refuses to write over a file that is there, unless told to. */
-    static void free(Path target, boolean overwrite) throws IOException {
-        if (!overwrite && Files.exists(target)) {
-            throw new IOException(CliText.of("sheets.is-there-already-it-is", target));
-        }
     }
 }

@@ -8,10 +8,10 @@ import app.nosegay.standins.Trouble;
 import app.nosegay.standins.Voice;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -35,8 +35,8 @@ final class SimulateCommand implements Callable<Integer> {
     @Option(names = "--evidence-only", descriptionKey = "nosegay.simulate.evidence-only")
     private boolean evidenceOnly;
 
-    @Option(names = "--overwrite", descriptionKey = "nosegay.simulate.overwrite")
-    private boolean overwrite;
+    @Mixin
+    private Writing writing = new Writing();
 
     @Spec
     private CommandSpec spec;
@@ -47,8 +47,9 @@ final class SimulateCommand implements Callable<Integer> {
         if (timeline.segments().isEmpty()) {
             throw new IOException(CliText.of("simulate-command.there-is-nothing-to-film", plan));
         }
-        if (!overwrite && Files.exists(out.resolve("take-1.truth.json"))) {
-            throw new IOException(CliText.of("simulate-command.holds-a-take-1-already", out));
+        writing.reads(plan).folder(out);
+        for (Path file : SimulatedTake.files(out, "take-1")) {
+            writing.check(file);
         }
         Voice voice = evidenceOnly ? null : new GuideVoice();
         PrintWriter err = spec.commandLine().getErr();

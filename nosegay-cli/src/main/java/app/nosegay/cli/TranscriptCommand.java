@@ -5,19 +5,17 @@ import app.nosegay.calls.reader.CallReader;
 import app.nosegay.calls.reader.DraftSheet;
 import app.nosegay.calls.reader.HeardStructure;
 import app.nosegay.calls.reader.TranscriptJson;
-import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
-import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -35,21 +33,23 @@ final class TranscriptCommand implements Callable<Integer> {
     @Option(names = "--sheet", paramLabel = "FILE", descriptionKey = "nosegay.transcript.sheet")
     private Path sheet;
 
+    @Mixin
+    private Writing writing = new Writing();
+
     @Spec
     private CommandSpec spec;
 
     @Override
     public Integer call() throws Exception {
+        writing.reads(file).checkJson(json);
+        writing.check(sheet);
         List<Call> calls = CallReader.read(
                 WorkoutMedia.transcript(file), Libraries.current().names());
         List<HeardStructure.Heard> heard = HeardStructure.of(calls);
         if (sheet != null) {
-            if (Files.exists(sheet)) {
-                throw new IOException(CliText.of("transcript-command.is-there-already-and-is", sheet));
-            }
-            AtomicFile.write(sheet, DraftSheet.of(heard));
+            writing.text(sheet, DraftSheet.of(heard));
         }
-        if (Sheets.json(spec, json, TranscriptJson.of(calls, heard))) {
+        if (writing.json(json, TranscriptJson.of(calls, heard))) {
             return Main.DONE;
         }
         PrintWriter out = spec.commandLine().getOut();

@@ -108,7 +108,10 @@ class PublishTroubleTest {
             return List.of();
         }
         try (Stream<Path> files = Files.list(out)) {
-            return files.map(f -> f.getFileName().toString()).sorted().toList();
+            return files.map(f -> f.getFileName().toString())
+                    .filter(f -> !f.startsWith("."))
+                    .sorted()
+                    .toList();
         }
     }
 

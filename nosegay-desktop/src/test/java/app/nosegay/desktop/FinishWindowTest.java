@@ -79,6 +79,9 @@ class FinishWindowTest extends DrivenWindow {
                 shell.session().apply("leave it", shell.session().workout().withWaiver(SEEN)));
         until(() -> outputSays("△ older"));
         clickOn("#render");
+        until(() -> lookup("#replace").tryQuery().isPresent());
+        assertThat(text("#replacing .label")).startsWith("Replaces").contains("video.mp4");
+        clickOn("#replace");
         until(() -> shell.session().jobs().message().get().contains("0 % of the picture was rendered again"));
         until(() -> !outputSays("△ older"));
     }

@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.WrittenFiles;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
@@ -49,19 +50,27 @@ public final class Demo {
         }
     }
 
-    /** The demo's workout file in {@code folder}, filmed there when it has not been yet. */
+    /** The demo's workout file in {@code folder}, filmed there when it has not been yet; one that somebody changed is left as it is. */
     public static Path prepare(Path folder, Progress progress) throws IOException {
         Path file = folder.resolve(NAME + WorkoutFile.ENDING);
-        Path movie = folder.resolve("take-1.mp4");
-        boolean ready = Files.exists(file)
-                && Files.exists(movie)
-                && WorkoutFile.open(file).sheet().equals(sheet());
-        if (!ready) {
+        WrittenFiles written = WrittenFiles.in(folder);
+        boolean theirs = written.standing(file) == WrittenFiles.Standing.SOMEBODYS;
+        if (!theirs && !isReady(file, folder)) {
             Workout workout = film(
                     new Workout(sheet(), List.of(), List.of()), folder, SEED, TROUBLES, new GuideVoice(), progress);
             WorkoutFile.save(file, workout);
+            written.wrote(file);
         }
         return file;
+    }
+
+    private static boolean isReady(Path file, Path folder) throws IOException {
+        if (!Files.exists(file)) {
+            return false;
+        }
+        Workout workout = WorkoutFile.open(file);
+        return workout.sheet().equals(sheet())
+                && workout.takes().stream().allMatch(t -> Files.exists(Media.resolved(folder, t.file())));
     }
 
     /** Has the simulated camera film the workout into {@code folder}; gives the workout with the new take. */
@@ -74,7 +83,8 @@ public final class Demo {
             throw new IOException(JobText.of("demo.there-is-nothing-to-film"));
         }
         int n = 1;
-        while (workout.hasTake("take-" + n) || Files.exists(folder.resolve("take-" + n + ".mp4"))) {
+        while (workout.hasTake("take-" + n)
+                || SimulatedTake.files(folder, "take-" + n).stream().anyMatch(Files::exists)) {
             n++;
         }
         String id = "take-" + n;

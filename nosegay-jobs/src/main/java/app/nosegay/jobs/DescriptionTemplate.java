@@ -1,6 +1,7 @@
 package app.nosegay.jobs;
 
 import app.nosegay.files.AtomicFile;
+import app.nosegay.files.InputFile;
 import app.nosegay.publish.Description;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -17,7 +18,7 @@ public final class DescriptionTemplate {
     /** The template in use. One that cannot be read is as none: the shipped one works. */
     public static String current() {
         try {
-            return Files.isRegularFile(file()) ? Files.readString(file()) : Description.TEMPLATE;
+            return Files.isRegularFile(file()) ? InputFile.TEXT.text(file()) : Description.TEMPLATE;
         } catch (IOException e) {
             return Description.TEMPLATE;
         }

@@ -5,6 +5,7 @@ import app.nosegay.evidence.SyncTone;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.files.AtomicFile;
+import app.nosegay.files.Fingerprint;
 import app.nosegay.media.MediaException;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
@@ -57,7 +58,7 @@ public final class EvidenceCache {
     }
 
     private static Path entry(Path movie, Path workoutFolder, String kind) throws IOException {
-        return workoutFolder.resolve(".nosegay").resolve(Media.fingerprint(movie) + kind);
+        return workoutFolder.resolve(".nosegay").resolve(Fingerprint.of(movie) + kind);
     }
 
     /** Where the small copy of {@code movie} for scrubbing is, once it was read. */

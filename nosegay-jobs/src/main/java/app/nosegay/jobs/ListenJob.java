@@ -13,6 +13,7 @@ import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,6 +52,9 @@ public final class ListenJob {
             List<Caption> heard = heard(take, programme, folder, share -> progress.at((before + share) / open.size()));
             Path file = folder.resolve(take.id() + ENDING);
             if (!heard.isEmpty()) {
+                if (Files.exists(file)) {
+                    SetAside.alsoUnder(file); // it may have been corrected by hand
+                }
                 AtomicFile.write(file, TranscriptWriter.webVtt(heard));
                 takes.set(workout.takes().indexOf(take), take.at(take.file(), Media.stored(folder, file), take.log()));
             }

@@ -1,40 +1,16 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.Fingerprint;
 import app.nosegay.media.MediaException;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
-import java.io.RandomAccessFile;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
 
 /** The media files a workout refers to: paths relative to it, fingerprints that recognise them when moved. */
 public final class Media {
-    private static final int ENDS = 1 << 20;
-
     private Media() {}
-
-    /** SHA-256 over size, first and last mebibyte, in hex. */
-    public static String fingerprint(Path file) throws IOException {
-        try (RandomAccessFile in = new RandomAccessFile(file.toFile(), "r")) {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            long size = in.length();
-            digest.update(Long.toString(size).getBytes(StandardCharsets.US_ASCII));
-            byte[] bytes = new byte[(int) Math.min(size, ENDS)];
-            in.readFully(bytes);
-            digest.update(bytes);
-            in.seek(Math.max(0, size - ENDS));
-            in.readFully(bytes);
-            digest.update(bytes);
-            return HexFormat.of().formatHex(digest.digest());
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
-    }
 
     /** {@code file} as it is stored in a workout in {@code folder}: relative where both are on one volume, with forward slashes. */
     public static String stored(Path folder, Path file) {
@@ -63,7 +39,7 @@ public final class Media {
                 stored(folder, movie),
                 Files.size(movie),
                 seconds,
-                fingerprint(movie),
+                Fingerprint.of(movie),
                 transcript == null ? null : stored(folder, transcript),
                 log == null ? null : stored(folder, log));
     }

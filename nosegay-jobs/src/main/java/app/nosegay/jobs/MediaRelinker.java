@@ -1,6 +1,7 @@
 package app.nosegay.jobs;
 
 import app.nosegay.dress.DressNotes;
+import app.nosegay.files.Fingerprint;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -86,7 +87,7 @@ public final class MediaRelinker {
             return Optional.empty(); // a folder nobody may look into
         }
         for (Path file : alike) {
-            if (Media.fingerprint(file).equals(take.fingerprint())) {
+            if (Fingerprint.of(file).equals(take.fingerprint())) {
                 return Optional.of(file);
             }
         }

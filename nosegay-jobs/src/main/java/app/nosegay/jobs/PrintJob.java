@@ -23,8 +23,6 @@ import app.nosegay.time.Length;
 import app.nosegay.workout.Programme;
 import java.io.IOException;
 import java.io.StringWriter;
-import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
@@ -67,11 +65,8 @@ public final class PrintJob {
         }
     }
 
-    /** Writes one form; refuses to replace a file unless told to. */
-    public static Path write(Programme programme, Form form, Path target, boolean overwrite) throws IOException {
-        if (!overwrite && Files.exists(target)) {
-            throw new FileAlreadyExistsException(JobText.of("print-job.is-there-already-it-is", target));
-        }
+    /** Writes one form; whoever asks for it has seen to what is there. */
+    public static Path write(Programme programme, Form form, Path target) throws IOException {
         switch (form) {
             case PROMPTER_PDF -> prompter(programme, target);
             case RUN_SHEET_PDF -> runSheet(programme, target);

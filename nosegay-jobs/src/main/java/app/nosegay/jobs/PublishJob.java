@@ -9,7 +9,6 @@ import app.nosegay.publish.CutList;
 import app.nosegay.publish.Description;
 import app.nosegay.workout.Programme;
 import java.io.IOException;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -59,6 +58,14 @@ public final class PublishJob {
         return possible;
     }
 
+    /** What is there already of what is wanted, to be looked at before it is written. */
+    public static List<Replacing.InTheWay> inTheWay(List<Output> wanted, Path folder) throws IOException {
+        return Files.isDirectory(folder)
+                ? Replacing.inTheWay(
+                        folder, wanted.stream().map(o -> o.in(folder)).toList())
+                : List.of();
+    }
+
     /** Writes all texts, sheets and lists; gives the files written. */
     public static List<Path> texts(Programme programme, WorkoutMedia media, Path folder, boolean overwrite)
             throws IOException {
@@ -86,23 +93,34 @@ public final class PublishJob {
             throw new IOException(JobText.of("publish-job.nothing-to-publish-yet-no"));
         }
         Path target = output.in(folder);
-        if (!overwrite && Files.exists(target)) {
-            throw new FileAlreadyExistsException(JobText.of("publish-job.is-there-already-it-is", target));
-        }
         Files.createDirectories(folder);
-        double fresh = 1;
+        ProtectedFiles inputs = new ProtectedFiles().with(programme.workout(), media.folder());
+        Replacing replacing = new Replacing(folder, inputs, overwrite);
+        replacing.check(target);
+        double[] fresh = {1};
         switch (output) {
-            case VIDEO -> fresh = PublishVideo.video(programme, media, target, choices, progress);
+            case CLIPS -> fresh[0] = PublishVideo.clips(programme, media, replacing, target, choices, progress);
+            case LAYER_PICTURES -> PublishVideo.layerPictures(programme, media, replacing, target, choices, progress);
+            case VIDEO ->
+                replacing.file(
+                        target, () -> fresh[0] = PublishVideo.video(programme, media, target, choices, progress));
+            default -> replacing.file(target, () -> file(output, programme, media, target, choices, progress));
+        }
+        return new Written(target, fresh[0]);
+    }
+
+    private static void file(
+            Output output, Programme programme, WorkoutMedia media, Path target, Choices choices, Progress progress)
+            throws IOException {
+        switch (output) {
             case EPISODE -> PublishVideo.episode(programme, media, target, progress);
-            case CLIPS -> fresh = PublishVideo.clips(programme, media, target, choices, progress);
-            case LAYER_FILM, LAYER_PICTURES -> PublishVideo.layer(programme, media, target, choices, progress);
+            case LAYER_FILM -> PublishVideo.layerFilm(programme, media, target, choices, progress);
             case COVER_WIDE, COVER_SQUARE, COVER_TALL -> PublishPictures.cover(programme, media, output, target);
             case CARD_PNG -> PublishPictures.card(programme, target);
-            case CARD_PDF -> PrintJob.write(programme, PrintJob.Form.CARD_PDF, target, true);
-            case PROOF -> PrintJob.write(programme, PrintJob.Form.PROOF_PDF, target, true);
+            case CARD_PDF -> PrintJob.write(programme, PrintJob.Form.CARD_PDF, target);
+            case PROOF -> PrintJob.write(programme, PrintJob.Form.PROOF_PDF, target);
             default -> AtomicFile.write(target, text(output, programme, media, target, choices));
         }
-        return new Written(target, fresh);
     }
 
     private static String text(Output output, Programme programme, WorkoutMedia media, Path target, Choices choices)

@@ -7,6 +7,7 @@ import app.nosegay.dress.SoundPlan;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
+import app.nosegay.files.FileFolders;
 import app.nosegay.match.Match;
 import app.nosegay.media.Crop;
 import app.nosegay.media.EncoderSettings;
@@ -231,7 +232,12 @@ public final class PublishVideo {
 
     /** One short portrait film per move, from its first round; gives the share rendered anew. The folder keeps what else is in it. */
     static double clips(
-            Programme programme, WorkoutMedia media, Path folder, PublishJob.Choices choices, Progress progress)
+            Programme programme,
+            WorkoutMedia media,
+            Replacing replacing,
+            Path folder,
+            PublishJob.Choices choices,
+            Progress progress)
             throws IOException {
         MediaInfo.Video video = first(programme, media);
         Map<String, Match.Placed> moves = new LinkedHashMap<>();
@@ -270,26 +276,52 @@ public final class PublishVideo {
                     sound(programme, media, cut),
                     Reframing.of(crop(programme, focus, occupancy.extent(focus))));
             Path target = folder.resolve(move.getKey().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".mp4");
-            fresh += Renderer.render(
-                    job, target, memory(media, target), share -> progress.at((before + share) / moves.size()));
-            readBack(target, cut.total().seconds());
+            double[] anew = {0};
+            replacing.file(target, () -> {
+                anew[0] = Renderer.render(
+                        job, target, memory(media, target), share -> progress.at((before + share) / moves.size()));
+                readBack(target, cut.total().seconds());
+            });
+            fresh += anew[0];
         }
         return fresh / Math.max(1, moves.size());
     }
 
-    /** The pieces alone: as a film with alpha where the name ends in .mov, else as pictures in a folder. */
-    static void layer(
+    /** The pieces alone, as a film with alpha. */
+    static void layerFilm(
             Programme programme, WorkoutMedia media, Path target, PublishJob.Choices choices, Progress progress)
             throws IOException {
         RenderJob job = job(programme, media, true, choices);
         Length total = programme.cut().total();
-        if (target.toString().endsWith(".mov")) {
-            LayerRenderer.film(
-                    job.dressing(), job.painter(), total, job.width(), job.height(), job.rate(), target, progress);
-            readBack(target, total.seconds());
-        } else {
+        LayerRenderer.film(
+                job.dressing(), job.painter(), total, job.width(), job.height(), job.rate(), target, progress);
+        readBack(target, total.seconds());
+    }
+
+    /** The pieces alone, as pictures in a folder; what else is in it stays. */
+    static void layerPictures(
+            Programme programme,
+            WorkoutMedia media,
+            Replacing replacing,
+            Path target,
+            PublishJob.Choices choices,
+            Progress progress)
+            throws IOException {
+        RenderJob job = job(programme, media, true, choices);
+        Path fresh = Files.createTempDirectory(replacing.folder(), ".layer-");
+        try {
             LayerRenderer.pictures(
-                    job.dressing(), job.painter(), total, job.width(), job.height(), job.rate(), target, progress);
+                    job.dressing(),
+                    job.painter(),
+                    programme.cut().total(),
+                    job.width(),
+                    job.height(),
+                    job.rate(),
+                    fresh,
+                    progress);
+            replacing.folder(fresh, target);
+        } finally {
+            FileFolders.delete(fresh);
         }
     }
 }

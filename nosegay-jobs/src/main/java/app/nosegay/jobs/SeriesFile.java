@@ -1,14 +1,13 @@
 package app.nosegay.jobs;
 
 import app.nosegay.files.AtomicFile;
+import app.nosegay.files.InputFile;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.series.Series;
 import app.nosegay.series.SeriesReport;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,11 +21,9 @@ public final class SeriesFile {
 
     public static Series open(Path file) throws IOException {
         try {
-            return Series.fromJson(Files.readString(file));
-        } catch (NoSuchFileException e) {
-            throw new IOException(JobText.of("series-file.there-is-no-such-file", file.getFileName()), e);
-        } catch (IOException e) {
-            throw new IOException(file.getFileName() + ": " + e.getMessage(), e);
+            return Series.fromJson(InputFile.SERIES.text(file));
+        } catch (IOException | IllegalArgumentException e) {
+            throw new IOException(JobText.of("series-file.cannot-be-read", file.getFileName(), FailureLog.brief(e)), e);
         }
     }
 

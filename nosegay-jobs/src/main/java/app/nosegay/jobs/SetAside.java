@@ -23,6 +23,16 @@ final class SetAside {
         return moved(file, "yours");
     }
 
+    /** Gives a file that is about to be replaced the dated name "name (yours …)" as well, so that it stays under that; gives it. */
+    static Path alsoUnder(Path file) throws IOException {
+        Path free = free(file, "yours");
+        try {
+            return Files.createLink(free, file);
+        } catch (UnsupportedOperationException | IOException e) {
+            return Files.copy(file, free); // a disk without links
+        }
+    }
+
     /** A name beside {@code file} that says {@code why} and when, and that no file has. */
     static Path free(Path file, String why) {
         String name = file.getFileName().toString();

@@ -3,6 +3,8 @@ package app.nosegay.jobs;
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.TranscriptReader;
 import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.files.Fingerprint;
+import app.nosegay.files.InputFile;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
 import app.nosegay.shoot.ShootLog;
@@ -11,7 +13,6 @@ import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -60,7 +61,7 @@ public record WorkoutMedia(
                     EvidenceCache.read(movie, take.id(), folder, s -> progress.at((before + s) / n));
             readings.put(take.id(), reading);
             boolean known = !take.fingerprint().isEmpty();
-            if (known && !Media.fingerprint(movie).equals(take.fingerprint())) {
+            if (known && !Fingerprint.of(movie).equals(take.fingerprint())) {
                 replaced.add(take.id());
             }
             evidence.add(reading.evidence().withWords(transcript(folder, take)));
@@ -76,24 +77,27 @@ public record WorkoutMedia(
     /** Reads a timed transcript; fails naming the file. */
     public static List<Caption> transcript(Path file) throws IOException {
         try {
-            return TranscriptReader.read(Files.readAllBytes(file));
-        } catch (NoSuchFileException e) {
-            throw new IOException(JobText.of("workout-media.there-is-no-such-transcript", file.getFileName()), e);
+            return TranscriptReader.read(InputFile.TRANSCRIPT.bytes(file));
         } catch (IOException e) {
-            throw new IOException(file.getFileName() + ": " + e.getMessage(), e);
+            throw named(file, e);
         }
     }
 
     /** Reads a shoot log; fails naming the file. */
     public static ShootLog log(Path file) throws IOException {
         try {
-            return ShootLog.fromJson(Files.readString(file));
-        } catch (NoSuchFileException e) {
-            throw new IOException(JobText.of("workout-media.there-is-no-such-shoot", file.getFileName()), e);
-        } catch (IOException e) {
+            return ShootLog.fromJson(InputFile.SHOOT_LOG.text(file));
+        } catch (IOException | IllegalArgumentException e) {
             throw new IOException(
-                    JobText.of("workout-media.cannot-be-read-as-a", file.getFileName(), e.getMessage()), e);
+                    JobText.of("workout-media.cannot-be-read-as-a", file.getFileName(), FailureLog.brief(e)), e);
         }
+    }
+
+    /** The failure with the file's name before it, unless it names the file itself. */
+    private static IOException named(Path file, IOException e) {
+        String name = file.getFileName().toString();
+        String what = FailureLog.brief(e);
+        return new IOException(what.contains(name) ? what : name + ": " + what, e);
     }
 
     /** What the user should know of the recordings as read: cut off, without sound, without picture; one sentence each, naming the file. */

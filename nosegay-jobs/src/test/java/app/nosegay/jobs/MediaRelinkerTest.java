@@ -3,6 +3,7 @@ package app.nosegay.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.nosegay.files.Fingerprint;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MovieWriter;
@@ -124,7 +125,7 @@ class MediaRelinkerTest {
         Files.delete(movie);
         Workout opened = WorkoutFile.open(packed);
         assertThat(take(opened).file()).isEqualTo("take-1.mp4");
-        assertThat(Media.fingerprint(target.resolve("take-1.mp4")))
+        assertThat(Fingerprint.of(target.resolve("take-1.mp4")))
                 .isEqualTo(take(workout).fingerprint());
         assertThat(target.resolve("take-1.vtt")).exists();
         assertThat(opened.sheet()).isEqualTo(workout.sheet());

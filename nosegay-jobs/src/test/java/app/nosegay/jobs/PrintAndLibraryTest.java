@@ -13,7 +13,6 @@ import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -54,7 +53,7 @@ class PrintAndLibraryTest {
 
     @Test
     void thePrompterHasEveryLineAndAPageForEachBlock() throws Exception {
-        Path pdf = PrintJob.write(demo(), PrintJob.Form.PROMPTER_PDF, folder.resolve("p.pdf"), false);
+        Path pdf = PrintJob.write(demo(), PrintJob.Form.PROMPTER_PDF, folder.resolve("p.pdf"));
         String text = text(pdf);
         String flat = text.replaceAll("\\s+", " ");
         demo().cues().lines().stream()
@@ -66,28 +65,18 @@ class PrintAndLibraryTest {
 
     @Test
     void theRunSheetNamesEverySegmentWithItsLength() throws Exception {
-        String text = text(PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_PDF, folder.resolve("r.pdf"), false));
+        String text = text(PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_PDF, folder.resolve("r.pdf")));
         assertThat(text)
                 .contains("Potting Shed Strength", "Raised Beds", "Reverse lunge", "0:14", "not medical advice");
     }
 
     @Test
     void csvHasARowForEachSegmentAndMarkdownATableForEachBlock() throws Exception {
-        String csv =
-                Files.readString(PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_CSV, folder.resolve("r.csv"), false));
+        String csv = Files.readString(PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_CSV, folder.resolve("r.csv")));
         assertThat(csv.lines().count()).isEqualTo(demo().timeline().segments().size() + 1L);
         assertThat(csv).startsWith("start,seconds,kind,block,round,set,move,side,reps,tempo,id");
-        String md = Files.readString(
-                PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_MARKDOWN, folder.resolve("r.md"), false));
+        String md = Files.readString(PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_MARKDOWN, folder.resolve("r.md")));
         assertThat(md).contains("# Potting Shed Strength", "## Raised Beds", "| 0:14 |");
-    }
-
-    @Test
-    void aFileThatIsThereIsNotReplaced() throws IOException {
-        Path there = Files.writeString(folder.resolve("r.csv"), "mine");
-        assertThatThrownBy(() -> PrintJob.write(demo(), PrintJob.Form.RUN_SHEET_CSV, there, false))
-                .isInstanceOf(FileAlreadyExistsException.class);
-        assertThat(there).hasContent("mine");
     }
 
     @Test
@@ -97,7 +86,7 @@ class PrintAndLibraryTest {
                 List.of(),
                 List.of(),
                 Libraries.current());
-        assertThat(text(PrintJob.write(odd, PrintJob.Form.RUN_SHEET_PDF, folder.resolve("o.pdf"), false)))
+        assertThat(text(PrintJob.write(odd, PrintJob.Form.RUN_SHEET_PDF, folder.resolve("o.pdf"))))
                 .contains("Gärtner");
     }
 

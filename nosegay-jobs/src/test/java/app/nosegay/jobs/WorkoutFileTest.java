@@ -3,6 +3,7 @@ package app.nosegay.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.nosegay.files.Fingerprint;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -94,11 +95,11 @@ class WorkoutFileTest {
         assertThat(take.transcript()).isEqualTo("media/take 1.srt");
         assertThat(take.log()).isNull();
         assertThat(Media.present(folder, take)).isEqualTo(movie);
-        String before = Media.fingerprint(movie);
+        String before = Fingerprint.of(movie);
         byte[] changed = Files.readAllBytes(movie);
         changed[changed.length - 1] = 1;
         Files.write(movie, changed);
-        assertThat(Media.fingerprint(movie)).isNotEqualTo(before);
+        assertThat(Fingerprint.of(movie)).isNotEqualTo(before);
         Files.delete(movie);
         assertThatThrownBy(() -> Media.present(folder, take))
                 .hasMessageContaining("take 1.mp4: the recording is missing");

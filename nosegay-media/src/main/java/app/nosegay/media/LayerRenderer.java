@@ -9,7 +9,6 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -54,7 +53,7 @@ public final class LayerRenderer {
 
     /**
      * The pieces as PNG pictures in {@code folder}, one per change, named by the frame it begins with, and {@code layer.ffconcat}, which
-     * says how long each is on. The folder appears whole or not at all.
+     * says how long each is on; the folder is there and empty.
      */
     public static void pictures(
             Dressing dressing,
@@ -66,40 +65,31 @@ public final class LayerRenderer {
             Path folder,
             Progress progress)
             throws IOException {
-        Path fresh = folder.resolveSibling(folder.getFileName() + ".part");
-        Folders.delete(fresh);
-        Files.createDirectories(fresh);
-        try {
-            StringBuilder list = new StringBuilder("ffconcat version 1.0\n");
-            BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
-            List<PlacedOverlay> shown = null;
-            Time<Axis.Cut> since = Time.zero();
-            String name = null;
-            long frames = frames(length, rate);
-            for (long n = 0; n < frames; n++) {
-                List<PlacedOverlay> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
-                if (!now.equals(shown)) {
-                    if (name != null) {
-                        list.append(duration(rate.timeOf(n).since(since)));
-                    }
-                    painter.paint(now, image);
-                    name = String.format(Locale.ROOT, "layer-%07d.png", n);
-                    ImageIO.write(image, "png", fresh.resolve(name).toFile());
-                    list.append("file ").append(name).append('\n');
-                    since = rate.timeOf(n);
-                    shown = now;
+        StringBuilder list = new StringBuilder("ffconcat version 1.0\n");
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        List<PlacedOverlay> shown = null;
+        Time<Axis.Cut> since = Time.zero();
+        String name = null;
+        long frames = frames(length, rate);
+        for (long n = 0; n < frames; n++) {
+            List<PlacedOverlay> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
+            if (!now.equals(shown)) {
+                if (name != null) {
+                    list.append(duration(rate.timeOf(n).since(since)));
                 }
-                progress.at(n / (double) frames);
+                painter.paint(now, image);
+                name = String.format(Locale.ROOT, "layer-%07d.png", n);
+                ImageIO.write(image, "png", folder.resolve(name).toFile());
+                list.append("file ").append(name).append('\n');
+                since = rate.timeOf(n);
+                shown = now;
             }
-            if (name != null) {
-                list.append(duration(rate.timeOf(frames).since(since)));
-            }
-            AtomicFile.write(fresh.resolve("layer.ffconcat"), list);
-            Folders.delete(folder);
-            AtomicFile.rename(fresh, folder);
-        } finally {
-            Folders.delete(fresh);
+            progress.at(n / (double) frames);
         }
+        if (name != null) {
+            list.append(duration(rate.timeOf(frames).since(since)));
+        }
+        AtomicFile.write(folder.resolve("layer.ffconcat"), list);
     }
 
     private static long frames(Length length, FrameRate rate) {

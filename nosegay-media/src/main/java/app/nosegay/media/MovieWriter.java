@@ -38,6 +38,9 @@ public final class MovieWriter implements AutoCloseable {
     /** A live file is written in pieces of this length, and no stream waits longer for the other: so much a kill costs. */
     private static final long LIVE_FRAGMENT_MICROS = 400_000;
 
+    /** A file read back may differ from what was written by a frame of sound and one of picture, and by what the encoder puts before. */
+    private static final double READ_BACK_SECONDS = 0.2;
+
     private static final List<String> ENCODERS = List.of("libx264", "libopenh264", "mpeg4");
 
     static {
@@ -64,6 +67,7 @@ public final class MovieWriter implements AutoCloseable {
     private final boolean layer;
     private int soundFill;
     private long soundWritten;
+    private long frames;
     private boolean finished;
 
     /** What the picture's encoder is opened with. */
@@ -267,6 +271,7 @@ public final class MovieWriter implements AutoCloseable {
         again.duration(1);
         av_packet_rescale_ts(again, video.time_base(), videoStream.time_base());
         again.stream_index(videoStream.index());
+        frames = n + 1;
         int written = av_interleaved_write_frame(format, again);
         av_packet_free(again);
         check(written, MediaText.of("movie-writer.cannot-be-written-the-disk"));
@@ -278,6 +283,7 @@ public final class MovieWriter implements AutoCloseable {
             yuv.pict_type(AV_PICTURE_TYPE_I);
         }
         encoding = true;
+        frames = yuv.pts() + 1;
         encode(video, videoStream, yuv);
     }
 
@@ -298,6 +304,7 @@ public final class MovieWriter implements AutoCloseable {
             video = openVideo(opened);
             encoding = false;
         }
+        frames = to;
         before.pictures(from, to, (taken, timeBase) -> {
             AVPacket again = av_packet_clone(taken);
             av_packet_rescale_ts(again, timeBase, videoStream.time_base());
@@ -369,8 +376,22 @@ public final class MovieWriter implements AutoCloseable {
         check(av_write_trailer(format), MediaText.of("movie-writer.its-end-cannot-be-written"));
         avio_closep(format.pb());
         format.pb(null);
+        if (!opened.settings().live()) {
+            readBack();
+        }
         file.commit();
         finished = true;
+    }
+
+    /** Refuses what does not hold as much as was put into it, before it takes the place of what was there. */
+    private void readBack() throws MediaException {
+        double pictures = frames / opened.rate().perSecond();
+        double sound = soundWritten / (double) SOUND_HZ;
+        double read = MediaInput.probe(file.part()).length().seconds();
+        if (Math.abs(read - Math.max(pictures, sound)) > READ_BACK_SECONDS) {
+            throw new MediaException(
+                    target, MediaText.of("movie-writer.was-read-back", read, Math.max(pictures, sound)));
+        }
     }
 
     /**

@@ -22,6 +22,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Writes a simulated take and everything that goes with it into a folder. */
 public final class SimulatedTake {
@@ -29,6 +30,22 @@ public final class SimulatedTake {
 
     /** The files of one take; {@code movie} is null for an evidence stream alone. */
     public record Written(Path movie, Path transcript, Path words, Path log, Path truth) {}
+
+    /** All files a take called {@code id} may be made of, there or not. */
+    public static List<Path> files(Path folder, String id) {
+        return Stream.of(
+                        ".mp4",
+                        ".vtt",
+                        ".words.json",
+                        ".log.json",
+                        ".truth.json",
+                        "-2.mp4",
+                        "-2.vtt",
+                        "-2.words.json",
+                        "-2.log.json")
+                .map(ending -> folder.resolve(id + ending))
+                .toList();
+    }
 
     /**
      * Runs, and films, a plan.

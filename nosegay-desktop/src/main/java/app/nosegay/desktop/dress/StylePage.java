@@ -13,13 +13,13 @@ import app.nosegay.dress.Style;
 import app.nosegay.dress.StyleJson;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.files.AtomicFile;
+import app.nosegay.files.InputFile;
 import app.nosegay.paint.PiecePainter;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.File;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -167,7 +167,7 @@ final class StylePage {
         if (chosen != null) {
             try {
                 choose(
-                        StyleJson.read(Files.readString(chosen.toPath())),
+                        StyleJson.read(InputFile.STYLE.text(chosen.toPath())),
                         DesktopText.of("dress.style-page.style-from", chosen.getName()));
             } catch (IOException e) {
                 session.jobs().say(chosen.getName() + ": " + e.getMessage());
@@ -181,7 +181,7 @@ final class StylePage {
         Style style = session.workout().dressing().style();
         chooser.setInitialFileName(style.name().toLowerCase(Locale.ROOT).replace(' ', '-') + ".style.json");
         File chosen = chooser.showSaveDialog(view.getScene().getWindow());
-        if (chosen != null) {
+        if (chosen != null && session.exports().mayWrite(chosen.toPath())) {
             try {
                 AtomicFile.write(chosen.toPath(), StyleJson.write(style).toPrettyString() + "\n");
                 session.jobs().tell(DesktopText.of("dress.style-page.the-style-is-in", chosen));

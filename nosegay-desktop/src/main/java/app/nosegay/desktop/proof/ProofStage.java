@@ -217,7 +217,7 @@ public final class ProofStage implements StageView {
 
     private void savePickUps() {
         File chosen = choose(DesktopText.of("proof.proof-stage.save-the-pick-ups-as"), "pick-ups.txt");
-        if (chosen != null) {
+        if (chosen != null && session.exports().mayWrite(chosen.toPath())) {
             try {
                 PickUps wanted = PickUps.of(
                         programme.timeline(),

@@ -7,6 +7,7 @@ import app.nosegay.jobs.DiskSpace;
 import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishVideo;
+import app.nosegay.jobs.Replacing;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.workout.Programme;
 import java.io.File;
@@ -47,6 +48,7 @@ final class OutputsPanel {
     private final ComboBox<String> shape = new ComboBox<>();
     private final ComboBox<String> quality = new ComboBox<>();
     private final Supplier<String> template;
+    private final VBox replacing = new VBox(6);
     private final VBox view;
     private Programme programme;
     private Path folder;
@@ -94,7 +96,12 @@ final class OutputsPanel {
         scroll.getStyleClass().add("plain-scroll");
         VBox.setVgrow(scroll, Priority.ALWAYS);
         HBox buttons = new HBox(8, write, choose);
-        view = new VBox(9, proof, how, buttons, where, scroll);
+        replacing.setId("replacing");
+        replacing.getStyleClass().add("card");
+        replacing.managedProperty().bind(replacing.visibleProperty());
+        replacing.setVisible(false);
+        replacing.setMinHeight(Region.USE_PREF_SIZE);
+        view = new VBox(9, proof, how, buttons, replacing, where, scroll);
     }
 
     private HBox row(Output output) {
@@ -225,14 +232,61 @@ final class OutputsPanel {
         return sum;
     }
 
+    /** Looks first what is there; what would be replaced is shown and asked about. */
     private void write() {
-        Programme of = programme;
-        WorkoutMedia media = session.media();
         Path to = target();
         List<Output> wanted = chosen.entrySet().stream()
                 .filter(e -> e.getValue().isSelected() && !e.getValue().isDisabled())
                 .map(Map.Entry::getKey)
                 .toList();
+        replacing.setVisible(false);
+        session.jobs()
+                .run(
+                        DesktopText.of("publish.outputs-panel.looking-what-is-there"),
+                        progress -> PublishJob.inTheWay(wanted, to),
+                        inTheWay -> {
+                            if (inTheWay.isEmpty()) {
+                                write(wanted, to);
+                            } else {
+                                ask(inTheWay, () -> write(wanted, to));
+                            }
+                        });
+    }
+
+    private void ask(List<Replacing.InTheWay> inTheWay, Runnable then) {
+        replacing.getChildren().clear();
+        row("publish.outputs-panel.are-replaced", inTheWay, false);
+        row("publish.outputs-panel.are-kept-beside", inTheWay, true);
+        Button go = Buttons.act(DesktopText.of("publish.outputs-panel.replace"), () -> {
+            replacing.setVisible(false);
+            then.run();
+        });
+        go.setId("replace");
+        Button no = Buttons.quiet(DesktopText.of("publish.outputs-panel.do-not-replace"), () -> {
+            replacing.setVisible(false);
+        });
+        no.setId("do-not-replace");
+        replacing.getChildren().add(new HBox(8, go, no));
+        replacing.setVisible(true);
+        go.requestFocus();
+    }
+
+    private void row(String text, List<Replacing.InTheWay> inTheWay, boolean kept) {
+        List<String> names = inTheWay.stream()
+                .filter(w -> w.kept() == kept)
+                .map(w -> w.file().getFileName().toString())
+                .toList();
+        if (!names.isEmpty()) {
+            Label label = new Label(DesktopText.of(text, names.size(), String.join(", ", names)));
+            label.setWrapText(true);
+            label.setMinHeight(Region.USE_PREF_SIZE);
+            replacing.getChildren().add(label);
+        }
+    }
+
+    private void write(List<Output> wanted, Path to) {
+        Programme of = programme;
+        WorkoutMedia media = session.media();
         PublishJob.Choices choices = choices();
         long slow = Math.max(1, wanted.stream().filter(Output::isRendered).count());
         String what = wanted.contains(Output.VIDEO)

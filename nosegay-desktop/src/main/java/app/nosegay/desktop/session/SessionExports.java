@@ -3,9 +3,11 @@ package app.nosegay.desktop.session;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.jobs.PackJob;
 import app.nosegay.jobs.PrintJob;
+import app.nosegay.jobs.ProtectedFiles;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.File;
+import java.io.IOException;
 import java.nio.file.Path;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
@@ -43,13 +45,31 @@ public final class SessionExports {
         }
     }
 
+    /** Refuses a file chosen to be written that the workout is made of: its own file, its recordings, its music. */
+    public boolean mayWrite(Path target) {
+        try {
+            session.file()
+                    .map(new ProtectedFiles()::with)
+                    .orElseGet(ProtectedFiles::new)
+                    .with(session.workout(), session.folder())
+                    .check(target);
+            return true;
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+            return false;
+        }
+    }
+
     /** Writes the plan or its script to {@code target}; the user has been asked about replacing it. */
     public void print(PrintJob.Form form, Path target) {
+        if (!mayWrite(target)) {
+            return;
+        }
         Programme now = session.programme().get();
         session.jobs()
                 .run(
                         DesktopText.of("session.session.writing", target.getFileName()),
-                        progress -> PrintJob.write(now, form, target, true),
+                        progress -> PrintJob.write(now, form, target),
                         written -> session.showState(DesktopText.of("session.session.wrote", written)));
     }
 }

@@ -1,4 +1,4 @@
-package app.nosegay.media;
+package app.nosegay.files;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -8,11 +8,11 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /** Folders of files that were written by the application. */
-final class Folders {
-    private Folders() {}
+public final class FileFolders {
+    private FileFolders() {}
 
     /** Deletes a folder with what is in it; nothing when it is not there. */
-    static void delete(Path folder) throws IOException {
+    public static void delete(Path folder) throws IOException {
         if (!Files.exists(folder)) {
             return;
         }
