@@ -6,6 +6,7 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -22,6 +23,8 @@ public record Cut(List<Clip> clips) {
     private static final Length TAIL = Length.ofMillis(800);
     /** Less than this is not worth a cut of its own. */
     private static final Length SLIVER = Length.ofMillis(120);
+    /** Two moves in each other's place, with the rest between them, are two places off. */
+    private static final int MOST_PLACES_OFF = 2;
 
     public Cut {
         clips = List.copyOf(clips);
@@ -62,10 +65,9 @@ public record Cut(List<Clip> clips) {
      */
     public static Cut of(Match match, MatchNotes notes) {
         List<CutProposal> proposals = CutProposal.of(match, notes);
-        Pieces pieces = new Pieces(proposals.stream().filter(CutProposal::cut).toList());
-        List<Match.Placed> found =
-                match.segments().stream().filter(Match.Placed::matched).toList();
-        found = inDoneOrder(found);
+        List<Match.Placed> found = inDoneOrder(
+                match.segments().stream().filter(Match.Placed::matched).toList());
+        Pieces pieces = new Pieces(proposals.stream().filter(CutProposal::cut).toList(), found);
         for (int i = 0; i < found.size(); i++) {
             Match.Placed p = found.get(i);
             Match.Take take = match.takes().stream()
@@ -80,18 +82,15 @@ public record Cut(List<Clip> clips) {
             boolean leads =
                     after != null && after.take().equals(p.take()) && !p.end().isAfter(after.start());
             Time<Axis.Take> takeEnd = Time.<Axis.Take>zero().plus(take.length());
-            if (follows) {
-                pieces.add(p.take(), before.end(), p.start());
-            }
             boolean first = before == null || !before.take().equals(p.take());
             boolean last = after == null || !after.take().equals(p.take());
-            // Pins that contradict each other make segments overlap: nothing is shown twice.
-            boolean overlaps = !first && !p.start().isBefore(before.start());
-            Time<Axis.Take> from = first
-                    ? Time.max(Time.zero(), p.start().minus(LEAD))
-                    : overlaps ? Time.max(p.start(), before.end()) : p.start();
+            if (follows) {
+                pieces.between(p.take(), before.end(), p.start());
+            } else if (first) {
+                pieces.between(p.take(), Time.max(Time.zero(), p.start().minus(LEAD)), p.start());
+            }
             Time<Axis.Take> to = last && !leads ? endOf(p, takeEnd, match, proposals) : p.end();
-            segment(pieces, p, from, to, notes.rule(p.id()));
+            segment(pieces, p, to, notes.rule(p.id()));
         }
         return new Cut(pieces.clips());
     }
@@ -113,54 +112,115 @@ public record Cut(List<Clip> clips) {
                 .orElse(usual);
     }
 
-    /** Planned order, but for moves done in each other's place within a take: those stay as they were done. */
+    /**
+     * Planned order, but for moves done in each other's place within a take: those stay as they were done. What was done far from its
+     * place, such as a move made up for at the end, goes where it was planned.
+     */
     private static List<Match.Placed> inDoneOrder(List<Match.Placed> planned) {
-        List<Match.Placed> order = new ArrayList<>(planned);
-        for (int i = 0; i < order.size(); i++) {
-            for (int j = i + 1; j <= i + 2 && j < order.size(); j++) {
-                boolean between = j == i + 1
-                        || order.get(i + 1).take().equals(order.get(i).take())
-                                && !order.get(i + 1)
-                                        .start()
-                                        .isAfter(order.get(i).start())
-                                && !order.get(i + 1)
-                                        .start()
-                                        .isBefore(order.get(j).start());
-                boolean swapped = order.get(j).take().equals(order.get(i).take())
-                        && order.get(j).end().isBefore(order.get(i).start().plus(SLIVER))
-                        && between;
-                if (swapped) {
-                    Match.Placed earlier = order.get(j);
-                    order.set(j, order.get(i));
-                    order.set(i, earlier);
-                }
+        List<Match.Placed> order = new ArrayList<>();
+        int from = 0;
+        while (from < planned.size()) {
+            int to = from + 1;
+            while (to < planned.size()
+                    && planned.get(to).take().equals(planned.get(from).take())) {
+                to++;
+            }
+            order.addAll(ofOneTake(planned.subList(from, to)));
+            from = to;
+        }
+        return order;
+    }
+
+    /** The stretches of a take's segments that were done among themselves, each in done or in planned order. */
+    private static List<Match.Placed> ofOneTake(List<Match.Placed> planned) {
+        List<Match.Placed> done = planned.stream()
+                .sorted(Comparator.comparing(Match.Placed::start))
+                .toList();
+        List<Match.Placed> order = new ArrayList<>();
+        int begins = 0;
+        int reaches = 0;
+        int farthest = 0;
+        for (int i = 0; i < planned.size(); i++) {
+            int place = done.indexOf(planned.get(i));
+            reaches = Math.max(reaches, place);
+            farthest = Math.max(farthest, Math.abs(place - i));
+            if (reaches == i) {
+                List<Match.Placed> stretch = done.subList(begins, i + 1);
+                boolean asDone = farthest <= MOST_PLACES_OFF && areApart(stretch);
+                order.addAll(asDone ? stretch : planned.subList(begins, i + 1));
+                begins = i + 1;
+                farthest = 0;
             }
         }
         return order;
     }
 
-    private static void segment(
-            Pieces pieces, Match.Placed p, Time<Axis.Take> from, Time<Axis.Take> to, LengthRule rule) {
+    private static boolean areApart(List<Match.Placed> done) {
+        for (int i = 1; i < done.size(); i++) {
+            if (done.get(i).start().plus(SLIVER).isBefore(done.get(i - 1).end())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static void segment(Pieces pieces, Match.Placed p, Time<Axis.Take> to, LengthRule rule) {
         Length missing = p.planned().minus(pieces.kept(p.take(), p.start(), p.end()));
         boolean byClock = rule == LengthRule.CLOCK;
         boolean byCard = rule == LengthRule.CARD && p.id().endsWith("/rest");
         if (byClock && missing.negated().isPositive()) {
-            pieces.add(p.take(), from, pieces.after(p.take(), p.start(), p.planned()));
+            pieces.add(p.take(), p.start(), pieces.after(p.take(), p.start(), p.planned()));
         } else {
-            pieces.add(p.take(), from, to);
+            pieces.add(p.take(), p.start(), p.end());
+            pieces.between(p.take(), p.end(), to);
             if ((byClock || byCard) && missing.isPositive()) {
                 pieces.hold(missing);
             }
         }
     }
 
-    /** Gathers clips, joining those that follow each other in one take and leaving out what is cut. */
+    /**
+     * Gathers clips, joining those that follow each other in one take and leaving out what is cut. No moment of a take is taken twice,
+     * whatever order the segments were done in and however pins contradict each other.
+     */
     private static final class Pieces {
         private final List<CutProposal> out;
+        private final List<Match.Placed> segments;
         private final List<Clip> clips = new ArrayList<>();
 
-        Pieces(List<CutProposal> out) {
+        Pieces(List<CutProposal> out, List<Match.Placed> segments) {
             this.out = out;
+            this.segments = segments;
+        }
+
+        /** Adds what lies between segments; where another segment was done meanwhile, that has its own place. */
+        void between(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            List<Span<Axis.Take>> taken = segments.stream()
+                    .filter(s -> s.take().equals(take))
+                    .map(s -> new Span<>(s.start(), Time.max(s.start(), s.end())))
+                    .toList();
+            without(from, to, taken).forEach(free -> add(take, free.start(), free.end()));
+        }
+
+        /** What of a stretch is in none of {@code taken}. */
+        private static List<Span<Axis.Take>> without(
+                Time<Axis.Take> from, Time<Axis.Take> to, List<Span<Axis.Take>> taken) {
+            List<Span<Axis.Take>> free = new ArrayList<>();
+            Time<Axis.Take> at = from;
+            List<Span<Axis.Take>> inOrder =
+                    taken.stream().sorted(Comparator.comparing(Span::start)).toList();
+            for (Span<Axis.Take> span : inOrder) {
+                if (span.end().isAfter(at) && span.start().isBefore(to)) {
+                    if (span.start().isAfter(at)) {
+                        free.add(new Span<>(at, span.start()));
+                    }
+                    at = span.end();
+                }
+            }
+            if (to.isAfter(at)) {
+                free.add(new Span<>(at, to));
+            }
+            return free;
         }
 
         /** How much of a stretch stays. */
@@ -207,15 +267,21 @@ public record Cut(List<Clip> clips) {
         }
 
         private void piece(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
-            if (!to.isAfter(from)) {
-                return;
-            }
+            List<Span<Axis.Take>> used = clips.stream()
+                    .filter(c -> c.take().equals(take))
+                    .map(Clip::source)
+                    .toList();
+            without(from, to, used).forEach(free -> unused(take, free.start(), free.end()));
+        }
+
+        private void unused(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
             Clip last = clips.isEmpty() ? null : clips.get(clips.size() - 1);
             boolean joins = last != null
                     && last.take().equals(take)
                     && !last.hold().isPositive()
-                    && from.since(last.source().end()).abs().compareTo(SLIVER) < 0
-                    && to.isAfter(last.source().end());
+                    && !from.isBefore(last.source().end())
+                    && from.since(last.source().end()).compareTo(SLIVER) < 0
+                    && isFree(take, last.source().end(), from);
             if (joins) {
                 clips.set(
                         clips.size() - 1,
@@ -224,6 +290,13 @@ public record Cut(List<Clip> clips) {
                 Time<Axis.Cut> start = last == null ? Time.zero() : last.end();
                 clips.add(new Clip(take, new Span<>(from, to), start, Length.ZERO));
             }
+        }
+
+        private boolean isFree(String take, Time<Axis.Take> from, Time<Axis.Take> to) {
+            return clips.stream()
+                    .noneMatch(c -> c.take().equals(take)
+                            && c.source().start().isBefore(to)
+                            && from.isBefore(c.source().end()));
         }
 
         void hold(Length length) {

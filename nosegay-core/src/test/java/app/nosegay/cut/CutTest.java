@@ -193,4 +193,52 @@ class CutTest {
             }
         }
     }
+
+    @Test
+    void movesFilmedInAnotherOrderAreShownOnceEach() {
+        // Planned a, b, c, d; filmed a, d, b, c with a breath between.
+        Match other = match(List.of(
+                placed("a", 15, "t", 10, 25),
+                placed("b", 15, "t", 45, 60),
+                placed("c", 15, "t", 62, 77),
+                placed("d", 15, "t", 27, 42)));
+        Cut cut = Cut.of(other);
+        noMomentTwice(cut);
+        for (Match.Placed p : other.segments()) {
+            assertThat(cut.shown(p).orElseThrow().length()).as(p.id()).isEqualTo(Length.ofSeconds(15));
+        }
+    }
+
+    @Property(tries = 300)
+    void noMomentOfATakeIsShownTwice(
+            @ForAll @IntRange(min = 1, max = 100_000) int seed, @ForAll LengthRule rule, @ForAll boolean overlapping) {
+        Random random = new Random(seed);
+        int n = 2 + random.nextInt(7);
+        List<double[]> places = new ArrayList<>();
+        double at = 3;
+        for (int i = 0; i < n; i++) {
+            double length = 4 + random.nextInt(20);
+            places.add(new double[] {at, at + length});
+            at += length + (overlapping ? random.nextDouble() * 8 - 4 : random.nextInt(5));
+        }
+        java.util.Collections.shuffle(places, random);
+        List<Match.Placed> segments = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            String take = random.nextInt(4) == 0 ? "u" : "t";
+            segments.add(placed("s" + i, 12, take, places.get(i)[0], places.get(i)[1]));
+        }
+        noMomentTwice(Cut.of(match(segments), MatchNotes.NONE.withRule(rule)));
+    }
+
+    private static void noMomentTwice(Cut cut) {
+        for (Cut.Clip one : cut.clips()) {
+            for (Cut.Clip other : cut.clips()) {
+                boolean twice = one != other
+                        && one.take().equals(other.take())
+                        && one.source().start().isBefore(other.source().end())
+                        && other.source().start().isBefore(one.source().end());
+                assertThat(twice).as(one + " and " + other).isFalse();
+            }
+        }
+    }
 }
