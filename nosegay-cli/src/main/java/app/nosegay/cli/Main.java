@@ -1,6 +1,8 @@
 package app.nosegay.cli;
 
 import app.nosegay.jobs.FailureLog;
+import app.nosegay.jobs.SettingsFolder;
+import app.nosegay.paint.Typefaces;
 import java.io.IOException;
 import java.io.InputStream;
 import java.lang.reflect.InvocationTargetException;
@@ -57,6 +59,8 @@ public final class Main implements Callable<Integer> {
 
     public static void main(String[] args) {
         FailureLog.install();
+        System.setProperty(
+                Typefaces.FOLDER, SettingsFolder.path().resolve("fonts").toString());
         System.exit(run(args));
     }
 

@@ -21,6 +21,9 @@ final class PackCommand implements Callable<Integer> {
     @Option(names = "--out", required = true, paramLabel = "DIR", descriptionKey = "nosegay.pack.out")
     private Path out;
 
+    @Option(names = "--with-outside", descriptionKey = "nosegay.pack.with-outside")
+    private boolean withOutside;
+
     @Spec
     private CommandSpec spec;
 
@@ -30,7 +33,7 @@ final class PackCommand implements Callable<Integer> {
         Workout workout = MediaRelinker.foundAgain(WorkoutFile.open(file), folder);
         ConsoleProgress progress =
                 new ConsoleProgress("packing", spec.commandLine().getErr());
-        Path packed = PackJob.into(workout, folder, out, file.getFileName().toString(), progress);
+        Path packed = PackJob.into(workout, folder, out, file.getFileName().toString(), withOutside, progress);
         spec.commandLine().getOut().println(packed);
         spec.commandLine().getOut().flush();
         return Main.DONE;

@@ -8,8 +8,12 @@ package app.nosegay.time;
 public record Length(long micros) implements Comparable<Length> {
     public static final Length ZERO = new Length(0);
 
+    /** Three years: no recording is longer, and sums of a million such lengths still fit. What a file says beyond it is a mistake. */
+    public static final double MOST_SECONDS = 1e8;
+
+    /** Rounded to the microsecond and held within {@link #MOST_SECONDS}; what is no number is zero. */
     public static Length ofSeconds(double seconds) {
-        return new Length(Math.round(seconds * 1_000_000));
+        return new Length(Math.round(Math.max(-MOST_SECONDS, Math.min(MOST_SECONDS, seconds)) * 1_000_000));
     }
 
     public static Length ofMillis(long millis) {

@@ -11,8 +11,9 @@ public record Time<A extends Axis>(long micros) implements Comparable<Time<A>> {
         return new Time<>(0);
     }
 
+    /** Rounded to the microsecond and held within {@link Length#MOST_SECONDS} of zero. */
     public static <A extends Axis> Time<A> ofSeconds(double seconds) {
-        return new Time<>(Math.round(seconds * 1_000_000));
+        return new Time<>(Length.ofSeconds(seconds).micros());
     }
 
     public double seconds() {

@@ -9,6 +9,8 @@ import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.FailureLog;
 import app.nosegay.jobs.RunMarker;
 import app.nosegay.paint.Typefaces;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -61,7 +63,7 @@ public final class NosegayApp extends Application {
     /** Builds and shows the window; used by the tests as well. */
     public static Shell show(Stage stage) {
         for (String font : Typefaces.FILES) {
-            Font.loadFont(NosegayApp.class.getResourceAsStream(font), 14);
+            Font.loadFont(fontFile(font), 14);
         }
         Session session = new Session();
         FailureLog.shownBy(sentence -> Platform.runLater(() -> session.notices().failure(sentence)));
@@ -79,6 +81,14 @@ public final class NosegayApp extends Application {
         });
         stage.show();
         return shell;
+    }
+
+    private static String fontFile(String font) {
+        try {
+            return Typefaces.file(font).toUri().toString();
+        } catch (IOException e) {
+            throw new UncheckedIOException("the shipped font " + font + " cannot be written to a file", e);
+        }
     }
 
     private static void openDemo(Shell shell, Path folder) {

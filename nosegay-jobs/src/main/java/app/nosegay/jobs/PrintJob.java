@@ -25,6 +25,7 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -34,6 +35,9 @@ public final class PrintJob {
     private static final float PROMPTER = 28;
 
     private static final float BODY = 10.5f;
+
+    private static final Pattern FORMULA = Pattern.compile("^[=+\\-@\\t\\r]");
+    private static final Pattern MARKS = Pattern.compile("[\\\\`*_\\[\\]<>#|~]");
 
     private PrintJob() {}
 
@@ -301,10 +305,10 @@ public final class PrintJob {
                         s.start().micros() / 1000 / 1000.0,
                         s.duration().micros() / 1000 / 1000.0,
                         s.kind().word(),
-                        s.block().name(),
+                        cell(s.block().name()),
                         s.round(),
                         s.set(),
-                        s.move(),
+                        cell(s.move()),
                         s.side() == null ? null : s.side().word(),
                         s.reps(),
                         s.tempo() == null ? null : s.tempo().text(),
@@ -314,13 +318,23 @@ public final class PrintJob {
         return out.toString();
     }
 
+    /** A spreadsheet takes a text that begins like a formula for one; an apostrophe before it keeps it a text. */
+    private static String cell(String text) {
+        return text != null && FORMULA.matcher(text).find() ? "'" + text : text;
+    }
+
+    /** A person's words inside Markdown: plain text, whatever marks are in it. */
+    private static String plain(String text) {
+        return MARKS.matcher(text).replaceAll("\\\\$0");
+    }
+
     static String markdown(Programme programme) {
         Timeline timeline = programme.timeline();
         StringBuilder md = new StringBuilder(
-                "# " + title(timeline) + "\n\n" + programme.report().sentence() + "\n");
+                "# " + plain(title(timeline)) + "\n\n" + programme.report().sentence() + "\n");
         String gear = gear(programme.report().gear());
         md.append(JobText.of("print-job.gear-2"))
-                .append(gear.isEmpty() ? "none" : gear)
+                .append(gear.isEmpty() ? "none" : plain(gear))
                 .append("\n\n")
                 .append(Cautions.SCREENING)
                 .append("\n");
@@ -329,11 +343,11 @@ public final class PrintJob {
             if (s.block() != block) {
                 block = s.block();
                 md.append("\n## ")
-                        .append(Wordings.capital(block.name()))
+                        .append(plain(Wordings.capital(block.name())))
                         .append("\n\n| start | length | what | side | reps |\n|---|---|---|---|---|\n");
             }
             md.append("| ").append(s.start()).append(" | ").append(s.duration()).append(" | ");
-            md.append(what(s).replace("|", "\\|"))
+            md.append(plain(what(s)))
                     .append(" | ")
                     .append(side(s, timeline.sheet().header()));
             md.append(" | ").append(s.reps() == null ? "" : s.reps()).append(" |\n");

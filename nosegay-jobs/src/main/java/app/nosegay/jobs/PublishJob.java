@@ -46,11 +46,16 @@ public final class PublishJob {
         }
     }
 
-    /** The outputs that can be made of {@code programme}: captions only where a transcript came with a take. */
+    /** The outputs that can be made of {@code programme}: captions only where a transcript came with a take, an episode where one has sound. */
     public static List<Output> possible(Programme programme) {
         List<Output> possible = new ArrayList<>(List.of(Output.values()));
         if (programme.captions().isEmpty()) {
             possible.removeAll(List.of(Output.CAPTIONS_VTT, Output.CAPTIONS_SRT, Output.CAPTIONS_PLAIN));
+        }
+        boolean silent =
+                programme.evidence().stream().allMatch(e -> e.loudness().values().length == 0);
+        if (silent) {
+            possible.remove(Output.EPISODE);
         }
         if (programme.workout().matching().repairs().isEmpty()) {
             possible.remove(Output.CAPTIONS_PLAIN);

@@ -39,6 +39,9 @@ public record WorkoutMedia(
     /** Less than this may be the rounding of the container. */
     private static final Length CUT_OFF = Length.ofSeconds(1);
 
+    /** Eleven hours of somebody talking fast; calls are looked for in it in some twenty seconds. */
+    private static final int MOST_WORDS = 100_000;
+
     /** Some twenty hours of takes: worth a word. */
     private static final long MUCH_KEPT = 3_000_000_000L;
 
@@ -77,7 +80,12 @@ public record WorkoutMedia(
     /** Reads a timed transcript; fails naming the file. */
     public static List<Caption> transcript(Path file) throws IOException {
         try {
-            return TranscriptReader.read(InputFile.TRANSCRIPT.bytes(file));
+            List<Caption> captions = TranscriptReader.read(InputFile.TRANSCRIPT.bytes(file));
+            long words = captions.stream().mapToLong(c -> c.words().size()).sum();
+            if (words > MOST_WORDS) {
+                throw new IOException(JobText.of("workout-media.too-many-words", words, MOST_WORDS));
+            }
+            return captions;
         } catch (IOException e) {
             throw named(file, e);
         }

@@ -34,7 +34,7 @@ class MediaRelinkerTest {
         movie = film(folder.resolve("takes/take-1.mp4"), 3, Color.ORANGE);
         Path transcript = Files.writeString(
                 folder.resolve("takes/take-1.vtt"), "WEBVTT\n\n00:00.500 --> 00:01.500\nhello and welcome\n");
-        Path log = Files.writeString(folder.resolve("takes/take-1.log.json"), "{}");
+        Path log = Files.writeString(folder.resolve("takes/take-1.log.json"), "{\"startTone\": 0, \"segments\": []}");
         workout = Workout.EMPTY
                 .withSheet("title: T\ntalk Hi  0:03\n")
                 .withTake(Media.reference(folder, "take-1", movie, 3, transcript, log));
@@ -121,7 +121,7 @@ class MediaRelinkerTest {
     @Test
     void packedItIsWholeElsewhere() throws IOException {
         Path target = folder.resolve("to/take/away");
-        Path packed = PackJob.into(workout, folder, target, "t.nosegay.json", Progress.NONE);
+        Path packed = PackJob.into(workout, folder, target, "t.nosegay.json", true, Progress.NONE);
         Files.delete(movie);
         Workout opened = WorkoutFile.open(packed);
         assertThat(take(opened).file()).isEqualTo("take-1.mp4");
@@ -137,13 +137,14 @@ class MediaRelinkerTest {
     @Test
     void packingReplacesNothingAndNamesWhatIsMissing() throws IOException {
         Path target = folder.resolve("packed");
-        PackJob.into(workout, folder, target, "t.nosegay.json", Progress.NONE);
-        assertThatThrownBy(() -> PackJob.into(workout, folder, target, "t.nosegay.json", Progress.NONE))
+        PackJob.into(workout, folder, target, "t.nosegay.json", true, Progress.NONE);
+        assertThatThrownBy(() -> PackJob.into(workout, folder, target, "t.nosegay.json", true, Progress.NONE))
                 .isInstanceOf(FileAlreadyExistsException.class);
-        Path beside = PackJob.into(workout, folder, target, "u.nosegay.json", Progress.NONE);
+        Path beside = PackJob.into(workout, folder, target, "u.nosegay.json", true, Progress.NONE);
         assertThat(take(WorkoutFile.open(beside)).file()).isEqualTo("take-1-2.mp4");
         Files.delete(movie);
-        assertThatThrownBy(() -> PackJob.into(workout, folder, folder.resolve("more"), "t.nosegay.json", Progress.NONE))
+        assertThatThrownBy(() ->
+                        PackJob.into(workout, folder, folder.resolve("more"), "t.nosegay.json", true, Progress.NONE))
                 .hasMessageContaining("take-1.mp4");
         assertThat(folder.resolve("more/t.nosegay.json")).doesNotExist();
     }
@@ -173,5 +174,25 @@ class MediaRelinkerTest {
             large.setLength(4_000_000_000L);
         }
         assertThat(media.notices(noLog)).anyMatch(n -> n.contains(".nosegay") && n.contains("4.0 GB"));
+    }
+
+    @Test
+    void aWorkoutFromSomebodyElseTakesNoFileAlongThatIsNotItsOwn() throws IOException {
+        Path home = Files.createDirectories(folder.resolve("home"));
+        Path secret = Files.writeString(folder.resolve("secret.txt"), "a key, a letter, a list of names");
+        Workout.TakeRef named = take(workout).at("../secret.txt", null, null);
+        Workout trap = workout.withTakes(java.util.List.of(named), java.util.List.of());
+        Path target = folder.resolve("packed");
+        assertThat(PackJob.outside(trap, home)).containsExactly(secret);
+        assertThatThrownBy(() -> PackJob.into(trap, home, target, "t.nosegay.json", false, Progress.NONE))
+                .hasMessageContaining("secret.txt");
+        assertThatThrownBy(() -> PackJob.into(trap, home, target, "t.nosegay.json", true, Progress.NONE))
+                .as("nor when asked for: it is no recording")
+                .hasMessageContaining("secret.txt");
+        assertThat(target).doesNotExist();
+        Path link = Files.createSymbolicLink(home.resolve("take-9.mp4"), movie);
+        Workout linked = workout.withTakes(
+                java.util.List.of(take(workout).at(link.getFileName().toString(), null, null)), java.util.List.of());
+        assertThat(PackJob.outside(linked, home)).containsExactly(link);
     }
 }

@@ -80,6 +80,21 @@ class PrintAndLibraryTest {
     }
 
     @Test
+    void wordsOfOthersStayWordsInTablesAndMarkdown() throws Exception {
+        Programme trap = Programme.of(
+                Workout.EMPTY.withSheet(
+                        "title: <b>Hi</b> [here](x)\ncircuit =cmd()  work 0:20\n  @sum squat\n  -2+3 *bold*\n"),
+                List.of(),
+                List.of(),
+                Libraries.current());
+        String csv = Files.readString(PrintJob.write(trap, PrintJob.Form.RUN_SHEET_CSV, folder.resolve("t.csv")));
+        assertThat(csv.lines().flatMap(l -> java.util.Arrays.stream(l.split(","))))
+                .noneMatch(c -> c.matches("\"?[=+@-].*"));
+        String md = Files.readString(PrintJob.write(trap, PrintJob.Form.RUN_SHEET_MARKDOWN, folder.resolve("t.md")));
+        assertThat(md).contains("# \\<b\\>Hi", "\\[here\\]").doesNotContain("*bold*");
+    }
+
+    @Test
     void lettersTheFontDoesNotHaveDoNotStopThePrinting() throws Exception {
         Programme odd = Programme.of(
                 Workout.EMPTY.withSheet("title: 體操 🌱 Gärtner\ntalk Hi  0:10\n  cheer: شكرا ok\n"),

@@ -85,10 +85,7 @@ public final class JoinedRecording {
     }
 
     private void append(Path file, Path part, Progress progress) throws IOException {
-        AVFormatContext in = new AVFormatContext(null);
-        if (!Files.isRegularFile(file) || avformat_open_input(in, file.toString(), null, (AVDictionary) null) < 0) {
-            throw new MediaException(file, MediaText.of("joined-recording.cannot-be-read-bring-it"));
-        }
+        AVFormatContext in = MediaInput.opened(file);
         try {
             if (avformat_find_stream_info(in, (AVDictionary) null) < 0) {
                 throw new MediaException(file, MediaText.of("joined-recording.its-streams-cannot-be-read"));

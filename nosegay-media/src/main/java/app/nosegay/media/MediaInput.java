@@ -28,6 +28,14 @@ import org.bytedeco.javacpp.Pointer;
 public final class MediaInput implements AutoCloseable {
     private static final AVRational MICROS = new AVRational().num(1).den(1_000_000);
 
+    /**
+     * What recordings and music come in. Playlists and the like name other files, or places on the network, and would read those; they are no
+     * recordings.
+     */
+    private static final String CONTAINERS =
+            "mov,mp4,m4a,3gp,3g2,mj2,matroska,webm,avi,mpegts,mpeg,asf,flv,mxf,dv,ivf,nut,"
+                    + "wav,w64,flac,mp3,aac,ogg,aiff,caf,amr,ac3,au";
+
     static {
         av_log_set_level(AV_LOG_QUIET);
     }
@@ -94,12 +102,21 @@ public final class MediaInput implements AutoCloseable {
         }
     }
 
-    private static AVFormatContext opened(Path file) throws MediaException {
+    /** The container, opened; nothing but the file itself is read for it. */
+    static AVFormatContext opened(Path file) throws MediaException {
         if (!Files.isRegularFile(file)) {
             throw new MediaException(file, MediaText.of("media-input.the-file-is-not-there"));
         }
         AVFormatContext opened = new AVFormatContext(null);
-        int error = avformat_open_input(opened, file.toString(), null, (AVDictionary) null);
+        AVDictionary options = new AVDictionary(null);
+        av_dict_set(options, "protocol_whitelist", "file", 0);
+        av_dict_set(options, "format_whitelist", CONTAINERS, 0);
+        // The prefix keeps names such as "concat:a|b" from being taken for another protocol.
+        int error = avformat_open_input(opened, "file:" + file, null, options);
+        av_dict_free(options);
+        if (error == AVERROR_EINVAL()) {
+            throw new MediaException(file, MediaText.of("media-input.this-kind-is-not-read"));
+        }
         if (error < 0) {
             throw new MediaException(file, MediaText.of("media-input.this-is-not-a-video", message(error)));
         }

@@ -5,6 +5,8 @@ import java.util.Arrays;
 
 /** Reads the whole sound of a recording as mono samples at take time. */
 public final class SoundReader {
+    private static final double FIRST_SECONDS = 7200;
+
     private SoundReader() {}
 
     /**
@@ -26,10 +28,14 @@ public final class SoundReader {
         try (MediaInput input = new MediaInput(file, false, true);
                 SoundConverter sound = new SoundConverter(hz, channels)) {
             double length = Math.max(0.001, input.info().length().seconds());
-            float[] all = new float[channels * (int) Math.ceil((length + 1) * hz)];
+            // What a broken file says of its length is no reason to ask for as much memory.
+            float[] all = new float[channels * (int) Math.ceil((Math.min(length, FIRST_SECONDS) + 1) * hz)];
             int count = 0;
             long frames = 0;
             for (MediaInput.Kind kind = input.next(); kind != MediaInput.Kind.END; kind = input.next()) {
+                if (input.time().seconds() - count / (double) hz > TakeReader.LONGEST_GAP_MICROS / 1e6) {
+                    break; // the time stamps jump: what is behind belongs to no take
+                }
                 int wanted = (int) Math.round(input.time().seconds() * hz);
                 // Beyond a jitter of 50 ms there is a hole in the recording.
                 count = wanted - count > hz / 20 ? wanted : count;

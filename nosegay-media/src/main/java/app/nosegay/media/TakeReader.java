@@ -33,6 +33,8 @@ public final class TakeReader {
     private static final int TINT_EVERY = 2;
     /** A cell counts as changed when its brightness moves by more than camera noise. */
     private static final int NOISE = 6;
+    /** A camera that pauses goes on with the next time stamp; one that jumps farther than this is broken. */
+    static final long LONGEST_GAP_MICROS = 60_000_000;
 
     private final SyncListener sync = new SyncListener(SOUND_HZ);
     private final BeepListener beeps = new BeepListener(SOUND_HZ);
@@ -81,6 +83,11 @@ public final class TakeReader {
             MediaInput.Kind kind = input.next();
             long frames = 0;
             while (kind != MediaInput.Kind.END) {
+                if (input.time().micros() - lastMicros > LONGEST_GAP_MICROS) {
+                    // Filling hours of nothing would fill the disk: what follows is left out, as at a recording that is
+                    // cut off.
+                    break;
+                }
                 lastMicros = Math.max(lastMicros, input.time().micros());
                 if (kind == MediaInput.Kind.AUDIO) {
                     hear(input, sound);

@@ -2,6 +2,7 @@ package app.nosegay.calls.learnt;
 
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
+import app.nosegay.calls.phrase.AnyOf;
 import app.nosegay.calls.phrase.CallWords;
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.Speech;
@@ -9,7 +10,6 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -89,19 +89,19 @@ public final class CallLineFeatures {
 
     private List<List<CallKind>> called = List.of();
     private List<Call> calls = List.of();
+    private List<Before> before = List.of();
 
     /** The lines of {@code captions}, which are in order of time; {@code moves} are the names of moves to know. */
     public CallLineFeatures(List<Caption> captions, Collection<String> moves) {
-        String names = moves.stream()
+        Set<String> names = moves.stream()
                 .map(m -> m.toLowerCase(Locale.ROOT)
                         .replaceAll("[^\\p{L}\\p{N}]+", " ")
                         .strip())
                 .filter(m -> !m.isEmpty())
-                .sorted(Comparator.comparing((String m) -> -m.length()).thenComparing(m -> m))
-                .map(m -> Pattern.quote(m) + "(?:e?s)?")
-                .collect(Collectors.joining("|"));
-        move = Pattern.compile("\\b(?:" + (names.isEmpty() ? "(?!)" : names) + "|" + CallWords.MOVE_WORDS + ")\\b");
+                .collect(Collectors.toSet());
+        move = Pattern.compile("\\b(?:" + AnyOf.pattern(names) + "(?:e?s)?|" + CallWords.MOVE_WORDS + ")\\b");
         lines = captions.stream().map(this::line).toList();
+        before = before(calls);
         for (int i = 0; i < lines.size(); i++) {
             for (String name : lines.get(i).names()) {
                 firstNamed.putIfAbsent(name, i);
@@ -160,7 +160,47 @@ public final class CallLineFeatures {
         }
         called = by;
         this.calls = calls;
+        before = before(calls);
         return this;
+    }
+
+    /**
+     * What was called before a line began: the last of each, and what was said first of the lengths.
+     *
+     * @param work seconds, as is {@code pause}; null where nobody said
+     */
+    private record Before(Call left, Call start, Call rest, Integer work, Integer pause) {
+        private static final Before NOTHING = new Before(null, null, null, null, null);
+
+        Before and(Call call) {
+            return switch (call.kind()) {
+                case SECONDS_LEFT -> new Before(call, start, rest, work, pause);
+                case START, COUNT_IN -> new Before(left, call, rest, work, pause);
+                case REST, COUNT_OUT -> new Before(left, start, call, work, pause);
+                case TOTAL ->
+                    new Before(
+                            left,
+                            start,
+                            rest,
+                            work == null && "work-seconds".equals(call.of()) ? call.value() : work,
+                            pause == null && "rest-seconds".equals(call.of()) ? call.value() : pause);
+                default -> this;
+            };
+        }
+    }
+
+    /** By line, in one pass: calls and lines are both in order of time. */
+    private List<Before> before(List<Call> calls) {
+        List<Before> all = new ArrayList<>();
+        Before now = Before.NOTHING;
+        int next = 0;
+        for (Line line : lines) {
+            while (next < calls.size() && calls.get(next).time().isBefore(line.start())) {
+                now = now.and(calls.get(next++));
+            }
+            all.add(now);
+        }
+        return all;
     }
 
     /** What was heard. */
@@ -220,7 +260,7 @@ public final class CallLineFeatures {
             traits.add("first:" + i);
         }
         called(i, lines.get(i), traits);
-        due(lines.get(i), traits);
+        due(lines.get(i), before.get(i), traits);
     }
 
     private static void own(Line line, Set<String> traits) {
@@ -311,27 +351,12 @@ public final class CallLineFeatures {
     }
 
     /** What is due at this moment by what was said of its length. */
-    private void due(Line line, Set<String> traits) {
-        Call left = null;
-        Call start = null;
-        Call rest = null;
-        Integer work = null;
-        Integer pause = null;
-        for (Call call : calls) {
-            if (!call.time().isBefore(line.start())) {
-                break;
-            }
-            switch (call.kind()) {
-                case SECONDS_LEFT -> left = call;
-                case START, COUNT_IN -> start = call;
-                case REST, COUNT_OUT -> rest = call;
-                case TOTAL -> {
-                    work = "work-seconds".equals(call.of()) && work == null ? call.value() : work;
-                    pause = "rest-seconds".equals(call.of()) && pause == null ? call.value() : pause;
-                }
-                default -> {}
-            }
-        }
+    private static void due(Line line, Before before, Set<String> traits) {
+        Call left = before.left();
+        Call start = before.start();
+        Call rest = before.rest();
+        Integer work = before.work();
+        Integer pause = before.pause();
         due("left", left, left == null ? null : left.value(), line, traits);
         boolean working = start != null && (rest == null || start.time().isAfter(rest.time()));
         due(working ? "work" : "rest", working ? start : rest, working ? work : pause, line, traits);

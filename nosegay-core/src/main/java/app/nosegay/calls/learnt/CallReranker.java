@@ -4,12 +4,16 @@ import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
 import app.nosegay.captions.Caption;
 import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.NavigableSet;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Pattern;
 
@@ -41,6 +45,8 @@ public final class CallReranker {
     private static final int TIMES = 2;
     /** A line that names a move so soon after a line with the same call is still of it, in seconds. */
     private static final double SAME_SECONDS = 2.5;
+    /** Calls are settled line by line, so that those of the last line are among the last: no need to look at all. */
+    private static final double LOOK_BACK_SECONDS = 60;
 
     private static final List<CallKind> ADDED = List.of(
             CallKind.NEXT_UP,
@@ -113,9 +119,7 @@ public final class CallReranker {
                 }
             }
         }
-        for (int n = 0; n < numbers.size(); n++) {
-            add(n, likelyNumbers.get(n), calls);
-        }
+        addNumbers(likelyNumbers, calls);
         calls.sort(Comparator.comparing(Call::time));
         return calls;
     }
@@ -157,13 +161,32 @@ public final class CallReranker {
         if (!CallModel.NUMBERED.contains(call.kind())) {
             return null;
         }
-        for (int n = 0; n < numbers.size(); n++) {
+        for (int n = firstEndingAfter(call.time()); n < numbers.size(); n++) {
             SpokenNumber number = numbers.numbers().get(n);
+            if (!number.start().isBefore(call.end())) {
+                return null;
+            }
             if (number.isIn(call) && call.value().equals(number.value(call.kind(), call.of()))) {
                 return likely.get(n);
             }
         }
         return null;
+    }
+
+    /** The first number that is not over by {@code time}; numbers are in order of time. */
+    private int firstEndingAfter(Time<Axis.Take> time) {
+        List<SpokenNumber> all = numbers.numbers();
+        int low = 0;
+        int high = all.size();
+        while (low < high) {
+            int mid = (low + high) >>> 1;
+            if (all.get(mid).end().isAfter(time)) {
+                high = mid;
+            } else {
+                low = mid + 1;
+            }
+        }
+        return low;
     }
 
     /** Half of what is over, if that is clear and was not said. */
@@ -178,12 +201,35 @@ public final class CallReranker {
                 : call;
     }
 
-    /** Adds what number {@code n} is likely to be of, if nothing else is made of it. */
-    private void add(int n, CallModel.Likely likely, List<Call> calls) {
-        SpokenNumber number = numbers.numbers().get(n);
-        if (calls.stream().anyMatch(c -> c.value() != null && number.isIn(c))) {
-            return;
+    private void addNumbers(List<CallModel.Likely> likely, List<Call> calls) {
+        // Looked up by the moment: to ask each number of each call takes hours where both are many.
+        NavigableSet<Span<Axis.Take>> said =
+                new TreeSet<>(Comparator.<Span<Axis.Take>, Time<Axis.Take>>comparing(Span::start)
+                        .thenComparing(Span::end));
+        calls.stream().filter(c -> c.value() != null).forEach(c -> said.add(new Span<>(c.time(), c.end())));
+        long longest = said.stream().mapToLong(s -> s.length().micros()).max().orElse(0);
+        for (int n = 0; n < numbers.size(); n++) {
+            SpokenNumber number = numbers.numbers().get(n);
+            Time<Axis.Take> from = number.start().minus(new Length(longest));
+            boolean used =
+                    said.subSet(new Span<>(from, from), true, new Span<>(number.end(), number.end()), false).stream()
+                            .anyMatch(s -> number.start().isBefore(s.end()));
+            if (!used) {
+                Call added = of(number, likely.get(n));
+                if (added != null) {
+                    calls.add(added);
+                    if (added.value() != null) {
+                        said.add(new Span<>(added.time(), added.end()));
+                        longest = Math.max(
+                                longest, added.end().since(added.time()).micros());
+                    }
+                }
+            }
         }
+    }
+
+    /** What a number is likely to be of; null where that is not clear. */
+    private static Call of(SpokenNumber number, CallModel.Likely likely) {
         CallKind best = null;
         String bestOf = null;
         double most = ADDS_A_NUMBER;
@@ -196,17 +242,22 @@ public final class CallReranker {
                 }
             }
         }
-        if (best != null) {
-            calls.add(number.call(best, bestOf));
-        }
+        return best == null ? null : number.call(best, bestOf);
     }
 
     /** Whether the same was called at the end of the line before, or is about to be. */
     private boolean isJustSaid(CallKind kind, int i, List<Call> calls) {
         Time<Axis.Take> start = lines.get(i).start();
-        return calls.stream()
-                .anyMatch(
-                        c -> c.kind() == kind && Math.abs(start.since(c.time()).seconds()) < SAME_SECONDS);
+        for (int c = calls.size() - 1; c >= 0; c--) {
+            double before = start.since(calls.get(c).time()).seconds();
+            if (before > LOOK_BACK_SECONDS) {
+                return false;
+            }
+            if (calls.get(c).kind() == kind && Math.abs(before) < SAME_SECONDS) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private Call added(CallKind kind, int i, CallModel.Likely likely) {

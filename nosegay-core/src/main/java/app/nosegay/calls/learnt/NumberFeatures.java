@@ -5,6 +5,8 @@ import app.nosegay.calls.CallKind;
 import app.nosegay.calls.phrase.CountRuns;
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.Speech;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -121,12 +123,13 @@ public final class NumberFeatures {
             return;
         }
         double then = n.start().seconds() + seconds;
-        for (Call call : around.calls()) {
+        List<Call> calls = around.calls();
+        for (Call call : calls.subList(firstAfter(calls, n.end()), calls.size())) {
             boolean ends = call.kind() == CallKind.REST
                     || call.kind() == CallKind.COUNT_OUT
                     || call.kind() == CallKind.SWITCH_SIDE;
             boolean starts = call.kind() == CallKind.START || call.kind() == CallKind.COUNT_IN;
-            if ((ends || starts) && call.time().isAfter(n.end())) {
+            if (ends || starts) {
                 boolean counts = call.kind() == CallKind.COUNT_OUT || call.kind() == CallKind.COUNT_IN;
                 double at = counts ? call.end().seconds() : call.time().seconds();
                 double off = Math.abs(at - then);
@@ -137,6 +140,21 @@ public final class NumberFeatures {
             }
         }
         traits.add("then nothing");
+    }
+
+    /** The place of the first call later than {@code time}; calls are in order of time. */
+    private static int firstAfter(List<Call> calls, Time<Axis.Take> time) {
+        int low = 0;
+        int high = calls.size();
+        while (low < high) {
+            int mid = (low + high) >>> 1;
+            if (calls.get(mid).time().isAfter(time)) {
+                high = mid;
+            } else {
+                low = mid + 1;
+            }
+        }
+        return low;
     }
 
     private String word(int at) {

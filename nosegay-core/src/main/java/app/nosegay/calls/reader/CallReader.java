@@ -7,6 +7,7 @@ import app.nosegay.calls.learnt.CallModel;
 import app.nosegay.calls.learnt.CallReranker;
 import app.nosegay.calls.meaning.CallInterpreter;
 import app.nosegay.calls.meaning.ExpectedCalls;
+import app.nosegay.calls.phrase.AnyOf;
 import app.nosegay.calls.phrase.CallPatterns;
 import app.nosegay.calls.phrase.CallRule;
 import app.nosegay.calls.phrase.CallWords;
@@ -25,7 +26,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 
 /**
  * Recognises spoken calls in a transcript ({@link CallPatterns}, {@link CountRuns}); what each means is settled by what went before
@@ -218,8 +218,7 @@ public final class CallReader {
                 new TreeMap<>(Comparator.comparing((String s) -> -s.length()).thenComparing(s -> s));
         moves.forEach(m -> names.put(plain(m), m));
         names.remove("");
-        String any = names.keySet().stream().map(Pattern::quote).collect(Collectors.joining("|"));
-        String planned = any.isEmpty() ? "(?!)" : "(" + any + ")(?:e?s)?";
+        String planned = names.isEmpty() ? "(?!)" : "(" + AnyOf.pattern(names.keySet()) + ")(?:e?s)?";
         String anyWord = "((?:[a-z]+ ){0,2}?" + CallWords.MOVE_WORDS + ")";
         introduced(names, planned, anyWord);
         afterOrdinals(names, planned);

@@ -55,6 +55,7 @@ public final class MatchStage implements StageView {
     private ScoreLine tapped;
     private Time<Axis.Take> playing;
     private final VBox empty;
+    private final VBox unread;
     private final Region filled;
     private boolean looping;
 
@@ -77,6 +78,7 @@ public final class MatchStage implements StageView {
         tries = new TakesPanel(session);
         filled = filled();
         empty = empty();
+        unread = unread();
         view.setCenter(empty);
         session.programme().addListener((o, before, now) -> show(now));
         if (session.programme().get() != null) {
@@ -148,6 +150,22 @@ public final class MatchStage implements StageView {
         return box;
     }
 
+    /** There are recordings, but reading them was cancelled, or one of them is missing. */
+    private VBox unread() {
+        Label heading = new Label(DesktopText.of("match.match-stage.not-read-yet"));
+        heading.getStyleClass().add("heading");
+        Label text = new Label(DesktopText.of("match.match-stage.read-them-to-match"));
+        text.getStyleClass().add("empty");
+        text.setMaxWidth(560);
+        Button read = Buttons.act(DesktopText.of("match.match-stage.read-the-recordings"), session.takes()::read);
+        read.setId("read-takes");
+        read.disableProperty().bind(session.jobs().name().isNotEmpty());
+        VBox box = new VBox(16, heading, text, read);
+        box.setAlignment(Pos.CENTER_LEFT);
+        box.setMaxWidth(600);
+        return box;
+    }
+
     @Override
     public Region view() {
         return view;
@@ -193,7 +211,7 @@ public final class MatchStage implements StageView {
 
     private void show(Programme now) {
         boolean any = !now.match().takes().isEmpty();
-        view.setCenter(any ? filled : empty);
+        view.setCenter(any ? filled : now.workout().takes().isEmpty() ? empty : unread);
         if (!any) {
             return;
         }

@@ -10,9 +10,7 @@ import app.nosegay.plan.fit.Offer;
 import app.nosegay.plan.terms.Pause;
 import app.nosegay.time.Length;
 import app.nosegay.workout.Settings;
-import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -121,12 +119,11 @@ final class FitPanel {
         int mine = ++asked;
         Timeline plan = timeline;
         FitRanges ranges = session.workout().settings().ranges();
-        CompletableFuture.supplyAsync(() -> Fitter.fit(plan, Libraries.current(), ranges))
-                .thenAccept(fit -> Platform.runLater(() -> {
-                    if (mine == asked) {
-                        show(fit);
-                    }
-                }));
+        session.jobs().beside("fit", () -> Fitter.fit(plan, Libraries.current(), ranges), fit -> {
+            if (mine == asked) {
+                show(fit);
+            }
+        });
     }
 
     private void show(Fitter.Fit fit) {

@@ -156,11 +156,11 @@ final class OutputsPanel {
     /** Looks again which files are there. */
     void refresh() {
         Path to = target().toAbsolutePath();
-        int names = to.getNameCount();
+        int names = Math.max(1, to.getNameCount());
         where.setText(DesktopText.of(
                 "publish.outputs-panel.into-the-folder",
                 names > 2 ? "… " + File.separator + " " : "",
-                to.subpath(Math.max(0, names - 2), names),
+                to.getNameCount() == 0 ? to : to.subpath(Math.max(0, names - 2), names),
                 room(to)));
         where.setTooltip(new Tooltip(to.toString()));
         states.forEach((output, label) -> label.setText(
@@ -171,8 +171,13 @@ final class OutputsPanel {
     private String room(Path to) {
         try {
             long free = DiskSpace.free(to);
-            boolean video = chosen.get(Output.VIDEO).isSelected()
-                    && !programme.cut().clips().isEmpty();
+            boolean read = programme != null
+                    && !programme.cut().clips().isEmpty()
+                    && session.media()
+                            .readings()
+                            .keySet()
+                            .containsAll(programme.cut().takes());
+            boolean video = read && chosen.get(Output.VIDEO).isSelected();
             return " · "
                     + (video
                             ? DesktopText.of(
@@ -195,9 +200,12 @@ final class OutputsPanel {
 
     /** Why an output cannot be made. */
     private static String why(Output output) {
-        return output == Output.CAPTIONS_PLAIN
-                ? DesktopText.of("publish.outputs-panel.nothing-corrected")
-                : DesktopText.of("publish.outputs-panel.no-transcript");
+        return DesktopText.of(
+                switch (output) {
+                    case CAPTIONS_PLAIN -> "publish.outputs-panel.nothing-corrected";
+                    case EPISODE -> "publish.outputs-panel.no-sound";
+                    default -> "publish.outputs-panel.no-transcript";
+                });
     }
 
     /** Whether a file is there, how large it is, and whether the workout was changed since. */

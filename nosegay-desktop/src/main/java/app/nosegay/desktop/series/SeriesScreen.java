@@ -16,9 +16,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -158,18 +156,19 @@ public final class SeriesScreen implements StageView {
                         ? DesktopText.of("series.series-screen.week", SeriesFile.ENDING)
                         : file.getFileName().toString());
         File chosen = chooser.showSaveDialog(stage);
-        if (chosen != null) {
+        if (chosen != null && session.exports().mayWrite(chosen.toPath())) {
             Path to = chosen.toPath().toAbsolutePath();
             Path target = to.getParent();
-            List<Series.Entry> moved = new ArrayList<>();
+            List<Series.Entry> entries = new ArrayList<>();
             series.entries()
-                    .forEach(e -> moved.add(
+                    .forEach(e -> entries.add(
                             new Series.Entry(e.day(), Media.stored(target, Media.resolved(folder, e.file())))));
-            series = new Series(series.name(), moved);
-            folder = target;
-            file = to;
+            Series moved = new Series(series.name(), entries);
             try {
-                SeriesFile.save(to, series);
+                SeriesFile.save(to, moved);
+                series = moved;
+                folder = target;
+                file = to;
             } catch (IOException e) {
                 session.jobs()
                         .say(DesktopText.of(
@@ -182,12 +181,11 @@ public final class SeriesScreen implements StageView {
         int mine = ++asked;
         Series now = series;
         Path from = folder;
-        CompletableFuture.supplyAsync(() -> SeriesFile.read(now, from))
-                .thenAccept(read -> Platform.runLater(() -> {
-                    if (mine == asked) {
-                        show(read);
-                    }
-                }));
+        session.jobs().beside("series", () -> SeriesFile.read(now, from), read -> {
+            if (mine == asked) {
+                show(read);
+            }
+        });
     }
 
     private void show(SeriesFile.Read read) {

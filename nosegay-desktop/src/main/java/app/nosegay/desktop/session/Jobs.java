@@ -5,11 +5,13 @@ import app.nosegay.jobs.FailureLog;
 import app.nosegay.media.Progress;
 import java.io.IOException;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -70,6 +72,17 @@ public final class Jobs {
             } catch (Exception | Error e) {
                 FailureLog.record(what, e);
                 Platform.runLater(() -> idle(DesktopText.of("session.jobs.stopped-by-a-failure", what)));
+            }
+        });
+    }
+
+    /** Computes something short beside the jobs; {@code done} gets it on the interface thread. A failure is logged and shown. */
+    public <T> void beside(String what, Supplier<T> work, Consumer<T> done) {
+        CompletableFuture.supplyAsync(work).whenComplete((result, failure) -> {
+            if (failure == null) {
+                Platform.runLater(() -> done.accept(result));
+            } else {
+                FailureLog.record(what, failure.getCause() == null ? failure : failure.getCause());
             }
         });
     }

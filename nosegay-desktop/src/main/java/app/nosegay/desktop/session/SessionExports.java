@@ -9,6 +9,8 @@ import app.nosegay.workout.Workout;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Collectors;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
 
@@ -20,15 +22,33 @@ public final class SessionExports {
         this.session = session;
     }
 
-    /** Copies the workout and all it refers to into {@code target}. */
+    /** Copies the workout and all it refers to into {@code target}; files from outside its folder are shown and asked about first. */
     public void pack(Path target) {
+        try {
+            List<Path> outside = PackJob.outside(session.workout(), session.folder());
+            if (outside.isEmpty()) {
+                pack(target, false);
+                return;
+            }
+            String names = outside.stream().map(Path::toString).collect(Collectors.joining(", "));
+            session.notices()
+                    .ofWorkout(
+                            DesktopText.of("session.exports.lie-outside", outside.size(), names),
+                            new Notice.Way(DesktopText.of("session.exports.collect-all"), () -> pack(target, true)),
+                            new Notice.Way(DesktopText.of("session.exports.do-not-collect"), () -> {}));
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+        }
+    }
+
+    private void pack(Path target, boolean withOutside) {
         Workout of = session.workout();
         Path from = session.folder();
         String name = session.file().map(f -> f.getFileName().toString()).orElse("workout.nosegay.json");
         session.jobs()
                 .run(
                         DesktopText.of("session.session.packing"),
-                        progress -> PackJob.into(of, from, target, name, progress),
+                        progress -> PackJob.into(of, from, target, name, withOutside, progress),
                         packed -> session.jobs()
                                 .tell(DesktopText.of(
                                         "session.session.packed-into-open-there", target, packed.getFileName())));

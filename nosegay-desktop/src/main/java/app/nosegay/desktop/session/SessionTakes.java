@@ -11,7 +11,7 @@ import app.nosegay.jobs.Media;
 import app.nosegay.jobs.MediaRelinker;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.logbook.Logbook;
-import app.nosegay.media.MediaInput;
+import app.nosegay.media.MediaCheck;
 import app.nosegay.media.Progress;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.Trouble;
@@ -85,7 +85,7 @@ public final class SessionTakes {
                 .run(
                         DesktopText.of("session.session.bringing-in", movie.getFileName()),
                         progress -> {
-                            double seconds = MediaInput.probe(movie).length().seconds();
+                            double seconds = MediaCheck.check(movie).length().seconds();
                             return Media.reference(
                                     recipient.folder,
                                     id,
