@@ -2,6 +2,7 @@ package app.nosegay.bench;
 
 import app.nosegay.bench.calls.CallLearner;
 import app.nosegay.bench.calls.CallSheet;
+import app.nosegay.bench.faults.FaultsBench;
 import app.nosegay.cut.Cut;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dresser;
@@ -37,6 +38,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -116,6 +118,29 @@ public final class BenchCommand implements Callable<Integer> {
     @Option(names = "--ablation", description = "what each feature of the matcher is worth at each level of evidence")
     private boolean ablation;
 
+    @Option(
+            names = "--faults",
+            description = "kills, hostile inputs, full disks and random actions in the window, instead of times")
+    private boolean faults;
+
+    @Option(
+            names = "--kills",
+            defaultValue = "200",
+            description = "processes killed with --faults; default ${DEFAULT-VALUE}")
+    private int kills;
+
+    @Option(
+            names = "--inputs",
+            defaultValue = "10000",
+            description = "mutated inputs with --faults; default ${DEFAULT-VALUE}")
+    private int inputs;
+
+    @Option(
+            names = "--acting",
+            defaultValue = "20",
+            description = "minutes of random actions with --faults; default ${DEFAULT-VALUE}")
+    private double acting;
+
     @Option(names = "--levels", hidden = true, description = "one row of the ablation as numbers")
     private boolean levels;
 
@@ -188,6 +213,10 @@ public final class BenchCommand implements Callable<Integer> {
                 new AccuracyBench(out).rows(runs, folder);
                 return DONE;
             }
+            if (faults) {
+                faults(out, folder);
+                return DONE;
+            }
             if (longTake) {
                 LongBench.row(
                         BenchCommand.class, out, film(folder.resolve("minute.mp4"), MINUTE_SECONDS), minutes, folder);
@@ -203,6 +232,16 @@ public final class BenchCommand implements Callable<Integer> {
             }
         }
         return DONE;
+    }
+
+    private void faults(PrintWriter out, Path folder) throws Exception {
+        FaultsBench bench = new FaultsBench(out, folder);
+        bench.disks();
+        bench.kills(kills, seed);
+        bench.inputs(inputs, seed);
+        if (acting > 0) {
+            bench.actions(Duration.ofSeconds(Math.round(acting * 60)), seed);
+        }
     }
 
     /** The rows of times, all of them or one part. */

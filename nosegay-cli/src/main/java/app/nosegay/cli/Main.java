@@ -1,8 +1,7 @@
 package app.nosegay.cli;
 
 import app.nosegay.jobs.FailureLog;
-import app.nosegay.jobs.SettingsFolder;
-import app.nosegay.paint.Typefaces;
+import app.nosegay.jobs.ShippedFonts;
 import java.io.IOException;
 import java.io.InputStream;
 import java.lang.reflect.InvocationTargetException;
@@ -59,8 +58,7 @@ public final class Main implements Callable<Integer> {
 
     public static void main(String[] args) {
         FailureLog.install();
-        System.setProperty(
-                Typefaces.FOLDER, SettingsFolder.path().resolve("fonts").toString());
+        ShippedFonts.lay();
         System.exit(run(args));
     }
 

@@ -1,13 +1,12 @@
 package app.nosegay.captions;
 
 import app.nosegay.text.CoreText;
+import app.nosegay.text.JsonText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.ibm.icu.text.CharsetDetector;
 import com.ibm.icu.text.CharsetMatch;
 import java.io.IOException;
@@ -39,6 +38,8 @@ public final class TranscriptReader {
     private static final Length ROLLS_WITHIN = Length.ofMillis(60);
 
     private static final int MOST_WORDS_A_LINE = 12;
+    /** The longest words people say have some forty letters. */
+    private static final Pattern NO_WORD = Pattern.compile("(\\S{64})\\S+");
 
     private TranscriptReader() {}
 
@@ -52,8 +53,20 @@ public final class TranscriptReader {
         if (captions.isEmpty()) {
             throw new IOException(CoreText.of("captions.transcript-reader.no-timed-line-was-found"));
         }
-        captions.sort(Comparator.comparing(Caption::start));
-        return captions;
+        return captions.stream()
+                .map(TranscriptReader::readable)
+                .sorted(Comparator.comparing(Caption::start))
+                .toList();
+    }
+
+    /** Without the rest of what is no word in any language: damaged files hold such, and looking for words in it takes minutes. */
+    private static Caption readable(Caption caption) {
+        return NO_WORD.matcher(caption.text()).find()
+                ? new Caption(
+                        caption.start(),
+                        caption.end(),
+                        NO_WORD.matcher(caption.text()).replaceAll("$1"))
+                : caption;
     }
 
     /** Bytes as text: a byte-order mark first, then valid UTF-8, then the likeliest older encoding. */
@@ -221,16 +234,7 @@ public final class TranscriptReader {
     }
 
     private static List<Caption> words(String json) throws IOException {
-        JsonNode root;
-        try {
-            root = JsonMapper.builder().build().readTree(json);
-        } catch (JsonProcessingException e) {
-            throw new IOException(
-                    CoreText.of(
-                            "captions.transcript-reader.the-json-is-broken-at",
-                            e.getLocation().getLineNr()),
-                    e);
-        }
+        JsonNode root = JsonText.tree(json, CoreText.of("text.json-text.transcript"));
         JsonNode list = root.isArray() ? root : root.path("words");
         List<Caption> captions = new ArrayList<>();
         List<Caption.Word> line = new ArrayList<>();

@@ -1,7 +1,8 @@
 package app.nosegay.dress;
 
+import app.nosegay.text.CoreText;
+import app.nosegay.text.JsonText;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
@@ -35,12 +36,7 @@ public final class StyleJson {
 
     /** Reads a style file; fails saying what is wrong with it. */
     public static Style read(String json) throws IOException {
-        JsonNode node;
-        try {
-            node = JsonMapper.builder().build().readTree(json);
-        } catch (IOException e) {
-            throw new IOException("this is not a style (it is not JSON)", e);
-        }
+        JsonNode node = JsonText.tree(json, CoreText.of("text.json-text.style"));
         if (!node.path("colours").isObject() || node.path("name").asText().isBlank()) {
             throw new IOException("this is not a style: it has no name or no colours");
         }

@@ -1,7 +1,8 @@
 package app.nosegay.library;
 
+import app.nosegay.text.CoreText;
+import app.nosegay.text.JsonText;
 import app.nosegay.time.Tempo;
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -22,15 +23,9 @@ public final class MoveJson {
 
     /** Reads a library file's text; fails with a sentence for the user. */
     public static List<Move> read(String json) throws IOException {
-        JsonNode root;
-        try {
-            root = JsonMapper.builder().build().readTree(json);
-        } catch (JsonProcessingException e) {
-            throw new IOException(
-                    "its JSON is broken at line " + e.getLocation().getLineNr(), e);
-        }
+        JsonNode root = JsonText.tree(json, CoreText.of("text.json-text.moves"));
         if (!root.path("moves").isArray()) {
-            throw new IOException("it has no \"moves\"");
+            throw new IOException("this is not a file of moves: it has no \"moves\"");
         }
         Map<String, JsonNode> patterns = new HashMap<>();
         root.path("patterns").properties().forEach(e -> patterns.put(e.getKey(), e.getValue()));

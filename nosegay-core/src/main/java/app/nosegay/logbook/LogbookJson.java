@@ -1,5 +1,7 @@
 package app.nosegay.logbook;
 
+import app.nosegay.text.CoreText;
+import app.nosegay.text.JsonText;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -32,17 +34,12 @@ public final class LogbookJson {
     }
 
     public static Logbook read(String json) throws IOException {
-        JsonNode root;
-        try {
-            root = JsonMapper.builder().build().readTree(json);
-        } catch (IOException e) {
-            throw new IOException("it is not JSON", e);
-        }
+        JsonNode root = JsonText.tree(json, CoreText.of("text.json-text.logbook"));
         if (!root.path("entries").isArray()) {
-            throw new IOException("it has no entries");
+            throw new IOException("this is not a logbook: it has no \"entries\"");
         }
         if (root.path("format").asInt() > 1) {
-            throw new IOException("it was written by a newer Nosegay");
+            throw new IOException("this logbook was written by a newer Nosegay; update Nosegay to open it");
         }
         Logbook logbook = Logbook.EMPTY;
         for (JsonNode e : root.path("entries")) {

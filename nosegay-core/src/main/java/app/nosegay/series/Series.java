@@ -1,7 +1,7 @@
 package app.nosegay.series;
 
 import app.nosegay.text.CoreText;
-import com.fasterxml.jackson.core.JsonProcessingException;
+import app.nosegay.text.JsonText;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -74,16 +74,7 @@ public record Series(String name, List<Entry> entries) {
 
     /** Reads a file's text; fails with a sentence for the user. */
     public static Series fromJson(String json) throws IOException {
-        JsonNode root;
-        try {
-            root = JsonMapper.builder().build().readTree(json);
-        } catch (JsonProcessingException e) {
-            throw new IOException(
-                    CoreText.of(
-                            "series.series.this-is-not-a-series",
-                            e.getLocation().getLineNr()),
-                    e);
-        }
+        JsonNode root = JsonText.tree(json, CoreText.of("text.json-text.series"));
         if (!root.path("workouts").isArray()) {
             throw new IOException(CoreText.of("series.series.this-is-not-a-series-2"));
         }

@@ -1,6 +1,7 @@
 package app.nosegay.shoot;
 
 import app.nosegay.text.CoreText;
+import app.nosegay.text.JsonText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -86,7 +87,7 @@ public record ShootLog(
 
     /** Reads a log file's text; fails with a sentence for the user when it is not one. */
     public static ShootLog fromJson(String json) throws IOException {
-        JsonNode root = JsonMapper.builder().build().readTree(json);
+        JsonNode root = JsonText.tree(json, CoreText.of("text.json-text.shoot-log"));
         if (!root.path("segments").isArray() || !root.path("startTone").isNumber()) {
             throw new IOException(CoreText.of("shoot.shoot-log.this-is-not-a-shoot"));
         }

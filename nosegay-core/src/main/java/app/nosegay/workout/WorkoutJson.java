@@ -1,8 +1,9 @@
 package app.nosegay.workout;
 
 import app.nosegay.match.Pin;
+import app.nosegay.text.CoreText;
+import app.nosegay.text.JsonText;
 import app.nosegay.time.Time;
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -50,13 +51,7 @@ public final class WorkoutJson {
 
     /** Reads a workout file's text; fails with a sentence for the user. */
     public static Workout read(String json) throws IOException {
-        JsonNode root;
-        try {
-            root = JsonMapper.builder().build().readTree(json);
-        } catch (JsonProcessingException e) {
-            int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
-            throw new IOException("this is not a workout file: its JSON is broken at line " + line, e);
-        }
+        JsonNode root = JsonText.tree(json, CoreText.of("text.json-text.workout"));
         if (!root.path("sheet").isArray()) {
             throw new IOException("this is not a workout file: it has no \"sheet\"");
         }

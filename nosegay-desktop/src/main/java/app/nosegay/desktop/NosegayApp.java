@@ -9,11 +9,10 @@ import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.FailureLog;
 import app.nosegay.jobs.RunMarker;
 import app.nosegay.paint.Typefaces;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -63,7 +62,12 @@ public final class NosegayApp extends Application {
     /** Builds and shows the window; used by the tests as well. */
     public static Shell show(Stage stage) {
         for (String font : Typefaces.FILES) {
-            Font.loadFont(fontFile(font), 14);
+            Optional<Path> file = Typefaces.file(font);
+            if (file.isPresent()) {
+                Font.loadFont(file.get().toUri().toString(), 14);
+            } else {
+                Font.loadFont(NosegayApp.class.getResourceAsStream(font), 14);
+            }
         }
         Session session = new Session();
         FailureLog.shownBy(sentence -> Platform.runLater(() -> session.notices().failure(sentence)));
@@ -81,14 +85,6 @@ public final class NosegayApp extends Application {
         });
         stage.show();
         return shell;
-    }
-
-    private static String fontFile(String font) {
-        try {
-            return Typefaces.file(font).toUri().toString();
-        } catch (IOException e) {
-            throw new UncheckedIOException("the shipped font " + font + " cannot be written to a file", e);
-        }
     }
 
     private static void openDemo(Shell shell, Path folder) {

@@ -7,9 +7,8 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /** The two shipped families: Young Serif for headings, Source Sans 3 for text; its digits are all of one width. */
 public final class Typefaces {
@@ -20,7 +19,10 @@ public final class Typefaces {
             "/app/nosegay/paint/fonts/SourceSans3_600SemiBold.ttf",
             "/app/nosegay/paint/fonts/SourceSans3_700Bold.ttf");
 
-    /** Names the folder the fonts are put into; the system's temporary one where it is not set. */
+    /**
+     * Names a folder that holds the shipped fonts as files. A font that is read from a stream becomes a temporary file at every start, which
+     * a kill leaves behind.
+     */
     public static final String FOLDER = "nosegay.fonts";
 
     private static final Font HEADING = load(FILES.get(0));
@@ -30,32 +32,19 @@ public final class Typefaces {
 
     private Typefaces() {}
 
-    /**
-     * A shipped font as a file. A font that is read from a stream becomes a temporary file at every start, which a kill leaves behind;
-     * this one is written once and found again. It goes to the folder the property {@value #FOLDER} names.
-     *
-     * @param path one of {@link #FILES}
-     */
-    public static Path file(String path) throws IOException {
-        Path folder = Path.of(System.getProperty(
-                FOLDER, System.getProperty("java.io.tmpdir") + "/nosegay-fonts-" + System.getProperty("user.name")));
-        Path file = folder.resolve(path.substring(path.lastIndexOf('/') + 1));
-        try (InputStream in = Typefaces.class.getResourceAsStream(path)) {
-            byte[] shipped = in.readAllBytes();
-            boolean there = Files.isRegularFile(file) && Arrays.equals(Files.readAllBytes(file), shipped);
-            if (!there) {
-                Files.createDirectories(folder);
-                Path part = Files.createTempFile(folder, "font", ".part");
-                Files.write(part, shipped);
-                Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
-            }
-        }
-        return file;
+    /** The file of a shipped font, one of {@link #FILES}, where the folder {@value #FOLDER} names has it. */
+    public static Optional<Path> file(String path) {
+        String folder = System.getProperty(FOLDER);
+        Path file = folder == null ? null : Path.of(folder).resolve(path.substring(path.lastIndexOf('/') + 1));
+        return file != null && Files.isRegularFile(file) ? Optional.of(file) : Optional.empty();
     }
 
     private static Font load(String path) {
-        try {
-            return Font.createFont(Font.TRUETYPE_FONT, file(path).toFile());
+        Optional<Path> file = file(path);
+        try (InputStream in = Typefaces.class.getResourceAsStream(path)) {
+            return file.isPresent()
+                    ? Font.createFont(Font.TRUETYPE_FONT, file.get().toFile())
+                    : Font.createFont(Font.TRUETYPE_FONT, in);
         } catch (IOException e) {
             throw new UncheckedIOException("the shipped font " + path + " cannot be read", e);
         } catch (FontFormatException e) {
