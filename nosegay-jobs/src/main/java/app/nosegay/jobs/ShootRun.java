@@ -329,6 +329,11 @@ public final class ShootRun implements AutoCloseable {
         return recording != null && recording.state().trouble().losing();
     }
 
+    /** Whether nothing is recorded any more, though it should be. */
+    public boolean isStopped() {
+        return recording != null && recording.failure() != null;
+    }
+
     public Path logFile() {
         return logFile;
     }

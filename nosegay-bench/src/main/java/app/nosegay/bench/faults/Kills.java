@@ -127,7 +127,7 @@ public final class Kills {
                 process.destroyForcibly();
             });
             killer.start();
-            for (; line != null; line = lines.readLine()) {
+            for (; line != null; line = next(lines)) {
                 String[] words = line.split(" ");
                 if (words.length == 2) {
                     came.add(new Came(Long.parseLong(words[0]), Long.parseLong(words[1])));
@@ -137,6 +137,15 @@ public final class Kills {
         }
         process.waitFor();
         return came;
+    }
+
+    /** The next line; null at the end, which a kill may bring in the middle of one. */
+    private static String next(BufferedReader lines) {
+        try {
+            return lines.readLine();
+        } catch (IOException closed) {
+            return null;
+        }
     }
 
     private void look(Doing doing, Path at, List<Came> came) throws IOException {

@@ -41,6 +41,9 @@ final class Prompter {
     private final Label then = new Label();
     private final Label told = new Label();
     private final Label alert = new Label();
+    /** The digits have room above and below: what they give up is shared by that. */
+    private static final double ALERT_WEIGHS = 1.6;
+
     private final Button hold = big(DesktopText.of("shoot.prompter.hold"), "H", this::hold);
     private final VBox view = new VBox(6);
     private final AnimationTimer timer = new AnimationTimer() {
@@ -122,10 +125,17 @@ final class Prompter {
         digits.styleProperty()
                 .bind(Bindings.createStringBinding(
                         () -> DesktopText.of("shoot.prompter.fx-font-size-px", (int)
-                                Math.max(110, Math.min(view.getHeight() * SHARE_OF_HEIGHT, view.getWidth() * 0.26))),
+                                Math.max(110, Math.min(room() * SHARE_OF_HEIGHT, view.getWidth() * 0.26))),
                         view.heightProperty(),
+                        alert.heightProperty(),
+                        alert.visibleProperty(),
                         view.widthProperty()));
         timer.start();
+    }
+
+    /** The height the clock has: an alert takes its part of it, in pixels. */
+    private double room() {
+        return view.getHeight() - (alert.isVisible() ? ALERT_WEIGHS * alert.getHeight() : 0);
     }
 
     Region view() {
@@ -204,10 +214,14 @@ final class Prompter {
                 timeline.segments().size()));
         double db = run.level() > 0 ? 20 * Math.log10(run.level()) : -60;
         level.setText(
-                run.level() < 0
-                        ? DesktopText.of("shoot.prompter.your-camera-records")
-                        : DesktopText.of("shoot.prompter.recording-peak-db", db));
+                run.isStopped()
+                        ? DesktopText.of("shoot.prompter.not-recording")
+                        : run.level() < 0
+                                ? DesktopText.of("shoot.prompter.your-camera-records")
+                                : DesktopText.of("shoot.prompter.recording-peak-db", db));
         alert.setText(run.alert());
+        then.setManaged(alert.getText().isEmpty());
+        then.setVisible(then.isManaged());
         alert.setVisible(!alert.getText().isEmpty());
         alert.getStyleClass().setAll("label", run.isLosing() ? "prompt-losing" : "prompt-warning");
         what.setText(
