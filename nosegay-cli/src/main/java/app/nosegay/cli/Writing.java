@@ -13,8 +13,8 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
 /**
- * How every command writes: never over what it reads, over nothing else unless {@code --overwrite} says so, into folders that are there, and
- * whole or not at all.
+ * How every command writes: never over what it reads, over nothing else unless {@code --overwrite} says so, into folders that are
+ * there, and whole or not at all.
  */
 final class Writing {
     @Option(names = "--overwrite", descriptionKey = "nosegay.overwrite")

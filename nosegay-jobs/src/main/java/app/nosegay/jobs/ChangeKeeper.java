@@ -88,7 +88,7 @@ public final class ChangeKeeper implements AutoCloseable {
             again(now);
             listener.accept(e);
         } catch (RuntimeException e) {
-            FailureLog.record("keeping changes", e);
+            FailureLog.record("autosave", e);
             again(now);
             listener.accept(new IOException(e.toString(), e));
         }
@@ -101,7 +101,7 @@ public final class ChangeKeeper implements AutoCloseable {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         } catch (ExecutionException | TimeoutException e) {
-            FailureLog.note("keeping changes", e);
+            FailureLog.note("autosave", e);
         }
         synchronized (this) {
             return pending == null;

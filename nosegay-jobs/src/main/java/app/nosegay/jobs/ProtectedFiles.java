@@ -8,7 +8,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Files nothing may ever be written over, whoever asks for it: what a command reads, and the recordings, words, logs and music of a workout. */
+/**
+ * Files nothing may ever be written over, whoever asks for it: what a command reads, and the recordings, words, logs and music of a
+ * workout.
+ */
 public final class ProtectedFiles {
     private final List<Path> files = new ArrayList<>();
 

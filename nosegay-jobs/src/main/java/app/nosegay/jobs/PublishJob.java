@@ -46,7 +46,10 @@ public final class PublishJob {
         }
     }
 
-    /** The outputs that can be made of {@code programme}: captions only where a transcript came with a take, an episode where one has sound. */
+    /**
+     * The outputs that can be made of {@code programme}: captions only where a transcript came with a take, an episode where one has
+     * sound.
+     */
     public static List<Output> possible(Programme programme) {
         List<Output> possible = new ArrayList<>(List.of(Output.values()));
         if (programme.captions().isEmpty()) {

@@ -13,8 +13,8 @@ import java.util.Map;
 import java.util.stream.Stream;
 
 /**
- * Writing into a folder that may hold things already: recordings and music are never written over, what Nosegay wrote itself is replaced where
- * that is wanted, and what somebody else put there, or changed by hand, is kept beside under a dated name.
+ * Writing into a folder that may hold things already: recordings and music are never written over, what Nosegay wrote itself is
+ * replaced where that is wanted, and what somebody else put there, or changed by hand, is kept beside under a dated name.
  */
 public final class Replacing {
     private final Path folder;

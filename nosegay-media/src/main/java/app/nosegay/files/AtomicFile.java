@@ -110,7 +110,10 @@ public final class AtomicFile implements AutoCloseable {
         rename(part, target);
     }
 
-    /** Gives what was written its name although it could not be finished, for what cannot be made again; a full disk may leave it unsynced. */
+    /**
+     * Gives what was written its name although it could not be finished, for what cannot be made again; a full disk may leave it
+     * unsynced.
+     */
     public void keep() throws IOException {
         try {
             sync(part, StandardOpenOption.WRITE);

@@ -11,8 +11,8 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 
 /**
- * The kinds of small files Nosegay reads whole, each with the most it may hold. Kind and size are checked before anything is read: a device,
- * a pipe or a film chosen by mistake would never end. Every message names the file and says what to do.
+ * The kinds of small files Nosegay reads whole, each with the most it may hold. Kind and size are checked before anything is read: a
+ * device, a pipe or a film chosen by mistake would never end. Every message names the file and says what to do.
  */
 public enum InputFile {
     /** A workout of 400 segments with 4,000 own cues takes under a megabyte. */

@@ -12,8 +12,8 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * What Nosegay wrote into a folder, by name and fingerprint, in a small file there ({@code .nosegay-written.json}). Only what stands in it, and
- * has not been changed since, may be replaced or deleted; everything else in the folder belongs to somebody.
+ * What Nosegay wrote into a folder, by name and fingerprint, in a small file there ({@code .nosegay-written.json}). Only what stands in
+ * it, and has not been changed since, may be replaced or deleted; everything else in the folder belongs to somebody.
  */
 public final class WrittenFiles {
     private static final String MANIFEST = ".nosegay-written.json";

@@ -29,8 +29,8 @@ public final class MediaInput implements AutoCloseable {
     private static final AVRational MICROS = new AVRational().num(1).den(1_000_000);
 
     /**
-     * What recordings and music come in. Playlists and the like name other files, or places on the network, and would read those; they are no
-     * recordings.
+     * What recordings and music come in. Playlists and the like name other files, or places on the network, and would read those; they
+     * are no recordings.
      */
     private static final String CONTAINERS =
             "mov,mp4,m4a,3gp,3g2,mj2,matroska,webm,avi,mpegts,mpeg,asf,flv,mxf,dv,ivf,nut,"

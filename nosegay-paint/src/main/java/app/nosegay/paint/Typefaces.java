@@ -20,8 +20,8 @@ public final class Typefaces {
             "/app/nosegay/paint/fonts/SourceSans3_700Bold.ttf");
 
     /**
-     * Names a folder that holds the shipped fonts as files. A font that is read from a stream becomes a temporary file at every start, which
-     * a kill leaves behind.
+     * Names a folder that holds the shipped fonts as files. A font that is read from a stream becomes a temporary file at every start,
+     * which a kill leaves behind.
      */
     public static final String FOLDER = "nosegay.fonts";
 

@@ -6,8 +6,8 @@ import java.util.TreeMap;
 import java.util.regex.Pattern;
 
 /**
- * A pattern that finds any of many phrases, the longest first. Phrases that begin alike share their beginning (a trie), so that looking for a
- * thousand of them takes little longer than looking for one.
+ * A pattern that finds any of many phrases, the longest first. Phrases that begin alike share their beginning (a trie), so that looking
+ * for a thousand of them takes little longer than looking for one.
  */
 public final class AnyOf {
     private final Map<Character, AnyOf> next = new TreeMap<>();

@@ -200,12 +200,11 @@ final class OutputsPanel {
 
     /** Why an output cannot be made. */
     private static String why(Output output) {
-        return DesktopText.of(
-                switch (output) {
-                    case CAPTIONS_PLAIN -> "publish.outputs-panel.nothing-corrected";
-                    case EPISODE -> "publish.outputs-panel.no-sound";
-                    default -> "publish.outputs-panel.no-transcript";
-                });
+        return switch (output) {
+            case CAPTIONS_PLAIN -> DesktopText.of("publish.outputs-panel.nothing-corrected");
+            case EPISODE -> DesktopText.of("publish.outputs-panel.no-sound");
+            default -> DesktopText.of("publish.outputs-panel.no-transcript");
+        };
     }
 
     /** Whether a file is there, how large it is, and whether the workout was changed since. */
@@ -263,8 +262,14 @@ final class OutputsPanel {
 
     private void ask(List<Replacing.InTheWay> inTheWay, Runnable then) {
         replacing.getChildren().clear();
-        row("publish.outputs-panel.are-replaced", inTheWay, false);
-        row("publish.outputs-panel.are-kept-beside", inTheWay, true);
+        List<String> ours = names(inTheWay, false);
+        List<String> theirs = names(inTheWay, true);
+        if (!ours.isEmpty()) {
+            row(DesktopText.of("publish.outputs-panel.are-replaced", ours.size(), String.join(", ", ours)));
+        }
+        if (!theirs.isEmpty()) {
+            row(DesktopText.of("publish.outputs-panel.are-kept-beside", theirs.size(), String.join(", ", theirs)));
+        }
         Button go = Buttons.act(DesktopText.of("publish.outputs-panel.replace"), () -> {
             replacing.setVisible(false);
             then.run();
@@ -279,17 +284,18 @@ final class OutputsPanel {
         go.requestFocus();
     }
 
-    private void row(String text, List<Replacing.InTheWay> inTheWay, boolean kept) {
-        List<String> names = inTheWay.stream()
+    private static List<String> names(List<Replacing.InTheWay> inTheWay, boolean kept) {
+        return inTheWay.stream()
                 .filter(w -> w.kept() == kept)
                 .map(w -> w.file().getFileName().toString())
                 .toList();
-        if (!names.isEmpty()) {
-            Label label = new Label(DesktopText.of(text, names.size(), String.join(", ", names)));
-            label.setWrapText(true);
-            label.setMinHeight(Region.USE_PREF_SIZE);
-            replacing.getChildren().add(label);
-        }
+    }
+
+    private void row(String text) {
+        Label label = new Label(text);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        replacing.getChildren().add(label);
     }
 
     private void write(List<Output> wanted, Path to) {

@@ -39,7 +39,7 @@ public final class Session {
 
     private final Jobs jobs = new Jobs();
     private final Notices notices = new Notices(jobs);
-    private final WorkoutKeeping keeping = new WorkoutKeeping(this, notices);
+    private final WorkoutKeeping keeping = new WorkoutKeeping(this::workout, jobs, notices);
     private final SessionTakes takes = new SessionTakes(this);
     private final SessionExports exports = new SessionExports(this);
     private final ExecutorService computing = Executors.newSingleThreadExecutor(r -> {
@@ -172,7 +172,7 @@ public final class Session {
 
     private void changed() {
         changedAt = FileTime.fromMillis(System.currentTimeMillis());
-        keeping.changed(workout());
+        keeping.changed();
         compute();
     }
 
@@ -332,14 +332,13 @@ public final class Session {
 
     /** The folder media paths are relative to. */
     public Path folder() {
-        return file().map(Path::getParent).orElseGet(() -> Path.of(System.getProperty("user.home")));
+        return keeping.folder();
     }
 
     /** Saves to the workout's file, or to {@code target} where that is given. */
     public void save(Path target) {
         keeping.save(
                 target,
-                this::workout,
                 stored -> {
                     history = new History(stored);
                     takes.read();

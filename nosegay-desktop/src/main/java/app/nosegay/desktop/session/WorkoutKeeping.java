@@ -25,7 +25,8 @@ import javafx.beans.property.ReadOnlyStringWrapper;
  * be.
  */
 final class WorkoutKeeping {
-    private final Session session;
+    private final Supplier<Workout> workout;
+    private final Jobs jobs;
     private final Notices notices;
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
     private final ChangeKeeper keeper = new ChangeKeeper(failure -> Platform.runLater(() -> kept(failure)));
@@ -41,8 +42,12 @@ final class WorkoutKeeping {
     /** What the file holds. */
     private Workout saved = Workout.EMPTY;
 
-    WorkoutKeeping(Session session, Notices notices) {
-        this.session = session;
+    /**
+     * @param workout the open one as it is
+     */
+    WorkoutKeeping(Supplier<Workout> workout, Jobs jobs, Notices notices) {
+        this.workout = workout;
+        this.jobs = jobs;
         this.notices = notices;
         state.set(DesktopText.of("session.session.not-saved-yet"));
     }
@@ -63,15 +68,20 @@ final class WorkoutKeeping {
         return readOnly;
     }
 
+    /** The folder media paths are relative to. */
+    Path folder() {
+        return file == null ? Path.of(System.getProperty("user.home")) : file.getParent();
+    }
+
     /** The workout has changed. */
-    void changed(Workout workout) {
+    void changed() {
         boolean own = file != null && !readOnly;
         state.set(own ? DesktopText.of("session.session.saving") : untouched());
         try {
             if (!own && unsaved == null) {
                 unsaved = UnsavedWorkouts.begin();
             }
-            keeper.changed(own ? WorkoutFile.autosave(file) : unsaved.file(), workout);
+            keeper.changed(own ? WorkoutFile.autosave(file) : unsaved.file(), workout.get());
         } catch (IOException e) {
             kept(e);
         }
@@ -79,8 +89,9 @@ final class WorkoutKeeping {
 
     /** What the status line says of a workout that is in no file of ours. */
     private String untouched() {
-        return DesktopText.of(
-                readOnly ? "session.session.open-in-another-window-changes" : "session.session.not-saved-yet");
+        return readOnly
+                ? DesktopText.of("session.session.open-in-another-window-changes")
+                : DesktopText.of("session.session.not-saved-yet");
     }
 
     private void kept(IOException failure) {
@@ -140,7 +151,7 @@ final class WorkoutKeeping {
             lock = WriteLock.take(file).orElse(null);
         } catch (IOException e) {
             FailureLog.note("lock", e);
-            session.jobs().say(DesktopText.of("session.session.cannot-be-written-to-save", file.getParent()));
+            jobs.say(DesktopText.of("session.session.cannot-be-written-to-save", file.getParent()));
             return;
         }
         readOnly = lock == null;
@@ -168,25 +179,25 @@ final class WorkoutKeeping {
     }
 
     /**
-     * Saves {@code workout} to {@code target}, or to its own file where that is null.
+     * Saves the workout to {@code target}, or to its own file where that is null.
      *
      * @param elsewhere told the workout as it is stored, when it is another file than before
      * @param theirs told what the file holds now, when somebody else changed it and that is wanted instead
      */
-    void save(Path target, Supplier<Workout> workout, Consumer<Workout> elsewhere, Consumer<Workout> theirs) {
+    void save(Path target, Consumer<Workout> elsewhere, Consumer<Workout> theirs) {
         Path to = target == null ? file : target.toAbsolutePath().normalize();
         boolean other = !to.equals(file);
         if (readOnly && !other) {
-            session.jobs().say(DesktopText.of("session.session.another-window-has-this-workout"));
+            jobs.say(DesktopText.of("session.session.another-window-has-this-workout"));
         } else if (!other && WorkoutFile.holdsOther(file, content)) {
-            changedOutside(workout, theirs);
+            changedOutside(theirs);
         } else {
-            write(to, other, workout.get(), elsewhere);
+            write(to, other, elsewhere);
         }
     }
 
-    private void write(Path to, boolean other, Workout workout, Consumer<Workout> elsewhere) {
-        Workout stored = MediaRelinker.toFolder(workout, session.folder(), to.getParent());
+    private void write(Path to, boolean other, Consumer<Workout> elsewhere) {
+        Workout stored = MediaRelinker.toFolder(workout.get(), folder(), to.getParent());
         WriteLock taken = null;
         try {
             if (other) {
@@ -209,7 +220,7 @@ final class WorkoutKeeping {
             close(taken);
             FailureLog.note("save", e);
             state.set(e.getMessage());
-            session.jobs().say(e.getMessage());
+            jobs.say(e.getMessage());
         }
     }
 
@@ -234,22 +245,22 @@ final class WorkoutKeeping {
     }
 
     /** Somebody else has changed the file since it was opened: both versions can be looked at before one is chosen. */
-    private void changedOutside(Supplier<Workout> mine, Consumer<Workout> theirs) {
+    private void changedOutside(Consumer<Workout> theirs) {
         Notice.Way keepMine = new Notice.Way(DesktopText.of("session.keeping.keep-mine"), () -> {
             try {
-                Path beside = WorkoutFile.saveBeside(file, mine.get());
+                Path beside = WorkoutFile.saveBeside(file, workout.get());
                 content = WorkoutFile.read(file).content();
-                saved = mine.get();
+                saved = workout.get();
                 keeper.settled();
                 state.set(DesktopText.of("session.keeping.saved"));
-                session.jobs().tell(DesktopText.of("session.keeping.theirs-is-beside", beside.getFileName()));
+                jobs.tell(DesktopText.of("session.keeping.theirs-is-beside", beside.getFileName()));
             } catch (IOException e) {
-                session.jobs().say(e.getMessage());
+                jobs.say(e.getMessage());
             }
         });
         try {
             WorkoutFile.Opened now = WorkoutFile.read(file);
-            String what = String.join(", ", Difference.between(mine.get(), now.workout()));
+            String what = String.join(", ", Difference.between(workout.get(), now.workout()));
             notices.ofWorkout(
                     DesktopText.of("session.keeping.changed-outside", file.getFileName(), what),
                     keepMine,
@@ -273,10 +284,10 @@ final class WorkoutKeeping {
     /** What is kept and says nothing more than the file, or nothing at all, is not offered again. */
     private void tidy() {
         try {
-            boolean empty = session.workout().equals(Workout.EMPTY);
-            if (unsaved != null && (empty || session.workout().equals(saved))) {
+            boolean empty = workout.get().equals(Workout.EMPTY);
+            if (unsaved != null && (empty || workout.get().equals(saved))) {
                 unsaved.remove();
-            } else if (file != null && !readOnly && session.workout().equals(saved)) {
+            } else if (file != null && !readOnly && workout.get().equals(saved)) {
                 Files.deleteIfExists(WorkoutFile.autosave(file));
             }
         } catch (IOException e) {
@@ -286,8 +297,7 @@ final class WorkoutKeeping {
 
     /** A workout that is kept though it was never saved; empty for one that is saved, or holds nothing. */
     Optional<Path> unsaved() {
-        boolean empty =
-                session.workout().equals(Workout.EMPTY) || session.workout().equals(saved);
+        boolean empty = workout.get().equals(Workout.EMPTY) || workout.get().equals(saved);
         return unsaved == null || empty ? Optional.empty() : Optional.of(unsaved.file());
     }
 }
