@@ -198,4 +198,31 @@ class NothingLostWindowTest extends DrivenWindow {
         until(() -> !shell.session().outdated().get());
         assertThat(editor.getText()).startsWith("title: First");
     }
+
+    @Test
+    void everyStageBearsAWorkoutWithoutRecordings() throws Exception {
+        open(savedWorkout("Bare"));
+        until(() -> programme().timeline().sheet().header().title().equals("Bare"));
+        for (String stage : List.of("script", "shoot", "match", "dress", "proof", "publish", "plan")) {
+            clickOn("#stage-" + stage);
+            until(() -> lookup("#stage-" + stage)
+                    .queryAs(javafx.scene.control.ToggleButton.class)
+                    .isSelected());
+        }
+        assertThat(shell.session().notices().shown().get()).as("no failure").isNull();
+    }
+
+    @Test
+    void aReadingThatWasCancelledCanBeDoneLater() throws Exception {
+        Path file = workoutWithTake(null);
+        interact(() -> shell.session().open(file));
+        until(() -> shell.session().jobs().name().get().startsWith("Reading"));
+        interact(() -> shell.session().jobs().cancel());
+        until(() -> !shell.session().jobs().isRunning());
+        clickOn("#stage-match");
+        if (programme().match().takes().isEmpty()) {
+            clickOn("#read-takes");
+        }
+        until(() -> !programme().match().takes().isEmpty());
+    }
 }

@@ -68,15 +68,22 @@ public final class MediaCheck {
         Thread tooLong = new Thread(MediaCheck::end, "too-long");
         tooLong.setDaemon(true);
         tooLong.start();
+        try {
+            decode(file);
+        } catch (MediaException e) {
+            System.out.println(e.getMessage());
+            System.exit(REFUSED);
+        }
+        tooLong.interrupt();
+    }
+
+    private static void decode(Path file) throws MediaException {
         try (MediaInput input = new MediaInput(file, true, true)) {
             input.info();
             MediaInput.Kind kind = input.next();
             while (kind != MediaInput.Kind.END && input.time().seconds() < SECONDS) {
                 kind = input.next();
             }
-        } catch (MediaException e) {
-            System.out.println(e.getMessage());
-            System.exit(REFUSED);
         }
     }
 
@@ -84,8 +91,8 @@ public final class MediaCheck {
     private static void end() {
         try {
             TimeUnit.SECONDS.sleep(MOST_SECONDS_OF_WORK);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
+        } catch (InterruptedException done) {
+            return;
         }
         Runtime.getRuntime().halt(1);
     }

@@ -78,6 +78,8 @@ class HostileMediaTest {
     @Test
     void aRecordingIsCheckedInAProcessOfItsOwn() throws IOException {
         assertThat(MediaCheck.check(film).length().seconds()).isGreaterThan(5.5);
+        // The process itself, which nobody watches there.
+        MediaCheck.main(new String[] {film.toString()});
     }
 
     @Test

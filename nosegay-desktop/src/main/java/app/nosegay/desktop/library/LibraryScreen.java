@@ -1,5 +1,6 @@
 package app.nosegay.desktop.library;
 
+import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
@@ -65,9 +66,10 @@ public final class LibraryScreen implements StageView {
         none.getStyleClass().add("empty");
         moves.setPlaceholder(none);
         count.getStyleClass().add("small");
-        Button fresh = quiet(DesktopText.of("library.library-screen.new-move"), "move-new", this::fresh);
-        Button in = quiet(DesktopText.of("library.library-screen.bring-in"), "moves-in", this::bringIn);
-        Button out = quiet(DesktopText.of("library.library-screen.hand-out-my-moves"), "moves-out", this::handOut);
+        Button fresh = Buttons.quiet(DesktopText.of("library.library-screen.new-move"), "move-new", this::fresh);
+        Button in = Buttons.quiet(DesktopText.of("library.library-screen.bring-in"), "moves-in", this::bringIn);
+        Button out =
+                Buttons.quiet(DesktopText.of("library.library-screen.hand-out-my-moves"), "moves-out", this::handOut);
         in.setTooltip(new Tooltip(DesktopText.of("library.library-screen.adds-the-moves-of-a")));
         out.setTooltip(new Tooltip(DesktopText.of("library.library-screen.writes-your-own-moves-to")));
         HBox acts = new HBox(4, fresh, in, out);
@@ -80,15 +82,6 @@ public final class LibraryScreen implements StageView {
         view.setCenter(sheet.view());
         drawers();
         refresh();
-    }
-
-    private static Button quiet(String words, String id, Runnable act) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add("quiet");
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(e -> act.run());
-        return button;
     }
 
     @Override

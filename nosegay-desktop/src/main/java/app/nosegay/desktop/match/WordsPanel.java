@@ -3,6 +3,7 @@ package app.nosegay.desktop.match;
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.evidence.TakeEvidence;
@@ -37,7 +38,7 @@ final class WordsPanel {
     private final Session session;
     private final Label summary = new Label();
     private final ListView<Object> list = new ListView<>();
-    private final Button listen = Cell.quiet(DesktopText.of("match.words-panel.listen-for-the-script"));
+    private final Button listen = Buttons.inARow(DesktopText.of("match.words-panel.listen-for-the-script"));
     private final ListView<Said> captions = new ListView<>();
     /** Lines off the script that are not wanted as cues, while this window is open. */
     private final Set<String> left = new HashSet<>();
@@ -225,8 +226,8 @@ final class WordsPanel {
     /** A correction to take or leave, or a line that was not said. */
     private final class Cell extends ListCell<Object> {
         private final Label words = new Label();
-        private final Button take = quiet(DesktopText.of("match.words-panel.correct-2"));
-        private final Button leave = quiet(DesktopText.of("match.words-panel.leave"));
+        private final Button take = Buttons.inARow(DesktopText.of("match.words-panel.correct-2"));
+        private final Button leave = Buttons.inARow(DesktopText.of("match.words-panel.leave"));
         private final HBox row = new HBox(8, words, take, leave);
 
         Cell() {
@@ -251,14 +252,6 @@ final class WordsPanel {
             });
             prefWidthProperty().bind(list.widthProperty().subtract(24));
             setMaxWidth(USE_PREF_SIZE);
-        }
-
-        private static Button quiet(String text) {
-            Button button = new Button(text);
-            button.getStyleClass().add("quiet");
-            button.setMinWidth(USE_PREF_SIZE);
-            button.setFocusTraversable(false);
-            return button;
         }
 
         @Override

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.series;
 
+import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.plan.Bouquet;
 import app.nosegay.desktop.session.Session;
@@ -56,9 +57,9 @@ public final class SeriesScreen implements StageView {
         name.setPrefColumnCount(22);
         name.setAccessibleText(DesktopText.of("series.series-screen.name-of-the-series"));
         name.setOnAction(e -> change(series.named(name.getText().strip())));
-        Button add = quiet(DesktopText.of("series.series-screen.add-workouts"), "series-add", this::add);
-        Button open = quiet(DesktopText.of("series.series-screen.open-series"), "series-open", this::open);
-        Button save = quiet(DesktopText.of("series.series-screen.save-series"), "series-save", this::save);
+        Button add = Buttons.quiet(DesktopText.of("series.series-screen.add-workouts"), "series-add", this::add);
+        Button open = Buttons.quiet(DesktopText.of("series.series-screen.open-series"), "series-open", this::open);
+        Button save = Buttons.quiet(DesktopText.of("series.series-screen.save-series"), "series-save", this::save);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox head = new HBox(8, name, space, add, open, save);
@@ -76,15 +77,6 @@ public final class SeriesScreen implements StageView {
         empty.getStyleClass().add("empty");
         view.setCenter(all);
         show(new SeriesFile.Read(SeriesReport.of(List.of(), app.nosegay.jobs.Libraries.current()), List.of()));
-    }
-
-    private static Button quiet(String words, String id, Runnable act) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.getStyleClass().add("quiet");
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(e -> act.run());
-        return button;
     }
 
     @Override
@@ -240,7 +232,7 @@ public final class SeriesScreen implements StageView {
                 change(series.moved(entry, is));
             }
         });
-        Button away = quiet(DesktopText.of("series.series-screen.take-away"), "", () -> {
+        Button away = Buttons.quiet(DesktopText.of("series.series-screen.take-away"), () -> {
             if (entry != null) {
                 change(series.withoutEntry(entry));
             }

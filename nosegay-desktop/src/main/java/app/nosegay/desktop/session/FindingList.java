@@ -1,5 +1,6 @@
 package app.nosegay.desktop.session;
 
+import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.FindingReasons;
@@ -143,8 +144,8 @@ public final class FindingList {
     private final class Cell extends ListCell<Finding> {
         private final Label mark = new Label();
         private final Label words = new Label();
-        private final Button mend = quiet(DesktopText.of("session.finding-list.mend"));
-        private final Button leave = quiet(DesktopText.of("session.finding-list.leave"));
+        private final Button mend = Buttons.inARow(DesktopText.of("session.finding-list.mend"));
+        private final Button leave = Buttons.inARow(DesktopText.of("session.finding-list.leave"));
         private final HBox row;
 
         Cell() {
@@ -161,14 +162,6 @@ public final class FindingList {
             words.setOnMouseClicked(e -> goTo.accept(getItem()));
             prefWidthProperty().bind(list.widthProperty().subtract(24));
             setMaxWidth(USE_PREF_SIZE);
-        }
-
-        private static Button quiet(String text) {
-            Button button = new Button(text);
-            button.getStyleClass().add("quiet");
-            button.setMinWidth(USE_PREF_SIZE);
-            button.setFocusTraversable(false);
-            return button;
         }
 
         @Override
