@@ -68,7 +68,13 @@ public final class LogbookFile {
                         .segment(s.id())
                         .flatMap(programme.cut()::shown)
                         .ifPresent(dull::add));
-        Channel.news(folder, programme.cut().total(), dull, date, title.hashCode());
+        // A curve somebody brought from a real host is kept beside.
+        Replacing replacing = new Replacing(folder, new ProtectedFiles(), true);
+        replacing.file(
+                folder.resolve("retention.csv"),
+                () -> replacing.file(
+                        folder.resolve("comments.csv"),
+                        () -> Channel.news(folder, programme.cut().total(), dull, date, title.hashCode())));
         List<Logbook.Entry> news = new ArrayList<>();
         try (var rows = CSVFormat.RFC4180
                 .builder()

@@ -14,33 +14,10 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The settings files several windows change. */
-class SharedFileTest {
-    @TempDir
-    private Path settings;
-
-    private String before;
-
-    @BeforeEach
-    void settings() {
-        before = System.getProperty("nosegay.home");
-        System.setProperty("nosegay.home", settings.toString());
-    }
-
-    @AfterEach
-    void back() {
-        if (before == null) {
-            System.clearProperty("nosegay.home");
-        } else {
-            System.setProperty("nosegay.home", before);
-        }
-    }
-
+class SharedFileTest extends HomeFolder {
     private static Logbook.Entry entry(String text) {
         return new Logbook.Entry("2026-01-02", Logbook.Kind.LESSON, "", text);
     }
@@ -65,10 +42,10 @@ class SharedFileTest {
     void aBrokenFileIsSetAsideUnderADatedNameAndSaid() throws Exception {
         List<String> said = new ArrayList<>();
         FailureLog.shownBy(said::add);
-        Files.writeString(settings.resolve("logbook.json"), "{ \"entries\": [ {\"text\": \"years of work");
+        Files.writeString(home.resolve("logbook.json"), "{ \"entries\": [ {\"text\": \"years of work");
         LogbookFile.change(l -> l.with(entry("new note")));
         assertThat(LogbookFile.read().entries()).extracting(Logbook.Entry::text).containsExactly("new note");
-        try (Stream<Path> files = Files.list(settings)) {
+        try (Stream<Path> files = Files.list(home)) {
             Path aside = files.filter(f -> f.getFileName().toString().startsWith("logbook (broken "))
                     .findFirst()
                     .orElseThrow();
@@ -91,8 +68,8 @@ class SharedFileTest {
                 "lines.txt", InputFile.TEXT, List.of(), t -> t.lines().toList(), l -> String.join("\n", l));
         lines.change(l -> List.of("one"));
         // A folder in the way of the new version: as a disk that cannot be written.
-        Files.createDirectory(settings.resolve("lines.txt.part"));
-        Files.writeString(settings.resolve("lines.txt.part").resolve("x"), "x");
+        Files.createDirectory(home.resolve("lines.txt.part"));
+        Files.writeString(home.resolve("lines.txt.part").resolve("x"), "x");
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> lines.change(l -> List.of("one", "two")))
                 .isInstanceOf(IOException.class)
                 .hasMessageContaining("lines.txt cannot be written");
