@@ -150,6 +150,12 @@ public final class BenchCommand implements Callable<Integer> {
             description = "learn the models of spoken calls from the sheets and write them to DIR, instead of times")
     private Path learnt;
 
+    @Option(
+            names = "--demo-take",
+            paramLabel = "DIR",
+            description = "make the demo's take again, as it is shipped, and write it to DIR, instead of times")
+    private Path demoTake;
+
     @Spec
     private CommandSpec spec;
 
@@ -211,6 +217,10 @@ public final class BenchCommand implements Callable<Integer> {
         try {
             if (accuracy) {
                 new AccuracyBench(out).rows(runs, folder);
+                return DONE;
+            }
+            if (demoTake != null) {
+                DemoTake.make(folder, demoTake);
                 return DONE;
             }
             if (faults) {

@@ -91,8 +91,8 @@ public final class NosegayApp extends Application {
         shell.session()
                 .jobs()
                 .run(
-                        DesktopText.of("nosegay-app.filming-the-demo-workout"),
-                        progress -> Demo.prepare(folder, progress),
+                        DesktopText.of("nosegay-app.opening-the-demo"),
+                        progress -> Demo.place(folder),
                         shell.session()::open);
     }
 }

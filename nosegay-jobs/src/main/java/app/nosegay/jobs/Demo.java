@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.files.WrittenFiles;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.media.MediaInput;
@@ -20,6 +21,7 @@ import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.zip.GZIPInputStream;
 
 /** The demo workout: an invented channel for allotment gardeners, filmed in a potting shed by the simulated camera. */
 public final class Demo {
@@ -50,18 +52,83 @@ public final class Demo {
         }
     }
 
+    /**
+     * The demo's workout file in {@code folder} with the take that is shipped, and what was read from it, so that all of it is there at
+     * once. One that is there already is left as it is: somebody may have changed it.
+     */
+    public static Path place(Path folder) throws IOException {
+        Path file = folder.resolve(NAME + WorkoutFile.ENDING);
+        if (isTheirs(file, folder) || isReady(file, folder)) {
+            return file;
+        }
+        Files.createDirectories(folder);
+        Path movie = free(folder, "take", ".mp4");
+        String stem = movie.getFileName().toString().replace(".mp4", "");
+        AtomicFile.write(movie, out -> out.write(shipped("take-1.mp4")));
+        Path transcript = folder.resolve(stem + ".vtt");
+        AtomicFile.write(transcript, out -> out.write(shipped("take-1.vtt")));
+        Path log = folder.resolve(stem + ".log.json");
+        AtomicFile.write(log, out -> out.write(shipped("take-1.log.json")));
+        byte[] reading = reading();
+        if (EvidenceCache.isCurrent(reading)) {
+            EvidenceCache.put(movie, folder, reading);
+        }
+        double seconds = MediaInput.probe(movie).length().seconds();
+        save(
+                file,
+                folder,
+                new Workout(sheet(), List.of(), List.of())
+                        .withTake(Media.reference(folder, "take-1", movie, seconds, transcript, log)));
+        return file;
+    }
+
     /** The demo's workout file in {@code folder}, filmed there when it has not been yet; one that somebody changed is left as it is. */
     public static Path prepare(Path folder, Progress progress) throws IOException {
         Path file = folder.resolve(NAME + WorkoutFile.ENDING);
-        WrittenFiles written = WrittenFiles.in(folder);
-        boolean theirs = written.standing(file) == WrittenFiles.Standing.SOMEBODYS;
-        if (!theirs && !isReady(file, folder)) {
-            Workout workout = film(
-                    new Workout(sheet(), List.of(), List.of()), folder, SEED, TROUBLES, new GuideVoice(), progress);
-            WorkoutFile.save(file, workout);
-            written.wrote(file);
+        if (!isTheirs(file, folder) && !isReady(file, folder)) {
+            save(
+                    file,
+                    folder,
+                    film(
+                            new Workout(sheet(), List.of(), List.of()),
+                            folder,
+                            SEED,
+                            TROUBLES,
+                            new GuideVoice(),
+                            progress));
         }
         return file;
+    }
+
+    private static void save(Path file, Path folder, Workout workout) throws IOException {
+        WorkoutFile.save(file, workout);
+        WrittenFiles.in(folder).wrote(file);
+    }
+
+    private static boolean isTheirs(Path file, Path folder) throws IOException {
+        return WrittenFiles.in(folder).standing(file) == WrittenFiles.Standing.SOMEBODYS;
+    }
+
+    private static Path free(Path folder, String stem, String ending) {
+        int n = 1;
+        while (SimulatedTake.files(folder, stem + "-" + n).stream().anyMatch(Files::exists)) {
+            n++;
+        }
+        return folder.resolve(stem + "-" + n + ending);
+    }
+
+    /** What is shipped of the demo's take. */
+    static byte[] shipped(String name) throws IOException {
+        try (InputStream in = Demo.class.getResourceAsStream("demo/" + name)) {
+            return in.readAllBytes();
+        }
+    }
+
+    /** What was read from the shipped take, unpacked. */
+    static byte[] reading() throws IOException {
+        try (InputStream in = new GZIPInputStream(Demo.class.getResourceAsStream("demo/take-1.reading.gz"))) {
+            return in.readAllBytes();
+        }
     }
 
     private static boolean isReady(Path file, Path folder) throws IOException {

@@ -17,6 +17,7 @@ import java.io.BufferedInputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -77,6 +78,24 @@ public final class EvidenceCache {
         } catch (IOException e) {
             return 0; // there is none
         }
+    }
+
+    /** The reading of {@code movie} as the shelf keeps it, to be shipped with the recording; read first where it is not there yet. */
+    public static byte[] kept(Path movie, String id, Path workoutFolder, Progress progress) throws IOException {
+        read(movie, id, workoutFolder, progress);
+        return Files.readAllBytes(entry(movie, workoutFolder, ".reading"));
+    }
+
+    /** Puts a shipped reading of {@code movie} on the shelf of a folder. */
+    static void put(Path movie, Path workoutFolder, byte[] kept) throws IOException {
+        Path entry = entry(movie, workoutFolder, ".reading");
+        Files.createDirectories(entry.getParent());
+        AtomicFile.write(entry, out -> out.write(kept));
+    }
+
+    /** Whether a shipped reading is of the kind this version makes. */
+    static boolean isCurrent(byte[] kept) {
+        return kept.length > Integer.BYTES && ByteBuffer.wrap(kept).getInt() == FORMAT;
     }
 
     private static void keep(Path entry, TakeReader.Reading reading) {

@@ -34,7 +34,6 @@ import org.bytedeco.javacpp.PointerPointer;
 public final class MovieWriter implements AutoCloseable {
     public static final int SOUND_HZ = 48_000;
     private static final int CHANNELS = 2;
-    private static final long SOUND_BIT_RATE = 160_000;
     /** A live file is written in pieces of this length, and no stream waits longer for the other: so much a kill costs. */
     private static final long LIVE_FRAGMENT_MICROS = 400_000;
 
@@ -200,7 +199,7 @@ public final class MovieWriter implements AutoCloseable {
         codec.sample_fmt(AV_SAMPLE_FMT_FLTP);
         codec.sample_rate(SOUND_HZ);
         av_channel_layout_default(codec.ch_layout(), CHANNELS);
-        codec.bit_rate(SOUND_BIT_RATE);
+        codec.bit_rate(opened.settings().soundBitRate());
         codec.time_base(new AVRational().num(1).den(SOUND_HZ));
         codec.flags(codec.flags() | (globalHeader ? AV_CODEC_FLAG_GLOBAL_HEADER : 0));
         check(

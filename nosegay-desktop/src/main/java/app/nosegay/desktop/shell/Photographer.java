@@ -62,7 +62,7 @@ public final class Photographer {
         deleteAutosave();
         steps.add(new Step(() -> shell.go("match"), () -> true, "match-empty"));
         steps.add(new Step(
-                () -> session.jobs().run("Filming the demo workout", p -> Demo.prepare(demo, p), session::open),
+                () -> session.jobs().run("Opening the demo", p -> Demo.place(demo), session::open),
                 () -> session.programme().get() != null
                         && !session.programme().get().match().takes().isEmpty()
                         && !session.jobs().isRunning(),

@@ -1,0 +1,66 @@
+package app.nosegay.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.match.Match;
+import app.nosegay.media.Progress;
+import app.nosegay.shoot.ShootLog;
+import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The demo as it is shipped: there at once, and of this version. Where one of these fails: {@code ./nosegay bench --demo-take DIR}. */
+class DemoTest {
+    /** No file of the repository is larger. */
+    private static final int MOST_BYTES = 4_000_000;
+
+    @TempDir
+    private Path folder;
+
+    @Test
+    void theShippedTakeIsOfTheShippedSheetAndReadByThisVersion() throws Exception {
+        assertThat(Demo.shipped("take-1.mp4").length).isBetween(1_000_000, MOST_BYTES);
+        ShootLog log = ShootLog.fromJson(new String(Demo.shipped("take-1.log.json"), StandardCharsets.UTF_8));
+        assertThat(log.sheet()).isEqualTo(Demo.sheet());
+        assertThat(EvidenceCache.isCurrent(Demo.reading())).isTrue();
+    }
+
+    @Test
+    void itIsCompleteWithoutReadingTheTake() throws Exception {
+        Path file = Demo.place(folder);
+        Workout workout = WorkoutFile.open(file);
+        List<Double> told = new ArrayList<>();
+        Progress progress = told::add;
+        WorkoutMedia media = WorkoutMedia.read(workout, folder, progress);
+        assertThat(told).as("from the shelf").containsOnly(1.0);
+        Programme programme = media.programme(workout);
+        assertThat(programme.match().segments()).allMatch(Match.Placed::matched);
+        assertThat(programme.evidence().get(0).tones()).hasSizeGreaterThanOrEqualTo(2);
+        assertThat(programme.dressing().pieces()).isNotEmpty();
+        assertThat(programme.captions()).isNotEmpty();
+    }
+
+    @Test
+    void whatIsThereAlreadyIsLeftAsItIs() throws Exception {
+        Path file = Demo.place(folder);
+        assertThat(Demo.place(folder)).isEqualTo(file);
+        WorkoutFile.save(file, Workout.EMPTY.withSheet("title: My own\n"));
+        Demo.place(folder);
+        assertThat(WorkoutFile.open(file).sheet()).isEqualTo("title: My own\n");
+        Path other = Files.createDirectory(folder.resolve("other"));
+        Path mine = Files.writeString(other.resolve("take-1.mp4"), "my film");
+        Demo.place(other);
+        assertThat(mine).hasContent("my film");
+        assertThat(WorkoutFile.open(other.resolve(file.getFileName()))
+                        .takes()
+                        .get(0)
+                        .file())
+                .isEqualTo("take-2.mp4");
+    }
+}
