@@ -19,7 +19,7 @@ import java.util.function.Consumer;
  */
 public final class ChangeKeeper implements AutoCloseable {
     /** With the writing itself this stays under the second and a half of work that may be lost. */
-    private static final long AFTER_MILLIS = 600;
+    private static final long AFTER_MILLIS = 300;
 
     private static final long RETRY_MILLIS = 2500;
     private static final long FLUSH_SECONDS = 5;
