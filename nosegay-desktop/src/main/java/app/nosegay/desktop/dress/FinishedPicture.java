@@ -74,7 +74,10 @@ final class FinishedPicture {
 
     /** Shows the programme at {@code time}; of several wishes in a row only the last is granted. */
     void stand(Programme of, Time<Axis.Cut> time) {
-        Cut.Clip clip = of.cut().clipAt(time).orElseThrow();
+        Cut.Clip clip = of.cut().clipAt(time).orElse(null);
+        if (clip == null) {
+            return; // the recordings were just removed: nothing is shown of them
+        }
         Path file = session.media().files(of.workout()).get(clip.take());
         if (file != null) {
             frames.show(file, clip.sourceAt(time), STILL_WIDTH, STILL_HEIGHT, image -> {

@@ -184,7 +184,10 @@ final class CoverPage {
     }
 
     private void thumbnail(Programme of, Time<Axis.Cut> time, ImageView into) {
-        Cut.Clip clip = of.cut().clipAt(time).orElseThrow();
+        Cut.Clip clip = of.cut().clipAt(time).orElse(null);
+        if (clip == null) {
+            return; // the recordings were just removed
+        }
         Path file = session.media().files(of.workout()).get(clip.take());
         if (file == null) {
             return;
