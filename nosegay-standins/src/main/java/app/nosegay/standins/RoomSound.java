@@ -2,6 +2,7 @@ package app.nosegay.standins;
 
 import app.nosegay.evidence.SyncTone;
 import app.nosegay.library.CueKind;
+import app.nosegay.media.Progress;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
@@ -52,7 +53,8 @@ final class RoomSound {
         }
     }
 
-    RoomSound(Performance performance, Voice voice, int sampleRate) throws IOException {
+    /** Has the voice say all lines; {@code progress} hears the share that is said. */
+    RoomSound(Performance performance, Voice voice, int sampleRate, Progress progress) throws IOException {
         this.sampleRate = sampleRate;
         this.noise = new Random(performance.runNumber() * 101L + 3);
         List<Time<Axis.Take>> tones = performance.tones();
@@ -67,7 +69,7 @@ final class RoomSound {
         if (troubles.contains(Trouble.FOOTSTEPS)) {
             steps(performance);
         }
-        speak(performance.spoken(), voice);
+        speak(performance.spoken(), voice, progress);
         clips.sort((a, b) -> Long.compare(a.start(), b.start()));
     }
 
@@ -93,12 +95,13 @@ final class RoomSound {
      * Calls keep their second. Other lines wait for the one before to end; one that would still run into the next call starts as much
      * earlier as it can, and is left unsaid where that is not enough, as a presenter would.
      */
-    private void speak(List<Performance.Spoken> lines, Voice voice) throws IOException {
+    private void speak(List<Performance.Spoken> lines, Voice voice, Progress progress) throws IOException {
         List<Performance.Spoken> inOrder = lines.stream()
                 .sorted(Comparator.comparing(Performance.Spoken::start))
                 .toList();
         Time<Axis.Take> free = Time.zero();
         for (int i = 0; i < inOrder.size(); i++) {
+            progress.at(i / (double) inOrder.size());
             Performance.Spoken line = inOrder.get(i);
             if (line.kind() == CueKind.COUNT) {
                 free = count(line, voice);

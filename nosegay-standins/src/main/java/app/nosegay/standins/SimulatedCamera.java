@@ -33,6 +33,8 @@ public final class SimulatedCamera {
     private static final FrameRate RATE = new FrameRate(30, 1);
     private static final double FIGURE_HEIGHT = 0.60;
     private static final double SIDE_FIGURE = 0.82;
+    /** What of the work is making the voice say the script. */
+    private static final double VOICE_SHARE = 0.2;
 
     private final Performance performance;
     private final MoveLibrary library;
@@ -57,14 +59,15 @@ public final class SimulatedCamera {
             Performance performance, MoveLibrary library, Voice voice, Path target, Path second, Progress progress)
             throws IOException {
         progress.at(0);
-        RoomSound sound = new RoomSound(performance, voice, MovieWriter.SOUND_HZ);
+        RoomSound sound = new RoomSound(performance, voice, MovieWriter.SOUND_HZ, s -> progress.at(s * VOICE_SHARE));
         SimulatedCamera camera = new SimulatedCamera(performance, library);
         long frames = Math.round(performance.length().seconds() * RATE.perSecond());
         Time<Axis.Take> stop = performance.stoppedAt();
         long stopAt = stop == null ? frames : Math.round(stop.seconds() * RATE.perSecond());
-        camera.film(sound, target, 0, stopAt, s -> progress.at(s * stopAt / frames));
+        Progress filmed = s -> progress.at(VOICE_SHARE + s * (1 - VOICE_SHARE));
+        camera.film(sound, target, 0, stopAt, s -> filmed.at(s * stopAt / frames));
         if (stopAt < frames) {
-            camera.film(sound, second, stopAt, frames, s -> progress.at((stopAt + s * (frames - stopAt)) / frames));
+            camera.film(sound, second, stopAt, frames, s -> filmed.at((stopAt + s * (frames - stopAt)) / frames));
         }
         return sound.said();
     }

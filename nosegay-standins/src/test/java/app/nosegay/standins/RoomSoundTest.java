@@ -1,6 +1,7 @@
 package app.nosegay.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.nosegay.cut.Cut;
 import app.nosegay.evidence.TakeEvidence;
@@ -22,6 +23,7 @@ import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.CancellationException;
 import javax.sound.sampled.AudioFileFormat;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioInputStream;
@@ -80,7 +82,7 @@ class RoomSoundTest {
     private static List<String> codes(Path folder, Set<Trouble> troubles, long seed) throws Exception {
         CuePlan cues = CuePlanner.plan(TIMELINE, MoveLibrary.shipped(), SpeechRate.DEFAULT);
         Performance p = Performance.of(TIMELINE, cues, seed, troubles);
-        RoomSound sound = new RoomSound(p, RoomSoundTest::hum, HZ);
+        RoomSound sound = new RoomSound(p, RoomSoundTest::hum, HZ, Progress.NONE);
         int n = (int) (p.length().seconds() * HZ);
         float[] mixed = sound.next(n);
         byte[] bytes = new byte[2 * n];
@@ -103,6 +105,24 @@ class RoomSoundTest {
                 .peek(f -> System.out.println(f.message()))
                 .map(Finding::code)
                 .toList();
+    }
+
+    @Test
+    void theVoiceCanBeStopped() {
+        CuePlan cues = CuePlanner.plan(TIMELINE, MoveLibrary.shipped(), SpeechRate.DEFAULT);
+        Performance p = Performance.of(TIMELINE, cues, 1, Set.of());
+        int[] lines = {0};
+        Voice counted = (text, rate) -> {
+            lines[0]++;
+            return new float[rate];
+        };
+        assertThatThrownBy(() -> new RoomSound(p, counted, HZ, share -> {
+                    if (lines[0] > 0) {
+                        throw new CancellationException();
+                    }
+                }))
+                .isInstanceOf(CancellationException.class);
+        assertThat(lines[0]).isLessThan(p.spoken().size());
     }
 
     @Test

@@ -130,7 +130,9 @@ public final class RandomActions {
                 faults.putIfAbsent("the window is stuck", last);
                 return;
             } catch (Exception e) {
-                faults.putIfAbsent("" + e.getCause(), last);
+                if (faults.putIfAbsent("" + e.getCause(), last) == null) {
+                    FailureLog.record(last, e.getCause());
+                }
             }
             actions++;
         }

@@ -10,6 +10,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
@@ -37,7 +38,8 @@ public final class Jobs {
     private final AtomicBoolean updateUnderWay = new AtomicBoolean();
     private volatile double latestShare;
     private volatile String latestName = "";
-    private volatile boolean cancelled;
+    /** Counts up with every cancel: what was asked for before it does not run any more. */
+    private final AtomicInteger cancels = new AtomicInteger();
 
     /** A job's work, done on the job thread. */
     @FunctionalInterface
@@ -53,12 +55,16 @@ public final class Jobs {
         if (thread.isShutdown()) {
             return; // the window is closing
         }
+        int asked = cancels.get();
         thread.execute(() -> {
-            cancelled = thread.isShutdown();
+            if (asked != cancels.get()) {
+                Platform.runLater(() -> idle(DesktopText.of("session.jobs.was-cancelled-nothing-was-left", what)));
+                return;
+            }
             long began = System.nanoTime();
             Platform.runLater(() -> name.set(what));
             try {
-                T result = work.run(s -> step(what, s, began));
+                T result = work.run(s -> step(what, s, began, asked));
                 Platform.runLater(() -> {
                     idle("");
                     done.accept(result);
@@ -89,7 +95,7 @@ public final class Jobs {
 
     /** Stops what is running, so that nothing is left half-written, and takes nothing new. */
     void close() {
-        cancelled = true;
+        cancel();
         thread.shutdownNow();
         try {
             thread.awaitTermination(LAST_SECONDS, TimeUnit.SECONDS);
@@ -98,8 +104,8 @@ public final class Jobs {
         }
     }
 
-    private void step(String what, double done, long began) {
-        if (cancelled) {
+    private void step(String what, double done, long began, int asked) {
+        if (asked != cancels.get()) {
             throw new CancellationException();
         }
         double seconds = (System.nanoTime() - began) / 1e9;
@@ -128,9 +134,9 @@ public final class Jobs {
         share.set(0);
     }
 
-    /** Asks the running job to stop. */
+    /** Asks the running job to stop, and drops those that wait for it. */
     public void cancel() {
-        cancelled = true;
+        cancels.incrementAndGet();
     }
 
     public boolean isRunning() {
