@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiPredicate;
+import java.util.stream.Collectors;
 
 /**
  * Something a workout promises to do without.
@@ -21,7 +22,7 @@ import java.util.function.BiPredicate;
  * @param has whether a segment has it
  * @param repeats whether it is the repeating of moves that is ruled out
  */
-record Absence(BiPredicate<Segment, MoveLibrary> has, boolean repeats) {
+public record Absence(BiPredicate<Segment, MoveLibrary> has, boolean repeats) {
     /** The words people promise with, and the trait each rules out. */
     private static final Map<String, String> TRAITS = new TreeMap<>(Map.ofEntries(
             Map.entry("floor", "floor"),
@@ -48,6 +49,11 @@ record Absence(BiPredicate<Segment, MoveLibrary> has, boolean repeats) {
 
     private static final Set<String> GEARLESS = Set.of("gear", "equipment", "kit", "weights");
     private static final Set<String> REPEATS = Set.of("repeats", "repeated moves", "repeat");
+
+    /** The traits a move may not have where all of {@code absences} are promised. */
+    public static Set<String> traits(List<String> absences) {
+        return absences.stream().filter(TRAITS::containsKey).map(TRAITS::get).collect(Collectors.toSet());
+    }
 
     /** What {@code words} rule out; empty when it cannot be checked. */
     static Optional<Absence> of(String words, MoveLibrary library) {

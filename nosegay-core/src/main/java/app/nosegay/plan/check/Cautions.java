@@ -63,7 +63,8 @@ public final class Cautions {
             String text,
             String option,
             String reason) {
-        boolean fits(Move move) {
+        /** Whether {@code move} sets it off. */
+        public boolean fits(Move move) {
             return when.stream().anyMatch(w -> {
                 String value = w.substring(w.indexOf(':') + 1);
                 return switch (w.substring(0, w.indexOf(':'))) {

@@ -39,6 +39,10 @@ public final class NotesReader {
     private static final Pattern HEADING = Pattern.compile(
             "^(warm[- ]?up|cool[- ]?down|stretch(?:es|ing)?|finisher|circuit|superset|core|strength|main)\\b.*$");
 
+    /** From two on: "one" is more often part of a name. */
+    private static final List<String> NUMBERS =
+            List.of("two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
+
     private final MoveLibrary library;
 
     public NotesReader(MoveLibrary library) {
@@ -161,9 +165,26 @@ public final class NotesReader {
                 .map(l -> l.clock());
     }
 
+    /**
+     * What a note says of one move.
+     *
+     * @param name the move's name as it was said, without figures
+     * @param attributes what else it says, as attributes: {@code "  reps 12 each-side  sides separate"}; empty for nothing
+     */
+    public record Note(String name, String attributes) {}
+
     /** One note as a move line: its name as the library knows it, then what else it says. */
     String move(String note) {
-        String rest = " " + note.toLowerCase(Locale.ROOT).replace('—', '-').replace('–', '-') + " ";
+        Note read = note(note);
+        Optional<Move> known = library.likeliest(read.name());
+        String written = known.map(Move::name).orElse(read.name().isEmpty() ? note.strip() : read.name());
+        return written + read.attributes();
+    }
+
+    /** Reads words as people say them: {@code bicep curls 12}, {@code row 10 each side}, {@code plank half a minute}. */
+    public Note note(String note) {
+        String rest =
+                " " + inFigures(note.toLowerCase(Locale.ROOT)).replace('—', '-').replace('–', '-') + " ";
         StringBuilder attributes = new StringBuilder();
         boolean each = EACH.matcher(rest.strip()).find();
         rest = EACH.matcher(rest).replaceAll(" ");
@@ -208,12 +229,22 @@ public final class NotesReader {
                 .replaceAll("(?:^|\\s)[-x](?=\\s|$)", " ")
                 .replaceAll("\\s+", " ")
                 .strip();
-        Optional<Move> known = library.likeliest(name);
-        String written = known.map(Move::name).orElse(name.isEmpty() ? note.strip() : name);
         if (each) {
             attributes.append(attributes.toString().contains("reps") ? "  sides separate" : "  sides halves");
         }
-        return written + attributes + loadText + gearText;
+        return new Note(name, attributes + loadText + gearText);
+    }
+
+    /** Lengths and small numbers that are said in words. */
+    private static String inFigures(String note) {
+        String figures = note.replaceAll("\\bhalf a min(?:ute)?\\b", "30 s")
+                .replaceAll("\\b(?:a|one) min(?:ute)? and a half\\b", "90 s")
+                .replaceAll("\\b(?:a|one) min(?:ute)?\\b", "60 s");
+        for (int n = 0; n < NUMBERS.size(); n++) {
+            figures = figures.replaceAll(
+                    "(?<![-\\p{L}])" + NUMBERS.get(n) + "\\b(?![ -]?(?:arm|leg|side))", "" + (n + 2));
+        }
+        return figures;
     }
 
     private static String clockOf(String time) {

@@ -2,6 +2,7 @@ package app.nosegay.plan.sheet;
 
 import app.nosegay.plan.terms.Pause;
 import java.util.List;
+import java.util.Optional;
 
 /** Writes attributes into lines of a run sheet, leaving indent, other attributes and comments as they are. */
 public final class SheetText {
@@ -27,6 +28,42 @@ public final class SheetText {
         }
         int end = endOf(read, line);
         return line.substring(0, end) + "  " + written + line.substring(end);
+    }
+
+    /** What stands behind {@code attribute} on {@code line}; empty where it is not there. */
+    public static Optional<String> value(String line, Attribute attribute) {
+        return SheetLine.read(1, line).chunks().stream()
+                .skip(1)
+                .filter(c -> c.firstWord().equalsIgnoreCase(attribute.word()))
+                .map(SheetLine.Chunk::rest)
+                .findFirst();
+    }
+
+    /** The bare length on a talk or rest line, as written. */
+    public static Optional<String> length(String line) {
+        SheetLine read = SheetLine.read(1, line);
+        for (SheetLine.Chunk chunk : read.chunks()) {
+            String text = chunk == read.chunks().get(0) ? chunk.rest() : chunk.text();
+            if (Pause.parse(text).isPresent()) {
+                return Optional.of(text);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A block's line with another name, or none; a move's line with another move, its attributes kept. */
+    public static String withName(String line, String name) {
+        SheetLine read = SheetLine.read(1, line);
+        if (read.chunks().isEmpty()) {
+            return line;
+        }
+        SheetLine.Chunk first = read.chunks().get(0);
+        int from = first.column() - 1;
+        String length = read.indent() == 0 && Pause.parse(first.rest()).isPresent() ? "  " + first.rest() : "";
+        String written = read.indent() > 0 ? name : (first.firstWord() + " " + name).strip() + length;
+        return line.substring(0, from)
+                + written
+                + line.substring(from + first.text().length());
     }
 
     /** {@code line} without {@code attribute}. */
