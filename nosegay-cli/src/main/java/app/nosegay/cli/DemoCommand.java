@@ -39,8 +39,7 @@ final class DemoCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         if (!headless) {
-            Path folder =
-                    out == null ? Path.of(System.getProperty("user.home"), CliText.of("demo-command.folder")) : out;
+            Path folder = out == null ? Demo.home() : out;
             return Main.window("demo", folder.toString());
         }
         if (out == null) {

@@ -73,6 +73,28 @@ public record Move(
                 more);
     }
 
+    /** The same move under another name of its own: its muscles, cues and options stay. */
+    public Move called(String other) {
+        Map<CueKind, List<String>> named = new EnumMap<>(CueKind.class);
+        named.putAll(cues);
+        named.put(CueKind.NAME, List.of(other));
+        return new Move(
+                other,
+                List.of(),
+                pattern,
+                motion,
+                primary,
+                secondary,
+                position,
+                gear,
+                sided,
+                tempo,
+                startsDown,
+                view,
+                traits,
+                named);
+    }
+
     /** How high the body is; changes between these take time. */
     public enum Height {
         STANDING,

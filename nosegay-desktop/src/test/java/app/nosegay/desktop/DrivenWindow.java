@@ -1,5 +1,6 @@
 package app.nosegay.desktop;
 
+import app.nosegay.desktop.plan.PlanStage;
 import app.nosegay.desktop.shell.Shell;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.WorkoutFile;
@@ -53,6 +54,13 @@ abstract class DrivenWindow extends ApplicationTest {
         System.setProperty("nosegay.home", folder.toString());
         Libraries.change(own -> List.of());
         shell = NosegayApp.show(stage);
+        shell.go("plan");
+        ((PlanStage) shell.stage("plan")).showFace(face());
+    }
+
+    /** The side of the plan a test works on. */
+    String face() {
+        return "sheet";
     }
 
     @Override

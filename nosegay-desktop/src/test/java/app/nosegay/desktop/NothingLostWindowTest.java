@@ -52,7 +52,7 @@ class NothingLostWindowTest extends DrivenWindow {
         Instant typed = Instant.now();
         until(() -> !kept().isEmpty());
         assertThat(Duration.between(typed, Instant.now())).isLessThan(Duration.ofSeconds(4));
-        clickOn("New");
+        clickOn("New").clickOn("#start-empty");
         until(() -> noticed("never saved"));
         assertThat(sheet()).isEmpty();
         assertThat(UnsavedWorkouts.left())

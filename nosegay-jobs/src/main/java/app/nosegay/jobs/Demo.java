@@ -33,6 +33,11 @@ public final class Demo {
 
     private Demo() {}
 
+    /** Where the demo is kept when nobody says otherwise. */
+    public static Path home() {
+        return Path.of(System.getProperty("user.home"), JobText.of("demo.folder"));
+    }
+
     /** The demo's run sheet. */
     public static String sheet() {
         return sheet("demo");

@@ -62,6 +62,15 @@ public final class EvidenceCache {
         return workoutFolder.resolve(".nosegay").resolve(Fingerprint.of(movie) + kind);
     }
 
+    /** Whether {@code movie} was read already, for the workouts of a folder. */
+    public static boolean isKept(Path movie, Path workoutFolder) {
+        try {
+            return Files.isRegularFile(movie) && Files.exists(entry(movie, workoutFolder, ".reading"));
+        } catch (IOException e) {
+            return false; // it cannot be read at all
+        }
+    }
+
     /** Where the small copy of {@code movie} for scrubbing is, once it was read. */
     public static Path proxy(Path movie, Path workoutFolder) throws IOException {
         return entry(movie, workoutFolder, ".proxy.mp4");

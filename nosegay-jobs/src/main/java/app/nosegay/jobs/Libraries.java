@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.UnaryOperator;
 
 /**
@@ -65,6 +66,11 @@ public final class Libraries {
         if (!with.equals(move)) {
             change(own -> replaced(own, List.of(with)));
         }
+    }
+
+    /** Makes {@code name} a move of one's own that inherits all of {@code like}. */
+    public static void addLike(String name, Move like) throws IOException {
+        change(own -> replaced(own, List.of(like.called(name.toLowerCase(Locale.ROOT)))));
     }
 
     /** Changes the own moves as they are at this moment, whoever wrote them last. */

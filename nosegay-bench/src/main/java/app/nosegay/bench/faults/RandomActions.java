@@ -53,6 +53,8 @@ public final class RandomActions {
     };
     /** The window has to answer within this; anything longer is stuck. */
     private static final int STUCK_SECONDS = 30;
+    /** So much of a logged failure says where it came from. */
+    private static final int TRACE_LINES = 14;
 
     private final Shell shell;
     private final Random random;
@@ -176,10 +178,13 @@ public final class RandomActions {
     private void logged() throws IOException {
         try (Stream<Path> files = Files.list(FailureLog.folder())) {
             for (Path file : files.filter(f -> f.toString().endsWith(".log")).toList()) {
-                Files.readString(file)
-                        .lines()
-                        .filter(l -> l.contains(" SEVERE "))
-                        .forEach(l -> faults.putIfAbsent("logged: " + l.replaceFirst("^\\S+ ", ""), last));
+                List<String> lines = Files.readAllLines(file);
+                for (int i = 0; i < lines.size(); i++) {
+                    if (lines.get(i).contains(" SEVERE ")) {
+                        String trace = String.join("\n    ", lines.subList(i, Math.min(lines.size(), i + TRACE_LINES)));
+                        faults.putIfAbsent("logged: " + trace.replaceFirst("^\\S+ ", ""), last);
+                    }
+                }
             }
         }
     }

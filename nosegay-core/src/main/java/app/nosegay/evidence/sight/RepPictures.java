@@ -57,7 +57,8 @@ public final class RepPictures {
         int from = (int) Math.round(start * hz);
         // A little beyond the end, to see the last return.
         int to = (int) Math.min(poses.count(), Math.round((end + 0.6) * hz));
-        int still = (int) Math.round(stillUntil * hz);
+        // A set that is planned beyond the end of the take has no pictures, nor has the rest before it.
+        int still = (int) Math.min(poses.count(), Math.round(stillUntil * hz));
         this.rest = Math.max(0, Math.min(still, (int) (REST_SECONDS * hz)));
         this.first = from;
         this.n = Math.max(0, to - from);

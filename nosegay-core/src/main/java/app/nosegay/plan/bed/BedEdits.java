@@ -380,9 +380,19 @@ public final class BedEdits {
         return block.name().equals(block.kind().word()) ? "" : block.name();
     }
 
-    /** Adds what is said or shown of a move below it. */
+    /** Adds what is said or shown of a move below it, or of a block below its head. */
     public SheetEdit cue(int line, CueKind kind, String text) {
-        return below(CoreText.of("plan.bed.edit.add", kind.word()), line, kind.word() + ": " + text);
+        String name = CoreText.of("plan.bed.edit.add", kind.word());
+        Block block = blockOf(line);
+        String written = kind.word() + ": " + text.strip();
+        return block.line() == line
+                ? SheetEdit.insert(name, line + 1 + block.cues().size(), List.of(INDENT + written))
+                : below(name, line, written);
+    }
+
+    /** Removes the cue at {@code line}. */
+    public SheetEdit withoutCue(int line) {
+        return SheetEdit.delete(CoreText.of("plan.bed.edit.remove", lines[line - 1].strip()), line, 1);
     }
 
     /** Says what another level does instead; an empty {@code what} forgets it. */

@@ -2,6 +2,7 @@ package app.nosegay.desktop.library;
 
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.MovePicture;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;

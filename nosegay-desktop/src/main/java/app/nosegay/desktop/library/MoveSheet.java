@@ -1,6 +1,7 @@
 package app.nosegay.desktop.library;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.MovePicture;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MuscleGroup;

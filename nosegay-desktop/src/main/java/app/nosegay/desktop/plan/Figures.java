@@ -23,13 +23,13 @@ import javafx.util.Duration;
 
 /** The figures of a plan; each explains itself on hover: what it is, from what, and what to aim for. */
 final class Figures {
-    private static final double BAR = 120;
+    private static final double BAR = 84;
 
     private final GridPane grid = new GridPane();
 
     Figures() {
         grid.setId("figures");
-        grid.setHgap(12);
+        grid.setHgap(9);
         grid.setVgap(6);
     }
 

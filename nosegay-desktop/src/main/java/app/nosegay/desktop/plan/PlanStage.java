@@ -2,6 +2,7 @@ package app.nosegay.desktop.plan;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.plan.bed.BedView;
 import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
@@ -31,6 +32,7 @@ import javafx.scene.control.SplitPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -41,8 +43,12 @@ import org.fxmisc.flowless.VirtualizedScrollPane;
 /** What, how long, with what, and does it keep its promise. */
 public final class PlanStage implements StageView {
     private static final int MOST_PROBLEMS_SHOWN = 40;
+    private static final double BED_SHARE = 0.66;
+    private static final double RIGHT_LEAST = 356;
+    private static final double SHEET_SHARE = 0.44;
 
     private final RunSheetEditor editor;
+    private final BedView bed;
     private final VBox problems = new VBox(4);
     private final Label promise = new Label();
     private final Label previewed = new Label();
@@ -55,10 +61,14 @@ public final class PlanStage implements StageView {
     private final GearPanel gear;
     private final Tabs tabs = new Tabs("plan");
     private final SplitPane view = new SplitPane();
+    private final Face face;
+    private final SplitPane pictures = new SplitPane();
+    private final VBox ribbonBox;
     private Timeline shown;
 
     public PlanStage(Session session) {
         editor = new RunSheetEditor(session);
+        bed = new BedView(session);
         findings = new FindingList(session, "plan-findings", this::goTo);
         fit = new FitPanel(session, this::preview);
         gear = new GearPanel(session);
@@ -72,11 +82,13 @@ public final class PlanStage implements StageView {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        Label title = heading(DesktopText.of("plan.plan-stage.run-sheet"));
-        title.setMinWidth(Region.USE_PREF_SIZE);
-        HBox head = new HBox(8, title, space, print(session));
+        VBox sheet = new VBox(6, scroll, problemScroll);
+        face = new Face(bed.view(), sheet);
+        face.onShown(this::faceShown);
+        HBox head = new HBox(8, face.words(), space, print(session));
         head.setAlignment(Pos.CENTER_LEFT);
-        VBox left = new VBox(6, head, scroll, problemScroll);
+        VBox left = new VBox(6, head, face.view());
+        VBox.setVgrow(face.view(), Priority.ALWAYS);
         left.getStyleClass().add("stage");
         promise.getStyleClass().add("sentence");
         promise.setId("promise");
@@ -89,12 +101,11 @@ public final class PlanStage implements StageView {
         ways.managedProperty().bind(ways.visibleProperty());
         ways.setTooltip(new Tooltip(DesktopText.of("plan.plan-stage.ctrl-t")));
         ways.setOnAction(e -> showWays());
-        HBox promised = new HBox(12, promise, ways);
-        promised.setAlignment(Pos.CENTER_LEFT);
+        VBox promised = new VBox(6, promise, ways);
         previewed.getStyleClass().add("previewed");
         previewed.managedProperty().bind(previewed.visibleProperty());
         previewed.setVisible(false);
-        ribbon.onChosen(editor::goToLine);
+        ribbon.onChosen(this::goToLine);
         ribbon.onStretched(
                 (segment, length) -> LengthEdit.of(shown, segment, length).ifPresent(session::edit));
         ribbon.onMoved(
@@ -102,9 +113,20 @@ public final class PlanStage implements StageView {
         ScrollPane ribbonScroll = new ScrollPane(ribbon.view());
         ribbonScroll.setFitToWidth(true);
         ribbonScroll.getStyleClass().add("plain-scroll");
-        HBox body = new HBox(14, bouquet.view(), figures.view());
-        body.setAlignment(Pos.TOP_LEFT);
+        FlowPane flow = new FlowPane(14, 10, bouquet.view(), figures.view());
+        ScrollPane body = new ScrollPane(flow);
+        body.setFitToWidth(true);
+        body.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        body.getStyleClass().add("plain-scroll");
+        bed.onLine(editor::showLine);
+        bed.onOpened(() -> tabs.show("move"));
+        editor.currentParagraphProperty().addListener((o, before, now) -> {
+            if (editor.isFocused()) {
+                bed.chooseLine(now + 1);
+            }
+        });
         tabs.add("body", DesktopText.of("plan.plan-stage.body"), body);
+        tabs.add("move", DesktopText.of("plan.plan-stage.move"), bed.inspector());
         tabs.add("findings", DesktopText.of("plan.plan-stage.findings"), findings.view());
         tabs.add("gear-and-cautions", DesktopText.of("plan.plan-stage.gear-and-cautions"), gear.view());
         tabs.add("fit", DesktopText.of("plan.plan-stage.ways-to-fit"), fit.view());
@@ -114,19 +136,23 @@ public final class PlanStage implements StageView {
             } else {
                 preview(null);
             }
+            ribbonShown();
         });
-        SplitPane pictures = new SplitPane(new VBox(4, previewed, ribbonScroll), tabs.view());
+        ribbonBox = new VBox(4, previewed, ribbonScroll);
         VBox.setVgrow(ribbonScroll, Priority.ALWAYS);
         pictures.setOrientation(javafx.geometry.Orientation.VERTICAL);
-        pictures.setDividerPositions(0.5);
         VBox.setVgrow(pictures, Priority.ALWAYS);
         VBox right = new VBox(8, promised, pictures);
         right.getStyleClass().add("stage");
+        right.setMinWidth(RIGHT_LEAST);
         view.getItems().addAll(left, right);
-        view.setDividerPositions(0.44);
+        faceShown();
         view.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.F6) {
                 crossOver();
+                e.consume();
+            } else if (e.getCode() == KeyCode.F7) {
+                face.next(e.isShiftDown());
                 e.consume();
             }
         });
@@ -134,13 +160,6 @@ public final class PlanStage implements StageView {
         if (session.programme().get() != null) {
             show(session.programme().get());
         }
-    }
-
-    private static Label heading(String text) {
-        Label heading = new Label(text);
-        heading.getStyleClass().add("heading");
-        heading.setMinHeight(Region.USE_PREF_SIZE);
-        return heading;
     }
 
     private MenuButton print(Session session) {
@@ -169,9 +188,52 @@ public final class PlanStage implements StageView {
         }
     }
 
+    /** The bed has room for its leaves; the written sheet leaves more to the pictures beside it. */
+    private void faceShown() {
+        view.setDividerPositions(face.hasBed() ? BED_SHARE : SHEET_SHARE);
+        ribbonShown();
+        if (face.hasBed()) {
+            bed.requestFocus();
+        } else {
+            editor.requestFocus();
+        }
+    }
+
+    /** Beside the bed the ribbon makes room for a leaf that is shown in full. */
+    private void ribbonShown() {
+        boolean wide =
+                face.hasBed() && (tabs.shown().equals("move") || tabs.shown().equals("findings"));
+        if (wide) {
+            pictures.getItems().setAll(tabs.view());
+        } else if (pictures.getItems().size() != 2) {
+            pictures.getItems().setAll(ribbonBox, tabs.view());
+            pictures.setDividerPositions(0.5);
+        }
+    }
+
+    /** Shows the bed, the written sheet, or both: {@code bed}, {@code sheet} or {@code both}. */
+    public void showFace(String name) {
+        face.show(name);
+    }
+
+    /** The bed, for tests and pictures. */
+    public BedView bed() {
+        return bed;
+    }
+
+    private void goToLine(int line) {
+        if (face.hasBed()) {
+            bed.chooseLine(line);
+            bed.requestFocus();
+            editor.showLine(line);
+        } else {
+            editor.goToLine(line);
+        }
+    }
+
     @Override
     public void goTo(Finding f) {
-        editor.goToLine(Math.max(1, f.line()));
+        goToLine(Math.max(1, f.line()));
     }
 
     @Override
@@ -181,8 +243,10 @@ public final class PlanStage implements StageView {
 
     /** From the run sheet, where Tab is a letter, to what is beside it, and back. */
     private void crossOver() {
-        if (editor.isFocused()) {
+        if (editor.isFocused() || bed.isFocused()) {
             tabs.focus();
+        } else if (face.hasBed()) {
+            bed.requestFocus();
         } else {
             editor.requestFocus();
         }
@@ -205,6 +269,7 @@ public final class PlanStage implements StageView {
         promise.getStyleClass().add(none ? "plain" : kept ? "kept" : "broken");
         ways.setVisible(report.findings().stream().anyMatch(f -> f.code().equals("plan.promise-length")));
         preview(null);
+        bed.show(report);
         bouquet.show(report.balance());
         figures.show(report);
         findings.show(report.findings(), programme.workout());

@@ -262,6 +262,15 @@ public final class RunSheetEditor extends CodeArea {
         showing = false;
     }
 
+    /** Moves the cursor to a line, from 1, without taking the keyboard. */
+    void showLine(int line) {
+        int paragraph = Math.max(0, Math.min(getParagraphs().size(), line) - 1);
+        if (paragraph != getCurrentParagraph()) {
+            moveTo(paragraph, 0);
+            requestFollowCaret();
+        }
+    }
+
     /** Moves the cursor to a line, from 1, and shows it. */
     void goToLine(int line) {
         int paragraph = Math.max(0, Math.min(getParagraphs().size(), line) - 1);

@@ -181,8 +181,13 @@ public final class PublishStage implements StageView {
         if (of == null || of.cut().clips().isEmpty() || of == painted) {
             return;
         }
-        painted = of;
         WorkoutMedia media = session.media();
+        boolean allThere = of.cut().clips().stream()
+                .allMatch(c -> media.files(of.workout()).containsKey(c.take()));
+        if (!allThere) {
+            return; // takes were just added or removed: the programme of them is on its way
+        }
+        painted = of;
         long mine = wanted.incrementAndGet();
         painting.execute(() -> {
             if (mine != wanted.get()) {

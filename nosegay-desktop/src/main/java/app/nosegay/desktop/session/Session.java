@@ -2,6 +2,7 @@ package app.nosegay.desktop.session;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.jobs.FailureLog;
+import app.nosegay.jobs.RecentWorkouts;
 import app.nosegay.jobs.UnsavedWorkouts;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
@@ -252,6 +253,16 @@ public final class Session {
         leaving(keeping::begin, Workout.EMPTY);
     }
 
+    /** Begins a new workout with a run sheet in it. */
+    public void beginWith(String name, String sheet) {
+        leaving(
+                () -> {
+                    keeping.begin();
+                    Platform.runLater(() -> apply(name, workout().withSheet(sheet)));
+                },
+                Workout.EMPTY);
+    }
+
     private void leaving(Runnable next, Workout start) {
         keeping.leave(() -> {
             Optional<Path> unsaved = keeping.unsaved();
@@ -290,7 +301,23 @@ public final class Session {
                     changed.ifPresent(c -> recover(read.workout(), c));
                     takes.read();
                     takes.offerCutOff(folder());
+                    remember(path);
                 }));
+    }
+
+    /** The first screen shows it from now on. */
+    private void remember(Path file) {
+        jobs.beside(
+                DesktopText.of("session.session.opening", file.getFileName()),
+                () -> {
+                    try {
+                        RecentWorkouts.touch(file);
+                    } catch (IOException e) {
+                        FailureLog.note("recent", e);
+                    }
+                    return file;
+                },
+                done -> {});
     }
 
     /** Opens a workout that was never saved, to go on with it. */
@@ -342,6 +369,7 @@ public final class Session {
                 stored -> {
                     history = new History(stored);
                     takes.read();
+                    file().ifPresent(this::remember);
                 },
                 theirs -> {
                     history.apply(DesktopText.of("session.session.changes-made-elsewhere"), theirs);

@@ -16,6 +16,7 @@ import app.nosegay.desktop.session.Notice;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.desktop.shoot.ShootStage;
+import app.nosegay.desktop.start.StartScreen;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.plan.Finding;
@@ -67,6 +68,7 @@ public final class Shell {
     private final Button undo = new Button(DesktopText.of("shell.shell.undo"));
     private final Button redo = new Button(DesktopText.of("shell.shell.redo"));
     private final KeysOverlay keys = new KeysOverlay();
+    private final StartScreen start;
     private int besides;
     private StageView shown;
     private long shownSince;
@@ -74,6 +76,7 @@ public final class Shell {
     public Shell(Stage stage, Session session) {
         this.stage = stage;
         this.session = session;
+        start = new StartScreen(session, stage, () -> go("plan"));
         add("plan", () -> new PlanStage(session));
         add("script", () -> new ScriptStage(session));
         add("shoot", () -> new ShootStage(session));
@@ -95,8 +98,22 @@ public final class Shell {
         frame.setBottom(foot);
         root.getChildren().add(keys.view());
         session.programme().addListener((o, before, now) -> refreshHead());
-        go(0);
+        new FileDrop(session, start, this::showStart, () -> go("plan"), () -> go("match")).install(root);
+        showStart();
         refreshHead();
+    }
+
+    /** The first screen: no workout is open, or another is wanted. */
+    private void showStart() {
+        if (shown != null) {
+            shown.left();
+        }
+        keepTime();
+        shown = start;
+        shownSince = System.nanoTime();
+        tabs.forEach(t -> t.setSelected(false));
+        frame.setCenter(start.view());
+        start.entered();
     }
 
     /**
@@ -179,7 +196,7 @@ public final class Shell {
         redo.setId("redo");
         undo.setOnAction(e -> session.undo());
         redo.setOnAction(e -> session.redo());
-        Button begin = Buttons.quiet(DesktopText.of("shell.shell.new"), session::begin);
+        Button begin = Buttons.quiet(DesktopText.of("shell.shell.new"), "new", this::showStart);
         Button open = Buttons.quiet(DesktopText.of("shell.shell.open"), this::chooseAndOpen);
         Button save = Buttons.quiet(DesktopText.of("shell.shell.save"), this::save);
         Button saveAs = Buttons.quiet(DesktopText.of("shell.shell.save-as"), this::saveAs);
@@ -305,6 +322,7 @@ public final class Shell {
     private void keepTime() {
         long seconds = (System.nanoTime() - shownSince) / 1_000_000_000L;
         if (shown == null
+                || shown == start
                 || session.file().isEmpty()
                 || seconds < LEAST_NOTED
                 || session.programme().get() == null) {

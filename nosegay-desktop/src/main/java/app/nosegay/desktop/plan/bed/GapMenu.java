@@ -1,0 +1,43 @@
+package app.nosegay.desktop.plan.bed;
+
+import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.time.Length;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+
+/** What can be done with a rest: how long it is, and what is done in it. */
+final class GapMenu {
+    private static final List<Integer> SECONDS = List.of(10, 15, 20, 30, 45, 60, 90);
+
+    private final ContextMenu menu = new ContextMenu();
+
+    GapMenu(BedDesk desk, Spot spot) {
+        for (int seconds : SECONDS) {
+            Length length = Length.ofSeconds(seconds);
+            add(length.clock(), () -> desk.rest(spot, length));
+        }
+        menu.getItems().add(new SeparatorMenuItem());
+        add(DesktopText.of("plan.bed.gap-still"), () -> desk.active(spot, ""));
+        add(DesktopText.of("plan.bed.gap-water"), () -> desk.active(spot, "water break"));
+        add(DesktopText.of("plan.bed.gap-march"), () -> desk.active(spot, "march in place"));
+        add(DesktopText.of("plan.bed.gap-stretch"), () -> desk.active(spot, "calf stretch"));
+        menu.getItems().add(new SeparatorMenuItem());
+        add(DesktopText.of("plan.bed.gap-remove"), () -> {
+            desk.choose(spot);
+            desk.remove();
+        });
+    }
+
+    private void add(String words, Runnable does) {
+        MenuItem item = new MenuItem(words);
+        item.setOnAction(e -> does.run());
+        menu.getItems().add(item);
+    }
+
+    void show(Node anchor, double x, double y) {
+        menu.show(anchor, x, y);
+    }
+}

@@ -1,0 +1,286 @@
+package app.nosegay.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.desktop.plan.PlanStage;
+import app.nosegay.plan.bed.Starter;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.Node;
+import javafx.scene.control.ListView;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A plan made on the bed, by the mouse alone and by the keyboard alone: the text is what a person would have typed. */
+class BedWindowTest extends DrivenWindow {
+    @Override
+    String face() {
+        return "bed";
+    }
+
+    private PlanStage plan() {
+        return (PlanStage) shell.stage("plan");
+    }
+
+    private String sheet() {
+        return shell.session().workout().sheet();
+    }
+
+    private void becomes(String expected) throws Exception {
+        until(() -> sheet().strip().equals(expected.strip()) && computed());
+    }
+
+    /** Whether what is on the bed is what is written. */
+    private boolean computed() {
+        return shell.session().programme().get() != null
+                && shell.session().programme().get().timeline().sheet().text().equals(sheet());
+    }
+
+    private void given(String sheet, int line) throws Exception {
+        interact(() -> shell.session().apply("set up", shell.session().workout().withSheet(sheet)));
+        until(this::computed);
+        interact(() -> {
+            plan().bed().chooseLine(line);
+            plan().bed().requestFocus();
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void waitFor(String query) throws Exception {
+        until(() -> lookup(query).tryQuery().filter(Node::isVisible).isPresent());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "circuit | circuit  rounds 2  work 0:40  rest 0:20;  goblet squat;  side lunge  sides halves",
+                "superset | superset  sets 2  reps 10  rest 0:45;  goblet squat;  side lunge  sides halves",
+                "straight-sets | straight-sets  sets 3  reps 10  rest 1:00;  goblet squat;  side lunge  sides separate",
+                "amrap | amrap  for 8:00;  goblet squat;  side lunge  sides alternate",
+                "every-minute | every-minute  minutes 4  reps 10;  goblet squat;  side lunge  sides halves",
+                "phrase | phrase  bpm 120  rest 0:20;  goblet squat  counts 2-2 x8;  side lunge  sides separate  counts 2-2 x8",
+                "build | build  work 0:40  rest 0:15;  goblet squat;  side lunge  sides halves",
+                "warm-up | warm-up  each 0:30;  goblet squat;  side lunge  sides halves",
+                "cool-down | cool-down  each 0:30;  goblet squat;  side lunge  sides separate"
+            })
+    void everyKindOfBlockIsBuiltByHand(String kind, String lines) throws Exception {
+        clickOn("#bed-add-block");
+        waitFor("#bed-kind-" + kind);
+        clickOn("#bed-kind-" + kind);
+        until(() -> sheet().startsWith(kind) && computed());
+        for (String move : List.of("goblet squat", "side lunge")) {
+            waitFor("#bed-add-0");
+            clickOn("#bed-add-0");
+            waitFor("#bed-what");
+            clickOn("#bed-what").write(move);
+            push(KeyCode.ENTER);
+            until(() -> sheet().contains(move) && computed());
+        }
+        becomes(String.join("\n", lines.split(";")));
+    }
+
+    @Test
+    void theMouseAloneMakesAPlanOfWhatIsSuggested() throws Exception {
+        clickOn("#bed-add-block");
+        waitFor("#bed-kind-circuit");
+        clickOn("#bed-kind-circuit");
+        until(() -> sheet().startsWith("circuit") && computed());
+        for (int i = 1; i <= 3; i++) {
+            int moves = i;
+            clickOn("#bed-add-0");
+            waitFor("#bed-moves");
+            ListView<?> list = lookup("#bed-moves").query();
+            until(() -> !list.getItems().isEmpty());
+            clickOn(list.lookup(".list-cell"));
+            until(() -> sheet().strip().lines().count() == moves + 1 && computed());
+        }
+        assertThat(shell.session().programme().get().timeline().sheet().errors())
+                .isEmpty();
+        // A value is changed by its choices.
+        clickOn("#bed-row-0 .value-rounds");
+        waitFor("#value-choices");
+        ListView<?> choices = lookup("#value-choices").query();
+        clickOn(choices.lookupAll(".list-cell").stream()
+                .filter(c -> ((javafx.scene.control.ListCell<?>) c).getText() != null
+                        && ((javafx.scene.control.ListCell<?>) c).getText().equals("3 rounds"))
+                .findFirst()
+                .orElseThrow());
+        until(() -> sheet().startsWith("circuit  rounds 3") && computed());
+        assertThat(shell.session().undoName()).contains("rounds 2 rounds → 3 rounds");
+    }
+
+    @Test
+    void theKeyboardAloneMakesAPlan() throws Exception {
+        push(KeyCode.ENTER);
+        waitFor("#bed-what");
+        write("squat 12");
+        push(KeyCode.ENTER);
+        becomes("circuit  work 0:40  rest 0:20\n  squat  reps 12");
+        push(KeyCode.ENTER);
+        waitFor("#bed-what");
+        write("plank half a minute");
+        push(KeyCode.ENTER);
+        becomes("circuit  work 0:40  rest 0:20\n  squat  reps 12\n  plank  work 0:30");
+        press(KeyCode.PLUS);
+        release(KeyCode.PLUS);
+        until(() -> sheet().contains("plank  work 0:35") && computed());
+        push(KeyCode.MINUS);
+        until(() -> sheet().contains("plank  work 0:30") && computed());
+        push(KeyCode.ALT, KeyCode.LEFT);
+        becomes("circuit  work 0:40  rest 0:20\n  plank  work 0:30\n  squat  reps 12");
+        push(KeyCode.S);
+        until(() -> sheet().contains("plank  work 0:30  sides halves") && computed());
+        push(KeyCode.SHORTCUT, KeyCode.D);
+        until(() -> sheet().split("plank", -1).length == 3 && computed());
+        push(KeyCode.DELETE);
+        until(() -> sheet().split("plank", -1).length == 2 && computed());
+        push(KeyCode.R);
+        WaitForAsyncUtils.waitForFxEvents();
+        push(KeyCode.PLUS);
+        until(() -> sheet().contains("rest 0:25") && computed());
+        assertThat(shell.session().undoName())
+                .hasValueSatisfying(n -> assertThat(n).startsWith("rest"));
+        while (shell.session().undoName().isPresent()) {
+            push(KeyCode.SHORTCUT, KeyCode.Z);
+        }
+        until(() -> sheet().isEmpty());
+    }
+
+    @Test
+    void aValueIsSteppedTypedAndRefused() throws Exception {
+        given("circuit Main  rounds 2  work 0:40  rest 0:20\n  squat\n", 1);
+        interact(() -> lookup("#bed-row-0 .value-rest").query().requestFocus());
+        push(KeyCode.UP);
+        until(() -> sheet().contains("rest 0:25") && computed());
+        interact(() -> lookup("#bed-row-0 .value-rest").query().requestFocus());
+        write("1 min");
+        push(KeyCode.ENTER);
+        until(() -> sheet().contains("rest 1:00") && computed());
+        interact(() -> lookup("#bed-row-0 .value-ends").query().requestFocus());
+        write("soon");
+        push(KeyCode.ENTER);
+        until(() -> lookup(".problem").queryAll().stream().anyMatch(Node::isVisible));
+        assertThat(sheet()).contains("work 0:40");
+        push(KeyCode.ESCAPE);
+    }
+
+    @Test
+    void leavesAreDraggedAndJoined() throws Exception {
+        given("circuit Main  work 0:40  rest 0:20\n  squat\n  curl\n  lunge\n", 1);
+        waitFor("#bed-row-0 .leaf");
+        List<Node> leaves = List.copyOf(lookup("#bed-row-0 .leaf").queryAll());
+        drag(leaves.get(0)).dropTo(leaves.get(1));
+        waitFor("#bed-join-superset");
+        clickOn("#bed-join-one_rep");
+        becomes("circuit Main  work 0:40  rest 0:20\n  curl + squat\n  lunge");
+        List<Node> two = List.copyOf(lookup("#bed-row-0 .leaf").queryAll());
+        drag(two.get(1))
+                .moveTo(two.get(0))
+                .moveBy(-two.get(0).getBoundsInLocal().getWidth() / 2 + 8, 0)
+                .drop();
+        becomes("circuit Main  work 0:40  rest 0:20\n  lunge\n  curl + squat");
+        Node gap = lookup("#bed-row-0 .gap").queryAll().iterator().next();
+        drag(gap).moveBy(27, 0).drop();
+        becomes("circuit Main  work 0:40  rest 0:20\n  lunge  rest 0:30\n  curl + squat");
+    }
+
+    @Test
+    void roundTwoIsChangedAlone() throws Exception {
+        given("circuit Main  rounds 2  work 0:40  rest 0:20\n  squat\n  lunge\n", 2);
+        clickOn("#bed-round-0-2");
+        interact(() -> {
+            plan().bed().chooseLine(2);
+            plan().bed().requestFocus();
+        });
+        push(KeyCode.MINUS);
+        becomes("circuit Main  rounds 2  work 0:40  rest 0:20\n  squat\n    round 2: work 0:35\n  lunge");
+        assertThat(lookup("#bed-row-0 .leaf-amount").queryAll().stream()
+                        .map(n -> ((javafx.scene.control.Label) n).getText()))
+                .containsExactly("0:35", "0:40");
+    }
+
+    @Test
+    void aMissingOptionIsFilledWithAWording() throws Exception {
+        given("circuit Main  work 0:40  rest 0:20\n  wiggle of mine\n", 2);
+        waitFor(".leaf-tag-missing");
+        clickOn(".leaf-tag-missing");
+        waitFor(".wording");
+        assertThat(lookup(".wording").queryAll()).hasSize(3);
+        clickOn(lookup(".wording").queryAll().iterator().next());
+        until(() -> sheet().contains("    easier: ") && computed());
+        until(() -> lookup("#bed-row-0 .leaf-tag-missing").queryAll().isEmpty());
+    }
+
+    @Test
+    void bedAndWrittenSheetAreTwoSidesOfOnePaper() throws Exception {
+        given("circuit Main  work 0:40  rest 0:20\n  squat\n  lunge\n", 3);
+        push(KeyCode.F7);
+        waitFor("#run-sheet");
+        until(() -> lookup("#run-sheet").query().isFocused());
+        push(KeyCode.SHORTCUT, KeyCode.END);
+        write("  curl");
+        until(() -> sheet().contains("curl") && computed());
+        push(KeyCode.F7);
+        waitFor("#bed-row-0");
+        until(() -> lookup("#bed-row-0 .leaf").queryAll().size() == 3);
+        interact(() -> plan().showFace("both"));
+        waitFor("#run-sheet");
+        waitFor("#bed-row-0");
+        interact(() -> plan().showFace("bed"));
+    }
+
+    @Test
+    void linesAreCopiedBetweenWorkoutsAsNotation() throws Exception {
+        given("circuit Main  work 0:40  rest 0:20\n  squat\n    form: Chest tall.\n", 2);
+        push(KeyCode.SHORTCUT, KeyCode.C);
+        String[] copied = {""};
+        interact(() -> copied[0] = Clipboard.getSystemClipboard().getString());
+        assertThat(copied[0]).isEqualTo("  squat\n    form: Chest tall.\n");
+        given("superset  reps 10\n  curl\n", 2);
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        becomes("superset  reps 10\n  curl\n  squat\n    form: Chest tall.");
+        interact(() -> {
+            var content = new javafx.scene.input.ClipboardContent();
+            content.putString("- push ups x 12\n- row 10 each side\n");
+            Clipboard.getSystemClipboard().setContent(content);
+        });
+        push(KeyCode.SHORTCUT, KeyCode.V);
+        until(() -> sheet().contains("push-up  reps 12") && computed());
+    }
+
+    @Test
+    void theFirstScreenPlantsAShapeAndShowsWhatItUnderstood() throws Exception {
+        clickOn("#new");
+        waitFor("#start-by_count");
+        clickOn("#start-by_count");
+        until(() -> sheet().equals(Starter.BY_COUNT.sheet()) && computed());
+        waitFor("#bed-row-0");
+        clickOn("#new");
+        waitFor("#start-notes");
+        clickOn("#start-notes");
+        waitFor("#start-words");
+        clickOn("#start-words").write("squats 3 x 12\nwiggle of mine 30s\nrest 1 min");
+        until(() -> lookup("#start-understood .label").queryAll().stream()
+                .anyMatch(n -> ((javafx.scene.control.Label) n).getText().contains("squat  12 reps")));
+        assertThat(sheet()).as("nothing is taken yet").isEqualTo(Starter.BY_COUNT.sheet());
+        clickOn("#start-take");
+        until(() -> sheet().contains("squat  sets 3  reps 12") && computed());
+        assertThat(Map.of(
+                        "moves",
+                        shell.session()
+                                .programme()
+                                .get()
+                                .timeline()
+                                .sheet()
+                                .blocks()
+                                .get(0)
+                                .moves()
+                                .size()))
+                .containsEntry("moves", 2);
+    }
+}

@@ -1,0 +1,84 @@
+package app.nosegay.jobs;
+
+import app.nosegay.calls.Call;
+import app.nosegay.calls.reader.CallReader;
+import app.nosegay.calls.reader.DraftSheet;
+import app.nosegay.calls.reader.HeardStructure;
+import app.nosegay.captions.Caption;
+import app.nosegay.files.InputFile;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.logbook.Request;
+import app.nosegay.plan.edit.NotesReader;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.RunSheetParser;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+
+/** A run sheet from something else: notes as people write them, a viewer's request, what was said in an old video. */
+public final class PlanFrom {
+    private PlanFrom() {}
+
+    /** Notes, or a run sheet as it is. */
+    public static String notes(String text) {
+        MoveLibrary library = Libraries.current();
+        RunSheet sheet = RunSheetParser.parse(text, library);
+        boolean written = sheet.errors().isEmpty() && !sheet.blocks().isEmpty();
+        return written || text.isBlank() ? text : new NotesReader(library).read(text, false) + "\n";
+    }
+
+    /** A viewer's wish. */
+    public static String request(String text) {
+        MoveLibrary library = Libraries.current();
+        return Request.of(text, library).sheet(library);
+    }
+
+    /** What was planned in a video, from its timed transcript, or the one that lies beside it under its name. */
+    public static String video(Path file) throws IOException {
+        Path transcript = isMovie(file) ? Media.transcriptBeside(file) : file;
+        if (transcript == null) {
+            throw new IOException(JobText.of("plan-from.no-transcript", file.getFileName()));
+        }
+        List<Caption> captions = WorkoutMedia.transcript(transcript);
+        List<Call> calls = CallReader.read(captions, Libraries.current().names());
+        List<HeardStructure.Heard> heard = HeardStructure.of(calls);
+        if (heard.isEmpty()) {
+            throw new IOException(JobText.of("plan-from.nothing-heard", transcript.getFileName()));
+        }
+        return DraftSheet.of(heard);
+    }
+
+    /** A text file: a timed transcript, a run sheet, or notes. */
+    public static String text(Path file) throws IOException {
+        String text = InputFile.RUN_SHEET.text(file);
+        if (isTranscript(file) || text.contains("-->")) {
+            return video(file);
+        }
+        return notes(text);
+    }
+
+    private static String ending(Path file) {
+        String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
+        return name.substring(name.lastIndexOf('.') + 1);
+    }
+
+    /** Whether it is a recording by its name. */
+    public static boolean isMovie(Path file) {
+        return List.of("mp4", "mov", "mkv", "webm", "m4v", "avi", "mts", "wav", "mp3", "m4a", "flac", "ogg")
+                .contains(ending(file));
+    }
+
+    /** Whether it is a timed transcript by its name. */
+    public static boolean isTranscript(Path file) {
+        boolean named = List.of("vtt", "srt").contains(ending(file));
+        return named || file.getFileName().toString().endsWith(".words.json");
+    }
+
+    /** Whether it can be a run sheet or notes by its name. */
+    public static boolean isText(Path file) {
+        return Files.isRegularFile(file)
+                && List.of("runsheet", "txt", "md", "text").contains(ending(file));
+    }
+}

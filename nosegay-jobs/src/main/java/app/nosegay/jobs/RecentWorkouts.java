@@ -1,0 +1,120 @@
+package app.nosegay.jobs;
+
+import app.nosegay.files.InputFile;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.logbook.Logbook;
+import app.nosegay.plan.Balance;
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.workout.Workout;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The workouts that were open lately, the last one first: one path a line in the settings folder. */
+public final class RecentWorkouts {
+    private static final int MOST = 12;
+
+    private static final SharedFile<List<String>> FILE = new SharedFile<>(
+            "recent.txt",
+            InputFile.TEXT,
+            List.of(),
+            text -> text.lines().filter(l -> !l.isBlank()).toList(),
+            paths -> String.join("\n", paths) + "\n");
+
+    private RecentWorkouts() {}
+
+    /** How far a workout has come. */
+    public enum Stage {
+        PLANNED,
+        FILMED,
+        MATCHED,
+        PUBLISHED
+    }
+
+    /**
+     * A workout as its card shows it.
+     *
+     * @param missing the files it names that are not there
+     */
+    public record Recent(
+            Path file, String title, Timeline timeline, Balance balance, Stage stage, List<String> missing) {
+        public Recent {
+            missing = List.copyOf(missing);
+        }
+    }
+
+    /** Notes that a workout was opened or saved. */
+    public static void touch(Path file) throws IOException {
+        String path = file.toAbsolutePath().normalize().toString();
+        FILE.change(paths -> {
+            List<String> next = new ArrayList<>(List.of(path));
+            paths.stream().filter(p -> !p.equals(path)).limit(MOST - 1L).forEach(next::add);
+            return next;
+        });
+    }
+
+    /** Takes a workout off the list; its file stays. */
+    public static void forget(Path file) throws IOException {
+        FILE.change(
+                paths -> paths.stream().filter(p -> !p.equals(file.toString())).toList());
+    }
+
+    /** The workouts that are still there and can be read, the last one first. */
+    public static List<Recent> read(int most) throws IOException {
+        List<Recent> found = new ArrayList<>();
+        Logbook logbook = LogbookFile.read();
+        for (String path : FILE.read()) {
+            Path file = Path.of(path);
+            if (found.size() < most && Files.isRegularFile(file)) {
+                try {
+                    found.add(of(file, WorkoutFile.open(file), logbook));
+                } catch (IOException e) {
+                    FailureLog.note("recent", e);
+                }
+            }
+        }
+        return found;
+    }
+
+    private static Recent of(Path file, Workout workout, Logbook logbook) {
+        MoveLibrary library = Libraries.current();
+        Timeline timeline = Expansion.expand(RunSheetParser.parse(workout.sheet(), library), library);
+        String title = timeline.sheet().header().title();
+        Path folder = file.getParent();
+        List<String> missing = workout.takes().stream()
+                .map(Workout.TakeRef::file)
+                .filter(f -> !Files.exists(Media.resolved(folder, f)))
+                .toList();
+        boolean read =
+                workout.takes().stream().anyMatch(t -> EvidenceCache.isKept(Media.resolved(folder, t.file()), folder));
+        boolean published = logbook.entries().stream()
+                .anyMatch(e -> e.kind() == Logbook.Kind.PUBLISHED && e.workout().equals(title));
+        Stage stage = published
+                ? Stage.PUBLISHED
+                : read ? Stage.MATCHED : workout.takes().isEmpty() ? Stage.PLANNED : Stage.FILMED;
+        return new Recent(
+                file,
+                title.isEmpty() ? file.getFileName().toString() : title,
+                timeline,
+                Balance.of(timeline, library),
+                stage,
+                missing);
+    }
+
+    /** The names of the moves of the other workouts that were open lately, so that not the same is done again. */
+    public static List<String> movesOfOthers(Path but, int most) throws IOException {
+        return read(most + 1).stream()
+                .filter(r -> !r.file().equals(but))
+                .limit(most)
+                .flatMap(r -> r.timeline().sheet().blocks().stream())
+                .flatMap(b -> b.moves().stream())
+                .flatMap(m -> Stream.of(m.name()))
+                .distinct()
+                .toList();
+    }
+}
