@@ -66,7 +66,7 @@ class BedWindowTest extends DrivenWindow {
                 "phrase | phrase  bpm 120  rest 0:20;  goblet squat  counts 2-2 x8;  side lunge  sides separate  counts 2-2 x8",
                 "build | build  work 0:40  rest 0:15;  goblet squat;  side lunge  sides halves",
                 "warm-up | warm-up  each 0:30;  goblet squat;  side lunge  sides halves",
-                "cool-down | cool-down  each 0:30;  goblet squat;  side lunge  sides separate"
+                "cool-down | cool-down  each 0:20;  goblet squat;  side lunge  sides separate"
             })
     void everyKindOfBlockIsBuiltByHand(String kind, String lines) throws Exception {
         clickOn("#bed-add-block");
@@ -116,6 +116,7 @@ class BedWindowTest extends DrivenWindow {
 
     @Test
     void theKeyboardAloneMakesAPlan() throws Exception {
+        interact(() -> plan().bed().requestFocus());
         push(KeyCode.ENTER);
         waitFor("#bed-what");
         write("squat 12");

@@ -35,11 +35,12 @@ public final class SimulatedCamera {
     private static final double SIDE_FIGURE = 0.82;
     /** What of the work is making the voice say the script. */
     private static final double VOICE_SHARE = 0.2;
+    /** Pictures drawn before they are wanted: enough that neither waits for the other's slow ones. */
+    private static final int AHEAD = 6;
 
     private final Performance performance;
     private final MoveLibrary library;
     private final BufferedImage set = StudioBackdrop.paint(WIDTH, HEIGHT);
-    private final BufferedImage picture = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
     private final List<Level> levels;
     private int cursor;
 
@@ -72,12 +73,16 @@ public final class SimulatedCamera {
         return sound.said();
     }
 
+    /** Draws on a thread of its own, a few pictures ahead of the encoder. */
     private void film(RoomSound sound, Path target, long from, long to, Progress progress) throws IOException {
-        try (MovieWriter writer =
-                new MovieWriter(target, WIDTH, HEIGHT, RATE, EncoderSettings.TAKE, true, "", List.of())) {
+        PictureQueue pictures = new PictureQueue(from, to, AHEAD, WIDTH, HEIGHT, this::draw);
+        try (pictures;
+                MovieWriter writer =
+                        new MovieWriter(target, WIDTH, HEIGHT, RATE, EncoderSettings.TAKE, true, "", List.of())) {
             for (long n = from; n < to; n++) {
-                draw(new Time<>(RATE.timeOf(n).micros()));
+                BufferedImage picture = pictures.take();
                 writer.picture(picture, n - from);
+                pictures.giveBack(picture);
                 long until = Math.round((n + 1 - from) * MovieWriter.SOUND_HZ / RATE.perSecond());
                 int count = (int) (until - writer.soundPosition());
                 writer.sound(sound.next(count), 0, count);
@@ -89,7 +94,8 @@ public final class SimulatedCamera {
         }
     }
 
-    private void draw(Time<Axis.Take> time) {
+    private void draw(long n, BufferedImage picture) {
+        Time<Axis.Take> time = new Time<>(RATE.timeOf(n).micros());
         int[] from = ((DataBufferInt) set.getRaster().getDataBuffer()).getData();
         System.arraycopy(from, 0, ((DataBufferInt) picture.getRaster().getDataBuffer()).getData(), 0, from.length);
         Graphics2D g = picture.createGraphics();

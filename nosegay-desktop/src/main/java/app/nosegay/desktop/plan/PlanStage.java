@@ -237,6 +237,13 @@ public final class PlanStage implements StageView {
     }
 
     @Override
+    public void entered() {
+        if (face.hasBed()) {
+            bed.requestFocus();
+        }
+    }
+
+    @Override
     public Region view() {
         return view;
     }
