@@ -224,7 +224,8 @@ public final class NotesReader {
                 rest = reps.replaceFirst(" ");
             }
         }
-        String name = rest.replaceAll("\\b(?:reps?|times|sets?|of)\\b", " ")
+        String name = rest.replaceAll("\\b(?:reps?|times|sets?)\\b", " ")
+                .replaceFirst("^\\s*of\\b", " ")
                 .replaceAll("[^\\p{L}\\p{N}'+-]+", " ")
                 .replaceAll("(?:^|\\s)[-x](?=\\s|$)", " ")
                 .replaceAll("\\s+", " ")

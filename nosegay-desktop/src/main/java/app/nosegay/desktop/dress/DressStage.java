@@ -2,6 +2,7 @@ package app.nosegay.desktop.dress;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.session.RecordingSource;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.dress.Face;
@@ -60,7 +61,7 @@ public final class DressStage implements StageView {
     private final PlacesPage places;
     private final SoundPage sound;
     private final DragPane drag;
-    private final Label empty = new Label(DesktopText.of("dress.dress-stage.nothing-is-dressed-yet-film"));
+    private final VBox empty;
     private final BorderPane view = new BorderPane();
     private final Region filled;
     private Programme programme;
@@ -88,7 +89,8 @@ public final class DressStage implements StageView {
         slider.valueProperty().addListener((o, before, now) -> scrubbed());
         slider.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         at.setId("dress-at");
-        empty.getStyleClass().add("empty");
+        empty = new RecordingSource(session, () -> view.getScene().getWindow())
+                .none(DesktopText.of("dress.dress-stage.nothing-is-dressed-yet-film"));
         filled = filled();
         view.setCenter(empty);
         session.programme().addListener((o, before, now) -> show(now));

@@ -14,6 +14,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -48,7 +49,10 @@ public final class LibraryScreen implements StageView {
     private String pattern = "";
     private Set<String> own = Set.of();
 
-    public LibraryScreen(Session session, Stage stage) {
+    /**
+     * @param toPlan puts a move into the open plan
+     */
+    public LibraryScreen(Session session, Stage stage, Consumer<Move> toPlan) {
         this.session = session;
         this.stage = stage;
         sheet = new MoveSheet(this::keep, this::forget);
@@ -73,9 +77,18 @@ public final class LibraryScreen implements StageView {
                 Buttons.quiet(DesktopText.of("library.library-screen.hand-out-my-moves"), "moves-out", this::handOut);
         in.setTooltip(new Tooltip(DesktopText.of("library.library-screen.adds-the-moves-of-a")));
         out.setTooltip(new Tooltip(DesktopText.of("library.library-screen.writes-your-own-moves-to")));
+        Button add = Buttons.act(DesktopText.of("library.library-screen.to-plan"), () -> {
+            Move chosen = moves.getSelectionModel().getSelectedItem();
+            if (chosen != null) {
+                toPlan.accept(chosen);
+            }
+        });
+        add.setId("move-to-plan");
+        add.disableProperty()
+                .bind(moves.getSelectionModel().selectedItemProperty().isNull());
         HBox acts = new HBox(4, fresh, in, out);
         VBox.setVgrow(moves, Priority.ALWAYS);
-        VBox left = new VBox(8, search, drawers, count, moves, acts);
+        VBox left = new VBox(8, search, drawers, count, moves, add, acts);
         left.getStyleClass().add("stage");
         left.setMinWidth(400);
         left.setMaxWidth(400);

@@ -6,6 +6,7 @@ import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
+import app.nosegay.desktop.session.RecordingSource;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.match.Match;
@@ -17,7 +18,6 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
-import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,13 +33,12 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 
 /** Where in the takes everything planned is: the Score, the player, the doubt queue. */
 public final class MatchStage implements StageView {
     private final Session session;
-    private final Stage window;
+    private final RecordingSource recordings;
     private final ScoreView score;
     private final DoubtQueue doubts;
     private final Label summary = new Label();
@@ -61,7 +60,7 @@ public final class MatchStage implements StageView {
 
     public MatchStage(Session session, Stage window) {
         this.session = session;
-        this.window = window;
+        this.recordings = new RecordingSource(session, () -> window);
         this.screen = new TakeScreen(session.jobs()::say, f -> session.media().proxy(f), 416, 234);
         score = new ScoreView(
                 this::standAt, (p, end, time) -> pin(p, end, time, "move"), this::playFrom, nowAt::setText);
@@ -77,7 +76,7 @@ public final class MatchStage implements StageView {
         words = new WordsPanel(session);
         tries = new TakesPanel(session);
         filled = filled();
-        empty = empty();
+        empty = recordings.none(DesktopText.of("match.match-stage.have-the-simulated-camera-film"));
         unread = unread();
         view.setCenter(empty);
         session.programme().addListener((o, before, now) -> show(now));
@@ -87,8 +86,8 @@ public final class MatchStage implements StageView {
     }
 
     private Region filled() {
-        Button film = Buttons.quiet(DesktopText.of("match.match-stage.film-again"), this::film);
-        Button bring = Buttons.quiet(DesktopText.of("match.match-stage.bring-in-a-recording"), this::bringIn);
+        Button film = Buttons.quiet(DesktopText.of("match.match-stage.film-again"), recordings::film);
+        Button bring = Buttons.quiet(DesktopText.of("match.match-stage.bring-in-a-recording"), recordings::bringIn);
         summary.setMaxWidth(Double.MAX_VALUE);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
@@ -135,21 +134,6 @@ public final class MatchStage implements StageView {
         return pane;
     }
 
-    private VBox empty() {
-        Label heading = new Label(DesktopText.of("match.match-stage.no-recording-yet"));
-        heading.getStyleClass().add("heading");
-        Label text = new Label(DesktopText.of("match.match-stage.have-the-simulated-camera-film"));
-        text.getStyleClass().add("empty");
-        text.setMaxWidth(560);
-        Button film = Buttons.act(DesktopText.of("match.match-stage.film-with-the-simulated-camera"), this::film);
-        film.setId("film");
-        Button bring = Buttons.quiet(DesktopText.of("match.match-stage.bring-in-a-recording"), this::bringIn);
-        VBox box = new VBox(16, heading, text, new HBox(10, film, bring));
-        box.setAlignment(Pos.CENTER_LEFT);
-        box.setMaxWidth(600);
-        return box;
-    }
-
     /** There are recordings, but reading them was cancelled, or one of them is missing. */
     private VBox unread() {
         Label heading = new Label(DesktopText.of("match.match-stage.not-read-yet"));
@@ -180,33 +164,6 @@ public final class MatchStage implements StageView {
     public void left() {
         tries.stop();
         screen.stop();
-    }
-
-    /** Takes are kept beside the workout, so it needs a place first. */
-    private boolean hasPlace() {
-        if (session.file().isEmpty()) {
-            session.jobs().say(DesktopText.of("match.match-stage.save-the-workout-first-ctrl"));
-        }
-        return session.file().isPresent();
-    }
-
-    private void film() {
-        if (!hasPlace()) {
-            return;
-        }
-        session.takes().film(System.nanoTime() & 0xffff);
-    }
-
-    private void bringIn() {
-        if (!hasPlace()) {
-            return;
-        }
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(DesktopText.of("match.match-stage.bring-in-a-recording-2"));
-        File chosen = chooser.showOpenDialog(window);
-        if (chosen != null) {
-            session.takes().bringIn(chosen.toPath());
-        }
     }
 
     private void show(Programme now) {

@@ -5,6 +5,7 @@ import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.session.RecordingSource;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.PublishJob;
@@ -42,7 +43,7 @@ public final class PublishStage implements StageView {
 
     private final Session session;
     private final BorderPane view = new BorderPane();
-    private final Label empty = new Label(DesktopText.of("publish.publish-stage.there-is-nothing-to-publish"));
+    private final VBox empty;
     private final ImageView cover = new ImageView();
     private final HBox strip = new HBox(2);
     private final TextArea description = new TextArea();
@@ -67,7 +68,8 @@ public final class PublishStage implements StageView {
         coverPage = new CoverPage(session, painting);
         template = new TemplatePage(session, this::describe);
         outputs = new OutputsPanel(session, window, template::template);
-        empty.getStyleClass().add("empty");
+        empty = new RecordingSource(session, () -> window)
+                .none(DesktopText.of("publish.publish-stage.there-is-nothing-to-publish"));
         filled = filled();
         view.setCenter(empty);
         session.programme().addListener((o, before, now) -> show(now));

@@ -19,6 +19,7 @@ import app.nosegay.desktop.shoot.ShootStage;
 import app.nosegay.desktop.start.StartScreen;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.library.Move;
 import app.nosegay.plan.Finding;
 import app.nosegay.proof.Proof;
 import java.io.File;
@@ -85,7 +86,7 @@ public final class Shell {
         add("proof", () -> new ProofStage(session, stage, this::jump, this::shootFrom));
         add("publish", () -> new PublishStage(session, stage));
         besides = places.size();
-        add("library", () -> new LibraryScreen(session, stage));
+        add("library", () -> new LibraryScreen(session, stage, this::addToPlan));
         add("series", () -> new SeriesScreen(session, stage));
         add("logbook", () -> new LogbookScreen(session, () -> go(0)));
         frame.getStyleClass().add("frame");
@@ -180,7 +181,7 @@ public final class Shell {
         local.setPrefWidth(RAIL_WORDS);
         local.setMinHeight(Region.USE_PREF_SIZE);
         local.getStyleClass().add("small");
-        Button help = Buttons.quiet(DesktopText.of("shell.shell.keys-f1"), keys::toggle);
+        Button help = Buttons.quiet(DesktopText.of("shell.shell.keys-f1"), () -> keys.toggle(shownName()));
         rail.getChildren().addAll(space, help, local);
         return rail;
     }
@@ -315,7 +316,7 @@ public final class Shell {
                 .filter(p -> p.view == shown)
                 .map(p -> p.name)
                 .findFirst()
-                .orElseThrow();
+                .orElse("start");
     }
 
     /** Notes in the logbook how long the shown stage was worked on; without a saved workout there is nothing to note it for. */
@@ -355,6 +356,12 @@ public final class Shell {
         String place = ofMusic ? "dress" : stage.equals("sound") ? "match" : stage;
         go(place);
         stage(place).goTo(finding);
+    }
+
+    /** Puts a move of the library into the open plan, behind what is chosen there. */
+    private void addToPlan(Move move) {
+        go("plan");
+        ((PlanStage) stage("plan")).bed().add(move);
     }
 
     private void shootFrom(String segment) {
@@ -400,7 +407,7 @@ public final class Shell {
         });
         scene.getAccelerators().put(control(KeyCode.S), this::save);
         scene.getAccelerators().put(control(KeyCode.O), this::chooseAndOpen);
-        scene.getAccelerators().put(new KeyCodeCombination(KeyCode.F1), keys::toggle);
+        scene.getAccelerators().put(new KeyCodeCombination(KeyCode.F1), () -> keys.toggle(shownName()));
     }
 
     private static KeyCodeCombination control(KeyCode code) {

@@ -33,7 +33,7 @@ import javafx.stage.Stage;
 public final class StartScreen implements StageView {
     private static final int MOST_RECENT = 8;
     /** Room for a drawing and two lines of words. */
-    private static final double CARD_HIGH = 124;
+    private static final double CARD_HIGH = 134;
 
     private final Session session;
     private final Stage stage;

@@ -4,6 +4,7 @@ import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.Libraries;
+import app.nosegay.library.Move;
 import app.nosegay.plan.bed.BedEdits;
 import app.nosegay.plan.bed.BedRow;
 import app.nosegay.plan.bed.Leaf;
@@ -128,6 +129,21 @@ public final class BedView {
     /** Where the moves of the neighbouring workouts of a series come from. */
     public void lastWeek(Supplier<Set<String>> moves) {
         lastWeek = moves;
+    }
+
+    /** Puts a move of the library behind what is chosen, into the last block that takes moves where that is none. */
+    public void add(Move move) {
+        desk.gesture(() -> {
+            boolean here = desk.row().map(r -> r.block().hasMoves()).orElse(true);
+            for (int r = desk.rows().size() - 1; r >= 0 && !here; r--) {
+                if (desk.rows().get(r).block().hasMoves()) {
+                    desk.choose(new Spot(r, Spot.TAG));
+                    here = true;
+                }
+            }
+            desk.addMove(move.name() + (move.sided().isEmpty() ? "" : "  sides halves"));
+            reveal();
+        });
     }
 
     public void chooseLine(int line) {
