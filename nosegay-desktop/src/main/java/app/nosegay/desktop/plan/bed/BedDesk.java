@@ -47,6 +47,7 @@ final class BedDesk {
     private List<BedRow> rows = List.of();
     private Spot spot = Spot.START;
     private Spot wanted;
+    private Arriving arriving;
 
     BedDesk(Session session) {
         this.session = session;
@@ -217,6 +218,13 @@ final class BedDesk {
         session.edit(edit);
     }
 
+    /** The same, for what arrives on a line of its own: gaps may come and go with it, so it is found by its place among the lines. */
+    private void edit(SheetEdit edit, int row, int index) {
+        arriving = new Arriving(row, index);
+        wanted = null;
+        session.edit(edit);
+    }
+
     /** Fills in a field of a block. */
     void set(int row, Field field, String written) {
         gesture(() -> edit(edits().set(rows.get(row).line(), field, written), spot));
@@ -323,7 +331,8 @@ final class BedDesk {
                 choose(behind);
             } else {
                 BedRow row = rows.get(spot.row());
-                edit(edits().addRest(row.line(), leafIndex(behind), "rest " + FIRST_REST.clock()), behind);
+                int index = leafIndex(behind);
+                edit(edits().addRest(row.line(), index, "rest " + FIRST_REST.clock()), spot.row(), index);
             }
         });
     }
@@ -356,7 +365,8 @@ final class BedDesk {
             }
             int at = spot.isTag() ? row.block().items().size() : spot.item() + 1;
             at += item(spot.at(at)).filter(i -> i instanceof Gap && !hasLine(i)).isPresent() ? 1 : 0;
-            edit(edits().addMove(row.line(), leafIndex(spot.at(at)), written), spot.at(at));
+            int index = leafIndex(spot.at(at));
+            edit(edits().addMove(row.line(), index, written), spot.row(), index);
         });
     }
 
@@ -393,9 +403,14 @@ final class BedDesk {
 
     void duplicate() {
         gesture(() -> {
-            if (!rows.isEmpty() && (spot.isTag() || hasLine(item(spot).orElseThrow()))) {
-                Spot after = spot.isTag() ? new Spot(spot.row() + 1, Spot.TAG) : spot.at(spot.item() + 1);
-                edit(edits().duplicate(lineOf(spot)), after);
+            if (rows.isEmpty() || !spot.isTag() && !hasLine(item(spot).orElseThrow())) {
+                return;
+            }
+            SheetEdit edit = edits().duplicate(lineOf(spot));
+            if (spot.isTag()) {
+                edit(edit, new Spot(spot.row() + 1, Spot.TAG));
+            } else {
+                edit(edit, spot.row(), leafIndex(spot) + 1);
             }
         });
     }
@@ -413,12 +428,13 @@ final class BedDesk {
     /** Puts notation, or notes as people write them, behind what is chosen. */
     void paste(List<String> lines) {
         gesture(() -> {
-            boolean block = !lines.get(0).startsWith(" ");
-            int line = rows.isEmpty() ? 0 : lineOf(spot);
-            Spot after = block || rows.isEmpty()
-                    ? new Spot(rows.isEmpty() ? 0 : spot.row() + 1, Spot.TAG)
-                    : spot.at(spot.item() + 1);
-            edit(edits().paste(line, lines), after);
+            SheetEdit edit = edits().paste(rows.isEmpty() ? 0 : lineOf(spot), lines);
+            if (rows.isEmpty() || !lines.get(0).startsWith(" ")) {
+                edit(edit, new Spot(rows.isEmpty() ? 0 : spot.row() + 1, Spot.TAG));
+            } else {
+                int last = rows.get(spot.row()).block().items().size();
+                edit(edit, spot.row(), spot.isTag() ? leafIndex(spot.at(last)) : leafIndex(spot) + 1);
+            }
         });
     }
 
@@ -471,30 +487,28 @@ final class BedDesk {
             int index = leafIndex(to);
             boolean sameRow = from.row() == to.row();
             edits().carry(line, rows.get(to.row()).line(), index).ifPresent(e -> {
-                wanted = null;
-                session.edit(e);
                 int after = index - (sameRow && leafIndex(from) < index ? 1 : 0);
-                chooseAfter = new int[] {to.row(), after};
+                edit(e, to.row(), after);
             });
         });
     }
 
-    /** The row, and the place among its lines, to choose once a carried leaf has arrived. */
-    private int[] chooseAfter;
+    /** Where something arrives: a row, and the place among its lines. */
+    private record Arriving(int row, int index) {}
 
-    /** Once a carried leaf has arrived it is the chosen one. */
+    /** Once what was added or carried has arrived it is the chosen one. */
     void arrived() {
-        if (chooseAfter == null || isBehind()) {
+        if (arriving == null || isBehind()) {
             return;
         }
-        int[] place = chooseAfter;
-        chooseAfter = null;
+        Arriving place = arriving;
+        arriving = null;
         List<BedItem> items =
-                rows.get(Math.min(place[0], rows.size() - 1)).block().items();
+                rows.get(Math.min(place.row(), rows.size() - 1)).block().items();
         int index = 0;
         for (int i = 0; i < items.size(); i++) {
-            if (hasLine(items.get(i)) && index++ == place[1]) {
-                choose(new Spot(place[0], i));
+            if (hasLine(items.get(i)) && index++ == place.index()) {
+                choose(new Spot(place.row(), i));
                 return;
             }
         }
