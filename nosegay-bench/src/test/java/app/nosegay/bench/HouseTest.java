@@ -57,6 +57,7 @@ class HouseTest {
             "plan.edit",
             "plan.check",
             "plan.fit",
+            "plan.bed",
             "script",
             "shoot",
             "match.features",

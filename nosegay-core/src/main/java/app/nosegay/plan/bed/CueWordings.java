@@ -29,9 +29,16 @@ public final class CueWordings {
         }
         if (kind.isOption()) {
             boolean harder = kind == CueKind.HARDER;
-            found.add(CoreText.of(harder ? "plan.bed.wording.harder-pause" : "plan.bed.wording.easier-range"));
-            found.add(CoreText.of(harder ? "plan.bed.wording.harder-slow" : "plan.bed.wording.easier-hold"));
-            found.add(CoreText.of(harder ? "plan.bed.wording.harder-load" : "plan.bed.wording.easier-fewer"));
+            found.add(
+                    harder
+                            ? CoreText.of("plan.bed.wording.harder-pause")
+                            : CoreText.of("plan.bed.wording.easier-range"));
+            found.add(
+                    harder ? CoreText.of("plan.bed.wording.harder-slow") : CoreText.of("plan.bed.wording.easier-hold"));
+            found.add(
+                    harder
+                            ? CoreText.of("plan.bed.wording.harder-load")
+                            : CoreText.of("plan.bed.wording.easier-fewer"));
         } else if (kind == CueKind.CAUTION) {
             found.add(CoreText.of("plan.bed.wording.caution-stop"));
         }

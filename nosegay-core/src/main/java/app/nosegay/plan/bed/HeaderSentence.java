@@ -77,12 +77,13 @@ public final class HeaderSentence {
         }
         return switch (word) {
             case "calls" -> calls(written);
-            case "count" -> CoreText.of(written.equals("up") ? "plan.bed.count.up" : "plan.bed.count.down");
+            case "count" ->
+                written.equals("up") ? CoreText.of("plan.bed.count.up") : CoreText.of("plan.bed.count.down");
             case "sides-spoken" ->
-                CoreText.of(written.equals("own") ? "plan.bed.spoken.own" : "plan.bed.spoken.mirrored");
+                written.equals("own") ? CoreText.of("plan.bed.spoken.own") : CoreText.of("plan.bed.spoken.mirrored");
             case "start" -> PlainWords.shown("start", written);
             case "picture" ->
-                CoreText.of(written.equals("video") ? "plan.bed.picture.video" : "plan.bed.picture.voice");
+                written.equals("video") ? CoreText.of("plan.bed.picture.video") : CoreText.of("plan.bed.picture.voice");
             default -> written;
         };
     }
@@ -176,8 +177,10 @@ public final class HeaderSentence {
                 .map(item -> {
                     Set<String> next = new LinkedHashSet<>(now);
                     boolean there = !next.add(item) && next.remove(item);
-                    String sign = there ? "plan.bed.toggle.remove" : "plan.bed.toggle.add";
-                    return new FieldValues.Choice(CoreText.of(sign, item), String.join(", ", next));
+                    String sign = there
+                            ? CoreText.of("plan.bed.toggle.remove", item)
+                            : CoreText.of("plan.bed.toggle.add", item);
+                    return new FieldValues.Choice(sign, String.join(", ", next));
                 })
                 .toList();
     }

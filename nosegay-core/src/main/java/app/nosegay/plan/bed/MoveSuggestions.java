@@ -202,8 +202,10 @@ public final class MoveSuggestions {
             Length worked = report.balance().muscles().getOrDefault(group, Length.ZERO);
             if (worked.isPositive() && !prepared.contains(group)) {
                 score += 1 + Math.min(1, worked.seconds() / 120);
-                reasons.add(CoreText.of(
-                        block.kind() == BlockKind.WARM_UP ? "plan.bed.warms" : "plan.bed.stretches", group.word()));
+                reasons.add(
+                        block.kind() == BlockKind.WARM_UP
+                                ? CoreText.of("plan.bed.warms", group.word())
+                                : CoreText.of("plan.bed.stretches", group.word()));
             }
         }
         return score;
@@ -225,7 +227,10 @@ public final class MoveSuggestions {
         }
         boolean stays = neighbours.stream().anyMatch(n -> n.height() == move.height());
         if (stays && move.height() != Height.RAISED) {
-            reasons.add(CoreText.of(move.height() == Height.FLOOR ? "plan.bed.stays-down" : "plan.bed.stays-up"));
+            reasons.add(
+                    move.height() == Height.FLOOR
+                            ? CoreText.of("plan.bed.stays-down")
+                            : CoreText.of("plan.bed.stays-up"));
         }
         return stays ? STAYS : -WAY;
     }

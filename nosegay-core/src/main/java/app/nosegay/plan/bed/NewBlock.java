@@ -1,7 +1,12 @@
 package app.nosegay.plan.bed;
 
+import app.nosegay.library.Move;
+import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.text.CoreText;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 
 /** What a block begins with when it is added by hand. */
 public final class NewBlock {
@@ -28,6 +33,45 @@ public final class NewBlock {
     public static String move(BlockKind kind, String written) {
         boolean counted = written.contains("  counts ");
         return kind == BlockKind.PHRASE && !counted ? written + "  counts 2-2 x8" : written;
+    }
+
+    /** A move's line as it is added: a one-sided move says how its sides are shared, unless that is said already. */
+    public static String move(BlockKind kind, Move move, String name, String attributes, boolean shared) {
+        boolean told = attributes.contains("  sides ") || move.sided().isEmpty() || shared;
+        String sides =
+                switch (kind) {
+                    case COOL_DOWN, PHRASE, STRAIGHT_SETS -> "  sides separate";
+                    case AMRAP -> "  sides alternate";
+                    default -> "  sides halves";
+                };
+        return move(kind, name + attributes + (told ? "" : sides));
+    }
+
+    /** What a block may say besides its sentence, with what it says at first. */
+    public static Map<Attribute, String> further() {
+        Map<Attribute, String> first = new LinkedHashMap<>();
+        first.put(Attribute.ROUND_REST, "1:00");
+        first.put(Attribute.SIDES, "separate");
+        first.put(Attribute.TEMPO, "3-1-1");
+        first.put(Attribute.DEMO, "before");
+        first.put(Attribute.GEAR, "dumbbell pair medium");
+        first.put(Attribute.POSITION, "seated");
+        first.put(Attribute.START, "left");
+        first.put(Attribute.EFFORT, "7");
+        first.put(Attribute.DOSE, "3 x 10");
+        first.put(Attribute.SHOWN, "6");
+        first.put(Attribute.BONUS, "yes");
+        first.put(Attribute.REST_AFTER_LAST, "yes");
+        return first;
+    }
+
+    /** What can be done in a rest, by what it is called. */
+    public static List<FieldValues.Choice> restActivities() {
+        return List.of(
+                new FieldValues.Choice(CoreText.of("plan.bed.active.still"), ""),
+                new FieldValues.Choice(CoreText.of("plan.bed.active.water"), "water break"),
+                new FieldValues.Choice(CoreText.of("plan.bed.active.march"), "march in place"),
+                new FieldValues.Choice(CoreText.of("plan.bed.active.stretch"), "calf stretch"));
     }
 
     /** What kind of block it is, in a few words. */

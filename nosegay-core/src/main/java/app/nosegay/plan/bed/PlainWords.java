@@ -35,7 +35,7 @@ public final class PlainWords {
             case "active" -> written.isEmpty() ? CoreText.of("plan.bed.standing-still") : written;
             case "bonus" -> CoreText.of("plan.bed.bonus");
             case "rest-after-last" ->
-                CoreText.of(written.equals("no") ? "plan.bed.no-last-rest" : "plan.bed.last-rest");
+                written.equals("no") ? CoreText.of("plan.bed.no-last-rest") : CoreText.of("plan.bed.last-rest");
             default -> written;
         };
     }

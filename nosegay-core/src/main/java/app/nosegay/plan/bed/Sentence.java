@@ -124,7 +124,7 @@ final class Sentence {
             }
         }
         boolean own = !block.moves().isEmpty() && block.moves().stream().allMatch(Sentence::hasEnd);
-        return new Field(Field.ENDS, CoreText.of(own ? "plan.bed.own-ends" : "plan.bed.no-ends"), "");
+        return new Field(Field.ENDS, own ? CoreText.of("plan.bed.own-ends") : CoreText.of("plan.bed.no-ends"), "");
     }
 
     static boolean hasEnd(MoveLine move) {

@@ -8,6 +8,8 @@ import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.bed.MoveSuggestions;
 import app.nosegay.plan.bed.MoveSuggestions.Suggestion;
 import app.nosegay.plan.bed.NewBlock;
+import app.nosegay.plan.bed.Part;
+import app.nosegay.plan.bed.PlainWords;
 import app.nosegay.plan.edit.NotesReader;
 import app.nosegay.plan.terms.BlockKind;
 import java.util.ArrayList;
@@ -127,7 +129,10 @@ final class AddPopup {
     private void fill() {
         String typed = text.getText().strip();
         if (typed.isEmpty()) {
-            heading.setText(DesktopText.of(suggestions.isEmpty() ? "plan.bed.type-a-move" : "plan.bed.suggested"));
+            heading.setText(
+                    suggestions.isEmpty()
+                            ? DesktopText.of("plan.bed.type-a-move")
+                            : DesktopText.of("plan.bed.suggested"));
             list.getItems()
                     .setAll(suggestions.stream()
                             .map(s -> line(s.move(), s.move().name(), s.why(), ""))
@@ -159,7 +164,11 @@ final class AddPopup {
                 lines.add(new Line(
                         like, name, DesktopText.of("plan.bed.own-like", like.name()), () -> own(name, like, note)));
             }
-            lines.add(new Line(null, name, DesktopText.of("plan.bed.own-plain"), () -> add(name + note.attributes())));
+            lines.add(new Line(
+                    null,
+                    name,
+                    DesktopText.of("plan.bed.own-plain"),
+                    () -> add(NewBlock.move(kind, name + note.attributes()))));
         }
         list.getItems().setAll(lines);
     }
@@ -174,34 +183,25 @@ final class AddPopup {
         for (String attribute : note.attributes().split(" {2,}")) {
             int space = attribute.indexOf(' ');
             if (space > 0) {
-                parts.add(app.nosegay.plan.bed.PlainWords.shown(
-                        attribute.substring(0, space), attribute.substring(space + 1)));
+                parts.add(PlainWords.shown(attribute.substring(0, space), attribute.substring(space + 1)));
             }
         }
         return String.join(", ", parts);
     }
 
     private Line line(Move move, String name, String why, String attributes) {
-        return new Line(move, name, why, () -> add(name + attributes(move, attributes)));
+        return new Line(move, name, why, () -> add(written(move, name, attributes)));
     }
 
-    /** A one-sided move says how its sides are shared, unless that was said. */
-    private String attributes(Move move, String attributes) {
-        boolean told = attributes.contains("  sides ") || move.sided().isEmpty();
+    private String written(Move move, String name, String attributes) {
         boolean shared = desk.row().stream()
                 .flatMap(r -> r.block().sentence().stream())
-                .anyMatch(p -> p instanceof app.nosegay.plan.bed.Part.Value v
-                        && v.field().word().equals("sides"));
-        if (told || shared) {
-            return attributes;
-        }
-        boolean slow = kind == BlockKind.COOL_DOWN || kind == BlockKind.PHRASE || kind == BlockKind.STRAIGHT_SETS;
-        return attributes
-                + (slow ? "  sides separate" : kind == BlockKind.AMRAP ? "  sides alternate" : "  sides halves");
+                .anyMatch(p -> p instanceof Part.Value v && v.field().word().equals("sides"));
+        return NewBlock.move(kind, move, name, attributes, shared);
     }
 
     private void add(String written) {
-        desk.addMove(NewBlock.move(kind, written));
+        desk.addMove(written);
     }
 
     /** A move of one's own that has the muscles, the cues and the options of a known one. */
@@ -209,7 +209,7 @@ final class AddPopup {
         try {
             Libraries.addLike(name, like);
             desk.session().libraryChanged();
-            add(name + attributes(like, note.attributes()));
+            add(written(like, name, note.attributes()));
         } catch (java.io.IOException e) {
             desk.session().jobs().say(e.getMessage());
         }

@@ -8,9 +8,11 @@ import app.nosegay.library.Move;
 import app.nosegay.plan.bed.BedEdits;
 import app.nosegay.plan.bed.BedRow;
 import app.nosegay.plan.bed.Leaf;
+import app.nosegay.plan.bed.NewBlock;
 import app.nosegay.plan.bed.Tag;
 import app.nosegay.plan.check.PlanReport;
 import app.nosegay.plan.edit.NotesReader;
+import app.nosegay.plan.terms.BlockKind;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -40,8 +42,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
- * The bed: every block a paper tag with one sentence, its moves as pressed leaves on a twig, rests as the gaps between them. All that can be
- * planned can be planned here, by mouse or by keys; each gesture is one named edit of the sheet.
+ * The bed: every block a paper tag with one sentence, its moves as pressed leaves on a twig, rests as the gaps between them. All that can
+ * be planned can be planned here, by mouse or by keys; each gesture is one named edit of the sheet.
  */
 public final class BedView {
     private static final double NEAR_TOP = 60;
@@ -141,7 +143,8 @@ public final class BedView {
                     here = true;
                 }
             }
-            desk.addMove(move.name() + (move.sided().isEmpty() ? "" : "  sides halves"));
+            BlockKind kind = desk.row().map(r -> r.block().kind()).orElse(BlockKind.CIRCUIT);
+            desk.addMove(NewBlock.move(kind, move, move.name(), "", false));
             reveal();
         });
     }

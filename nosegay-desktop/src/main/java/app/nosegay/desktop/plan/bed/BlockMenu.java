@@ -5,10 +5,7 @@ import app.nosegay.plan.bed.BedRow;
 import app.nosegay.plan.bed.Field;
 import app.nosegay.plan.bed.NewBlock;
 import app.nosegay.plan.bed.PlainWords;
-import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.terms.BlockKind;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import javafx.geometry.Side;
 import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
@@ -18,30 +15,12 @@ import javafx.scene.control.SeparatorMenuItem;
 
 /** What else can be said of a block, and what can be done with it. */
 final class BlockMenu {
-    /** What a block may say besides its sentence, with what it says at first. */
-    private static final Map<Attribute, String> FIRST = new LinkedHashMap<>();
-
-    static {
-        FIRST.put(Attribute.ROUND_REST, "1:00");
-        FIRST.put(Attribute.SIDES, "separate");
-        FIRST.put(Attribute.TEMPO, "3-1-1");
-        FIRST.put(Attribute.DEMO, "before");
-        FIRST.put(Attribute.GEAR, "dumbbell pair medium");
-        FIRST.put(Attribute.POSITION, "seated");
-        FIRST.put(Attribute.START, "left");
-        FIRST.put(Attribute.EFFORT, "7");
-        FIRST.put(Attribute.DOSE, "3 x 10");
-        FIRST.put(Attribute.SHOWN, "6");
-        FIRST.put(Attribute.BONUS, "yes");
-        FIRST.put(Attribute.REST_AFTER_LAST, "yes");
-    }
-
     private final ContextMenu menu = new ContextMenu();
 
     BlockMenu(BedDesk desk, int index, BedRow row) {
         if (row.block().hasMoves()) {
             Menu say = new Menu(DesktopText.of("plan.bed.say-more"));
-            FIRST.forEach((attribute, first) -> {
+            NewBlock.further().forEach((attribute, first) -> {
                 MenuItem item = new MenuItem(PlainWords.label(attribute.word()));
                 Field field = new Field(attribute.word(), "", "");
                 item.setOnAction(e -> desk.set(index, field, first));

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.plan.bed;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.plan.bed.NewBlock;
 import app.nosegay.time.Length;
 import java.util.List;
 import javafx.scene.Node;
@@ -20,10 +21,7 @@ final class GapMenu {
             add(length.clock(), () -> desk.rest(spot, length));
         }
         menu.getItems().add(new SeparatorMenuItem());
-        add(DesktopText.of("plan.bed.gap-still"), () -> desk.active(spot, ""));
-        add(DesktopText.of("plan.bed.gap-water"), () -> desk.active(spot, "water break"));
-        add(DesktopText.of("plan.bed.gap-march"), () -> desk.active(spot, "march in place"));
-        add(DesktopText.of("plan.bed.gap-stretch"), () -> desk.active(spot, "calf stretch"));
+        NewBlock.restActivities().forEach(c -> add(c.shown(), () -> desk.active(spot, c.written())));
         menu.getItems().add(new SeparatorMenuItem());
         add(DesktopText.of("plan.bed.gap-remove"), () -> {
             desk.choose(spot);
