@@ -290,6 +290,7 @@ public final class BenchCommand implements Callable<Integer> {
         if (wanted("starting")) {
             LookBench.startUp(out, Timing.RUNS);
             LookBench.scrolling(out, folder);
+            LookBench.gestures(out, folder);
         }
     }
 

@@ -78,6 +78,9 @@ final class LookBench {
                 Locale.ROOT, "%-42s %6.2f s bar ≤ 3 s (median of %d)%n", "start to first usable window", seconds, runs);
     }
 
+    private static final int BED_BLOCKS = 10;
+    private static final int BED_MOVES = 5;
+
     /** Scrolls a long Score for ten seconds in a process of its own. */
     static void scrolling(PrintWriter out, Path folder) throws Exception {
         if (!hasScreen()) {
@@ -91,6 +94,22 @@ final class LookBench {
                 Locale.ROOT,
                 "%-42s %6s ms bar ≤ 33 ms (from frame to frame, over 10 s)%n",
                 "scrolling the Score, 99th percentile",
+                said.substring(said.lastIndexOf('\n') + 1));
+    }
+
+    /** Gestures on the bed of a long plan, in a process of its own. */
+    static void gestures(PrintWriter out, Path folder) throws Exception {
+        if (!hasScreen()) {
+            out.println("a gesture on the bed                         not measured: there is no screen");
+            return;
+        }
+        Path sheet = Files.writeString(folder.resolve("bed.txt"), PlanBench.sheet(BED_BLOCKS, BED_MOVES));
+        String said = window("-Dnosegay.bed-gesture=" + sheet, BedGesture.class.getName())
+                .strip();
+        out.printf(
+                Locale.ROOT,
+                "%-42s %6s ms bar ≤ 16 ms (edit, plan and laid-out bed, median of 41)%n",
+                "a gesture on the bed, about 125 segments",
                 said.substring(said.lastIndexOf('\n') + 1));
     }
 

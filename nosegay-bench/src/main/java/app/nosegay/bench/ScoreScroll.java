@@ -32,7 +32,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
 
 /** Scrolls through a long Score and measures the time from frame to frame: for the bench. */
-public final class ScoreScroll extends Application {
+public final class ScoreScroll {
     private static final double WINDOW_WIDTH = 1280;
     private static final double WINDOW_HEIGHT = 800;
     private static final double SECONDS = 10;
@@ -47,11 +47,18 @@ public final class ScoreScroll extends Application {
 
     /** The process the bench starts: prints the slow frames' time in milliseconds. */
     public static void main(String[] args) {
-        Application.launch(ScoreScroll.class);
+        Application.launch(OnScreen.class);
     }
 
-    @Override
-    public void start(Stage stage) throws IOException {
+    /** Java starts no class from the class path that is a JavaFX application itself. */
+    public static final class OnScreen extends Application {
+        @Override
+        public void start(Stage stage) throws IOException {
+            new ScoreScroll().show(stage);
+        }
+    }
+
+    private void show(Stage stage) throws IOException {
         String sheet = Files.readString(Path.of(System.getProperty("nosegay.scroll-score")));
         Scene scene = new Scene(view(), WINDOW_WIDTH, WINDOW_HEIGHT);
         scene.getStylesheets().add(NosegayApp.styles());

@@ -43,6 +43,12 @@ public record Leaf(
         marks = List.copyOf(marks);
     }
 
+    /** This leaf without what was found about it: findings come and go without the leaf changing. */
+    public Leaf unmarked() {
+        return new Leaf(
+                offset, name, moves, ends, amount, way, length, tags, missing, changed, bonus, beads, List.of());
+    }
+
     /** The line as it would be spoken, for those who hear the screen. */
     public String spoken() {
         StringBuilder words = new StringBuilder(name).append(", ").append(amount);

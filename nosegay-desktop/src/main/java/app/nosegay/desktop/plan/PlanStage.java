@@ -69,7 +69,7 @@ public final class PlanStage implements StageView {
     public PlanStage(Session session) {
         editor = new RunSheetEditor(session);
         bed = new BedView(session);
-        findings = new FindingList(session, "plan-findings", this::goTo);
+        findings = new FindingList(session, "plan-findings", this::goTo, true);
         fit = new FitPanel(session, this::preview);
         gear = new GearPanel(session);
         ScrollPane problemScroll = new ScrollPane(problems);

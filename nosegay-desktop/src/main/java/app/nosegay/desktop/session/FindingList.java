@@ -3,11 +3,13 @@ package app.nosegay.desktop.session;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.plan.Finding;
+import app.nosegay.plan.FindingPile;
 import app.nosegay.plan.FindingReasons;
 import app.nosegay.workout.Waiver;
 import app.nosegay.workout.Workout;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -32,18 +34,38 @@ public final class FindingList {
     private final Consumer<Finding> goTo;
     private final ListView<Finding> list = new ListView<>();
     private final Label waived = new Label();
-    private final VBox view = new VBox(6, list, waived);
+    private final Label folded = new Label();
+    private final VBox view = new VBox(6, list, folded, waived);
+    private final boolean piles;
+    private boolean open;
+    private Runnable again = () -> {};
 
     /**
      * @param goTo shows the place of a finding
      */
     public FindingList(Session session, String id, Consumer<Finding> goTo) {
+        this(session, id, goTo, false);
+    }
+
+    /**
+     * @param piles whether they lie in piles, matters of taste folded away
+     */
+    public FindingList(Session session, String id, Consumer<Finding> goTo, boolean piles) {
         this.session = session;
+        this.piles = piles;
         this.goTo = goTo;
         list.setId(id);
         list.setCellFactory(l -> new Cell());
         list.setPlaceholder(empty());
         list.setOnKeyPressed(this::key);
+        folded.getStyleClass().add("small");
+        folded.setId(id + "-folded");
+        folded.managedProperty().bind(folded.visibleProperty());
+        folded.setVisible(false);
+        folded.setOnMouseClicked(e -> {
+            open = !open;
+            again.run();
+        });
         waived.getStyleClass().add("small");
         waived.managedProperty().bind(waived.visibleProperty());
         waived.setOnMouseClicked(e -> bringBack());
@@ -62,16 +84,41 @@ public final class FindingList {
 
     /** Shows the findings that are not waived. */
     public void show(List<Finding> findings, Workout workout) {
-        List<Finding> open =
+        again = () -> show(findings, workout);
+        List<Finding> all =
                 findings.stream().filter(f -> workout.waiver(f).isEmpty()).toList();
+        List<Finding> open = piles ? inPiles(all) : all;
         int selected = list.getSelectionModel().getSelectedIndex();
         if (!list.getItems().equals(open)) {
             list.getItems().setAll(open);
             list.getSelectionModel().select(Math.min(selected, open.size() - 1));
         }
-        int left = findings.size() - open.size();
+        int left = findings.size() - all.size();
         waived.setVisible(left > 0);
         waived.setText(DesktopText.of("session.finding-list.left-as-they-are-click", left));
+    }
+
+    /** Pile by pile; matters of taste only when they were asked for. */
+    private List<Finding> inPiles(List<Finding> all) {
+        List<Finding> sorted = new ArrayList<>(all);
+        sorted.sort(Comparator.comparing(FindingPile::of));
+        long taste =
+                all.stream().filter(f -> FindingPile.of(f) == FindingPile.TASTE).count();
+        folded.setVisible(taste > 0);
+        folded.setText(
+                open
+                        ? DesktopText.of("session.finding-list.fold-taste")
+                        : DesktopText.of("session.finding-list.unfold-taste", taste));
+        if (!open) {
+            sorted.removeIf(f -> FindingPile.of(f) == FindingPile.TASTE);
+        }
+        return sorted;
+    }
+
+    /** Whether a pile begins with the finding at {@code index}. */
+    private boolean beginsAPile(int index) {
+        List<Finding> items = list.getItems();
+        return piles && (index == 0 || FindingPile.of(items.get(index)) != FindingPile.of(items.get(index - 1)));
     }
 
     public ListView<Finding> list() {
@@ -147,6 +194,8 @@ public final class FindingList {
         private final Button mend = Buttons.inARow(DesktopText.of("session.finding-list.mend"));
         private final Button leave = Buttons.inARow(DesktopText.of("session.finding-list.leave"));
         private final HBox row;
+        private final Label pile = new Label();
+        private final VBox piled = new VBox(4);
 
         Cell() {
             words.setWrapText(true);
@@ -183,7 +232,14 @@ public final class FindingList {
             mend.setTooltip(new Tooltip(f.fix() == null ? "M" : DesktopText.of("session.finding-list.m", f.fix())));
             leave.setTooltip(new Tooltip(DesktopText.of("session.finding-list.leave-it-as-it-is-2")));
             setAccessibleText(f.severity().word() + ": " + f.message() + " " + reason + fix);
-            setGraphic(row);
+            if (getIndex() < list.getItems().size() && beginsAPile(getIndex())) {
+                pile.setText(FindingPile.of(f).label());
+                pile.getStyleClass().setAll("label", "subheading");
+                piled.getChildren().setAll(pile, row);
+                setGraphic(piled);
+            } else {
+                setGraphic(row);
+            }
         }
     }
 }

@@ -34,6 +34,9 @@ final class LeafView extends VBox {
     private static final double PADDING = 22;
 
     private final Leaf leaf;
+    private final VBox signs = new VBox(2);
+    private final int index;
+    private Node glyph;
 
     /**
      * @param missing told which tag is asked for
@@ -41,6 +44,7 @@ final class LeafView extends VBox {
     LeafView(Leaf leaf, BlockKind kind, int index, Consumer<Tag.Kind> missing) {
         super(2);
         this.leaf = leaf;
+        this.index = index;
         double width = Math.max(LEAST, Math.min(MOST, PER_SECOND * leaf.length().seconds()));
         setPrefWidth(width);
         setMinWidth(width);
@@ -64,7 +68,6 @@ final class LeafView extends VBox {
         amount.setMinWidth(Region.USE_PREF_SIZE);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        VBox signs = new VBox(2);
         signs.setAlignment(Pos.TOP_RIGHT);
         if (leaf.way() != SideWay.NONE) {
             SideSign sign = new SideSign(leaf.way());
@@ -74,7 +77,7 @@ final class LeafView extends VBox {
                             "sides", leaf.way().word())));
             signs.getChildren().add(sign);
         }
-        mark(leaf.marks()).ifPresent(signs.getChildren()::add);
+        marks(leaf.marks());
         HBox top = new HBox(2, figures(), space, signs);
         getChildren().addAll(top, name, amount);
         if (!leaf.beads().isEmpty()) {
@@ -83,8 +86,23 @@ final class LeafView extends VBox {
         getChildren().add(tags(missing));
     }
 
-    Leaf leaf() {
-        return leaf;
+    /** Shows what was found about it now. */
+    void marks(List<Mark> found) {
+        signs.getChildren().remove(glyph);
+        glyph = mark(found).orElse(null);
+        if (glyph != null) {
+            signs.getChildren().add(glyph);
+        }
+    }
+
+    /** Its number in its row: every other one is turned round. */
+    boolean isNumber(int number) {
+        return index == number;
+    }
+
+    /** Whether {@code other} is drawn alike, whatever was found about it. */
+    boolean isOf(Leaf other) {
+        return leaf.unmarked().equals(other.unmarked());
     }
 
     /** The figures of its parts; a plain slip where the library knows none. */

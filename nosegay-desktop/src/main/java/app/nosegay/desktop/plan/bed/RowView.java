@@ -12,6 +12,7 @@ import app.nosegay.plan.bed.Leaf;
 import app.nosegay.plan.bed.Part;
 import app.nosegay.plan.bed.PlainWords;
 import app.nosegay.plan.bed.Tag;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
@@ -64,15 +65,29 @@ final class RowView extends VBox {
 
     /** Shows a block; what is drawn is drawn again only where it changed. */
     void show(BedRow next, int at) {
-        boolean same = row != null && row.block().equals(next.block()) && at == index;
+        BedRow before = at == index ? row : null;
         row = next;
         index = at;
         setId("bed-row-" + at);
-        if (!same) {
+        if (before == null || !sameTag(before.block(), next.block())) {
             tag();
-            items();
+        }
+        if (before == null
+                || !items(before).equals(items(next))
+                || before.block().kind() != next.block().kind()) {
+            draw(before);
         }
         mark();
+    }
+
+    private static boolean sameTag(BedRow.Content a, BedRow.Content b) {
+        return a.name().equals(b.name())
+                && a.sentence().equals(b.sentence())
+                && a.rounds() == b.rounds()
+                && a.round() == b.round()
+                && a.length().equals(b.length())
+                && a.kind() == b.kind()
+                && a.marks().equals(b.marks());
     }
 
     /** A value keeps the keyboard that a click gives it. */
@@ -209,33 +224,18 @@ final class RowView extends VBox {
         return button;
     }
 
-    private void items() {
-        flow.getChildren().clear();
+    /** Draws the items; what is drawn alike in its place stays. */
+    private void draw(BedRow before) {
+        List<Node> nodes = new ArrayList<>();
+        boolean sameKind =
+                before != null && before.block().kind() == row.block().kind();
         int leaves = 0;
         for (int i = 0; i < items(row).size(); i++) {
             BedItem item = items(row).get(i);
-            Spot spot = new Spot(index, i);
-            Region node = item instanceof Leaf leaf
-                    ? new LeafView(leaf, row.block().kind(), leaves++, kind -> {
-                        desk.choose(spot);
-                        bed.missing(kind);
-                    })
-                    : new GapView((Gap) item, length -> desk.rest(spot, length));
-            node.addEventHandler(MouseEvent.MOUSE_PRESSED, e -> bed.press(e, spot));
-            node.addEventHandler(MouseEvent.MOUSE_CLICKED, e -> {
-                if (e.getButton() == MouseButton.SECONDARY && item instanceof Gap) {
-                    new GapMenu(desk, spot).show(node, e.getScreenX(), e.getScreenY());
-                } else if (e.getClickCount() == 2 && item instanceof Gap) {
-                    new GapMenu(desk, spot).show(node, e.getScreenX(), e.getScreenY());
-                } else if (e.getClickCount() == 2 && item instanceof Leaf) {
-                    bed.openLeaf();
-                }
-            });
-            if (item instanceof Leaf) {
-                node.addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> bed.drag(e, spot, node));
-                node.addEventHandler(MouseEvent.MOUSE_RELEASED, e -> bed.drop(e, spot));
-            }
-            flow.getChildren().add(node);
+            Node kept =
+                    sameKind && i < items(before).size() ? flow.getChildren().get(i) : null;
+            nodes.add(kept != null && stays(kept, item, leaves) ? kept : node(item, new Spot(index, i), leaves));
+            leaves += item instanceof Leaf ? 1 : 0;
         }
         if (row.block().hasMoves()) {
             Button add = new Button(DesktopText.of("plan.bed.add"));
@@ -243,10 +243,43 @@ final class RowView extends VBox {
             add.setId("bed-add-" + index);
             add.setMinWidth(USE_PREF_SIZE);
             add.setOnAction(e -> bed.addAt(new Spot(index, Spot.TAG), add));
-            flow.getChildren().add(add);
+            nodes.add(add);
         }
+        flow.getChildren().setAll(nodes);
         flow.setVisible(row.block().hasMoves());
         flow.setManaged(row.block().hasMoves());
+    }
+
+    /** Whether a node shows an item already; only what was found about it is shown anew. */
+    private static boolean stays(Node node, BedItem item, int leaves) {
+        if (node instanceof LeafView view && item instanceof Leaf leaf && view.isOf(leaf) && view.isNumber(leaves)) {
+            view.marks(leaf.marks());
+            return true;
+        }
+        return node instanceof GapView gap && gap.gap().equals(item);
+    }
+
+    private Region node(BedItem item, Spot spot, int leaves) {
+        Region node = item instanceof Leaf leaf
+                ? new LeafView(leaf, row.block().kind(), leaves, kind -> {
+                    desk.choose(spot);
+                    bed.missing(kind);
+                })
+                : new GapView((Gap) item, length -> desk.rest(spot, length));
+        node.addEventHandler(MouseEvent.MOUSE_PRESSED, e -> bed.press(e, spot));
+        node.addEventHandler(MouseEvent.MOUSE_CLICKED, e -> {
+            boolean menu = e.getButton() == MouseButton.SECONDARY || e.getClickCount() == 2;
+            if (menu && item instanceof Gap) {
+                new GapMenu(desk, spot).show(node, e.getScreenX(), e.getScreenY());
+            } else if (e.getClickCount() == 2) {
+                bed.openLeaf();
+            }
+        });
+        if (item instanceof Leaf) {
+            node.addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> bed.drag(e, spot, node));
+            node.addEventHandler(MouseEvent.MOUSE_RELEASED, e -> bed.drop(e, spot));
+        }
+        return node;
     }
 
     /** The kinds of wording a dotted tag asks for. */

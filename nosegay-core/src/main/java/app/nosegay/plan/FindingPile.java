@@ -1,0 +1,26 @@
+package app.nosegay.plan;
+
+import app.nosegay.text.CoreText;
+import java.util.Locale;
+
+/** What a finding of the plan means to its maker: the first pile is to be looked at first. */
+public enum FindingPile {
+    /** Title or intro say something else than the plan does. */
+    PROMISE,
+    /** Somebody who follows along would be late, lost or hurt. */
+    TRIPS,
+    /** Worth knowing; there are good plans that have it. */
+    TASTE;
+
+    public static FindingPile of(Finding finding) {
+        if (finding.code().startsWith("plan.promise") || finding.code().equals("plan.title-length")) {
+            return PROMISE;
+        }
+        return finding.severity() == Finding.Severity.NOTE ? TASTE : TRIPS;
+    }
+
+    /** Its heading. */
+    public String label() {
+        return CoreText.of("plan.pile." + name().toLowerCase(Locale.ROOT));
+    }
+}
