@@ -15,6 +15,7 @@ import app.nosegay.plan.bed.Tag;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.collections.ObservableList;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -43,6 +44,7 @@ final class RowView extends VBox {
     private final BedView bed;
     private final FlowPane flow = new FlowPane(3, 8);
     private final HBox tag = new HBox(10);
+    private final Button add = new Button(DesktopText.of("plan.bed.add"));
     private BedRow row;
     private int index;
 
@@ -59,6 +61,9 @@ final class RowView extends VBox {
                 bed.press(e, new Spot(index, Spot.TAG));
             }
         });
+        add.getStyleClass().setAll("bed-add");
+        add.setMinWidth(USE_PREF_SIZE);
+        add.setOnAction(e -> bed.addAt(new Spot(index, Spot.TAG), add));
         flow.setRowValignment(javafx.geometry.VPos.CENTER);
         getChildren().addAll(tag, flow);
     }
@@ -238,16 +243,26 @@ final class RowView extends VBox {
             leaves += item instanceof Leaf ? 1 : 0;
         }
         if (row.block().hasMoves()) {
-            Button add = new Button(DesktopText.of("plan.bed.add"));
-            add.getStyleClass().setAll("bed-add");
             add.setId("bed-add-" + index);
-            add.setMinWidth(USE_PREF_SIZE);
-            add.setOnAction(e -> bed.addAt(new Spot(index, Spot.TAG), add));
             nodes.add(add);
         }
-        flow.getChildren().setAll(nodes);
+        replace(nodes);
         flow.setVisible(row.block().hasMoves());
         flow.setManaged(row.block().hasMoves());
+    }
+
+    /** Puts nodes in place of those that are there, one by one: what stays is not styled and laid out again. */
+    private void replace(List<Node> nodes) {
+        ObservableList<Node> there = flow.getChildren();
+        if (there.size() != nodes.size()) {
+            there.setAll(nodes);
+            return;
+        }
+        for (int i = 0; i < nodes.size(); i++) {
+            if (there.get(i) != nodes.get(i)) {
+                there.set(i, nodes.get(i));
+            }
+        }
     }
 
     /** Whether a node shows an item already; only what was found about it is shown anew. */
