@@ -19,6 +19,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -60,15 +61,13 @@ final class FitPanel {
         });
         state.setWrapText(true);
         state.setId("fit-state");
-        HBox ranges = new HBox(
+        state.setMinHeight(Region.USE_PREF_SIZE);
+        FlowPane ranges = new FlowPane(
                 8,
-                new Label(DesktopText.of("plan.fit-panel.rest")),
-                rest,
-                new Label(DesktopText.of("plan.fit-panel.work")),
-                work,
-                new Label(DesktopText.of("plan.fit-panel.rounds")),
-                rounds);
-        ranges.setAlignment(Pos.CENTER_LEFT);
+                4,
+                range(DesktopText.of("plan.fit-panel.rest"), rest),
+                range(DesktopText.of("plan.fit-panel.work"), work),
+                range(DesktopText.of("plan.fit-panel.rounds"), rounds));
         for (TextField f : new TextField[] {rest, work, rounds}) {
             f.setOnAction(e -> setRanges());
             f.focusedProperty().addListener((o, was, is) -> {
@@ -79,6 +78,14 @@ final class FitPanel {
         }
         VBox.setVgrow(offers, Priority.ALWAYS);
         view = new VBox(8, state, offers, ranges);
+    }
+
+    private static HBox range(String label, TextField field) {
+        Label words = new Label(label);
+        words.setMinWidth(Region.USE_PREF_SIZE);
+        HBox range = new HBox(6, words, field);
+        range.setAlignment(Pos.CENTER_LEFT);
+        return range;
     }
 
     private static TextField field(String id, String prompt) {
