@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.desktop.plan.PlanStage;
 import app.nosegay.plan.bed.Starter;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
+import javafx.scene.control.TextArea;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -271,17 +273,72 @@ class BedWindowTest extends DrivenWindow {
         assertThat(sheet()).as("nothing is taken yet").isEqualTo(Starter.BY_COUNT.sheet());
         clickOn("#start-take");
         until(() -> sheet().contains("squat  sets 3  reps 12") && computed());
-        assertThat(Map.of(
-                        "moves",
-                        shell.session()
-                                .programme()
-                                .get()
-                                .timeline()
-                                .sheet()
-                                .blocks()
-                                .get(0)
-                                .moves()
-                                .size()))
-                .containsEntry("moves", 2);
+        assertThat(programme().timeline().sheet().blocks().get(0).moves()).hasSize(2);
+    }
+
+    @Test
+    void whatIsDroppedOnTheWindowIsTakenForWhatItIs() throws Exception {
+        Path notes = Files.writeString(folder.resolve("notes.txt"), "squats 3 x 12\n");
+        interact(() -> shell.take(notes));
+        waitFor("#start-words");
+        until(() -> !lookup("#start-take").query().isDisabled());
+        Path captions = Files.writeString(
+                folder.resolve("old.vtt"),
+                "WEBVTT\n\n00:10.000 --> 00:13.000\nFirst move, squats. Three, two, one, go!\n\n"
+                        + "00:50.000 --> 00:52.000\nAnd rest.\n");
+        interact(() -> shell.take(captions));
+        until(() -> lookup("#start-words")
+                .tryQueryAs(TextArea.class)
+                .filter(t -> t.getText().contains("squat") && t.getText().contains("work"))
+                .isPresent());
+        Path odd = Files.writeString(folder.resolve("odd.xyz"), "?");
+        interact(() -> shell.take(odd));
+        until(() -> text("#message").contains("odd.xyz"));
+        clickOn("#start-back");
+        waitFor("#start-chair");
+        clickOn("#start-request");
+        waitFor("#start-words");
+        clickOn("#start-words").write("20 minutes for the legs");
+        until(() -> !lookup("#start-take").query().isDisabled());
+    }
+
+    @Test
+    void aMoveOfTheLibraryGoesIntoThePlan() throws Exception {
+        given("circuit Main  work 0:40  rest 0:20\n  squat\n", 2);
+        interact(() -> shell.go("library"));
+        waitFor("#moves");
+        ListView<?> moves = lookup("#moves").query();
+        interact(() -> moves.getSelectionModel().select(0));
+        clickOn("#move-to-plan");
+        until(() -> sheet().strip().lines().count() == 3 && computed());
+        waitFor("#bed-row-0");
+    }
+
+    @Test
+    void theLeafInFullChangesAllOfIt() throws Exception {
+        given("levels: Easy easier left, Main main right\ncircuit Main  work 0:40  rest 0:20\n  side lunge\n", 3);
+        push(KeyCode.SPACE);
+        waitFor("#bed-sides-separate");
+        clickOn("#bed-sides-separate");
+        until(() -> sheet().contains("side lunge  sides separate") && computed());
+        interact(() -> plan().bed().requestFocus());
+        push(KeyCode.O);
+        waitFor(".wording");
+        clickOn("#say-words").write("Hold the fence.");
+        push(KeyCode.ENTER);
+        until(() -> sheet().contains("easier: Hold the fence.") && computed());
+        push(KeyCode.T);
+        until(() -> sheet().contains("demo before") && computed());
+        push(KeyCode.L);
+        WaitForAsyncUtils.waitForFxEvents();
+        push(KeyCode.ESCAPE);
+        interact(() -> plan().bed().requestFocus());
+        push(KeyCode.LEFT);
+        push(KeyCode.ALT, KeyCode.DOWN);
+        push(KeyCode.F2);
+        waitFor("#value-text");
+        write("Wheel");
+        push(KeyCode.ENTER);
+        until(() -> sheet().contains("circuit Wheel") && computed());
     }
 }

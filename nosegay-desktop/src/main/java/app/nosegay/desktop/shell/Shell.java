@@ -70,6 +70,7 @@ public final class Shell {
     private final Button redo = new Button(DesktopText.of("shell.shell.redo"));
     private final KeysOverlay keys = new KeysOverlay();
     private final StartScreen start;
+    private final FileDrop drop;
     private int besides;
     private StageView shown;
     private long shownSince;
@@ -99,9 +100,15 @@ public final class Shell {
         frame.setBottom(foot);
         root.getChildren().add(keys.view());
         session.programme().addListener((o, before, now) -> refreshHead());
-        new FileDrop(session, start, this::showStart, () -> go("plan"), () -> go("match")).install(root);
+        drop = new FileDrop(session, start, this::showStart, () -> go("plan"), () -> go("match"));
+        drop.install(root);
         showStart();
         refreshHead();
+    }
+
+    /** Takes a file as if it were dropped on the window. */
+    public void take(Path file) {
+        drop.take(file);
     }
 
     /** The first screen: no workout is open, or another is wanted. */
