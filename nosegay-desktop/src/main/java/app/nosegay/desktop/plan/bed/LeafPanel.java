@@ -158,6 +158,7 @@ final class LeafPanel {
         words.setPromptText(DesktopText.of("plan.bed.own-words"));
         words.setOnAction(e -> {
             if (!words.getText().isBlank()) {
+                asked = null;
                 desk.cue(kind.getValue(), words.getText().replaceAll("[#\\n]", " "));
                 bed.requestFocus();
             }
