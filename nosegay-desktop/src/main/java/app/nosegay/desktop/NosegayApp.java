@@ -5,6 +5,7 @@ import app.nosegay.desktop.session.Leftovers;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.shell.Photographer;
 import app.nosegay.desktop.shell.Shell;
+import app.nosegay.desktop.shell.Tour;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.FailureLog;
 import app.nosegay.jobs.RunMarker;
@@ -47,6 +48,7 @@ public final class NosegayApp extends Application {
                 RunMarker marker = RunMarker.open();
                 shell.session().atClose(marker);
                 new Leftovers(shell.session()).offer();
+                new Tour(stage.getScene()).beginOnce();
                 if (!file.isEmpty()) {
                     shell.session().open(Path.of(file));
                 }

@@ -6,8 +6,10 @@ import app.nosegay.desktop.plan.bed.BedView;
 import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
+import app.nosegay.jobs.FailureLog;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.PrintJob;
+import app.nosegay.jobs.RecentWorkouts;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Timeline;
@@ -19,7 +21,10 @@ import app.nosegay.plan.sheet.Problem;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.workout.Programme;
 import java.io.File;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Set;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -45,8 +50,12 @@ public final class PlanStage implements StageView {
     private static final int MOST_PROBLEMS_SHOWN = 40;
     private static final double BED_SHARE = 0.66;
     private static final double RIGHT_LEAST = 356;
+    /** So many workouts are about a week of a series. */
+    private static final int NEIGHBOURS = 4;
+
     private static final double SHEET_SHARE = 0.44;
 
+    private final Session session;
     private final RunSheetEditor editor;
     private final BedView bed;
     private final VBox problems = new VBox(4);
@@ -67,6 +76,7 @@ public final class PlanStage implements StageView {
     private Timeline shown;
 
     public PlanStage(Session session) {
+        this.session = session;
         editor = new RunSheetEditor(session);
         bed = new BedView(session);
         findings = new FindingList(session, "plan-findings", this::goTo, true);
@@ -240,6 +250,21 @@ public final class PlanStage implements StageView {
     public void entered() {
         if (face.hasBed()) {
             bed.requestFocus();
+        }
+        session.jobs()
+                .beside(
+                        DesktopText.of("plan.plan-stage.bed"),
+                        () -> movesOfOthers(session.file().orElse(null)),
+                        bed::lastWeek);
+    }
+
+    /** What the workouts that were open lately have: it is not proposed first. */
+    private static Set<String> movesOfOthers(Path but) {
+        try {
+            return Set.copyOf(RecentWorkouts.movesOfOthers(but, NEIGHBOURS));
+        } catch (IOException e) {
+            FailureLog.note("recent", e);
+            return Set.of();
         }
     }
 

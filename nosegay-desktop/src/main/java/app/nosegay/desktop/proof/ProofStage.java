@@ -1,5 +1,6 @@
 package app.nosegay.desktop.proof;
 
+import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Tabs;
@@ -56,6 +57,7 @@ public final class ProofStage implements StageView {
     private final CheckBox onlyApart = new CheckBox(DesktopText.of("proof.proof-stage.only-where-they-part"));
     private final ListView<IntervalComparison> comparisons = new ListView<>();
     private final FindingList findings;
+    private final Button planned = Buttons.quiet("", "proof-of-plan", () -> {});
     private final ComboBox<String> stage = new ComboBox<>();
     private final Tabs sides = new Tabs("proof");
     private final ListView<Object> pickUps = new ListView<>();
@@ -81,7 +83,8 @@ public final class ProofStage implements StageView {
         comparisons.setCellFactory(l -> new PlaitCell());
         comparisons.setAccessibleText(DesktopText.of("proof.proof-stage.one-line-per-interval-planned"));
         stage.getItems().add(ALL);
-        Proof.STAGES.forEach(s -> stage.getItems().add(Wordings.capital(s)));
+        Proof.STAGES.stream().filter(s -> !s.equals("plan")).forEach(s -> stage.getItems()
+                .add(Wordings.capital(s)));
         stage.getSelectionModel().select(0);
         stage.setId("proof-stage");
         stage.setOnAction(e -> showFindings());
@@ -123,7 +126,8 @@ public final class ProofStage implements StageView {
         stage.setMinWidth(130);
         HBox head = new HBox(10, stage, print);
         head.setAlignment(Pos.CENTER_LEFT);
-        VBox found = new VBox(8, head, findings.view());
+        planned.managedProperty().bind(planned.visibleProperty());
+        VBox found = new VBox(8, head, planned, findings.view());
         VBox.setVgrow(findings.view(), Priority.ALWAYS);
         saveSheet.getStyleClass().add("quiet");
         saveSheet.setId("save-pick-ups");
@@ -186,6 +190,13 @@ public final class ProofStage implements StageView {
         String wanted = stage.getValue();
         List<Finding> all = new ArrayList<>(proof.open());
         all.addAll(proof.waived());
+        // They are worked through on Plan; here they are summed up.
+        List<Finding> ofPlan =
+                proof.open().stream().filter(ProofStage::isOfPlan).toList();
+        all.removeIf(ProofStage::isOfPlan);
+        planned.setVisible(!ofPlan.isEmpty());
+        planned.setText(DesktopText.of("proof.proof-stage.of-plan", ofPlan.size()));
+        planned.setOnAction(e -> jump.accept(ofPlan.get(0)));
         findings.show(
                 all.stream()
                         .filter(f -> ALL.equals(wanted)
@@ -201,6 +212,10 @@ public final class ProofStage implements StageView {
                                 + (open == 1
                                         ? DesktopText.of("proof.proof-stage.finding")
                                         : DesktopText.of("proof.proof-stage.findings-2")));
+    }
+
+    private static boolean isOfPlan(Finding finding) {
+        return Proof.stage(finding).equals("plan");
     }
 
     private void showPickUps() {

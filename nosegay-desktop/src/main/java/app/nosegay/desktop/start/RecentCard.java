@@ -12,7 +12,9 @@ import javafx.geometry.Pos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -25,7 +27,11 @@ final class RecentCard extends Button {
     private static final double RIBBON_HIGH = 16;
     private static final double BOUQUET = 52;
 
-    RecentCard(Recent recent, Runnable open) {
+    /**
+     * @param open goes on with it
+     * @param forget takes it off the list; its file stays
+     */
+    RecentCard(Recent recent, Runnable open, Runnable forget) {
         getStyleClass().setAll("start-card");
         setPrefWidth(WIDTH);
         setMinWidth(WIDTH);
@@ -54,6 +60,9 @@ final class RecentCard extends Button {
         setTooltip(new Tooltip(recent.file().toString()));
         setAccessibleText(recent.title() + ", " + stage.getText());
         setOnAction(e -> open.run());
+        MenuItem off = new MenuItem(DesktopText.of("start.forget"));
+        off.setOnAction(e -> forget.run());
+        setContextMenu(new ContextMenu(off));
     }
 
     private static String stage(RecentWorkouts.Stage stage) {

@@ -112,14 +112,33 @@ public final class StartScreen implements StageView {
     private void shown(List<Recent> found) {
         last = found.isEmpty() ? null : found.get(0);
         recents.getChildren().clear();
-        found.forEach(r -> recents.getChildren().add(new RecentCard(r, () -> {
-            session.open(r.file());
-            begun.run();
-        })));
+        found.forEach(r -> recents.getChildren()
+                .add(new RecentCard(
+                        r,
+                        () -> {
+                            session.open(r.file());
+                            begun.run();
+                        },
+                        () -> forget(r))));
         recents.setVisible(!found.isEmpty());
         recents.setManaged(!found.isEmpty());
         goOn.setVisible(!found.isEmpty());
         goOn.setManaged(!found.isEmpty());
+    }
+
+    private void forget(Recent recent) {
+        session.jobs()
+                .beside(
+                        DesktopText.of("start.forget"),
+                        () -> {
+                            try {
+                                RecentWorkouts.forget(recent.file());
+                            } catch (IOException e) {
+                                FailureLog.note("recent", e);
+                            }
+                            return read();
+                        },
+                        this::shown);
     }
 
     private static Button card(String label, Node drawing, String id, Runnable does) {

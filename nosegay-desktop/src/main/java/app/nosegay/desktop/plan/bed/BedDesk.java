@@ -514,13 +514,6 @@ final class BedDesk {
         }
     }
 
-    /** Carries a whole row before another. */
-    void carryRow(int from, int to) {
-        gesture(() -> new SheetOrder(sheet())
-                .moved(rows.get(from).line(), rows.get(to).line())
-                .ifPresent(e -> edit(e, new Spot(to, Spot.TAG))));
-    }
-
     void join(Spot from, Spot onto, BedEdits.Join how) {
         gesture(() -> edits().join(lineOf(from), lineOf(onto), how).ifPresent(e -> edit(e, onto)));
     }

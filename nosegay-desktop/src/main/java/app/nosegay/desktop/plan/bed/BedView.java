@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.IntConsumer;
-import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -65,7 +64,7 @@ public final class BedView {
     private final ImageView carried = new ImageView();
     private Runnable opened = () -> {};
     private java.util.function.Consumer<Tag.Kind> missing = kind -> {};
-    private Supplier<Set<String>> lastWeek = Set::of;
+    private Set<String> lastWeek = Set.of();
     private Point2D pressed;
     private Spot target;
     private boolean joins;
@@ -128,8 +127,8 @@ public final class BedView {
         desk.onLine(told::accept);
     }
 
-    /** Where the moves of the neighbouring workouts of a series come from. */
-    public void lastWeek(Supplier<Set<String>> moves) {
+    /** The moves other workouts of these days have; they are not proposed first. */
+    public void lastWeek(Set<String> moves) {
         lastWeek = moves;
     }
 
@@ -307,7 +306,7 @@ public final class BedView {
         desk.gesture(() -> {
             desk.choose(spot);
             // Not within the key that asks for it, which the new popup would take for its own.
-            Platform.runLater(() -> new AddPopup(desk, lastWeek.get(), page::requestFocus).show(anchor));
+            Platform.runLater(() -> new AddPopup(desk, lastWeek, page::requestFocus).show(anchor));
         });
     }
 
