@@ -13,7 +13,7 @@ public enum FindingPile {
     TASTE;
 
     public static FindingPile of(Finding finding) {
-        if (finding.code().startsWith("plan.promise") || finding.code().equals("plan.title-length")) {
+        if (finding.code().startsWith("plan.promise-") || finding.code().equals("plan.title-length")) {
             return PROMISE;
         }
         return finding.severity() == Finding.Severity.NOTE ? TASTE : TRIPS;
