@@ -3,7 +3,9 @@ package app.nosegay.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.desktop.plan.PlanStage;
+import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.plan.bed.Starter;
+import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -300,6 +302,20 @@ class BedWindowTest extends DrivenWindow {
         waitFor("#start-words");
         clickOn("#start-words").write("20 minutes for the legs");
         until(() -> !lookup("#start-take").query().isDisabled());
+    }
+
+    @Test
+    void aWorkoutThatIsOpenedTakesThePlaceOfTheFirstScreen() throws Exception {
+        Path file = folder.resolve("one" + WorkoutFile.ENDING);
+        WorkoutFile.save(file, Workout.EMPTY.withSheet(Starter.CHAIR.sheet()));
+        clickOn("#new");
+        waitFor("#start-chair");
+        interact(() -> shell.session().open(file));
+        waitFor("#bed-row-0");
+        clickOn("#new");
+        until(() -> lookup("#start-recent .start-card").tryQuery().isPresent());
+        clickOn("#start-recent .start-card");
+        waitFor("#bed-row-0");
     }
 
     @Test

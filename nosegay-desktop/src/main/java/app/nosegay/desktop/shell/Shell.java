@@ -71,6 +71,9 @@ public final class Shell {
     private final KeysOverlay keys = new KeysOverlay();
     private final StartScreen start;
     private final FileDrop drop;
+    /** The workout that was open when the first screen came; another one takes its place. */
+    private long openedAtStart;
+
     private int besides;
     private StageView shown;
     private long shownSince;
@@ -119,6 +122,7 @@ public final class Shell {
         keepTime();
         shown = start;
         shownSince = System.nanoTime();
+        openedAtStart = session.opened();
         tabs.forEach(t -> t.setSelected(false));
         frame.setCenter(start.view());
         start.entered();
@@ -288,6 +292,10 @@ public final class Shell {
     }
 
     private void refreshHead() {
+        boolean another = shown == start && session.opened() != openedAtStart;
+        if (another && !session.workout().sheet().isBlank()) {
+            go("plan");
+        }
         String name = session.programme().get() == null
                 ? ""
                 : session.programme().get().timeline().sheet().header().title();
