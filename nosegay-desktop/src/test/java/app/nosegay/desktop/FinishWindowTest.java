@@ -102,7 +102,12 @@ class FinishWindowTest extends DrivenWindow {
         assertThat(open).isPositive();
         assertThat(text("#proof-sentence")).isEqualTo(programme().proof().sentence());
         ListView<?> findings = lookup("#proof-findings").queryListView();
-        assertThat(findings.getItems()).hasSize(open);
+        // Those of the plan are summed up with a way to Plan.
+        int ofPlan = (int) programme().proof().open().stream()
+                .filter(f -> f.code().startsWith("plan."))
+                .count();
+        assertThat(findings.getItems()).hasSize(open - ofPlan);
+        assertThat(lookup("#proof-of-plan").queryButton().getText()).startsWith(ofPlan + " finding");
         interact(() -> {
             findings.getSelectionModel().select(0);
             findings.requestFocus();
