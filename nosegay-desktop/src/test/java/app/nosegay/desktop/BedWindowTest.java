@@ -9,11 +9,13 @@ import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -56,6 +58,21 @@ class BedWindowTest extends DrivenWindow {
 
     private void waitFor(String query) throws Exception {
         until(() -> lookup(query).tryQuery().filter(Node::isVisible).isPresent());
+    }
+
+    @Test
+    void aValueThatLeftTheWindowMeanwhileOpensNothing() throws Throwable {
+        given("circuit  rounds 2  work 0:40  rest 0:20\ngoblet squat\n", 1);
+        waitFor(".value-rounds");
+        Set<Window> before = Set.copyOf(Window.getWindows());
+        interact(() -> {
+            lookup(".value-rounds").queryButton().fire();
+            shell.go("match");
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        WaitForAsyncUtils.checkException();
+        assertThat(lookup("#value-text").tryQuery()).isEmpty();
+        assertThat(Set.copyOf(Window.getWindows())).isEqualTo(before);
     }
 
     @ParameterizedTest

@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.IntConsumer;
-import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
@@ -305,8 +304,7 @@ public final class BedView {
     void addAt(Spot spot, Node anchor) {
         desk.gesture(() -> {
             desk.choose(spot);
-            // Not within the key that asks for it, which the new popup would take for its own.
-            Platform.runLater(() -> new AddPopup(desk, lastWeek, page::requestFocus).show(anchor));
+            AfterKey.open(anchor, () -> new AddPopup(desk, lastWeek, page::requestFocus).show(anchor));
         });
     }
 

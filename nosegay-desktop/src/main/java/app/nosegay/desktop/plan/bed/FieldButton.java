@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.IntFunction;
-import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.Group;
 import javafx.scene.Scene;
@@ -65,7 +64,7 @@ final class FieldButton extends Button {
         setMinWidth(USE_PREF_SIZE);
         setAccessibleText(label + ": " + field.shown());
         setTooltip(new Tooltip(DesktopText.of("plan.bed.value-tip", label)));
-        setOnAction(e -> Platform.runLater(() -> open("")));
+        setOnAction(e -> AfterKey.open(this, () -> open("")));
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         addEventHandler(KeyEvent.KEY_TYPED, e -> {
             String typed = e.getCharacter();
@@ -115,8 +114,7 @@ final class FieldButton extends Button {
             step(-1);
             e.consume();
         } else if (plain && e.getCode() == KeyCode.ENTER) {
-            // Not within the key that asks for it, which the new popup would take for its own.
-            Platform.runLater(() -> open(""));
+            AfterKey.open(this, () -> open(""));
             e.consume();
         }
     }
