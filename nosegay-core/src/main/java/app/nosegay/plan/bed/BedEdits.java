@@ -98,7 +98,7 @@ public final class BedEdits {
         Attribute now = Attribute.of(written.substring(0, written.indexOf(' '))).orElseThrow();
         String value = written.substring(written.indexOf(' ') + 1);
         String bare = text;
-        for (Attribute other : Sentence.order(BlockKind.CIRCUIT)) {
+        for (Attribute other : Sentence.ENDS) {
             bare = other == now ? bare : SheetText.without(bare, other);
         }
         boolean shared = SheetText.value(head, now).filter(value::equals).isPresent();

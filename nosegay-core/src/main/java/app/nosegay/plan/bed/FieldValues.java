@@ -4,6 +4,7 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Pause;
 import app.nosegay.plan.terms.SideWay;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.List;
 import java.util.Locale;
@@ -47,6 +48,17 @@ public final class FieldValues {
                         .map(w -> new Choice(PlainWords.shown(field.word(), w), w))
                         .toList();
         };
+    }
+
+    /** The same for a field of a block's own sentence: rounds may have to fit into one time for all moves. */
+    public static List<Choice> ofBlock(Field field, BlockKind kind) {
+        if (kind != BlockKind.AMRAP || !field.word().equals(Field.ENDS)) {
+            return choices(field, kind);
+        }
+        return Stream.concat(
+                        LONG.stream().map(t -> new Choice(CoreText.of("plan.bed.in-all", t), "for " + t)),
+                        TIMES.stream().limit(6).map(t -> new Choice(CoreText.of("plan.bed.each-move", t), "work " + t)))
+                .toList();
     }
 
     private static List<Choice> ends(BlockKind kind) {
@@ -244,7 +256,8 @@ public final class FieldValues {
         Optional<String> counts = kind == BlockKind.PHRASE ? typedValue("counts", t) : Optional.empty();
         return counts.isPresent()
                 ? counts.map(v -> "counts " + v)
-                : typedValue("work", t).map(v -> clockWord(kind) + " " + v);
+                : typedValue("work", t)
+                        .map(v -> (field.written().startsWith("for ") ? "for" : clockWord(kind)) + " " + v);
     }
 
     /** The word for a clock in a kind of block. */

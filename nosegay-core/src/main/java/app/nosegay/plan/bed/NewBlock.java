@@ -35,9 +35,12 @@ public final class NewBlock {
         return kind == BlockKind.PHRASE && !counted ? written + "  counts 2-2 x8" : written;
     }
 
-    /** A move's line as it is added: a one-sided move says how its sides are shared, unless that is said already. */
+    /** A move's line as it is added: a one-sided move says how its sides are shared, unless that is said already or they take turns anyway. */
     public static String move(BlockKind kind, Move move, String name, String attributes, boolean shared) {
-        boolean told = attributes.contains("  sides ") || move.sided().isEmpty() || shared;
+        boolean told = attributes.contains("  sides ")
+                || move.sided().isEmpty()
+                || move.traits().contains("alternates")
+                || shared;
         String sides =
                 switch (kind) {
                     case COOL_DOWN, PHRASE, STRAIGHT_SETS -> "  sides separate";

@@ -24,6 +24,10 @@ final class Sentence {
     private static final List<Attribute> BY_CLOCK =
             List.of(Attribute.COUNTS, Attribute.WORK, Attribute.EACH, Attribute.REPS, Attribute.HOLD);
 
+    /** All that may; of these a line says one. */
+    static final List<Attribute> ENDS =
+            List.of(Attribute.COUNTS, Attribute.WORK, Attribute.EACH, Attribute.REPS, Attribute.HOLD, Attribute.FOR);
+
     private static final List<Attribute> BY_COUNT =
             List.of(Attribute.COUNTS, Attribute.REPS, Attribute.WORK, Attribute.EACH, Attribute.HOLD);
 
@@ -116,6 +120,11 @@ final class Sentence {
 
     /** What ends the moves of the block: its own word; else each move's, or nothing yet. */
     private Field ends() {
+        if (block.attributes().has(Attribute.FOR)) {
+            said.add(Attribute.FOR);
+            String all = SheetText.value(head, Attribute.FOR).orElse("");
+            return new Field(Field.ENDS, PlainWords.shown(Attribute.FOR.word(), all), Attribute.FOR.word() + " " + all);
+        }
         for (Attribute a : order(block.kind())) {
             if (block.attributes().has(a)) {
                 said.add(a);

@@ -28,9 +28,16 @@ public final class NotesReader {
     private static final Pattern EACH =
             Pattern.compile("\\b(?:each|per|every|both|e/|p/) ?(?:side|leg|arm|s\\b|sides|legs|arms)\\b|\\b(?:es|ps)$");
     private static final Pattern LOAD = Pattern.compile("(?:@ ?|at |with )?\\b(\\d{1,3}(?:\\.\\d)? ?(?:kg|lbs?))\\b");
-    private static final Pattern GEAR =
-            Pattern.compile("\\b(?:with|using) (?:an? |the |your )?((?:light |medium |heavy )?(?:kettlebell|dumbbells?|"
-                    + "band|loop band|mini band|barbell|bottle|plate))\\b");
+    private static final String THING = "(kettlebell|dumbbells?|loop band|mini band|band|barbell|bottles?|plate)";
+    private static final String WEIGHT = "(light|medium|heavy)";
+    /** "with a light dumbbell", "with the band", "kettlebell medium". */
+    private static final Pattern GEAR = Pattern.compile("\\b(?:with|using) (?:an? |the |your )?(?:" + WEIGHT + " )?"
+            + THING + "(?: " + WEIGHT + ")?\\b|\\b" + THING + " " + WEIGHT + "\\b");
+
+    private static final Pattern TEMPO = Pattern.compile("\\b(\\d(?:\\.\\d)?(?:-\\d(?:\\.\\d)?){2,3})\\b");
+    private static final Pattern ALTERNATE = Pattern.compile("\\balternat(?:e|ing)(?: (?:sides|legs|arms))?\\b");
+    private static final Pattern SEPARATE =
+            Pattern.compile("\\b(?:a |one )?full set (?:each|per|a) (?:side|leg|arm)\\b");
     private static final Pattern REST_LINE = Pattern.compile("^(?:rest|break|pause)\\b\\D*(.*)$");
     private static final Pattern ROUNDS =
             Pattern.compile("\\b(\\d{1,2}) ?(?:rounds?|times through|laps?)\\b|\\bx ?(\\d{1,2}) rounds?\\b");
@@ -186,18 +193,31 @@ public final class NotesReader {
         String rest =
                 " " + inFigures(note.toLowerCase(Locale.ROOT)).replace('—', '-').replace('–', '-') + " ";
         StringBuilder attributes = new StringBuilder();
+        String further = "";
+        Matcher separate = SEPARATE.matcher(rest);
+        Matcher alternate = ALTERNATE.matcher(rest);
+        if (separate.find()) {
+            further += "  sides separate";
+            rest = separate.replaceFirst(" ");
+        } else if (alternate.find()) {
+            further += "  sides alternate";
+            rest = alternate.replaceFirst(" ");
+        }
         boolean each = EACH.matcher(rest.strip()).find();
         rest = EACH.matcher(rest).replaceAll(" ");
+        Matcher tempo = TEMPO.matcher(rest);
+        if (tempo.find()) {
+            further += "  tempo " + tempo.group(1);
+            rest = tempo.replaceFirst(" ");
+        }
         Matcher load = LOAD.matcher(rest);
-        String loadText = "";
         if (load.find()) {
-            loadText = "  load " + load.group(1);
+            further += "  load " + load.group(1);
             rest = load.replaceFirst(" ");
         }
         Matcher gear = GEAR.matcher(rest);
-        String gearText = "";
         if (gear.find()) {
-            gearText = "  gear " + gear.group(1);
+            further += "  gear " + gearOf(gear);
             rest = gear.replaceFirst(" ");
         }
         Matcher setsTime = SETS_TIME.matcher(rest);
@@ -230,10 +250,21 @@ public final class NotesReader {
                 .replaceAll("(?:^|\\s)[-x](?=\\s|$)", " ")
                 .replaceAll("\\s+", " ")
                 .strip();
-        if (each) {
+        if (each && !further.contains("  sides ")) {
             attributes.append(attributes.toString().contains("reps") ? "  sides separate" : "  sides halves");
         }
-        return new Note(name, attributes + loadText + gearText);
+        return new Note(name, attributes + further);
+    }
+
+    /** As the notation has it: the thing, then how heavy it is. */
+    private static String gearOf(Matcher gear) {
+        String thing = gear.group(2) != null ? gear.group(2) : gear.group(4);
+        for (int weight : new int[] {1, 3, 5}) {
+            if (gear.group(weight) != null) {
+                return thing + " " + gear.group(weight);
+            }
+        }
+        return thing;
     }
 
     /** Lengths and small numbers that are said in words. */

@@ -242,7 +242,7 @@ class BedEditsTest {
                 if (part instanceof Part.Value value && !value.field().word().equals(Field.NAME)) {
                     Optional<String> next = FieldValues.stepped(value.field(), by);
                     next.ifPresent(v -> changes(text, errors, row.line(), value.field(), v));
-                    FieldValues.choices(value.field(), row.block().kind())
+                    FieldValues.ofBlock(value.field(), row.block().kind())
                             .forEach(c -> changes(text, errors, row.line(), value.field(), c.written()));
                 }
             }

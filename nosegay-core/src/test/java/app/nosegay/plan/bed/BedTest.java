@@ -200,7 +200,7 @@ class BedTest {
                 "squat for a minute | squat | '  work 1:00'",
                 "three sets of ten push-ups | push-ups | '  sets 3  reps 10'",
                 "figure-four stretch 30s | figure-four stretch | '  work 0:30'",
-                "goblet squat with a heavy kettlebell 8 | goblet squat | '  reps 8  gear heavy kettlebell'",
+                "goblet squat with a heavy kettlebell 8 | goblet squat | '  reps 8  gear kettlebell heavy'",
                 "lunge | lunge | ''"
             })
     void wordsArePutAsPeopleSayThem(String said, String name, String attributes) {

@@ -146,6 +146,17 @@ final class AddPopup {
     private void typed(String typed) {
         MoveLibrary library = Libraries.current();
         NotesReader.Note note = new NotesReader(library).note(typed);
+        if (note.name().contains("+")) {
+            Move first = library.parts(note.name()).stream().findFirst().orElse(null);
+            heading.setText(DesktopText.of("plan.bed.one-after-the-other"));
+            list.getItems()
+                    .setAll(new Line(
+                            first,
+                            note.name(),
+                            said(note),
+                            () -> add(NewBlock.move(kind, note.name() + note.attributes()))));
+            return;
+        }
         List<Move> found = new ArrayList<>(library.search(note.name()));
         String amount = said(note);
         boolean known = library.likeliest(note.name()).isPresent();

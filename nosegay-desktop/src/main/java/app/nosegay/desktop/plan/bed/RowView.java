@@ -212,7 +212,7 @@ final class RowView extends VBox {
                 field,
                 PlainWords.label(field.word()),
                 new FieldButton.Source(
-                        FieldValues.choices(field, row.block().kind()),
+                        FieldValues.ofBlock(field, row.block().kind()),
                         by -> FieldValues.stepped(field, by),
                         typed -> field.word().equals(Field.NAME) && typed.isBlank()
                                 ? Optional.of("")
