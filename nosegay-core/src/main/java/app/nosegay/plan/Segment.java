@@ -1,5 +1,6 @@
 package app.nosegay.plan;
 
+import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.RunSheet.Block;
 import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.terms.BlockKind;
@@ -50,6 +51,13 @@ public record Segment(
         Tempo tempo,
         String teaches,
         boolean open) {
+
+    /** Whether it is one time in which the whole list of an AMRAP is gone through as often as possible. */
+    public boolean isWindow() {
+        return kind == SegmentKind.WORK
+                && block.kind() == BlockKind.AMRAP
+                && block.attributes().has(Attribute.FOR);
+    }
 
     /** Ids differ between segments of one timeline, so they are compared first: lists of thousands are searched while typing. */
     @Override

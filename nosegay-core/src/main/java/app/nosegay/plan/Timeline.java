@@ -2,6 +2,7 @@ package app.nosegay.plan;
 
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.text.CoreText;
@@ -122,15 +123,17 @@ public record Timeline(RunSheet sheet, List<Segment> segments) {
     public List<String> workMoves(boolean withBonus) {
         Set<String> moves = new LinkedHashSet<>();
         for (Segment s : segments) {
-            boolean counts = s.kind() == SegmentKind.WORK
-                    && s.line() != null
-                    && (withBonus
-                            || !(s.line().attributes().flag(Attribute.BONUS)
-                                    || s.block().attributes().flag(Attribute.BONUS)));
-            if (counts
-                    && !moves.contains(s.move())
-                    && !moves.containsAll(s.line().parts())) {
-                moves.add(s.move());
+            if (s.kind() == SegmentKind.WORK && s.line() != null) {
+                // In one window for the whole list every move of the block is done.
+                List<MoveLine> lines = s.isWindow() ? s.block().moves() : List.of(s.line());
+                for (MoveLine line : lines) {
+                    boolean bonus = line.attributes().flag(Attribute.BONUS)
+                            || s.block().attributes().flag(Attribute.BONUS);
+                    String move = s.isWindow() ? line.name() : s.move();
+                    if ((withBonus || !bonus) && !moves.contains(move) && !moves.containsAll(line.parts())) {
+                        moves.add(move);
+                    }
+                }
             }
         }
         return List.copyOf(moves);

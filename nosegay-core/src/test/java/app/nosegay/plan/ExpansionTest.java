@@ -25,6 +25,16 @@ class ExpansionTest {
     }
 
     @Test
+    void inOneWindowEveryMoveOfTheListCounts() {
+        assertThat(SampleSheets.timeline("amrap  for 8:00\n  squat\n  push-up\n  lunge  bonus\n")
+                        .workMoves(false))
+                .containsExactly("squat", "push-up");
+        assertThat(SampleSheets.timeline("amrap  work 1:00\n  squat\n  push-up\n")
+                        .workMoves(false))
+                .containsExactly("squat", "push-up");
+    }
+
+    @Test
     void theExampleExpandsAsPrinted() {
         Timeline timeline = SampleSheets.timeline(SampleSheets.wheelbarrow());
         assertThat(timeline.sheet().errors()).isEmpty();

@@ -15,7 +15,6 @@ import app.nosegay.plan.sheet.RunSheet.Item;
 import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.sheet.RunSheet.RestLine;
 import app.nosegay.plan.sheet.SheetText;
-import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.text.CoreText;
@@ -191,7 +190,7 @@ public final class Bed {
 
     /** How much a leaf is: repetitions or its time, and whether that is for each side. */
     private static String amount(Block block, Field ends, SideWay way, List<Segment> moving) {
-        boolean window = block.kind() == BlockKind.AMRAP && block.attributes().has(Attribute.FOR);
+        boolean window = moving.stream().anyMatch(Segment::isWindow);
         if (window) {
             return ends.written().isEmpty() || ends.written().startsWith("work") ? "" : ends.shown();
         }

@@ -280,10 +280,7 @@ final class BodyChecks {
         names += missing.size() > MOST_NAMED
                 ? CoreText.of("plan.check.body-checks.and-more", missing.size() - MOST_NAMED)
                 : "";
-        Finding finding = Finding.of(
-                        code,
-                        Severity.LOOK,
-                        CoreText.of("plan.check.body-checks.is", capital(names), missing.size(), words))
+        Finding finding = Finding.of(code, Severity.LOOK, CoreText.of("plan.check.body-checks.left-out", words, names))
                 .onLine(blocks(kind).get(0).line());
         findings.add(helping(missing, pattern)
                 .map(m -> finding.withFix(
