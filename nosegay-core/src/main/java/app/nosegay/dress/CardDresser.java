@@ -46,7 +46,7 @@ final class CardDresser {
     /** @param pieces where the cards are put */
     CardDresser(DressSource source, List<Piece> pieces) {
         this.source = source;
-        this.wordings = new Wordings(source.library());
+        this.wordings = new Wordings(source.library(), source.timeline().sheet().header());
         this.pieces = pieces;
     }
 

@@ -41,6 +41,9 @@ public record Move(
         Set<String> traits,
         Map<CueKind, List<String>> cues) {
 
+    /** Gear that is not held. */
+    private static final Set<String> FIXED = Set.of("bench", "chair", "step", "wall", "mat", "slider", "exercise ball");
+
     /** The wordings of one kind; empty when it has none. */
     public List<String> cues(CueKind kind) {
         return cues.getOrDefault(kind, List.of());
@@ -56,21 +59,7 @@ public record Move(
         List<String> texts = new ArrayList<>(cues(kind));
         texts.add(text);
         more.put(kind, List.copyOf(texts));
-        return new Move(
-                name,
-                aliases,
-                pattern,
-                motion,
-                primary,
-                secondary,
-                position,
-                gear,
-                sided,
-                tempo,
-                startsDown,
-                view,
-                traits,
-                more);
+        return done(position, gear, traits, more);
     }
 
     /** The same move under another name of its own: its muscles, cues and options stay. */
@@ -93,6 +82,35 @@ public record Move(
                 view,
                 traits,
                 named);
+    }
+
+    /** The same move done in another way: what it rests on, what it needs and what is said of it. */
+    Move done(String inPosition, List<String> withGear, Set<String> withTraits, Map<CueKind, List<String>> said) {
+        return new Move(
+                name,
+                aliases,
+                pattern,
+                motion,
+                primary,
+                secondary,
+                inPosition,
+                withGear,
+                sided,
+                tempo,
+                startsDown,
+                view,
+                withTraits,
+                said);
+    }
+
+    /** The same move with other gear in the hands; a seat or a mat stays; with none for an empty one. */
+    Move with(String held) {
+        List<String> kept =
+                new ArrayList<>(gear.stream().filter(FIXED::contains).toList());
+        if (!held.isEmpty()) {
+            kept.add(0, held);
+        }
+        return done(position, List.copyOf(kept), traits, cues);
     }
 
     /** How high the body is; changes between these take time. */
@@ -133,7 +151,7 @@ public record Move(
                     case "knee-bend" -> Set.of("squat", "lunge", "jump").contains(pattern);
                     case "loaded-hinge" -> pattern.equals("hinge") && !gear.isEmpty();
                     case "loaded" -> !gear.isEmpty();
-                    case "static" -> motion.contains("plank") || motion.startsWith("hold");
+                    case "static" -> traits.contains("held");
                     case "single-leg" -> traits.contains("balance");
                     default -> false;
                 };

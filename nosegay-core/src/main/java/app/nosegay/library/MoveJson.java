@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -23,20 +24,85 @@ public final class MoveJson {
 
     /** Reads a library file's text; fails with a sentence for the user. */
     public static List<Move> read(String json) throws IOException {
-        JsonNode root = JsonText.tree(json, CoreText.of("text.json-text.moves"));
-        if (!root.path("moves").isArray()) {
-            throw new IOException("this is not a file of moves: it has no \"moves\"");
-        }
+        return read(List.of(json));
+    }
+
+    /** Reads library files that build on each other: a move may be like one of any of them. */
+    static List<Move> read(List<String> files) throws IOException {
         Map<String, JsonNode> patterns = new HashMap<>();
-        root.path("patterns").properties().forEach(e -> patterns.put(e.getKey(), e.getValue()));
+        Map<String, ObjectNode> nodes = new LinkedHashMap<>();
+        for (String json : files) {
+            JsonNode root = JsonText.tree(json, CoreText.of("text.json-text.moves"));
+            if (!root.path("moves").isArray()) {
+                throw new IOException("this is not a file of moves: it has no \"moves\"");
+            }
+            root.path("patterns").properties().forEach(e -> patterns.put(e.getKey(), e.getValue()));
+            for (JsonNode node : root.path("moves")) {
+                String like = node.path("like").asText();
+                ObjectNode base = nodes.get(like);
+                if (!like.isEmpty() && base == null) {
+                    throw new IllegalArgumentException(
+                            node.path("name").asText() + ": there is no \"" + like + "\" above it to be like");
+                }
+                nodes.put(node.path("name").asText(), base == null ? (ObjectNode) node : like(base, (ObjectNode) node));
+            }
+            root.path("aliases").properties().forEach(e -> {
+                ObjectNode of = nodes.get(e.getKey());
+                if (of != null) {
+                    ArrayNode aliases = of.withArray("/aliases");
+                    e.getValue().forEach(aliases::add);
+                }
+            });
+        }
         List<Move> moves = new ArrayList<>();
-        for (JsonNode node : root.path("moves")) {
+        for (ObjectNode node : nodes.values()) {
             String pattern = node.path("pattern").asText();
             moves.add(move(
                     node,
                     patterns.getOrDefault(pattern, JsonMapper.builder().build().createObjectNode())));
         }
         return moves;
+    }
+
+    /** {@code own} with all it does not say taken from {@code base}, but for names and what is said of other gear. */
+    private static ObjectNode like(ObjectNode base, ObjectNode own) {
+        ObjectNode node = base.deepCopy();
+        node.remove("aliases");
+        ObjectNode cues = (ObjectNode) node.path("cues").deepCopy();
+        cues.remove("name");
+        if (own.has("gear")) {
+            cues.remove("gear");
+        }
+        if (own.has("position")) {
+            List.copyOf(cues.properties())
+                    .forEach(e -> holding(cues, e.getKey(), own.path("position").asText()));
+        }
+        own.path("cues").properties().forEach(e -> cues.set(e.getKey(), e.getValue()));
+        Set<String> traits = new LinkedHashSet<>(strings(node.path("traits")));
+        traits.removeAll(strings(own.path("traits-")));
+        traits.addAll(strings(own.path("traits+")));
+        own.properties().forEach(e -> node.set(e.getKey(), e.getValue()));
+        List<String> secondary = new ArrayList<>(strings(node.path("secondary")));
+        secondary.removeAll(strings(node.path("primary")));
+        put(node.putArray("secondary"), secondary);
+        node.set("cues", cues);
+        put(node.putArray("traits"), List.copyOf(traits));
+        return node;
+    }
+
+    /** Keeps of the wordings of a kind those that hold in another position. */
+    private static void holding(ObjectNode cues, String kind, String position) {
+        List<String> hold = strings(cues.path(kind)).stream()
+                .filter(t -> Position.all().stream()
+                        .filter(p -> p.body().equals(position))
+                        .limit(1)
+                        .noneMatch(p -> p.against().matcher(t).find()))
+                .toList();
+        if (hold.isEmpty()) {
+            cues.remove(kind);
+        } else {
+            put(cues.putArray(kind), hold);
+        }
     }
 
     private static Move move(JsonNode node, JsonNode pattern) {
@@ -72,7 +138,7 @@ public final class MoveJson {
                 cues);
     }
 
-    private static List<String> strings(JsonNode node) {
+    static List<String> strings(JsonNode node) {
         List<String> list = new ArrayList<>();
         if (node.isTextual()) {
             list.add(node.asText());

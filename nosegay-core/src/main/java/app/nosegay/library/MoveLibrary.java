@@ -9,6 +9,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -16,32 +18,87 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** All known moves, found by name or alias, whatever the case and plural. */
 public final class MoveLibrary {
-    private static final String SHIPPED = "moves.json";
+    private static final List<String> SHIPPED = List.of("moves.json", "more-moves.json");
+    /** Several moves, not one of many words. */
+    private static final Pattern JOINED = Pattern.compile("[+,]");
+
     private static final Pattern NOT_WORD = Pattern.compile("[^\\p{L}\\p{N}]+");
+    /** Shorter words differ by a letter without being slips: row, raw. */
+    private static final int SHORTEST_SLIP = 4;
+    /** From here on two letters may be wrong, or swapped. */
+    private static final int LONG_WORD = 5;
+
+    private static final LevenshteinDistance SLIPS = new LevenshteinDistance(2);
+    private static final List<Set<NameWords.Role>> ROLES = subsets();
     private static MoveLibrary shipped;
 
     private final List<Move> moves;
     private final Map<String, Move> byName = new TreeMap<>();
+    private final Map<String, Move> byWords = new HashMap<>();
+    private final Map<String, Move> byBag = new HashMap<>();
     /** Names are looked up many times while a plan is computed; what they mean does not change. */
     private final TextMemo<Optional<Move>> found = new TextMemo<>(this::named);
+
+    private static final char PLACED = '|';
+    private final TextMemo<Move> placed = new TextMemo<>(this::placed);
+    private volatile Set<String> knownWords;
+    private final Map<String, Move> joinedOnes = new ConcurrentHashMap<>();
 
     public MoveLibrary(Collection<Move> moves) {
         this.moves = List.copyOf(moves);
         for (Move move : moves) {
             byName.put(key(move.name()), move);
+        }
+        for (Move move : moves) {
             move.aliases().forEach(alias -> byName.putIfAbsent(key(alias), move));
         }
+        byName.forEach((name, move) -> {
+            List<String> words = NameWords.of(name);
+            byWords.putIfAbsent(String.join(" ", words), move);
+            byBag.putIfAbsent(bag(words), move);
+        });
+        // A move's own name is it, whatever alias of another has the same words.
+        for (Move move : moves) {
+            byBag.put(bag(NameWords.of(move.name())), move);
+        }
+    }
+
+    /** What may be left out of a name, the fewest kinds of words first. */
+    private static List<Set<NameWords.Role>> subsets() {
+        NameWords.Role[] all = NameWords.Role.values();
+        List<Set<NameWords.Role>> subsets = new ArrayList<>();
+        for (int bits = 1; bits < 1 << all.length; bits++) {
+            EnumSet<NameWords.Role> set = EnumSet.noneOf(NameWords.Role.class);
+            for (NameWords.Role role : all) {
+                if ((bits & 1 << role.ordinal()) != 0) {
+                    set.add(role);
+                }
+            }
+            subsets.add(set);
+        }
+        subsets.sort(Comparator.comparingInt(Set::size));
+        return List.copyOf(subsets);
     }
 
     /** The library that comes with the application. */
     public static synchronized MoveLibrary shipped() {
         if (shipped == null) {
-            try (InputStream in = MoveLibrary.class.getResourceAsStream(SHIPPED)) {
-                shipped = read(in);
+            try {
+                List<String> files = new ArrayList<>();
+                for (String file : SHIPPED) {
+                    try (InputStream in = MoveLibrary.class.getResourceAsStream(file)) {
+                        files.add(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+                    }
+                }
+                shipped = new MoveLibrary(MoveJson.read(files));
             } catch (IOException e) {
                 throw new UncheckedIOException("the shipped move library " + SHIPPED + " cannot be read", e);
             }
@@ -81,8 +138,59 @@ public final class MoveLibrary {
         return found.of(name);
     }
 
+    /** The move whose name or alias this is, in whatever spelling and order of words; not one said with gear or position besides. */
+    public Optional<Move> called(String name) {
+        List<String> words = JOINED.matcher(name).find() ? List.of("") : NameWords.of(name);
+        return Optional.ofNullable(byName.getOrDefault(key(name), byBag.get(bag(words))));
+    }
+
     private Optional<Move> named(String name) {
-        return Optional.ofNullable(byName.get(key(name)));
+        Move exact = byName.get(key(name));
+        if (exact != null || JOINED.matcher(name).find()) {
+            return Optional.ofNullable(exact);
+        }
+        List<String> words = NameWords.of(name);
+        Move sameWords = byWords.getOrDefault(String.join(" ", words), byBag.get(bag(words)));
+        return sameWords != null ? Optional.of(sameWords) : qualified(words);
+    }
+
+    /** A known name with words beside it that only say how: in a position, with gear, with a side. The fewest are left out. */
+    private Optional<Move> qualified(List<String> words) {
+        Optional<Move> best = Optional.empty();
+        int mostWords = 0;
+        for (Set<NameWords.Role> roles : ROLES) {
+            List<String> rest = words.stream()
+                    .filter(w -> roles.stream().noneMatch(r -> NameWords.is(w, r)))
+                    .toList();
+            Move move = rest.isEmpty() ? null : byBag.get(bag(rest));
+            if (move != null && rest.size() > mostWords) {
+                mostWords = rest.size();
+                best = Optional.of(asSaid(
+                        move, words.stream().filter(w -> !rest.contains(w)).toList()));
+            }
+        }
+        return best;
+    }
+
+    /** {@code move} with the gear and the position its name was said with. */
+    private static Move asSaid(Move move, List<String> said) {
+        Move as = move;
+        for (String word : said) {
+            if (NameWords.is(word, NameWords.Role.GEAR)) {
+                as = as.with(NameWords.gear(word));
+            }
+            if (NameWords.is(word, NameWords.Role.POSITION)) {
+                Move now = as;
+                as = Position.of(NameWords.position(word))
+                        .map(p -> p.apply(now))
+                        .orElse(as);
+            }
+        }
+        return as;
+    }
+
+    private static String bag(List<String> words) {
+        return words.stream().distinct().sorted().collect(Collectors.joining(" "));
     }
 
     /** The known moves in {@code name}: one, or those joined by {@code +} or listed with commas; empty for null. */
@@ -98,22 +206,109 @@ public final class MoveLibrary {
                         .toList();
     }
 
-    /** The move probably meant by {@code name}: exact, then singular or with a word too many, then the nearest spelling. */
+    /** The known moves in {@code name} as they are done in {@code position}; in their own for an empty one. */
+    public List<Move> parts(String name, String position) {
+        List<Move> usual = parts(name);
+        if (position.isEmpty() || usual.isEmpty()) {
+            return usual;
+        }
+        return usual.stream().map(m -> placed.of(position + PLACED + m.name())).toList();
+    }
+
+    /** The one move that {@code name} is in {@code position}: a known one, or known ones joined by {@code +}; empty for a list. */
+    public Optional<Move> whole(String name, String position) {
+        List<Move> parts = parts(name, position);
+        if (parts.size() == 1 && (!name.contains("+") || find(name).isPresent())) {
+            return Optional.of(parts.get(0));
+        }
+        boolean joined = parts.size() > 1 && name.contains("+") && parts.size() == name.split("\\+").length;
+        return joined
+                ? Optional.of(joinedOnes.computeIfAbsent(name + PLACED + position, k -> Compound.of(parts)))
+                : Optional.empty();
+    }
+
+    /** A move that has this position's own entry is that one; else what holds of every move in it. */
+    private Move placed(String key) {
+        String position = key.substring(0, key.indexOf(PLACED));
+        Move usual = find(key.substring(key.indexOf(PLACED) + 1)).orElseThrow();
+        return find(position + " " + usual.name())
+                .filter(m -> !m.position().equals(usual.position()))
+                .or(() -> Position.of(position).map(p -> p.apply(usual)))
+                .orElse(usual);
+    }
+
+    /**
+     * The move probably meant by {@code name}: a known one, else one whose words are all in it or that is a slip of the pen away. What is
+     * not found by {@link #find} is to be asked about.
+     */
     public Optional<Move> likeliest(String name) {
         Optional<Move> exact = find(name);
         if (exact.isPresent() || name.isBlank()) {
             return exact;
         }
-        String k = key(name);
-        String nearest = Nearest.of(k, byName.keySet());
-        if (nearest != null) {
-            return Optional.of(byName.get(nearest));
+        Optional<Move> slip = slip(NameWords.of(name));
+        if (slip.isPresent()) {
+            return slip;
         }
-        Set<String> words = Set.copyOf(List.of(k.split(" ")));
-        return byName.entrySet().stream()
-                .filter(e -> words.containsAll(List.of(e.getKey().split(" "))))
-                .max(Comparator.comparingInt(e -> e.getKey().length()))
+        List<String> words = NameWords.of(name);
+        return byBag.entrySet().stream()
+                .filter(e -> isSure(List.of(e.getKey().split(" ")), words))
+                .max(Comparator.comparingInt(
+                                (Map.Entry<String, Move> e) -> e.getKey().split(" ").length)
+                        .thenComparing(e -> e.getKey().length())
+                        .thenComparing(Map.Entry::getKey))
                 .map(Map.Entry::getValue);
+    }
+
+    /** All words of a known name are said, and the last word said, which names the thing, is among them. */
+    private static boolean isSure(List<String> known, List<String> said) {
+        return !said.isEmpty() && said.containsAll(known) && known.contains(said.get(said.size() - 1));
+    }
+
+    /** A name whose words are the same but for slips of the pen, word by word. */
+    private Optional<Move> slip(List<String> words) {
+        List<String> mended = new ArrayList<>();
+        for (String word : words) {
+            if (knownWords().contains(word) || word.length() < SHORTEST_SLIP) {
+                mended.add(word);
+                continue;
+            }
+            String near = knownWords().stream()
+                    .filter(k -> Math.abs(k.length() - word.length()) <= 2 && k.length() >= SHORTEST_SLIP)
+                    .map(k -> Map.entry(k, SLIPS.apply(word, k)))
+                    .filter(e -> e.getValue() >= 0 && e.getValue() <= (word.length() < LONG_WORD ? 1 : 2))
+                    .min(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+                    .map(Map.Entry::getKey)
+                    .orElse(null);
+            if (near == null) {
+                return Optional.empty();
+            }
+            mended.add(near);
+        }
+        Move move = byBag.get(bag(mended));
+        return move != null ? Optional.of(move) : mended.equals(words) ? Optional.empty() : qualified(mended);
+    }
+
+    /** The commonest known word that begins so; itself where none does. */
+    private String whole(String typed) {
+        return moves.stream()
+                .flatMap(m -> Stream.of(key(m.name()).split(" ")))
+                .filter(w -> w.startsWith(typed))
+                .collect(Collectors.groupingBy(w -> w, Collectors.counting()))
+                .entrySet()
+                .stream()
+                .max(Map.Entry.<String, Long>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+                .map(Map.Entry::getKey)
+                .orElse(typed);
+    }
+
+    private Set<String> knownWords() {
+        if (knownWords == null) {
+            knownWords = byBag.keySet().stream()
+                    .flatMap(b -> Stream.of(b.split(" ")))
+                    .collect(Collectors.toUnmodifiableSet());
+        }
+        return knownWords;
     }
 
     /** Moves whose name, alias, pattern, gear or muscle has the words of {@code query}, the nearest first; all for an empty query. */
@@ -147,13 +342,18 @@ public final class MoveLibrary {
         if (starts.isEmpty()) {
             likeliest(query).ifPresent(starts::add);
         }
+        if (starts.isEmpty() && words.size() > 1) {
+            // The last word is still being typed, and a letter before it may be wrong.
+            String typed = words.get(words.size() - 1);
+            likeliest(q.substring(0, q.length() - typed.length()) + whole(typed))
+                    .ifPresent(starts::add);
+        }
         return starts;
     }
 
     /** The known name nearest to {@code name}, or null when none is near. */
     public String nearestName(String name) {
-        String nearest = Nearest.of(key(name), byName.keySet());
-        return nearest == null ? null : byName.get(nearest).name();
+        return likeliest(name).map(Move::name).orElse(null);
     }
 
     private static String key(String name) {

@@ -94,7 +94,7 @@ public record Balance(
             Set<MuscleGroup> secondary = EnumSet.noneOf(MuscleGroup.class);
             boolean pushes = false;
             boolean pulls = false;
-            for (Move move : library.parts(s.move())) {
+            for (Move move : s.moves(library)) {
                 primary.addAll(move.primary());
                 secondary.addAll(move.secondary());
                 pushes |= move.pattern().equals("push");

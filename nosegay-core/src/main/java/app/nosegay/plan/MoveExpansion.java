@@ -14,14 +14,24 @@ import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
+import app.nosegay.time.Tempo;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Expands one move at one place to its segments: its demonstration, its sides, its switch. */
 final class MoveExpansion {
     private static final Length SWITCH = Length.ofSeconds(5);
     private static final Length LEAST_DEMO = Length.ofSeconds(10);
+    /** A new move is shown a few times without a word, or it is not seen. */
+    private static final int REPS_SHOWN = 3;
+    /** "Take the kettlebell", and doing so. */
+    private static final Length GEAR_LINE = Length.ofSeconds(3);
+    /** Between two lines of a demonstration. */
+    private static final Length BREATH = Length.ofMillis(500);
+    /** Plans are made in steps of five seconds. */
+    private static final double DEMO_STEP = 5;
 
     private final Header header;
     private final MoveLibrary library;
@@ -57,7 +67,9 @@ final class MoveExpansion {
             }
             case ROUNDS, SETS -> {
                 Side side = index % 2 == 1 ? start : start.other();
-                list.work(place, place.id(null), place.id(null), side, way, length.length(), length.reps(), length);
+                boolean first = side == start;
+                Integer reps = length.repsOfSide(first);
+                list.work(place, place.id(null), place.id(null), side, way, length.ofSide(first), reps, length);
             }
             case NONE, ALTERNATE, FREE, CHAIN -> {
                 boolean both = way == SideWay.ALTERNATE && length.fromReps() && length.eachSide();
@@ -108,7 +120,7 @@ final class MoveExpansion {
         Attributes merged = place.attributes();
         String move = place.shownMove();
         if (merged.demo() == Attribute.Demo.BEFORE && demonstrated.add(move)) {
-            Length needed = Length.max(LEAST_DEMO, secondsTheCuesNeed(place.move(), move));
+            Length needed = Length.max(LEAST_DEMO, secondsOfADemo(place));
             Length time = merged.length(Attribute.DEMO_TIME).orElse(needed);
             int before = list.size();
             list.still(place, place.id("demo"), place.id("demo"), SegmentKind.DEMO, move, SideWay.NONE, time, false);
@@ -120,28 +132,45 @@ final class MoveExpansion {
         }
     }
 
-    /** What a demonstration has to hold: set-up, first form cue, first option, the sheet's own before the library's; in whole seconds. */
-    private Length secondsTheCuesNeed(MoveLine line, String move) {
-        Length total = Length.ZERO;
-        for (CueKind kind : List.of(CueKind.SETUP, CueKind.FORM, CueKind.EASIER)) {
-            String own = line.cues().stream()
+    /**
+     * What a demonstration has to hold: its name, its gear, the set-up, two form cues, an option each way, what other levels do, the
+     * sheet's own words before the library's; and the move shown a few times. In steps of five seconds.
+     */
+    private Length secondsOfADemo(Place place) {
+        MoveLine line = place.move();
+        String name = place.shownMove();
+        Optional<Move> known =
+                library.whole(name, place.attributes().words(Attribute.POSITION).orElse(""));
+        Length total = said("Next, " + name + ".");
+        boolean gear = place.attributes().list(Attribute.GEAR).size()
+                        + known.map(m -> m.gear().size()).orElse(0)
+                > 0;
+        total = gear ? total.plus(GEAR_LINE) : total;
+        for (CueKind kind : List.of(CueKind.SETUP, CueKind.FORM, CueKind.EASIER, CueKind.HARDER)) {
+            List<String> own = line.cues().stream()
                     .filter(c -> c.kind() == kind)
                     .map(RunSheet.Cue::text)
-                    .findFirst()
-                    .orElse(null);
-            String text = own != null
-                    ? own
-                    : library.find(move).map(m -> first(m, kind)).orElse("");
-            total = total.plus(
-                    text.isEmpty()
-                            ? Length.ZERO
-                            : SpeechRate.DEFAULT.toSay(text, false).plus(Length.ofMillis(500)));
+                    .toList();
+            List<String> texts = own.isEmpty()
+                    ? known.map(m -> m.cues(kind)).orElse(List.of()).stream()
+                            .limit(kind == CueKind.FORM ? 2 : 1)
+                            .toList()
+                    : own;
+            for (String text : texts) {
+                total = total.plus(said(text));
+            }
         }
-        return Length.ofSeconds(Math.ceil(total.seconds()));
+        for (RunSheet.LevelLine level : line.levels()) {
+            total = total.plus(said(level.level() + " does " + level.move() + "."));
+        }
+        Tempo tempo =
+                place.attributes().tempo().or(() -> known.map(Move::tempo)).orElse(Tempo.DEFAULT);
+        total = total.plus(tempo.repLength().times(REPS_SHOWN));
+        return Length.ofSeconds(Math.ceil(total.seconds() / DEMO_STEP) * DEMO_STEP);
     }
 
-    private static String first(Move move, CueKind kind) {
-        return move.cues(kind).isEmpty() ? "" : move.cues(kind).get(0);
+    private static Length said(String text) {
+        return SpeechRate.DEFAULT.toSay(text, false).plus(BREATH);
     }
 
     Side startSide(Attributes merged) {

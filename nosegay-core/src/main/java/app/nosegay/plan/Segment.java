@@ -1,5 +1,7 @@
 package app.nosegay.plan;
 
+import app.nosegay.library.Move;
+import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.RunSheet.Block;
 import app.nosegay.plan.sheet.RunSheet.MoveLine;
@@ -12,7 +14,9 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Tempo;
 import app.nosegay.time.Time;
+import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * One stretch of the timeline with one purpose.
@@ -57,6 +61,26 @@ public record Segment(
         return kind == SegmentKind.WORK
                 && block.kind() == BlockKind.AMRAP
                 && block.attributes().has(Attribute.FOR);
+    }
+
+    /** The known moves done in it, each as it is done in the position the plan says. */
+    public List<Move> moves(MoveLibrary library) {
+        return library.parts(move, position());
+    }
+
+    /** The one move done in it, where it is known: joined moves are one. */
+    public Optional<Move> wholeMove(MoveLibrary library) {
+        return move == null ? Optional.empty() : library.whole(move, position());
+    }
+
+    /** The position the plan says; empty where it is the move's own. */
+    public String position() {
+        return line == null
+                ? ""
+                : line.attributes()
+                        .over(block.attributes())
+                        .words(Attribute.POSITION)
+                        .orElse("");
     }
 
     /** Ids differ between segments of one timeline, so they are compared first: lists of thousands are searched while typing. */

@@ -7,7 +7,6 @@ import app.nosegay.plan.terms.Amount;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Counts;
 import app.nosegay.plan.terms.Pause;
-import app.nosegay.plan.terms.Reps;
 import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;
 
@@ -41,7 +40,7 @@ record WorkLength(Length length, Integer reps, boolean eachSide, Tempo tempo, bo
         Attributes ends = ownEnd ? line : merged;
         Integer target = ends.reps().map(r -> r.ofSet(index)).orElse(null);
         Integer reps = merged.shown().map(Amount::reps).orElse(target);
-        boolean each = ends.reps().map(Reps::eachSide).orElse(false);
+        boolean each = ends.reps().map(r -> r.eachSide(merged.sides())).orElse(false);
         Length shownTime = merged.shown().map(Amount::time).orElse(null);
         if (shownTime != null) {
             return new WorkLength(shownTime, target, each, tempo, false, false);

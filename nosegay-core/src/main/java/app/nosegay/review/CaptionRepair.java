@@ -136,7 +136,7 @@ public record CaptionRepair(String take, Time<Axis.Take> time, String from, Stri
         for (Segment s : near) {
             if (s.move() != null) {
                 vocabulary.put(s.move().toLowerCase(Locale.ROOT), true);
-                for (Move move : library.parts(s.move())) {
+                for (Move move : s.moves(library)) {
                     move.gear().forEach(g -> vocabulary.putIfAbsent(g, true));
                     for (MuscleGroup g : MuscleGroup.values()) {
                         if (move.share(g) > 0) {

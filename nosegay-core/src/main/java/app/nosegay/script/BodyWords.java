@@ -1,13 +1,16 @@
 package app.nosegay.script;
 
 import app.nosegay.cache.TextMemo;
+import app.nosegay.library.Move;
 import app.nosegay.library.MuscleGroup;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** What people call the parts of the body: by muscle group, and joints and ends besides ({@code body-words.json}). */
@@ -27,6 +30,18 @@ public final class BodyWords {
     /** The words for muscles in a line, those it denies ("not your lower back") left out. */
     static List<String> namedIn(String line) {
         return NAMED.of(line);
+    }
+
+    /** The words for muscles in a line where none of them is one that {@code moves} train; empty where one is, or none is named. */
+    static List<String> onlyOthers(String line, List<Move> moves) {
+        Set<String> right = new HashSet<>();
+        for (MuscleGroup g : MuscleGroup.values()) {
+            if (moves.stream().anyMatch(m -> m.share(g) > 0)) {
+                right.addAll(of(g));
+            }
+        }
+        List<String> named = namedIn(line);
+        return named.stream().anyMatch(right::contains) ? List.of() : named;
     }
 
     /** Whether a line names any part of the body. */

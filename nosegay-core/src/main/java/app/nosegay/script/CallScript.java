@@ -4,6 +4,7 @@ import static app.nosegay.script.Wordings.capital;
 import static app.nosegay.script.Wordings.number;
 
 import app.nosegay.library.CueKind;
+import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
@@ -13,6 +14,7 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.CallStyle;
+import app.nosegay.plan.terms.Counts;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.time.Axis;
@@ -33,6 +35,8 @@ final class CallScript {
     private static final double MOST_SHARE_LEFT = 0.6;
     /** Longer intervals get their minutes called. */
     private static final Length LONG = Length.ofSeconds(150);
+    /** The word that starts a set is said out first. */
+    private static final Length GO = Length.ofMillis(500);
     /** Fewer reps need no "last two". */
     private static final int LEAST_REPS = 5;
 
@@ -55,6 +59,7 @@ final class CallScript {
         START,
         END,
         COUNT,
+        PHRASE,
         SECONDS_LEFT,
         HALF_WAY
     }
@@ -110,10 +115,36 @@ final class CallScript {
             time(interval);
         }
         if (next != null && !next.kind().isMoving()) {
-            String word = next.kind() == SegmentKind.REST ? "And rest." : "Well done.";
+            String word = next.kind() != SegmentKind.TALK
+                    ? next.kind() == SegmentKind.DEMO ? "And stop." : "And rest."
+                    : Talk.isClosing(timeline, next.first()) ? "Well done." : "And rest.";
             add(Rank.END, next.first(), CueKind.TIME, word, interval.end());
         }
         sideChanges(interval);
+        interval.segments().forEach(this::phrase);
+    }
+
+    /** The parts of a counted phrase are said as they begin; what comes next in it, just before. */
+    private void phrase(Segment s) {
+        Attributes merged = s.line() == null
+                ? Attributes.NONE
+                : s.line().attributes().over(s.block().attributes());
+        Counts counts = merged.counts().orElse(null);
+        if (counts == null || counts.parts().size() < 2) {
+            return;
+        }
+        boolean down = s.wholeMove(library).map(Move::startsDown).orElse(true);
+        String manner = "";
+        for (Counts.Part part : counts.parts()) {
+            String now = Counts.manner(part.text());
+            String text = Phrases.counts(part, down);
+            if (!text.isEmpty() && !now.equals(manner)) {
+                Time<Axis.Plan> at = s.start().plus(s.duration().times((double) part.from() / counts.counts()));
+                Length early = rate.toSay(text, true);
+                add(Rank.PHRASE, s, CueKind.COUNT, text, part.from() == 0 ? at.plus(GO) : at.minus(early));
+            }
+            manner = now;
+        }
     }
 
     private static boolean endsByReps(Interval interval) {
@@ -227,7 +258,7 @@ final class CallScript {
     }
 
     private Length spokenTime(Due d) {
-        return d.kind() == CueKind.COUNT
+        return d.rank() == Rank.COUNT
                 ? Length.ofSeconds(d.text().split(",").length)
                 : rate.toSay(d.text(), d.segment().kind().isMoving());
     }
@@ -242,7 +273,9 @@ final class CallScript {
             var after = kept.ceilingEntry(d.at().micros());
             // The word that starts an interval may follow its own count at once.
             Length room =
-                    d.rank() == Rank.COUNT || d.rank() == Rank.START || d.rank() == Rank.END ? Length.ZERO : MERGE;
+                    d.rank() == Rank.COUNT || d.rank() == Rank.START || d.rank() == Rank.END || d.rank() == Rank.PHRASE
+                            ? Length.ZERO
+                            : MERGE;
             boolean free = (before == null
                             || !line.start().isBefore(before.getValue().end())
                                     && line.start()

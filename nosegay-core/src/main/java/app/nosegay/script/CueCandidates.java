@@ -1,24 +1,23 @@
 package app.nosegay.script;
 
 import static app.nosegay.script.Wordings.capital;
-import static app.nosegay.script.Wordings.number;
 
 import app.nosegay.library.CueKind;
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.library.Position;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
-import app.nosegay.plan.check.GearItem;
+import app.nosegay.plan.check.Audience;
+import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.GearList;
-import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.sheet.RunSheet.LevelLine;
 import app.nosegay.plan.terms.Amount;
 import app.nosegay.plan.terms.BlockKind;
-import app.nosegay.plan.terms.Load;
 import app.nosegay.plan.terms.RepPattern;
 import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.plan.terms.Side;
+import app.nosegay.plan.terms.SideWay;
 import app.nosegay.script.CueCandidate.Window;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
@@ -40,122 +39,61 @@ final class CueCandidates {
     /** What a later round adds, in turn. */
     private static final List<CueKind> NEWS = List.of(CueKind.IMAGE, CueKind.MUSCLE, CueKind.WHY);
 
+    private static final String MORE = "If that was easy, take a little more weight.";
+
     private final Timeline timeline;
     private final MoveLibrary library;
     private final Wordings wordings;
     private final Fields fields;
     private final List<Segment> segments;
-    private final Map<String, Integer> roundsByBlock;
+    private final Announcements announcements;
+    private final boolean loadAdvised;
     private final Map<String, Integer> met = new HashMap<>();
     private final Set<Integer> ownSaid = new HashSet<>();
-    private List<GearItem> held = List.of();
+    private final Set<String> cautioned = new HashSet<>();
+    private int cheers;
+    private Segment moved;
 
     CueCandidates(Timeline timeline, MoveLibrary library, Fields fields) {
         this.timeline = timeline;
         this.library = library;
-        this.wordings = new Wordings(library);
+        this.wordings = new Wordings(library, timeline.sheet().header());
         this.fields = fields;
         this.segments = timeline.segments();
-        this.roundsByBlock = timeline.roundsByBlock();
+        this.announcements = new Announcements(timeline, library);
+        this.loadAdvised =
+                Cautions.audiences(timeline).stream().allMatch(a -> a == Audience.GENERAL || a == Audience.BEGINNER);
     }
 
     /** The wishes for segment {@code i}, to be asked in order; the most important first. */
     List<CueCandidate> of(int i) {
         Segment s = segments.get(i);
         List<CueCandidate> wishes = new ArrayList<>();
-        if (s.kind().isMoving()) {
-            Segment before = i > 0 ? segments.get(i - 1) : null;
-            boolean gap = before != null && !before.kind().isMoving() && before.kind() != SegmentKind.SWITCH;
-            boolean secondPart = before != null
-                    && (before.kind() == SegmentKind.SWITCH || before.interval().equals(s.interval()));
-            int time = secondPart ? met.getOrDefault(s.move(), 0) : met.merge(s.move(), 1, Integer::sum);
-            announce(s, before, gap, secondPart, wishes);
-            about(s, before, gap, secondPart, Math.max(1, time), wishes);
+        if (s.kind() == SegmentKind.REST) {
+            announcements.rest(i, wishes);
         }
+        if (!s.kind().isMoving()) {
+            return wishes;
+        }
+        Segment before = i > 0 ? segments.get(i - 1) : null;
+        boolean gap = before != null && !before.kind().isMoving() && before.kind() != SegmentKind.SWITCH;
+        boolean samePart = before != null
+                && (before.kind() == SegmentKind.SWITCH || before.interval().equals(s.interval()));
+        boolean secondPart = samePart || Announcements.isOtherSide(s, announcements.movedBefore(i));
+        int time = secondPart ? met.getOrDefault(s.move(), 0) : met.merge(s.move(), 1, Integer::sum);
+        moved = announcements.movedBefore(i);
+        if (!samePart) {
+            announcements.of(i, wishes);
+        }
+        about(s, before, gap, secondPart, Math.max(1, time), wishes);
         return wishes;
-    }
-
-    /** The move's name, its side and gear, its place in the order: in the pause before it, else in the last third of what runs then. */
-    private void announce(Segment s, Segment before, boolean gap, boolean secondPart, List<CueCandidate> wishes) {
-        if (secondPart || before == null) {
-            return;
-        }
-        boolean sameMove = s.move().equals(before.move());
-        List<Window> places = new ArrayList<>();
-        if (gap) {
-            places.add(new Window(before, 0, 1));
-        } else if (before.kind().isMoving()) {
-            places.add(new Window(before, 0.5, 0.92));
-        }
-        if (!sameMove) {
-            String name = "Next, " + s.move() + side(s) + ".";
-            List<String> texts = new ArrayList<>(List.of(ordinalWords(s) + capital(name)));
-            texts.add(capital(name));
-            texts.add(capital("Next, " + s.move() + "."));
-            wishes.add(new CueCandidate(s, CueKind.NEXT, texts, places, false, true));
-        } else if (gap && (s.side() == Side.LEFT || s.side() == Side.RIGHT) && !side(s).isEmpty()) {
-            wishes.add(new CueCandidate(s, CueKind.NEXT, List.of("Same again" + side(s) + "."), places, false, true));
-        }
-        gear(s, places, wishes);
-    }
-
-    /** Round and last move are named where they begin. */
-    private String ordinalWords(Segment s) {
-        if (s.kind() != SegmentKind.WORK) {
-            return "";
-        }
-        boolean firstOfRound = s.round() != null
-                && s.round() > 1
-                && s.block().kind() == BlockKind.CIRCUIT
-                && !s.block().moves().isEmpty()
-                && s.line() != null
-                && s.line().line() == s.block().moves().get(0).line();
-        if (firstOfRound) {
-            int rounds = roundsByBlock.getOrDefault(s.block().slug(), 1);
-            return s.round() == rounds ? "Last round. " : "Round " + number(s.round()) + " of " + number(rounds) + ". ";
-        }
-        return "";
-    }
-
-    /** What to pick up or put down, said once where it changes. */
-    private void gear(Segment s, List<Window> places, List<CueCandidate> wishes) {
-        List<GearItem> wanted = GearList.of(s, library, timeline.sheet().header()).stream()
-                .filter(GearItem::isHeld)
-                .toList();
-        List<String> names = wanted.stream().map(GearItem::name).toList();
-        List<String> before = held.stream().map(GearItem::name).toList();
-        if (!names.equals(before) && s.kind() != SegmentKind.COOLDOWN) {
-            List<String> parts = new ArrayList<>();
-            held.stream().filter(h -> !names.contains(h.name())).forEach(h -> parts.add("put down the " + h.name()));
-            wanted.stream().filter(w -> !before.contains(w.name())).forEach(w -> parts.add(pickUp(s, w)));
-            if (!parts.isEmpty() && !places.isEmpty()) {
-                wishes.add(CueCandidate.of(s, CueKind.GEAR, capital(String.join(" and ", parts)) + ".", places));
-            }
-        }
-        held = wanted;
-    }
-
-    private static String pickUp(Segment s, GearItem item) {
-        String load = Load.parse(item.weight()).map(Load::shown).orElse(item.weight());
-        String name = load.isEmpty()
-                ? item.name()
-                : load.matches("light|medium|heavy") ? load + " " + item.name() : item.name() + ", " + load;
-        return (item.isBand() ? "put on the " : "take the ") + name;
-    }
-
-    private String side(Segment s) {
-        boolean free = timeline.sheet().header().start() == Attribute.StartSide.FREE;
-        boolean one = s.side() == Side.LEFT || s.side() == Side.RIGHT;
-        if (free || !one) {
-            return "";
-        }
-        return ", " + s.side().spoken(timeline.sheet().header().mirrored()) + " side";
     }
 
     private void about(
             Segment s, Segment before, boolean gap, boolean secondPart, int time, List<CueCandidate> wishes) {
         Window pause = gap ? new Window(before, 0, 1) : null;
-        boolean shortWork = s.duration().compareTo(SHORT_WORK) < 0;
+        // What is demonstrated is explained there: as before a short set, whose own time is too short.
+        boolean shortWork = s.duration().compareTo(SHORT_WORK) < 0 || gap && before.kind() == SegmentKind.DEMO;
         ownLines(s, pause, shortWork, time, wishes);
         if (secondPart || s.kind() == SegmentKind.WARMUP && time > 1) {
             return;
@@ -196,6 +134,9 @@ final class CueCandidates {
                 continue;
             }
             String text = fields.filled(cue.kind().isOption() ? option(cue) : cue.text());
+            if (cue.kind() == CueKind.CAUTION && !cautioned.add(text)) {
+                continue; // Once, where it first matters.
+            }
             wishes.add(new CueCandidate(
                     s, cue.kind(), List.of(text), window(cue.kind(), s, pause, shortWork), true, true));
         }
@@ -266,7 +207,9 @@ final class CueCandidates {
         }
         known(s, CueKind.BREATH, pause, shortWork, "", false, wishes);
         if (s.kind() == SegmentKind.WORK && !shortWork) {
-            known(s, CueKind.HARDER, pause, false, "Harder: ", false, wishes);
+            if (loadAdvised) {
+                known(s, CueKind.HARDER, pause, false, "Harder: ", false, wishes);
+            }
             known(s, CueKind.AVOID, pause, false, "", false, wishes);
         }
     }
@@ -283,8 +226,11 @@ final class CueCandidates {
         if (!wordings.own(s, kind).isEmpty()) {
             return;
         }
-        List<String> texts =
-                wordings.known(s, kind).stream().map(t -> prefix + t).toList();
+        List<String> texts = wordings.known(s, kind).stream()
+                .map(t -> kind == CueKind.SETUP ? withoutPosition(s, t) : t)
+                .filter(t -> !t.isEmpty())
+                .map(t -> prefix + t)
+                .toList();
         if (!texts.isEmpty()) {
             List<String> byLength = new ArrayList<>(texts.subList(0, 1));
             texts.stream()
@@ -296,9 +242,18 @@ final class CueCandidates {
         }
     }
 
+    /** Whoever sits already is not told to sit. */
+    private String withoutPosition(Segment s, String setUp) {
+        boolean settled = moved != null && moved.position().equals(s.position());
+        String getting = Position.of(s.position()).map(Position::setUp).orElse("");
+        return settled && !getting.isEmpty() && setUp.startsWith(getting)
+                ? setUp.substring(getting.length()).strip()
+                : setUp;
+    }
+
     private void levels(Segment s, Window pause, boolean shortWork, List<CueCandidate> wishes) {
         for (LevelLine level : s.line().levels()) {
-            String text = level.level() + " does " + level.move() + ".";
+            String text = LevelWords.of(level, s.line(), s.block());
             wishes.add(CueCandidate.of(s, CueKind.INSTEAD, text, window(CueKind.INSTEAD, s, pause, shortWork)));
         }
     }
@@ -311,6 +266,10 @@ final class CueCandidates {
                 .map(RepPattern::sentence)
                 .ifPresent(t -> wishes.add(new CueCandidate(
                         s, CueKind.COUNT, List.of(capital(t) + "."), places(pause, early), false, true)));
+        if (merged.rep().isEmpty() && s.move().contains("+") && s.line().parts().size() > 1) {
+            String one = "One rep is " + Phrases.inTurn(s.line().parts()) + ".";
+            wishes.add(new CueCandidate(s, CueKind.SETUP, List.of(one), places(pause, early), false, s.reps() != null));
+        }
         boolean dosed = merged.dose().isPresent() || merged.shown().isPresent();
         if (dosed) {
             String dose = merged.dose()
@@ -350,22 +309,25 @@ final class CueCandidates {
             rotating(s, REFRESHERS, time, new Window(s, 0.05, 0.6), pause, wishes);
         }
         rotating(s, NEWS, time, new Window(s, 0.3, 0.9), pause, wishes);
-        boolean loaded =
-                GearList.of(s, library, timeline.sheet().header()).stream().anyMatch(GearItem::isWeight);
-        if (s.kind() == SegmentKind.WORK && loaded && time == 2) {
-            wishes.add(CueCandidate.of(
-                    s,
-                    CueKind.HARDER,
-                    "If that was easy, take a little more weight.",
-                    places(pause, new Window(s, 0, 0.3))));
+        if (s.kind() == SegmentKind.WORK && mayTakeMore(s, time)) {
+            wishes.add(CueCandidate.of(s, CueKind.HARDER, MORE, places(pause, new Window(s, 0, 0.3))));
         } else if (s.kind() == SegmentKind.WORK && time > 2) {
-            wishes.add(CueCandidate.of(
-                    s,
-                    CueKind.CHEER,
-                    "The last reps may be hard; the shape stays.",
-                    places(new Window(s, 0.4, 0.9), null)));
+            wishes.add(
+                    CueCandidate.of(s, CueKind.CHEER, Phrases.cheer(cheers++), places(new Window(s, 0.4, 0.9), null)));
         }
         known(s, CueKind.PERMIT, pause, false, "", false, wishes);
+    }
+
+    /** More weight is advised once both sides have had their turn, where no load is written down and nobody has to spare themselves. */
+    private boolean mayTakeMore(Segment s, int time) {
+        boolean inTurns = s.way() == SideWay.ROUNDS || s.way() == SideWay.SETS;
+        boolean written = s.line() != null
+                && s.line().attributes().over(s.block().attributes()).load().isPresent();
+        return loadAdvised
+                && !written
+                && time == (inTurns ? 3 : 2)
+                && GearList.of(s, library, timeline.sheet().header()).stream()
+                        .anyMatch(g -> g.isWeight() && !g.weight().matches(".*\\d.*"));
     }
 
     private void rotating(

@@ -14,9 +14,11 @@ import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Makes the cue plan: what the creator fixed stays where it is, calls stand at their second, the other lines go in order of priority to the
@@ -31,6 +33,12 @@ public final class CuePlanner {
     static final Length BETWEEN_LINES = Length.ofMillis(300);
     /** The quiet around calls is for those who work; at rest a breath is enough. */
     static final Length AROUND_CALLS_AT_REST = Length.ofMillis(400);
+
+    /** Kinds whose wordings often hold of many moves: nobody wants to hear them at each. */
+    private static final Set<CueKind> ONCE = EnumSet.of(
+            CueKind.BREATH, CueKind.PERMIT, CueKind.WHY, CueKind.MUSCLE, CueKind.CHECK, CueKind.HARDER, CueKind.CHEER);
+
+    private static final Length CHEER_AGAIN = Length.ofSeconds(120);
 
     /** Priority when lines compete (docs/domain.md); calls come before all. */
     private static final List<CueKind> PRIORITY = List.of(
@@ -67,6 +75,7 @@ public final class CuePlanner {
     private final List<Segment> segments;
     private final Map<String, Integer> indexes = new HashMap<>();
     private final List<List<ScriptLine>> placed = new ArrayList<>();
+    private final Map<String, Time<Axis.Plan>> saidAt = new HashMap<>();
     private final List<CuePlan.Left> left = new ArrayList<>();
 
     private CuePlanner(Timeline timeline, ScriptNotes notes) {
@@ -126,7 +135,10 @@ public final class CuePlanner {
         double missedByPriority = tryAll(byPriority, addedByPriority);
         if (weight(missed) < weight(missedByPriority)) {
             takeBack(addedByPriority, count(missedByPriority));
-            added.forEach(l -> placed.get(indexes.get(l.segment())).add(l));
+            added.forEach(l -> {
+                placed.get(indexes.get(l.segment())).add(l);
+                saidAt.put(l.of(), l.start());
+            });
             left.addAll(leftNaturally);
         }
     }
@@ -157,7 +169,10 @@ public final class CuePlanner {
     }
 
     private void takeBack(List<ScriptLine> added, int leftOut) {
-        added.forEach(l -> placed.get(indexes.get(l.segment())).remove(l));
+        added.forEach(l -> {
+            placed.get(indexes.get(l.segment())).remove(l);
+            saidAt.remove(l.of());
+        });
         left.subList(left.size() - leftOut, left.size()).clear();
     }
 
@@ -213,6 +228,9 @@ public final class CuePlanner {
 
     /** Puts a wish at the first place of its windows that is free; the first wording that fits is taken. */
     private ScriptLine place(CueCandidate candidate) {
+        if (isSaidAlready(candidate)) {
+            return null;
+        }
         for (String text : candidate.texts()) {
             for (CueCandidate.Window window : candidate.places()) {
                 Decided decided = decision(window.segment().id(), text);
@@ -231,6 +249,17 @@ public final class CuePlanner {
         return null;
     }
 
+    /** What holds of many moves alike is said once; a cheer may come again after a while. */
+    private boolean isSaidAlready(CueCandidate candidate) {
+        if (candidate.own() || !ONCE.contains(candidate.kind())) {
+            return false;
+        }
+        Time<Axis.Plan> last = saidAt.get(candidate.texts().get(0));
+        return last != null
+                && (candidate.kind() != CueKind.CHEER
+                        || candidate.home().start().since(last).compareTo(CHEER_AGAIN) < 0);
+    }
+
     private ScriptLine tryAt(CueCandidate.Window window, CueKind kind, String words, String of, boolean needed) {
         Segment s = window.segment();
         Length spoken = said(s, words);
@@ -245,6 +274,7 @@ public final class CuePlanner {
             ScriptLine inTheWay = inTheWay(line, indexes.get(s.id()));
             if (inTheWay == null) {
                 placed.get(indexes.get(s.id())).add(line);
+                saidAt.put(of, line.start());
                 return line;
             }
             at = inTheWay.end().plus(quiet(inTheWay, s));

@@ -3,6 +3,7 @@ package app.nosegay.script;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.Audience;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.GearItem;
 import app.nosegay.plan.check.GearList;
@@ -156,13 +157,24 @@ public final class Fields {
 
     private static String audience(Header header) {
         return Wordings.list(header.audience().stream()
-                .map(a -> switch (a) {
-                    case "general" -> "everyone";
-                    case "beginner" -> "beginners";
-                    case "older adult" -> "older adults";
-                    default -> a.matches("(?:shoulder|knee|lower-back|wrist) trouble") ? "people with " + a : a;
-                })
+                .map(a -> Audience.of(a).map(Fields::people).orElse(a))
                 .toList());
+    }
+
+    /** Whom an audience word means, as it is said. */
+    private static String people(Audience audience) {
+        return switch (audience) {
+            case GENERAL -> "everyone";
+            case BEGINNER -> "beginners";
+            case OLDER_ADULT -> "older adults";
+            case CHAIR_BASED -> "everyone who works out on a chair";
+            case PREGNANCY_1 -> "the first months of pregnancy";
+            case PREGNANCY_2 -> "the middle months of pregnancy";
+            case PREGNANCY_3 -> "the last months of pregnancy";
+            case AFTER_BIRTH -> "the time after birth";
+            case RETURNING -> "the way back after a treatment";
+            default -> "people with " + audience.word().replace('-', ' ');
+        };
     }
 
     private static String sides(Timeline timeline) {

@@ -16,7 +16,9 @@ import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.text.CoreText;
+import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -48,6 +50,9 @@ public final class ScriptCheck {
     private final Map<String, Segment> byId = new HashMap<>();
     private final Map<String, List<ScriptLine>> linesOf;
     private final Map<String, Integer> indexes;
+    /** In a stretch longer than this, in seconds, something has to be said. */
+    private static final double SILENT_FOR = 30;
+
     private final List<Finding> findings = new ArrayList<>();
 
     private ScriptCheck(Timeline timeline, CuePlan plan, MoveLibrary library) {
@@ -70,6 +75,7 @@ public final class ScriptCheck {
         check.nextUps(changeOvers);
         check.promisedCalls();
         check.unheardCalls();
+        check.silences();
         check.repPatterns();
         check.endCard();
         check.fixedLines();
@@ -257,7 +263,8 @@ public final class ScriptCheck {
         boolean audio = timeline.sheet().header().voiceOnly();
         Segment blind = timeline.segments().stream()
                 .filter(s -> s.kind() == SegmentKind.WORK
-                        && (audio || library.parts(s.move()).stream().anyMatch(Move::isFacingAway)))
+                        && !isCounted(s)
+                        && (audio || s.moves(library).stream().anyMatch(Move::isFacingAway)))
                 .findFirst()
                 .orElse(null);
         if (blind != null) {
@@ -272,6 +279,45 @@ public final class ScriptCheck {
                             "calls: half, 10, in 3, out 3",
                             SheetText.header(timeline.sheet().text(), "calls", "half, 10, in 3, out 3")));
         }
+    }
+
+    /** Whether counting tells when it ends: repetitions, or counts to a beat. */
+    private static boolean isCounted(Segment s) {
+        return s.reps() != null
+                || s.line() != null
+                        && s.line()
+                                .attributes()
+                                .over(s.block().attributes())
+                                .counts()
+                                .isPresent();
+    }
+
+    /** A long stretch in which nothing is said: nobody knows whether the sound has gone. In a video people rest and work in quiet. */
+    private void silences() {
+        boolean audio = timeline.sheet().header().voiceOnly();
+        for (Segment s : timeline.segments()) {
+            boolean spoken = audio || s.kind() == SegmentKind.TALK || s.kind() == SegmentKind.DEMO;
+            Length silent = spoken ? longestSilence(s) : lines(s).isEmpty() ? s.duration() : Length.ZERO;
+            boolean meant = s.kind() == SegmentKind.REST && !audio;
+            if (silent.seconds() > SILENT_FOR && !meant) {
+                findings.add(Finding.at(
+                                "script.silence",
+                                spoken ? Severity.FIX : Severity.LOOK,
+                                s,
+                                CoreText.of("script.silence.message", silent.clock()))
+                        .withFix(CoreText.of("script.silence.fix")));
+            }
+        }
+    }
+
+    private Length longestSilence(Segment s) {
+        Time<Axis.Plan> from = s.start();
+        Length longest = Length.ZERO;
+        for (ScriptLine l : lines(s)) {
+            longest = Length.max(longest, l.start().since(from));
+            from = Time.max(from, l.end());
+        }
+        return Length.max(longest, s.end().since(from));
     }
 
     private SheetEdit callsWithHalf() {

@@ -10,11 +10,30 @@ import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.CueCandidate.Window;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What is said before the first movement and after the last, written from the plan in fields. */
 public final class Talk {
     /** Where the talk is too short for the whole screening line. */
     static final String SHORT_SCREENING = "Unsure? Ask your doctor first, and stop at sharp pain.";
+
+    /** A word of an own line this long that a suggested line has too says that it is about the same. */
+    private static final int LONG_WORD = 6;
+
+    /** Words that say what a field says. */
+    private static final Map<String, List<String>> SAID = Map.of(
+            "moves", List.of(" moves", " exercises"),
+            "rounds", List.of(" rounds"),
+            "minutes", List.of(" minutes"),
+            "gear", List.of("you need", "grab ", "equipment", "no gear"),
+            "sides", List.of("mirror", "your left", "your right"),
+            "point", List.of("next one", "next video", "next workout"),
+            "title", List.of("that was"));
 
     private Talk() {}
 
@@ -107,12 +126,10 @@ public final class Talk {
         own.stream()
                 .filter(c -> lines.stream().noneMatch(l -> l.text().equals(c.text())))
                 .forEach(c -> lines.add(new Line(c.kind(), c.text())));
-        boolean onlyCautions = own.stream().allMatch(c -> c.kind() == CueKind.CAUTION || c.kind() == CueKind.NAME);
-        if (onlyCautions) {
-            suggested.stream()
-                    .filter(l -> lines.stream().noneMatch(o -> o.kind() == l.kind()))
-                    .forEach(lines::add);
-        }
+        String said = own.stream().map(Cue::text).collect(Collectors.joining(" "));
+        suggested.stream()
+                .filter(l -> lines.stream().noneMatch(o -> o.kind() == l.kind()) && !says(said, l, fields))
+                .forEach(lines::add);
         List<CueCandidate> wishes = new ArrayList<>();
         for (Line line : lines) {
             boolean written = own.stream().anyMatch(c -> c.text().equals(line.text()));
@@ -127,6 +144,24 @@ public final class Talk {
                     written || line.kind() == CueKind.NAME || line.kind() == CueKind.CAUTION));
         }
         return wishes;
+    }
+
+    /** Whether own words say already what a suggested line would: its figure, or the words in it that matter. */
+    private static boolean says(String own, Line line, Fields fields) {
+        String words = own.toLowerCase(Locale.ROOT);
+        Matcher field = Pattern.compile("\\{([a-z-]+)\\}").matcher(line.text());
+        while (field.find()) {
+            String name = field.group(1);
+            String value = fields.value(name).toLowerCase(Locale.ROOT);
+            boolean named = words.contains("{" + name + "}")
+                    || SAID.getOrDefault(name, List.of()).stream().anyMatch(words::contains)
+                    || Stream.of(value.split("[^\\p{L}\\p{N}]+"))
+                            .anyMatch(w -> w.length() >= LONG_WORD && words.contains(w));
+            if (named) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The first talk block of a sheet that stands before any movement, or null. */

@@ -4,7 +4,6 @@ import app.nosegay.cache.TextMemo;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.library.MuscleGroup;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
@@ -251,20 +250,12 @@ final class WordChecks {
         for (ScriptLine l : plan.lines()) {
             Segment s = byId.get(l.segment());
             boolean about = l.kind() == CueKind.MUSCLE || l.kind() == CueKind.FEEL;
-            List<Move> moves = library.parts(s.move());
+            List<Move> moves = s.moves(library);
             if (!about || moves.isEmpty() || !s.kind().isMoving()) {
                 continue;
             }
-            Set<String> right = new HashSet<>();
-            for (MuscleGroup g : MuscleGroup.values()) {
-                if (moves.stream().anyMatch(m -> m.share(g) > 0)) {
-                    right.addAll(BodyWords.of(g));
-                }
-            }
-            List<String> named = BodyWords.namedIn(l.text());
-            List<String> wrong = named.stream().filter(w -> !right.contains(w)).toList();
-            boolean any = named.size() > wrong.size();
-            if (!any && !wrong.isEmpty() && told.add(s.move() + l.text())) {
+            List<String> wrong = BodyWords.onlyOthers(l.text(), moves);
+            if (!wrong.isEmpty() && told.add(s.move() + l.text())) {
                 findings.add(Finding.at(
                                 "script.body-part",
                                 Severity.LOOK,

@@ -1,12 +1,14 @@
 package app.nosegay.script;
 
 import app.nosegay.library.CueKind;
-import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Segment;
+import app.nosegay.plan.check.GearList;
+import app.nosegay.plan.sheet.Header;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** The words for a cue: the sheet's own first, then the library's. */
 public final class Wordings {
@@ -15,10 +17,16 @@ public final class Wordings {
     private static final List<String> ORDINALS = List.of(
             "zeroth", "first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth");
 
-    private final MoveLibrary library;
+    /** Says something of what is held: not said with empty hands. */
+    private static final Pattern OF_GEAR = Pattern.compile(
+            "(?i)\\b(?:the|your|no|less|lighter) (?:weights?|kettlebells?|dumbbells?|bells?|bands?|load|pull)\\b");
 
-    public Wordings(MoveLibrary library) {
+    private final MoveLibrary library;
+    private final Header header;
+
+    public Wordings(MoveLibrary library, Header header) {
         this.library = library;
+        this.header = header;
     }
 
     /** All wordings of {@code kind} for the move of {@code segment}, best first. */
@@ -39,8 +47,13 @@ public final class Wordings {
 
     /** The library's wordings alone. */
     public List<String> known(Segment segment, CueKind kind) {
-        Optional<Move> move = library.find(segment.move());
-        return move.map(m -> m.cues(kind)).orElse(List.of());
+        boolean ofMuscles = kind == CueKind.MUSCLE || kind == CueKind.FEEL;
+        boolean weights = GearList.of(segment, library, header).stream().anyMatch(g -> g.isWeight() || g.isBand());
+        return segment.wholeMove(library).map(m -> m.cues(kind)).orElse(List.of()).stream()
+                .filter(t -> weights || !OF_GEAR.matcher(t).find())
+                .filter(t -> !ofMuscles
+                        || BodyWords.onlyOthers(t, segment.moves(library)).isEmpty())
+                .toList();
     }
 
     public Optional<String> first(Segment segment, CueKind kind) {

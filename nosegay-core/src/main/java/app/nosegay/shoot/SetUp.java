@@ -54,7 +54,7 @@ public record SetUp(
         boolean wide = false;
         boolean floorWork = false;
         for (Segment s : timeline.segments()) {
-            for (Move move : library.parts(s.kind().isMoving() ? s.move() : null)) {
+            for (Move move : s.kind().isMoving() ? s.moves(library) : List.<Move>of()) {
                 angles.putIfAbsent(move.name(), move.view());
                 overhead |= move.has("overhead");
                 lying |= move.has("lying");

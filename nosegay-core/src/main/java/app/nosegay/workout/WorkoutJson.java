@@ -1,6 +1,7 @@
 package app.nosegay.workout;
 
 import app.nosegay.match.Pin;
+import app.nosegay.plan.edit.OldReps;
 import app.nosegay.text.CoreText;
 import app.nosegay.text.JsonText;
 import app.nosegay.time.Time;
@@ -14,7 +15,10 @@ import java.util.List;
 
 /** The workout file format (docs/format/workout.schema.json): stable key order, the sheet as one string per line. */
 public final class WorkoutJson {
-    public static final int FORMAT = 5;
+    public static final int FORMAT = 6;
+
+    /** Before, a number of repetitions was the total of both sides. */
+    private static final int EACH_SIDE_SINCE = 6;
 
     private WorkoutJson() {}
 
@@ -83,6 +87,8 @@ public final class WorkoutJson {
                     p.path("take").asText(),
                     new Time<>(p.path("micros").asLong())));
         }
-        return DecisionsJson.read(root, new Workout(String.join("\n", lines), takes, pins));
+        String text = String.join("\n", lines);
+        boolean old = root.path("format").asInt() < EACH_SIDE_SINCE;
+        return DecisionsJson.read(root, new Workout(old ? OldReps.upgraded(text) : text, takes, pins));
     }
 }

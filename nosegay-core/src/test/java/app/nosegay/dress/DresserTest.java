@@ -103,7 +103,7 @@ class DresserTest {
         Match m = match(1, null);
         assertThat(at(m, "ground/goblet-squat/r1/rest", 2))
                 .contains(new Face.Card(
-                        Face.CardKind.NEXT, "Next: single-arm row", "Left side first · With kettlebell", "row"));
+                        Face.CardKind.NEXT, "Next: single-arm row", "Left side first · With dumbbell", "row"));
         assertThat(at(m, "ground/goblet-squat/r1/rest", 18.5)).contains(new Face.GetReady(2));
         assertThat(at(m, "ground/goblet-squat/r1/rest", 10)).noneMatch(Face.GetReady.class::isInstance);
     }

@@ -138,9 +138,15 @@ class ExpansionTest {
     }
 
     @Test
-    void repsOnOneSidedMovesAreSharedUnlessEachSide() {
+    void repsOnASideDoneAloneAreThatSides() {
+        Timeline own = SampleSheets.timeline(
+                "talk Hi  0:10\nstraight-sets A  sets 1  reps 5\n  split squat  sides separate  tempo 2-0-1\n");
+        assertThat(own.segments().subList(1, 3)).extracting(Segment::reps).containsExactly(5, 5);
+        Timeline inTurns = SampleSheets.timeline(
+                "talk Hi  0:10\nstraight-sets A  sets 2  reps 10 in-all\n  split squat  sides sets  tempo 2-0-1\n");
+        assertThat(inTurns.segments()).extracting(Segment::reps).contains(5).doesNotContain(10);
         Timeline shared = SampleSheets.timeline(
-                "talk Hi  0:10\nstraight-sets A  sets 1  reps 11\n  split squat  sides separate  tempo 2-0-1\n");
+                "talk Hi  0:10\nstraight-sets A  sets 1  reps 11 in-all\n  split squat  sides separate  tempo 2-0-1\n");
         assertThat(shared.segments().subList(1, 3)).extracting(Segment::reps).containsExactly(6, 5);
         Timeline each = SampleSheets.timeline(
                 "talk Hi  0:10\nstraight-sets A  sets 1  reps 11 each-side\n  split squat  sides halves  tempo 2-0-1\n");

@@ -10,6 +10,7 @@ import app.nosegay.plan.check.Absence;
 import app.nosegay.plan.check.Audience;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.GearItem;
+import app.nosegay.plan.check.GearList;
 import app.nosegay.plan.check.PlanReport;
 import app.nosegay.plan.sheet.RunSheet.Block;
 import app.nosegay.plan.sheet.RunSheet.Item;
@@ -216,7 +217,7 @@ public final class MoveSuggestions {
         Set<MuscleGroup> groups = new HashSet<>();
         report.timeline().segments().stream()
                 .filter(s -> s.kind() == kind)
-                .flatMap(s -> library.parts(s.move()).stream())
+                .flatMap(s -> s.moves(library).stream())
                 .forEach(m -> groups.addAll(m.primary()));
         return groups;
     }
@@ -239,11 +240,20 @@ public final class MoveSuggestions {
         if (move.gear().isEmpty()) {
             return 0;
         }
-        boolean there = move.gear().stream().allMatch(g -> gear.stream().anyMatch(g::contains));
+        List<GearItem> needed = move.gear().stream().map(GearList::item).toList();
+        boolean there = needed.stream().allMatch(this::isThere);
         if (there) {
-            reasons.add(CoreText.of("plan.bed.uses", String.join(", ", move.gear())));
+            reasons.add(CoreText.of(
+                    "plan.bed.uses", needed.stream().map(GearItem::spoken).collect(Collectors.joining(", "))));
         }
         return there ? GEAR_AT_HAND : -GEAR_MISSING;
+    }
+
+    /** One weight stands for another. */
+    private boolean isThere(GearItem item) {
+        return gear.contains(item.name())
+                || item.isWeight()
+                        && gear.stream().anyMatch(g -> GearList.item(g).isWeight());
     }
 
     private List<Move> neighbours(int index) {

@@ -67,10 +67,16 @@ public final class PlainWords {
         if (reps.isEmpty()) {
             return written;
         }
-        String numbers =
-                written.replaceAll("[^\\d,-].*$", "").strip().replace('-', '–').replaceAll(",\\s*", ", ");
+        boolean about = !Character.isDigit(written.charAt(0));
+        String numbers = (about ? "~" : "")
+                + written.replaceFirst("^\\D+", "")
+                        .replaceAll("[^\\d, -].*$", "")
+                        .replace(" - ", "-")
+                        .strip()
+                        .replace('-', '–')
+                        .replaceAll(",\\s*", ", ");
         boolean one = numbers.equals("1");
-        return reps.get().eachSide()
+        return reps.get().sharing() == Reps.Sharing.EACH_SIDE
                 ? CoreText.of("plan.bed.reps-each-side", numbers, one ? 1 : 2)
                 : CoreText.of("plan.bed.reps", numbers, one ? 1 : 2);
     }

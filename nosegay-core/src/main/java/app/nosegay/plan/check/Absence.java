@@ -77,7 +77,7 @@ public record Absence(BiPredicate<Segment, MoveLibrary> has, boolean repeats) {
     }
 
     private static Absence moves(java.util.function.Predicate<Move> has) {
-        return new Absence((s, library) -> library.parts(s.move()).stream().anyMatch(has), false);
+        return new Absence((s, library) -> s.moves(library).stream().anyMatch(has), false);
     }
 
     static String known() {

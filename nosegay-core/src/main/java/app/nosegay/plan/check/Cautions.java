@@ -133,7 +133,7 @@ public final class Cautions {
             if (!s.kind().isMoving() || rules.isEmpty()) {
                 continue;
             }
-            for (Move move : library.parts(s.move())) {
+            for (Move move : s.moves(library)) {
                 for (Rule rule : rules) {
                     boolean long_ = rule.longerThan() == null || s.duration().compareTo(rule.longerThan()) > 0;
                     if (long_ && rule.fits(move) && done.add(rule.id() + " " + move.name())) {

@@ -144,7 +144,7 @@ public record ChangeOver(
                     .filter(c -> c.kind() == CueKind.SETUP)
                     .map(RunSheet.Cue::text)
                     .findFirst()
-                    .or(() -> library.find(s.move())
+                    .or(() -> s.wholeMove(library)
                             .flatMap(m -> m.cues(CueKind.SETUP).stream().findFirst()))
                     .orElse("");
             return setup.isEmpty()
@@ -189,6 +189,13 @@ public record ChangeOver(
                                             : CoreText.of("plan.check.change-over.pick-up"))
                                     + item.name(),
                             item.isBand() ? costs.band() : costs.pickUpOrPutDown());
+                } else if (item.pair() != same.get().pair()) {
+                    step(
+                            steps,
+                            item.pair()
+                                    ? CoreText.of("plan.check.change-over.second", item.name())
+                                    : CoreText.of("plan.check.change-over.one-of-two", item.name()),
+                            costs.pickUpOrPutDown());
                 } else if (!item.weight().isEmpty()
                         && !same.get().weight().isEmpty()
                         && !item.weight().equals(same.get().weight())) {
@@ -246,22 +253,13 @@ public record ChangeOver(
 
     /** How high the body is in {@code s}: as written, else as the library says, else standing. */
     public static Height heightOf(Segment s, MoveLibrary library) {
-        String written = s.line() == null
-                ? ""
-                : s.line()
-                        .attributes()
-                        .over(s.block().attributes())
-                        .words(Attribute.POSITION)
-                        .orElse("");
+        String written = s.position();
         if (!written.isEmpty()) {
             String w = written.toLowerCase(java.util.Locale.ROOT);
             boolean low = w.contains("floor") || w.contains("lying") || w.contains("fours") || w.contains("kneel");
             boolean raised = w.contains("chair") || w.contains("bench") || w.contains("seat");
             return low ? Height.FLOOR : raised ? Height.RAISED : Height.STANDING;
         }
-        return library.parts(s.move()).stream()
-                .map(Move::height)
-                .max(Enum::compareTo)
-                .orElse(Height.STANDING);
+        return s.moves(library).stream().map(Move::height).max(Enum::compareTo).orElse(Height.STANDING);
     }
 }

@@ -13,12 +13,24 @@ import java.util.List;
  * @param alternatives what does as well ({@code bench or low wall})
  * @param kind weight, band, seat, surface or other
  * @param standIns what a household has instead
+ * @param pair whether it is two of them
  */
 public record GearItem(
-        String name, String weight, boolean optional, List<String> alternatives, String kind, List<String> standIns) {
+        String name,
+        String weight,
+        boolean optional,
+        List<String> alternatives,
+        String kind,
+        List<String> standIns,
+        boolean pair) {
     public GearItem {
         alternatives = List.copyOf(alternatives);
         standIns = List.copyOf(standIns);
+    }
+
+    /** Its name as it is said: two of them are "dumbbells". */
+    public String spoken() {
+        return pair && !name.endsWith("s") ? name + "s" : name;
     }
 
     public boolean isBand() {
@@ -41,10 +53,11 @@ public record GearItem(
                 ? ""
                 : CoreText.of(
                         "plan.check.gear-item.or", String.join(CoreText.of("plan.check.gear-item.or-2"), alternatives));
-        String several = load.startsWith("2 ×") && !name.endsWith("s") ? "s" : "";
+        String several = load.startsWith("2 ×") && !name.endsWith("s") ? name + "s" : spoken();
+        String two = pair && !load.startsWith("2 ×") ? CoreText.of("plan.check.gear-item.pair-of") : "";
         return (load.isEmpty()
-                        ? name
-                        : load.matches("light|medium|heavy") ? load + " " + name : name + several + ", " + load)
+                        ? two + several
+                        : load.matches("light|medium|heavy") ? two + load + " " + several : two + several + ", " + load)
                 + either
                 + (optional ? " (optional)" : "");
     }

@@ -34,6 +34,7 @@ import java.util.regex.Pattern;
 public record GearList(List<GearItem> announced, List<Use> used) {
     private static final Pattern WEIGHT = Pattern.compile(
             "(?:^| )((?:very )?light|medium|heavy|(?:2 ?x ?)?\\d+(?:\\.\\d+)?(?:-\\d+)? ?(?:kg|lb)s?)(?: |$)");
+    private static final Pattern PAIR = Pattern.compile("\\b(?:(?:a )?pair(?: of)?|two)\\b");
     private static final Map<String, Known> KNOWN = load();
     private static final TextMemo<GearItem> ITEMS = new TextMemo<>(GearList::read);
 
@@ -105,7 +106,7 @@ public record GearList(List<GearItem> announced, List<Use> used) {
                     .map(GearList::item)
                     .forEach(items::add);
         } else {
-            library.parts(s.move()).stream()
+            s.moves(library).stream()
                     .flatMap(m -> m.gear().stream())
                     .distinct()
                     .map(GearList::item)
@@ -128,11 +129,12 @@ public record GearList(List<GearItem> announced, List<Use> used) {
     }
 
     private static GearItem weighted(GearItem item, String load) {
-        return new GearItem(item.name(), load, item.optional(), item.alternatives(), item.kind(), item.standIns());
+        return new GearItem(
+                item.name(), load, item.optional(), item.alternatives(), item.kind(), item.standIns(), item.pair());
     }
 
     /** Reads one entry: {@code kettlebell medium}, {@code bench or low wall}, {@code optional mat}, {@code dumbbells 2 x 6 kg}. */
-    static GearItem item(String text) {
+    public static GearItem item(String text) {
         return ITEMS.of(text);
     }
 
@@ -148,14 +150,20 @@ public record GearList(List<GearItem> announced, List<Use> used) {
             load = weight.group(1);
             first = (first.substring(0, weight.start()) + " " + first.substring(weight.end())).strip();
         }
+        boolean pair = PAIR.matcher(first).find();
+        first = PAIR.matcher(first).replaceAll(" ").replaceAll("\\s+", " ").strip();
         Optional<Known> known = known(first);
+        pair |= known.filter(k -> k.kind().equals("weight")).isPresent()
+                && first.endsWith("s")
+                && !known.get().name().endsWith("s");
         return new GearItem(
                 known.map(Known::name).orElse(first),
                 load,
                 optional,
                 either.stream().map(String::strip).toList(),
                 known.map(Known::kind).orElse("other"),
-                known.map(Known::standIns).orElse(List.of()));
+                known.map(Known::standIns).orElse(List.of()),
+                pair);
     }
 
     private static Optional<Known> known(String name) {

@@ -28,7 +28,7 @@ record PlanContext(
     }
 
     List<Move> moves(Segment s) {
-        return library.parts(s.move());
+        return s.moves(library);
     }
 
     String line(int number) {

@@ -183,7 +183,8 @@ public final class NotesReader {
     /** One note as a move line: its name as the library knows it, then what else it says. */
     String move(String note) {
         Note read = note(note);
-        Optional<Move> known = library.likeliest(read.name());
+        // A doubtful name stays as it was said: the plan asks about it.
+        Optional<Move> known = library.called(read.name());
         String written = known.map(Move::name).orElse(read.name().isEmpty() ? note.strip() : read.name());
         return written + read.attributes();
     }

@@ -240,7 +240,7 @@ public final class Fitter {
     private Optional<Move> wantedMove() {
         Balance balance = Balance.of(timeline, library);
         Set<String> there = new HashSet<>();
-        timeline.segments().forEach(s -> library.parts(s.move()).forEach(m -> {
+        timeline.segments().forEach(s -> s.moves(library).forEach(m -> {
             there.addAll(m.gear());
             there.add(m.name());
         }));

@@ -11,27 +11,37 @@ import java.util.stream.Stream;
  * A rep target.
  *
  * @param perSet the target of each set in turn; the last repeats
- * @param eachSide whether the number is meant for each side of a one-sided move, else it is the total
+ * @param sharing what the number is meant for where a move has two sides
  */
-public record Reps(List<Integer> perSet, boolean eachSide) {
+public record Reps(List<Integer> perSet, Sharing sharing) {
     public static final String EXPECTED = CoreText.of("plan.terms.reps.a-number-of-reps-12");
-    private static final Pattern FORM = Pattern.compile("(\\d{1,4}(?:-\\d{1,4}|(?:, ?\\d{1,4})+)?)( each[- ]side)?");
+    private static final Pattern FORM = Pattern.compile(
+            "(?:about |~ ?)?(\\d{1,4}(?: ?- ?\\d{1,4}|(?:, ?\\d{1,4})+)?)(?: (each[- ]side|per side|in[- ]all))?");
+
+    /** What the number is meant for. */
+    public enum Sharing {
+        /** As people mean it: each side's where a side is done on its own, else the total. */
+        USUAL,
+        EACH_SIDE,
+        IN_ALL
+    }
 
     public Reps {
         perSet = List.copyOf(perSet);
     }
 
-    /** Reads {@code 12 | 10-15 | 10,8,6 | 12 each-side}; a range is planned at its middle, rounded up. */
+    /** Reads {@code 12 | 10-15 | about 10 | 10,8,6 | 12 each-side | 12 in-all}; a range is planned at its middle, rounded up. */
     public static Optional<Reps> parse(String text) {
         Matcher m = FORM.matcher(text.strip());
         if (!m.matches()) {
             return Optional.empty();
         }
         String numbers = m.group(1);
-        boolean each = m.group(2) != null;
+        Sharing sharing =
+                m.group(2) == null ? Sharing.USUAL : m.group(2).startsWith("in") ? Sharing.IN_ALL : Sharing.EACH_SIDE;
         List<Integer> targets;
         if (numbers.contains("-")) {
-            String[] ends = numbers.split("-");
+            String[] ends = numbers.split(" ?- ?");
             int low = Integer.parseInt(ends[0]);
             int high = Integer.parseInt(ends[1]);
             targets = List.of((low + high + 1) / 2);
@@ -40,7 +50,12 @@ public record Reps(List<Integer> perSet, boolean eachSide) {
                     .map(s -> Integer.parseInt(s.strip()))
                     .toList();
         }
-        return targets.stream().anyMatch(n -> n == 0) ? Optional.empty() : Optional.of(new Reps(targets, each));
+        return targets.stream().anyMatch(n -> n == 0) ? Optional.empty() : Optional.of(new Reps(targets, sharing));
+    }
+
+    /** Whether the number is each side's, the sides being shared in {@code way}. */
+    public boolean eachSide(SideWay way) {
+        return sharing == Sharing.EACH_SIDE || sharing == Sharing.USUAL && way.isSideAlone();
     }
 
     /** The target of set or round {@code index}, from 1. */

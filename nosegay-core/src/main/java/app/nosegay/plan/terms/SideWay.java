@@ -13,6 +13,11 @@ public enum SideWay {
     CHAIN,
     FREE;
 
+    /** Whether each side is done on its own, with a target of its own. */
+    public boolean isSideAlone() {
+        return this == SEPARATE || this == ROUNDS || this == SETS || this == CHAIN;
+    }
+
     public String word() {
         return name().toLowerCase(Locale.ROOT);
     }

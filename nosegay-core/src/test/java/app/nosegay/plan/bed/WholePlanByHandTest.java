@@ -67,7 +67,7 @@ class WholePlanByHandTest {
     private void add(String words) {
         NotesReader.Note note = new NotesReader(LIBRARY).note(words);
         var block = sheet().blocks().get(sheet().blocks().size() - 1);
-        String line = (note.name().contains("+") ? Optional.<Move>empty() : LIBRARY.likeliest(note.name()))
+        String line = (note.name().contains("+") ? Optional.<Move>empty() : LIBRARY.find(note.name()))
                 .map(m -> NewBlock.move(block.kind(), m, note.name(), note.attributes(), false))
                 .orElse(note.name() + note.attributes());
         edit(edits().addMove(block.line(), Integer.MAX_VALUE, line));

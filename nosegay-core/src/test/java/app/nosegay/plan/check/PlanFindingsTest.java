@@ -92,7 +92,8 @@ class PlanFindingsTest {
                 Arguments.of("plan.promise-unknown", "promise: no nonsense\n" + HI + "circuit A  work 0:40\n  squat\n"),
                 Arguments.of(
                         "plan.sides-uneven", HI + "circuit A  rounds 3  work 0:40\n  reverse lunge  sides rounds\n"),
-                Arguments.of("plan.sides-uneven", HI + "straight-sets A  reps 11\n  split squat  sides separate\n"),
+                Arguments.of(
+                        "plan.sides-uneven", HI + "straight-sets A  reps 11 in-all\n  split squat  sides separate\n"),
                 Arguments.of("plan.overlap", HI + "circuit A  work 0:40  rest 0:20\n  squat\n  goblet squat\n"),
                 Arguments.of(
                         "plan.not-warmed",

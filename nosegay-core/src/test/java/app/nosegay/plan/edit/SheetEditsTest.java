@@ -145,7 +145,7 @@ class SheetEditsTest {
                 "Goblet squat 3 x 8 @ 16kg; goblet squat  sets 3  reps 8  load 16kg",
                 "3 sets of 10 press-ups; push-up  sets 3  reps 10",
                 "• Side plank 30s each side; side plank  work 0:30  sides halves",
-                "Kettlebell swing with heavy kettlebell 20 reps; kettlebell swing  reps 20  gear heavy kettlebell",
+                "Kettlebell swing with heavy kettlebell 20 reps; kettlebell swing  reps 20  gear kettlebell heavy",
                 "glute bridges 1:00; glute bridge  work 1:00",
                 "Watering dance 12; watering dance  reps 12"
             })

@@ -159,7 +159,7 @@ final class AddPopup {
         }
         List<Move> found = new ArrayList<>(library.search(note.name()));
         String amount = said(note);
-        boolean known = library.likeliest(note.name()).isPresent();
+        boolean known = library.find(note.name()).isPresent();
         library.likeliest(note.name()).ifPresent(m -> found.sort((a, b) -> Boolean.compare(b.equals(m), a.equals(m))));
         heading.setText(
                 known || !found.isEmpty() && note.name().length() < 4 ? amount : DesktopText.of("plan.bed.most-like"));

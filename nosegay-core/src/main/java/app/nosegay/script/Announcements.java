@@ -1,0 +1,250 @@
+package app.nosegay.script;
+
+import static app.nosegay.script.Wordings.capital;
+import static app.nosegay.script.Wordings.number;
+
+import app.nosegay.library.CueKind;
+import app.nosegay.library.Move;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.GearItem;
+import app.nosegay.plan.check.GearList;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Load;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
+import app.nosegay.plan.terms.SideWay;
+import app.nosegay.script.CueCandidate.Window;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What comes next: the move with its side and gear, its place in the order, what changes where the move stays, and what is done in a
+ * rest. Said in the pause before, where there is one; else in the last third of what runs then.
+ */
+final class Announcements {
+    private final Timeline timeline;
+    private final MoveLibrary library;
+    private final List<Segment> segments;
+    private final Map<String, Integer> roundsByBlock;
+    private List<GearItem> held = List.of();
+
+    Announcements(Timeline timeline, MoveLibrary library) {
+        this.timeline = timeline;
+        this.library = library;
+        this.segments = timeline.segments();
+        this.roundsByBlock = timeline.roundsByBlock();
+    }
+
+    /** What was moved last before segment {@code i}; null at the start. */
+    Segment movedBefore(int i) {
+        for (int k = i - 1; k >= 0; k--) {
+            if (segments.get(k).kind().isMoving()) {
+                return segments.get(k);
+            }
+        }
+        return null;
+    }
+
+    /** Whether {@code s} is the other side of what {@code before} was: the same go at the same line. */
+    static boolean isOtherSide(Segment s, Segment before) {
+        return before != null
+                && s.line() != null
+                && before.line() != null
+                && s.line().line() == before.line().line()
+                && java.util.Objects.equals(s.round(), before.round())
+                && java.util.Objects.equals(s.set(), before.set())
+                && s.side() != before.side();
+    }
+
+    /** What is done in a rest is said as it begins. */
+    void rest(int i, List<CueCandidate> wishes) {
+        Segment s = segments.get(i);
+        if (s.move() == null) {
+            return;
+        }
+        boolean water = s.move().contains("water");
+        boolean known = !s.moves(library).isEmpty();
+        String text = water
+                ? "Have some water."
+                : known ? "Keep moving: " + Phrases.name(s.move()) + "." : capital(Phrases.name(s.move())) + ".";
+        wishes.add(new CueCandidate(s, CueKind.NEXT, List.of(text), List.of(new Window(s, 0, 0.5)), false, true));
+    }
+
+    /** What comes at segment {@code i}, which moves. */
+    void of(int i, List<CueCandidate> wishes) {
+        Segment s = segments.get(i);
+        Segment last = movedBefore(i);
+        List<Window> places = places(i);
+        boolean gap = i > 0 && !segments.get(i - 1).kind().isMoving();
+        if (last == null || !s.move().equals(last.move())) {
+            if (places.isEmpty()) {
+                return;
+            }
+            String name = "Next, " + Phrases.name(s.move());
+            wishes.add(new CueCandidate(
+                    s,
+                    CueKind.NEXT,
+                    List.of(
+                            ordinalWords(s) + capital(name) + side(s) + ".",
+                            capital(name) + side(s) + ".",
+                            capital(name) + "."),
+                    places,
+                    false,
+                    true));
+        } else if (gap || change(s, last).isPresent()) {
+            again(s, last, places, wishes);
+        }
+        gear(s, places, wishes);
+    }
+
+    /** In the pause before, or before and in the demonstration; else late in what runs then. */
+    private List<Window> places(int i) {
+        List<Window> places = new ArrayList<>();
+        if (i == 0) {
+            return places;
+        }
+        Segment before = segments.get(i - 1);
+        if (before.kind() == SegmentKind.DEMO) {
+            if (i > 1 && !segments.get(i - 2).kind().isMoving()) {
+                places.add(new Window(segments.get(i - 2), 0.1, 1));
+            }
+            places.add(new Window(before, 0, 0.3));
+        } else if (before.kind().isMoving()) {
+            places.add(new Window(before, 0.5, 0.92));
+        } else if (before.kind() != SegmentKind.SWITCH) {
+            places.add(new Window(before, 0, 1));
+        }
+        return places;
+    }
+
+    /** The same move once more: what is different, which set it is, which side. */
+    private void again(Segment s, Segment last, List<Window> places, List<CueCandidate> wishes) {
+        List<String> texts = new ArrayList<>();
+        String change = change(s, last).orElse("");
+        if (isOtherSide(s, last)) {
+            texts.add("Same again" + side(s) + ".");
+        } else if (!change.isEmpty()) {
+            texts.add(capital(Phrases.name(s.move())) + side(s) + ", now " + change + ".");
+            texts.add("Now " + change + ".");
+        } else if (s.set() != null && s.set() > 1) {
+            int sets = sets(s);
+            boolean final_ = s.set() == sets;
+            texts.add((final_ ? "Last set" : "Set " + number(s.set()) + " of " + number(sets)) + side(s) + ".");
+        } else {
+            String round = ordinalWords(s);
+            texts.add(round + "Same again" + side(s) + ".");
+        }
+        wishes.add(new CueCandidate(s, CueKind.NEXT, texts, places, false, true));
+    }
+
+    private int sets(Segment s) {
+        return segments.stream()
+                .filter(o -> o.line() != null && o.line().line() == s.line().line() && o.set() != null)
+                .mapToInt(Segment::set)
+                .max()
+                .orElse(1);
+    }
+
+    /** What is different from the last time, where the move is the same; empty for nothing. */
+    private Optional<String> change(Segment s, Segment last) {
+        if (s.line() == null || last.line() == null || isOtherSide(s, last)) {
+            return Optional.empty();
+        }
+        Attributes now = s.line().attributes().over(s.block().attributes());
+        Attributes then = last.line().attributes().over(last.block().attributes());
+        List<String> changes = new ArrayList<>();
+        if (now.sides() != then.sides() && s.line().line() != last.line().line()) {
+            changes.add(
+                    switch (now.sides()) {
+                        case NONE -> "both sides together";
+                        case ALTERNATE -> "alternating sides";
+                        default -> "one side at a time";
+                    });
+        }
+        if (!s.position().equals(last.position())) {
+            changes.add(s.position().isEmpty() ? "as usual" : s.position().replace('-', ' '));
+        }
+        if (!now.tempo().equals(then.tempo())) {
+            boolean down = s.wholeMove(library).map(Move::startsDown).orElse(true);
+            now.tempo().ifPresent(t -> changes.add(Phrases.tempo(t, down)));
+        }
+        if (now.has(Attribute.HOLD) && !then.has(Attribute.HOLD)) {
+            changes.add("held still");
+        }
+        if (s.reps() != null && last.reps() != null && !s.reps().equals(last.reps()) && s.way() != SideWay.HALVES) {
+            changes.add(number(s.reps()) + " reps");
+        }
+        return changes.isEmpty() ? Optional.empty() : Optional.of(Wordings.list(changes));
+    }
+
+    /** Round and last move are named where they begin. */
+    private String ordinalWords(Segment s) {
+        boolean firstOfRound = s.kind() == SegmentKind.WORK
+                && s.round() != null
+                && s.round() > 1
+                && s.block().kind() == BlockKind.CIRCUIT
+                && !s.block().moves().isEmpty()
+                && s.line() != null
+                && s.line().line() == s.block().moves().get(0).line();
+        if (!firstOfRound) {
+            return "";
+        }
+        int rounds = roundsByBlock.getOrDefault(s.block().slug(), 1);
+        return s.round() == rounds ? "Last round. " : "Round " + number(s.round()) + " of " + number(rounds) + ". ";
+    }
+
+    /** What to pick up or put down, said once where it changes. */
+    private void gear(Segment s, List<Window> places, List<CueCandidate> wishes) {
+        List<GearItem> wanted = GearList.of(s, library, timeline.sheet().header()).stream()
+                .filter(GearItem::isHeld)
+                .toList();
+        List<String> names = wanted.stream().map(GearItem::spoken).toList();
+        List<String> before = held.stream().map(GearItem::spoken).toList();
+        if (!names.equals(before) && s.kind() != SegmentKind.COOLDOWN) {
+            List<String> parts = new ArrayList<>();
+            held.stream().filter(h -> !has(wanted, h)).forEach(h -> parts.add(putDown(h)));
+            for (GearItem w : wanted) {
+                if (!has(held, w)) {
+                    parts.add(pickUp(w));
+                } else if (!before.contains(w.spoken())) {
+                    parts.add(w.pair() ? "take the second " + w.name() : "put one " + w.name() + " down");
+                }
+            }
+            if (!parts.isEmpty() && !places.isEmpty()) {
+                wishes.add(CueCandidate.of(s, CueKind.GEAR, capital(String.join(" and ", parts)) + ".", places));
+            }
+        }
+        held = wanted;
+    }
+
+    private static boolean has(List<GearItem> items, GearItem item) {
+        return items.stream().anyMatch(i -> i.name().equals(item.name()));
+    }
+
+    private static String putDown(GearItem item) {
+        return (item.isBand() ? "take off the " : "put down the ") + item.spoken();
+    }
+
+    private static String pickUp(GearItem item) {
+        String load = Load.parse(item.weight()).map(Load::shown).orElse(item.weight());
+        String name = load.isEmpty()
+                ? item.spoken()
+                : load.matches("light|medium|heavy") ? load + " " + item.spoken() : item.spoken() + ", " + load;
+        return (item.isBand() ? "put on the " : "take the ") + name;
+    }
+
+    String side(Segment s) {
+        boolean free = timeline.sheet().header().start() == Attribute.StartSide.FREE;
+        boolean one = s.side() == Side.LEFT || s.side() == Side.RIGHT;
+        if (free || !one) {
+            return "";
+        }
+        return ", " + s.side().spoken(timeline.sheet().header().mirrored()) + " side";
+    }
+}

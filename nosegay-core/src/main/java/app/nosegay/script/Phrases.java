@@ -1,0 +1,83 @@
+package app.nosegay.script;
+
+import app.nosegay.plan.terms.Counts;
+import app.nosegay.time.Tempo;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** What is said between the cues: short sentences of a trainer, put together from the plan's words. */
+final class Phrases {
+    /** In turn, so that none comes twice in a short time. */
+    private static final List<String> CHEERS = List.of(
+            "The last reps may be hard; the shape stays.",
+            "You know this one by now.",
+            "Good. Keep it tidy.",
+            "Every rep like the first.",
+            "Stay with me.",
+            "Slow is fine. Stopping is fine. Sloppy is not.",
+            "That looks better than the last round.",
+            "Nearly through this one.");
+
+    private static final Pattern COUNTS = Pattern.compile("(\\d{1,2})-(\\d{1,2})(?:\\s*x(\\d{1,3}))?");
+    private static final Pattern WORD = Pattern.compile("(hold|pulse|halves)\\s+(\\d{1,3})(?:\\s*x\\s*(\\d{1,2}))?");
+
+    private Phrases() {}
+
+    /** A move's name as it is said: {@code squat + press} is "squat and press". */
+    static String name(String move) {
+        return move.contains("+")
+                ? Wordings.list(List.of(move.split("\\s*\\+\\s*")))
+                : move.contains(", ") ? Wordings.list(List.of(move.split(", "))) : move;
+    }
+
+    /** "a squat, then a press". */
+    static String inTurn(List<String> parts) {
+        return parts.stream()
+                .map(p -> p.endsWith("s") && !p.endsWith("ss") ? p : (p.matches("^[aeiou].*") ? "an " : "a ") + p)
+                .collect(Collectors.joining(", then "));
+    }
+
+    /** A cheer; another for each {@code time}. */
+    static String cheer(int time) {
+        return CHEERS.get(Math.floorMod(time, CHEERS.size()));
+    }
+
+    /** A tempo as it is said: "three down, one hold, one up". */
+    static String tempo(Tempo tempo, boolean downFirst) {
+        String first = downFirst ? "down" : "up";
+        String back = downFirst ? "up" : "down";
+        List<Double> phases = tempo.seconds();
+        String held = phases.get(1) > 0 ? ", " + seconds(phases.get(1)) + " held" : "";
+        return seconds(phases.get(0)) + " " + first + held + ", " + seconds(phases.get(2)) + " " + back;
+    }
+
+    private static String seconds(double seconds) {
+        return seconds == Math.rint(seconds) ? Wordings.number((int) seconds) : "" + seconds;
+    }
+
+    /** A part of a counted phrase: "Two down, two up, four of those.", "Hold for four.", "Pulse, eight." */
+    static String counts(Counts.Part part, boolean downFirst) {
+        Matcher reps = COUNTS.matcher(part.text());
+        if (reps.matches()) {
+            int n = reps.group(3) == null ? 1 : Integer.parseInt(reps.group(3));
+            String way = Wordings.number(Integer.parseInt(reps.group(1)))
+                    + (downFirst ? " down, " : " up, ")
+                    + Wordings.number(Integer.parseInt(reps.group(2)))
+                    + (downFirst ? " up" : " down");
+            return Wordings.capital(way) + (n == 1 ? ", once." : ", " + Wordings.number(n) + " of those.");
+        }
+        Matcher word = WORD.matcher(part.text());
+        if (!word.matches()) {
+            return "";
+        }
+        String n = Wordings.number(Integer.parseInt(word.group(2)));
+        String times = word.group(3) == null ? "" : ", " + Wordings.number(Integer.parseInt(word.group(3))) + " times";
+        return switch (word.group(1)) {
+            case "hold" -> "Hold for " + n + times + ".";
+            case "pulse" -> "Pulse, " + n + times + ".";
+            default -> Wordings.capital(n) + " half ones" + times + ".";
+        };
+    }
+}
