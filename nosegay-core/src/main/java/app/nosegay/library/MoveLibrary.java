@@ -49,7 +49,9 @@ public final class MoveLibrary {
 
     private static final char PLACED = '|';
     private final TextMemo<Move> placed = new TextMemo<>(this::placed);
-    private volatile Set<String> knownWords;
+    private final TextMemo<String> slips = new TextMemo<>(this::mended);
+    private final List<Bag> bags;
+    private final Set<String> knownWords;
     private final Map<String, Move> joinedOnes = new ConcurrentHashMap<>();
 
     public MoveLibrary(Collection<Move> moves) {
@@ -69,6 +71,10 @@ public final class MoveLibrary {
         for (Move move : moves) {
             byBag.put(bag(NameWords.of(move.name())), move);
         }
+        bags = byBag.entrySet().stream()
+                .map(e -> new Bag(Set.of(e.getKey().split(" ")), e.getKey(), e.getValue()))
+                .toList();
+        knownWords = bags.stream().flatMap(b -> b.words().stream()).collect(Collectors.toUnmodifiableSet());
     }
 
     /** What may be left out of a name, the fewest kinds of words first. */
@@ -251,36 +257,37 @@ public final class MoveLibrary {
             return slip;
         }
         List<String> words = NameWords.of(name);
-        return byBag.entrySet().stream()
-                .filter(e -> isSure(List.of(e.getKey().split(" ")), words))
-                .max(Comparator.comparingInt(
-                                (Map.Entry<String, Move> e) -> e.getKey().split(" ").length)
-                        .thenComparing(e -> e.getKey().length())
-                        .thenComparing(Map.Entry::getKey))
-                .map(Map.Entry::getValue);
+        Set<String> said = Set.copyOf(words);
+        String last = words.isEmpty() ? "" : words.get(words.size() - 1);
+        Bag best = null;
+        for (Bag bag : bags) {
+            // All words of the known name are said, and the last word said, which names the thing, is among them.
+            if (bag.words().contains(last) && said.containsAll(bag.words()) && (best == null || bag.isBefore(best))) {
+                best = bag;
+            }
+        }
+        return Optional.ofNullable(best).map(Bag::move);
     }
 
-    /** All words of a known name are said, and the last word said, which names the thing, is among them. */
-    private static boolean isSure(List<String> known, List<String> said) {
-        return !said.isEmpty() && said.containsAll(known) && known.contains(said.get(said.size() - 1));
+    /** The words of a name, in no order. */
+    private record Bag(Set<String> words, String key, Move move) {
+        boolean isBefore(Bag other) {
+            int byWords = Integer.compare(words.size(), other.words.size());
+            int byLength = Integer.compare(key.length(), other.key.length());
+            return byWords != 0 ? byWords > 0 : byLength != 0 ? byLength > 0 : key.compareTo(other.key) > 0;
+        }
     }
 
     /** A name whose words are the same but for slips of the pen, word by word. */
     private Optional<Move> slip(List<String> words) {
         List<String> mended = new ArrayList<>();
         for (String word : words) {
-            if (knownWords().contains(word) || word.length() < SHORTEST_SLIP) {
+            if (knownWords.contains(word) || word.length() < SHORTEST_SLIP) {
                 mended.add(word);
                 continue;
             }
-            String near = knownWords().stream()
-                    .filter(k -> Math.abs(k.length() - word.length()) <= 2 && k.length() >= SHORTEST_SLIP)
-                    .map(k -> Map.entry(k, SLIPS.apply(word, k)))
-                    .filter(e -> e.getValue() >= 0 && e.getValue() <= (word.length() < LONG_WORD ? 1 : 2))
-                    .min(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
-                    .map(Map.Entry::getKey)
-                    .orElse(null);
-            if (near == null) {
+            String near = slips.of(word);
+            if (near.isEmpty()) {
                 return Optional.empty();
             }
             mended.add(near);
@@ -302,13 +309,15 @@ public final class MoveLibrary {
                 .orElse(typed);
     }
 
-    private Set<String> knownWords() {
-        if (knownWords == null) {
-            knownWords = byBag.keySet().stream()
-                    .flatMap(b -> Stream.of(b.split(" ")))
-                    .collect(Collectors.toUnmodifiableSet());
-        }
-        return knownWords;
+    /** The known word a slip of the pen away; empty for none. */
+    private String mended(String word) {
+        return knownWords.stream()
+                .filter(k -> Math.abs(k.length() - word.length()) <= 2 && k.length() >= SHORTEST_SLIP)
+                .map(k -> Map.entry(k, SLIPS.apply(word, k)))
+                .filter(e -> e.getValue() >= 0 && e.getValue() <= (word.length() < LONG_WORD ? 1 : 2))
+                .min(Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+                .map(Map.Entry::getKey)
+                .orElse("");
     }
 
     /** Moves whose name, alias, pattern, gear or muscle has the words of {@code query}, the nearest first; all for an empty query. */

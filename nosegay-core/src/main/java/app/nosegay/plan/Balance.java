@@ -60,8 +60,8 @@ public record Balance(
                 sum.push,
                 sum.pull,
                 sum.regions,
-                sum.faces(true),
-                sum.faces(false),
+                sum.front,
+                sum.back,
                 density(timeline.segments()),
                 longestWithoutRest(timeline),
                 sum.left,
@@ -78,6 +78,8 @@ public record Balance(
         Length pull = Length.ZERO;
         SideShare left = SideShare.NONE;
         SideShare right = SideShare.NONE;
+        Length front = Length.ZERO;
+        Length back = Length.ZERO;
 
         Sum(MoveLibrary library, Timeline timeline) {
             this.library = library;
@@ -105,6 +107,7 @@ public record Balance(
             secondary.removeAll(primary);
             primary.forEach(g -> muscles.merge(g, time, Length::plus));
             secondary.forEach(g -> muscles.merge(g, time.times(SECONDARY_SHARE), Length::plus));
+            faces(primary, secondary, time);
             primary.forEach(g -> regions.merge(g.region(), time.times(1.0 / primary.size()), Length::plus));
             sides(s, time, s.reps() == null ? 0 : (int) Math.round(s.reps() * factor));
         }
@@ -141,11 +144,22 @@ public record Balance(
             }
         }
 
-        Length faces(boolean front) {
-            return muscles.entrySet().stream()
-                    .filter(e -> e.getKey().isFront() == front)
-                    .map(Map.Entry::getValue)
-                    .reduce(Length.ZERO, Length::plus);
+        /** A segment's time is shared between front and back as its muscles are: together they are never more than the work. */
+        private void faces(Set<MuscleGroup> primary, Set<MuscleGroup> secondary, Length time) {
+            double ahead = weight(primary, secondary, true);
+            double behind = weight(primary, secondary, false);
+            if (ahead + behind > 0) {
+                front = front.plus(time.times(ahead / (ahead + behind)));
+                back = back.plus(time.times(behind / (ahead + behind)));
+            }
+        }
+
+        private static double weight(Set<MuscleGroup> primary, Set<MuscleGroup> secondary, boolean front) {
+            return primary.stream().filter(g -> g.isFront() == front).count()
+                    + SECONDARY_SHARE
+                            * secondary.stream()
+                                    .filter(g -> g.isFront() == front)
+                                    .count();
         }
     }
 

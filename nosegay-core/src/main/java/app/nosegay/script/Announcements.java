@@ -12,6 +12,7 @@ import app.nosegay.plan.check.GearItem;
 import app.nosegay.plan.check.GearList;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Load;
 import app.nosegay.plan.terms.SegmentKind;
@@ -28,6 +29,11 @@ import java.util.Optional;
  * rest. Said in the pause before, where there is one; else in the last third of what runs then.
  */
 final class Announcements {
+    /** In a long stretch the next move is news only near its end. */
+    private static final double LATE_SECONDS = 25;
+    /** How long a rest is, is said where nobody sees it and it is worth knowing. */
+    private static final double LEAST_TOLD = 20;
+
     private final Timeline timeline;
     private final MoveLibrary library;
     private final List<Segment> segments;
@@ -65,6 +71,11 @@ final class Announcements {
     /** What is done in a rest is said as it begins. */
     void rest(int i, List<CueCandidate> wishes) {
         Segment s = segments.get(i);
+        boolean long_ = s.duration().seconds() >= LEAST_TOLD;
+        if (timeline.sheet().header().voiceOnly() && long_) {
+            String text = "Rest for " + Phrases.time(s.duration()) + ".";
+            wishes.add(new CueCandidate(s, CueKind.PERMIT, List.of(text), List.of(new Window(s, 0, 0.3)), false, true));
+        }
         if (s.move() == null) {
             return;
         }
@@ -86,14 +97,15 @@ final class Announcements {
             if (places.isEmpty()) {
                 return;
             }
-            String name = "Next, " + Phrases.name(s.move());
+            String name = "Next, " + (s.isWindow() ? list(s) : Phrases.name(s.move()));
+            String amount = timeline.sheet().header().voiceOnly() && !s.isWindow() ? amount(s) : "";
             wishes.add(new CueCandidate(
                     s,
                     CueKind.NEXT,
                     List.of(
-                            ordinalWords(s) + capital(name) + side(s) + ".",
-                            capital(name) + side(s) + ".",
-                            capital(name) + "."),
+                            ordinalWords(s) + capital(name) + side(s) + amount + ".",
+                            capital(name) + side(s) + amount + ".",
+                            capital(s.isWindow() ? "Next, " + Phrases.name(s.move()) : name) + amount + "."),
                     places,
                     false,
                     true));
@@ -101,6 +113,28 @@ final class Announcements {
             again(s, last, places, wishes);
         }
         gear(s, places, wishes);
+    }
+
+    /** How much of a move, for those who see no picture: ", eight reps", ", 40 seconds". */
+    private static String amount(Segment s) {
+        if (s.reps() != null) {
+            return ", " + number(s.reps()) + (s.reps() == 1 ? " rep" : " reps");
+        }
+        return ", " + Phrases.time(s.duration());
+    }
+
+    /** The moves of a window with how much of each, and how long they are gone through. */
+    private String list(Segment s) {
+        List<String> moves = new ArrayList<>();
+        for (MoveLine line : s.block().moves()) {
+            Attributes merged = line.attributes().over(s.block().attributes());
+            String much = merged.reps()
+                    .map(r -> ", " + number(r.ofSet(1)) + (r.eachSide(merged.sides()) ? " each side" : ""))
+                    .or(() -> merged.length(Attribute.HOLD).map(l -> ", " + Phrases.time(l)))
+                    .orElse("");
+            moves.add(Phrases.name(line.name()) + much);
+        }
+        return String.join("; ", moves) + "; as many rounds as you can in " + Phrases.time(s.duration());
     }
 
     /** In the pause before, or before and in the demonstration; else late in what runs then. */
@@ -116,7 +150,8 @@ final class Announcements {
             }
             places.add(new Window(before, 0, 0.3));
         } else if (before.kind().isMoving()) {
-            places.add(new Window(before, 0.5, 0.92));
+            double early = Math.max(0.5, 1 - LATE_SECONDS / before.duration().seconds());
+            places.add(new Window(before, early, 0.92));
         } else if (before.kind() != SegmentKind.SWITCH) {
             places.add(new Window(before, 0, 1));
         }

@@ -3,6 +3,7 @@ package app.nosegay.script;
 import static app.nosegay.script.Wordings.capital;
 
 import app.nosegay.library.CueKind;
+import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.library.Position;
 import app.nosegay.plan.Segment;
@@ -13,6 +14,7 @@ import app.nosegay.plan.check.GearList;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.sheet.RunSheet.LevelLine;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.terms.Amount;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.RepPattern;
@@ -40,6 +42,11 @@ final class CueCandidates {
     private static final List<CueKind> NEWS = List.of(CueKind.IMAGE, CueKind.MUSCLE, CueKind.WHY);
 
     private static final String MORE = "If that was easy, take a little more weight.";
+
+    /** In a window each move's cues are spread over its share of the time, the first behind the start. */
+    private static final double FIRST_IN_TURN = 0.04;
+
+    private static final double TURN_STEP = 0.2;
 
     private final Timeline timeline;
     private final MoveLibrary library;
@@ -85,7 +92,11 @@ final class CueCandidates {
         if (!samePart) {
             announcements.of(i, wishes);
         }
-        about(s, before, gap, secondPart, Math.max(1, time), wishes);
+        if (s.isWindow()) {
+            window(s, wishes);
+        } else {
+            about(s, before, gap, secondPart, Math.max(1, time), wishes);
+        }
         return wishes;
     }
 
@@ -103,6 +114,41 @@ final class CueCandidates {
         } else {
             again(s, pause, time, wishes);
         }
+    }
+
+    /** In one window for a whole list each move has its turn: how it begins, its form, its easier way. */
+    private void window(Segment s, List<CueCandidate> wishes) {
+        List<MoveLine> lines = s.block().moves();
+        for (int k = 0; k < lines.size(); k++) {
+            MoveLine line = lines.get(k);
+            Move move = library.find(line.name()).orElse(null);
+            double from = (double) k / lines.size();
+            double later = FIRST_IN_TURN;
+            for (CueKind kind : List.of(CueKind.SETUP, CueKind.FORM, CueKind.EASIER, CueKind.BREATH)) {
+                List<Cue> own =
+                        line.cues().stream().filter(c -> c.kind() == kind).toList();
+                String text = !own.isEmpty()
+                        ? fields.filled(
+                                kind.isOption()
+                                        ? option(own.get(0))
+                                        : own.get(0).text())
+                        : move == null || move.cues(kind).isEmpty()
+                                ? ""
+                                : (kind == CueKind.EASIER ? "Easier: " : "")
+                                        + move.cues(kind).get(0);
+                if (!text.isEmpty()) {
+                    String said = kind == CueKind.SETUP ? capital(line.name()) + ": " + lower(text) : text;
+                    Window turn = new Window(s, from + later / lines.size(), from + 0.95 / lines.size());
+                    wishes.add(new CueCandidate(
+                            s, kind, List.of(said), List.of(turn), !own.isEmpty(), kind == CueKind.SETUP));
+                    later += TURN_STEP;
+                }
+            }
+        }
+    }
+
+    private static String lower(String text) {
+        return Character.toLowerCase(text.charAt(0)) + text.substring(1);
     }
 
     private List<Window> places(Window first, Window second) {

@@ -38,6 +38,9 @@ public final class CuePlanner {
     private static final Set<CueKind> ONCE = EnumSet.of(
             CueKind.BREATH, CueKind.PERMIT, CueKind.WHY, CueKind.MUSCLE, CueKind.CHECK, CueKind.HARDER, CueKind.CHEER);
 
+    /** Of the words of coaching. */
+    private static final double SYLLABLES_A_WORD = 1.4;
+
     private static final Length CHEER_AGAIN = Length.ofSeconds(120);
 
     /** Priority when lines compete (docs/domain.md); calls come before all. */
@@ -345,7 +348,7 @@ public final class CuePlanner {
         int syllables = (int) Math.ceil(over.seconds() * (s.kind().isMoving() ? rate.working() : rate.atRest()));
         int all = SpeechRate.syllables(candidate.texts().get(candidate.texts().size() - 1));
         if (syllables < all * 0.6) {
-            return CoreText.of("script.cue-planner.shorten-it", syllables);
+            return CoreText.of("script.cue-planner.shorten-it", (int) Math.ceil(syllables / SYLLABLES_A_WORD));
         }
         boolean again = candidate.home().round() != null && candidate.home().round() > 1;
         if (again) {

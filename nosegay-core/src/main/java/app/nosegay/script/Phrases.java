@@ -1,6 +1,7 @@
 package app.nosegay.script;
 
 import app.nosegay.plan.terms.Counts;
+import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -37,6 +38,22 @@ final class Phrases {
         return parts.stream()
                 .map(p -> p.endsWith("s") && !p.endsWith("ss") ? p : (p.matches("^[aeiou].*") ? "an " : "a ") + p)
                 .collect(Collectors.joining(", then "));
+    }
+
+    /** A length as it is said: "40 seconds", "a minute and a half", "four minutes". */
+    static String time(Length length) {
+        long seconds = Math.round(length.seconds());
+        long minutes = seconds / 60;
+        long rest = seconds % 60;
+        if (minutes == 0) {
+            return Wordings.number((int) seconds) + (seconds == 1 ? " second" : " seconds");
+        }
+        String whole = minutes == 1 ? "a minute" : Wordings.number((int) minutes) + " minutes";
+        return rest == 0
+                ? whole
+                : rest == 30 && minutes == 1
+                        ? "a minute and a half"
+                        : whole + " and " + Wordings.number((int) rest) + " seconds";
     }
 
     /** A cheer; another for each {@code time}. */

@@ -76,6 +76,7 @@ public final class ScriptCheck {
         check.promisedCalls();
         check.unheardCalls();
         check.silences();
+        check.findings.addAll(ListenerCheck.findings(timeline, plan));
         check.repPatterns();
         check.endCard();
         check.fixedLines();

@@ -170,22 +170,33 @@ final class BodyChecks {
         Map<String, Double> overlaps = new HashMap<>();
         Segment before = null;
         for (Segment s : context.work()) {
-            if (before != null && !before.move().equals(s.move()) && !partOfEachOther(before, s)) {
+            if (before != null
+                    && !before.move().equals(s.move())
+                    && !partOfEachOther(before, s)
+                    && !isMeant(before, s)) {
                 Segment first = before;
                 double overlap = overlaps.computeIfAbsent(
                         before.move() + "|" + s.move(), k -> Balance.overlap(context.moves(first), context.moves(s)));
                 if (overlap >= OVERLAP && told.add(before.move() + "|" + s.move())) {
-                    boolean meant =
-                            s.block().kind() == BlockKind.SUPERSET || s.block().kind() == BlockKind.BUILD;
                     findings.add(Finding.at(
                             "plan.overlap",
-                            meant && s.block() == before.block() ? Severity.NOTE : Severity.LOOK,
+                            Severity.LOOK,
                             s,
                             CoreText.of("plan.overlap.message", capital(before.move()), s.move(), overlap)));
                 }
             }
             before = s;
         }
+    }
+
+    /** Back to back on purpose, shown only, or in blocks of their own: nothing to look at. */
+    private static boolean isMeant(Segment before, Segment s) {
+        boolean shown = s.line() != null
+                && s.line().attributes().over(s.block().attributes()).has(Attribute.SHOWN);
+        return s.block() != before.block()
+                || s.block().kind() == BlockKind.SUPERSET
+                || s.block().kind() == BlockKind.BUILD
+                || shown;
     }
 
     /** In a build A is followed by A+B on purpose. */

@@ -33,6 +33,11 @@ final class FlowChecks {
     /** Rests are written on this grid. */
     private static final double GRID_SECONDS = 5;
 
+    /** Changing to a move of another gear or height in a superset takes a breath that belongs to it. */
+    private static final Length WHILE_BREATHING = Length.ofSeconds(10);
+    /** The weight goes to the other hand while the first repetition begins. */
+    private static final Length FIRST_SIDE = Length.ofSeconds(5);
+
     private final PlanContext context;
     private final List<Finding> findings = new ArrayList<>();
     private SheetOrder order;
@@ -56,7 +61,8 @@ final class FlowChecks {
     private void changeOvers() {
         Set<String> told = new HashSet<>();
         for (ChangeOver c : context.changeOvers()) {
-            if (c.missing().compareTo(c.inRest() ? HURRY : FIRST_REP) <= 0
+            if (isMeant(c)
+                    || c.missing().compareTo(c.inRest() ? HURRY : FIRST_REP) <= 0
                     || !told.add(c.before().line().line() + " "
                             + c.segment().line().line() + " " + c.before().move() + c.inRest())) {
                 continue;
@@ -98,6 +104,16 @@ final class FlowChecks {
                                 pause(c, side)));
             }
         }
+    }
+
+    /** Back to back is what a superset is for, and a side is changed in the first repetition. */
+    private static boolean isMeant(ChangeOver c) {
+        boolean superset = c.segment().block() == c.before().block()
+                && c.segment().block().kind() == BlockKind.SUPERSET
+                && c.missing().compareTo(WHILE_BREATHING) <= 0;
+        boolean side = c.before().line().line() == c.segment().line().line()
+                && c.missing().compareTo(FIRST_SIDE) <= 0;
+        return !c.inRest() && (superset || side);
     }
 
     private static Length gridUp(Length length) {
@@ -296,13 +312,15 @@ final class FlowChecks {
         }
     }
 
-    /** Where views are planned, a move that is never shown in the view that shows its usual fault. */
+    /** Where most views are planned, a move that is never shown in the view that shows its usual fault. */
     private void views() {
-        boolean planned = context.timeline().sheet().blocks().stream()
-                .anyMatch(b -> b.attributes().has(Attribute.ANGLE)
-                        || b.moves().stream()
-                                .anyMatch(m -> m.attributes().has(Attribute.ANGLE)
-                                        || !m.turns().isEmpty()));
+        List<Segment> work = context.work();
+        long viewed = work.stream()
+                .filter(s -> s.line() != null
+                        && (s.line().attributes().over(s.block().attributes()).has(Attribute.ANGLE)
+                                || !s.line().turns().isEmpty()))
+                .count();
+        boolean planned = viewed * 2 > work.size();
         Set<String> told = new HashSet<>();
         for (Segment s : planned ? context.work() : List.<Segment>of()) {
             for (Move move : context.moves(s)) {

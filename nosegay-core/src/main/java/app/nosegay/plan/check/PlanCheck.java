@@ -5,6 +5,7 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Problem;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
@@ -58,7 +59,7 @@ public final class PlanCheck {
     public static Length measured(Timeline timeline) {
         Promise promise = timeline.sheet().header().promise();
         return switch (promise.base()) {
-            case WHOLE -> timeline.total();
+            case WHOLE -> timeline.total().minus(bonus(timeline));
             case WORK -> timeline.total(SegmentKind.WORK);
             case MOVING -> {
                 List<Segment> moving = timeline.segments().stream()
@@ -125,6 +126,15 @@ public final class PlanCheck {
                                 + line.substring(at + p.found().length()));
     }
 
+    /** The time of what is a bonus: outside the promise. */
+    private static Length bonus(Timeline timeline) {
+        return timeline.segments().stream()
+                .filter(s -> s.block().attributes().flag(Attribute.BONUS)
+                        || s.line() != null && s.line().attributes().flag(Attribute.BONUS))
+                .map(Segment::duration)
+                .reduce(Length.ZERO, Length::plus);
+    }
+
     /** Minutes in the title have to agree with the timeline as the promise does. */
     private void title() {
         String title = timeline.sheet().header().title();
@@ -132,7 +142,9 @@ public final class PlanCheck {
         if (minutes.find()) {
             double said = 60 * Double.parseDouble(minutes.group(1));
             double total = timeline.total().seconds();
-            if (Math.abs(said - total) > Math.max(30, 0.03 * said)) {
+            double promised = measured(timeline).seconds();
+            double off = Math.min(Math.abs(said - total), Math.abs(said - promised));
+            if (off > Math.max(30, 0.03 * said)) {
                 findings.add(Finding.of(
                                 "plan.title-length",
                                 Severity.STOP,

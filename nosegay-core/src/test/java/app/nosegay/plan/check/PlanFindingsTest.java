@@ -47,8 +47,7 @@ class PlanFindingsTest {
                 Arguments.of("plan.side-missing", HI + "circuit A  work 0:40\n  single-arm row\n"),
                 Arguments.of("plan.side-needless", HI + "circuit A  work 0:40\n  squat  sides halves\n"),
                 Arguments.of("plan.change-over", HI + "circuit A  work 0:40  rest 0:05\n  squat\n  plank\n"),
-                Arguments.of(
-                        "plan.back-to-back", HI + "superset A  reps 10  rest 0:30\n  kettlebell deadlift\n  push-up\n"),
+                Arguments.of("plan.back-to-back", HI + "circuit A  work 0:40\n  kettlebell deadlift\n  push-up\n"),
                 Arguments.of(
                         "plan.floor-trips",
                         HI + "circuit A  work 0:40  rest 0:30\n  plank\n  squat\n  dead bug\n  calf raise\n"),
