@@ -43,7 +43,9 @@ final class CallScript {
     private final Timeline timeline;
     private final MoveLibrary library;
     private final SpeechRate rate;
-    private final CallStyle style;
+    /** The calls of the block at hand: its own, else the workout's. */
+    private CallStyle style;
+
     private final List<Due> due = new ArrayList<>();
 
     private CallScript(Timeline timeline, MoveLibrary library, SpeechRate rate) {
@@ -72,6 +74,13 @@ final class CallScript {
         List<Interval> intervals = timeline.intervals();
         for (int i = 0; i < intervals.size(); i++) {
             if (intervals.get(i).kind().isMoving()) {
+                calls.style = intervals
+                        .get(i)
+                        .first()
+                        .block()
+                        .attributes()
+                        .calls()
+                        .orElse(timeline.sheet().header().calls());
                 calls.interval(
                         intervals.get(i),
                         i > 0 ? intervals.get(i - 1) : null,

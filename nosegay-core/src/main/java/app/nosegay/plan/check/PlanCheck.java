@@ -9,6 +9,7 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Problem;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
+import app.nosegay.plan.terms.Amount;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Promise;
 import app.nosegay.plan.terms.SegmentKind;
@@ -16,9 +17,12 @@ import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -126,6 +130,36 @@ public final class PlanCheck {
                                 + line.substring(at + p.found().length()));
     }
 
+    /** Promised sets and repetitions hold of every move that is worked in sets. */
+    private void sets(Promise promise) {
+        Amount each = promise.each();
+        if (each == null) {
+            return;
+        }
+        Map<Integer, Integer> sets = new TreeMap<>();
+        Map<Integer, Segment> firsts = new HashMap<>();
+        for (Segment s : timeline.segments()) {
+            if (s.kind() == SegmentKind.WORK && s.set() != null && s.line() != null) {
+                sets.merge(s.line().line(), s.set(), Math::max);
+                firsts.putIfAbsent(s.line().line(), s);
+            }
+        }
+        sets.forEach((line, count) -> {
+            Segment s = firsts.get(line);
+            boolean reps =
+                    each.reps() == null || s.reps() != null && s.reps() >= each.least() && s.reps() <= each.most();
+            if (count != each.sets() || !reps) {
+                String planned =
+                        count + " × " + (s.reps() == null ? s.duration().clock() : "" + s.reps());
+                findings.add(Finding.at(
+                        "plan.promise-sets",
+                        Severity.STOP,
+                        s,
+                        CoreText.of("plan.promise-sets.message", each.words(), s.move(), planned)));
+            }
+        });
+    }
+
     /** The time of what is a bonus: outside the promise. */
     private static Length bonus(Timeline timeline) {
         return timeline.segments().stream()
@@ -178,6 +212,7 @@ public final class PlanCheck {
                     .onLine(promiseLine())
                     .withFix(CoreText.of("plan.promise-length.fix-2", under.clock())));
         }
+        sets(promise);
         int moves = timeline.workMoves(false).size();
         int withBonus = timeline.workMoves(true).size();
         if (promise.moves() != null && promise.moves() != moves && promise.moves() != withBonus) {

@@ -1,6 +1,7 @@
 package app.nosegay.plan.sheet;
 
 import app.nosegay.plan.terms.Amount;
+import app.nosegay.plan.terms.CallStyle;
 import app.nosegay.plan.terms.Counts;
 import app.nosegay.plan.terms.Load;
 import app.nosegay.plan.terms.Pause;
@@ -60,6 +61,7 @@ public enum Attribute {
     SHOWN(Amount.EXPECTED, Amount::parse),
     DOSE(Amount.EXPECTED, Amount::parse),
     REP(RepPattern.EXPECTED, RepPattern::parse),
+    CALLS(CallStyle.EXPECTED, CallStyle::parse),
     EFFORT(CoreText.of("plan.sheet.attribute.an-effort-0-to-10"), Reader::words),
     REST_AFTER_LAST(CoreText.of("plan.sheet.attribute.nothing-yes-or-no-after"), Reader::flag);
 

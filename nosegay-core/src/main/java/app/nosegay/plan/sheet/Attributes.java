@@ -1,6 +1,7 @@
 package app.nosegay.plan.sheet;
 
 import app.nosegay.plan.terms.Amount;
+import app.nosegay.plan.terms.CallStyle;
 import app.nosegay.plan.terms.Counts;
 import app.nosegay.plan.terms.Load;
 import app.nosegay.plan.terms.Pause;
@@ -99,6 +100,11 @@ public record Attributes(Map<Attribute, Object> values) {
     /** What the viewer is to do, where the video shows less. */
     public Optional<Amount> dose() {
         return Optional.ofNullable((Amount) values.get(Attribute.DOSE));
+    }
+
+    /** The calls of this block alone. */
+    public Optional<CallStyle> calls() {
+        return Optional.ofNullable((CallStyle) values.get(Attribute.CALLS));
     }
 
     public SideWay sides() {

@@ -67,18 +67,9 @@ final class HeaderReader {
                     false));
             return true;
         }
-        int column = line.column() + colon + 1;
-        if (value.isEmpty()) {
-            problems.add(new Problem(
-                    line.number(),
-                    column,
-                    "",
-                    CoreText.of("plan.sheet.header-reader.expected-a-value-after", key),
-                    null,
-                    false));
-            return true;
+        if (!value.isEmpty()) {
+            read(key, value, line, line.column() + colon + 2);
         }
-        read(key, value, line, column + 1);
         return true;
     }
 

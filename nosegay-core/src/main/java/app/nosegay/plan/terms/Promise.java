@@ -19,6 +19,7 @@ import java.util.regex.Pattern;
  * @param most the promised length, or the upper end of a range; null without a length
  * @param moves promised moves, or null
  * @param rounds promised rounds, or null
+ * @param each the promised sets and repetitions of every move worked in sets, or null
  * @param absent what the workout promises to do without: floor, jumps, …
  */
 public record Promise(
@@ -29,12 +30,14 @@ public record Promise(
         Length most,
         Integer moves,
         Integer rounds,
+        Amount each,
         List<String> absent) {
     public static final String EXPECTED = CoreText.of("plan.terms.promise.a-promise-such-as-18");
-    public static final Promise NOTHING = new Promise("", null, Base.WHOLE, null, null, null, null, List.of());
+    public static final Promise NOTHING = new Promise("", null, Base.WHOLE, null, null, null, null, null, List.of());
 
     private static final Pattern MINUTES =
             Pattern.compile("(?:(under|about|exactly) )?(\\d{1,3})(?:-(\\d{1,3}))? ?min(?:utes)?(?: (work|moving))?");
+    private static final Pattern SETS = Pattern.compile("\\d{1,2} ?[x×] ?\\d.*");
     private static final Pattern NUMBER = Pattern.compile("(\\d{1,3}) (moves?|rounds?)");
 
     /** Exact means within half a minute or 3 %, the larger (docs/domain.md, "Promise"). */
@@ -76,6 +79,7 @@ public record Promise(
         Length most = null;
         Integer moves = null;
         Integer rounds = null;
+        Amount each = null;
         List<String> absent = new ArrayList<>();
         for (String part : text.split(",")) {
             String p = part.strip().toLowerCase(Locale.ROOT);
@@ -92,6 +96,8 @@ public record Promise(
                 moves = Integer.parseInt(number.group(1));
             } else if (number.matches()) {
                 rounds = Integer.parseInt(number.group(1));
+            } else if (SETS.matcher(p).matches() && Amount.parse(p).isPresent()) {
+                each = Amount.parse(p).get();
             } else if (p.startsWith("no ") && p.length() > 3) {
                 absent.add(p.substring(3).strip());
             } else {
@@ -101,7 +107,7 @@ public record Promise(
         if (least != null && most.compareTo(least) < 0) {
             return Optional.empty();
         }
-        return Optional.of(new Promise(text.strip(), form, base, least, most, moves, rounds, absent));
+        return Optional.of(new Promise(text.strip(), form, base, least, most, moves, rounds, each, absent));
     }
 
     private static Form formOf(String word) {
