@@ -3,7 +3,6 @@ package app.nosegay.script;
 import static app.nosegay.script.Wordings.capital;
 
 import app.nosegay.library.CueKind;
-import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.library.Position;
 import app.nosegay.plan.Segment;
@@ -26,6 +25,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -43,10 +43,17 @@ final class CueCandidates {
 
     private static final String MORE = "If that was easy, take a little more weight.";
 
-    /** In a window each move's cues are spread over its share of the time, the first behind the start. */
-    private static final double FIRST_IN_TURN = 0.04;
+    /** About how long one goes at a move of a list that is gone through as often as possible. */
+    private static final double TURN_SECONDS = 45;
+    /** In its turn a move's cues are spread, the first behind the start. */
+    private static final double FIRST_IN_TURN = 0.08;
 
     private static final double TURN_STEP = 0.2;
+    /** What is said of each move at its first turn, its second, and all others. */
+    private static final List<List<CueKind>> TURNS = List.of(
+            List.of(CueKind.SETUP, CueKind.FORM, CueKind.EASIER, CueKind.BREATH),
+            List.of(CueKind.AVOID, CueKind.FEEL),
+            List.of(CueKind.CHEER));
 
     private final Timeline timeline;
     private final MoveLibrary library;
@@ -116,35 +123,43 @@ final class CueCandidates {
         }
     }
 
-    /** In one window for a whole list each move has its turn: how it begins, its form, its easier way. */
+    /**
+     * In one window for a whole list each move has its turn, again and again: first how it begins, its form, its easier way; then what to
+     * avoid and to feel; then a word of encouragement.
+     */
     private void window(Segment s, List<CueCandidate> wishes) {
         List<MoveLine> lines = s.block().moves();
-        for (int k = 0; k < lines.size(); k++) {
-            MoveLine line = lines.get(k);
-            Move move = library.find(line.name()).orElse(null);
-            double from = (double) k / lines.size();
-            double later = FIRST_IN_TURN;
-            for (CueKind kind : List.of(CueKind.SETUP, CueKind.FORM, CueKind.EASIER, CueKind.BREATH)) {
-                List<Cue> own =
-                        line.cues().stream().filter(c -> c.kind() == kind).toList();
-                String text = !own.isEmpty()
-                        ? fields.filled(
-                                kind.isOption()
-                                        ? option(own.get(0))
-                                        : own.get(0).text())
-                        : move == null || move.cues(kind).isEmpty()
-                                ? ""
-                                : (kind == CueKind.EASIER ? "Easier: " : "")
-                                        + move.cues(kind).get(0);
+        double turn = Math.min(1.0 / lines.size(), TURN_SECONDS / s.duration().seconds());
+        int turns = (int) Math.floor(1 / turn);
+        for (int t = 0; t < turns; t++) {
+            List<CueKind> kinds = TURNS.get(Math.min(t / lines.size(), TURNS.size() - 1));
+            MoveLine line = lines.get(t % lines.size());
+            for (int k = 0; k < kinds.size(); k++) {
+                Window place = new Window(s, (t + FIRST_IN_TURN + k * TURN_STEP) * turn, (t + 0.95) * turn);
+                String text = kinds.get(k) == CueKind.CHEER ? Phrases.cheer(cheers++) : ofLine(line, kinds.get(k));
                 if (!text.isEmpty()) {
-                    String said = kind == CueKind.SETUP ? capital(line.name()) + ": " + lower(text) : text;
-                    Window turn = new Window(s, from + later / lines.size(), from + 0.95 / lines.size());
+                    boolean own = line.cues().stream().anyMatch(c -> c.text().equals(text));
                     wishes.add(new CueCandidate(
-                            s, kind, List.of(said), List.of(turn), !own.isEmpty(), kind == CueKind.SETUP));
-                    later += TURN_STEP;
+                            s, kinds.get(k), List.of(text), List.of(place), own, kinds.get(k) == CueKind.SETUP));
                 }
             }
         }
+    }
+
+    /** What is said of a kind for a line of a window: its own words, else the library's; empty for nothing. */
+    private String ofLine(MoveLine line, CueKind kind) {
+        Cue own = line.cues().stream().filter(c -> c.kind() == kind).findFirst().orElse(null);
+        List<String> known = library.find(line.name()).map(m -> m.cues(kind)).orElse(List.of());
+        if (own != null) {
+            return fields.filled(kind.isOption() ? option(own) : own.text());
+        }
+        if (known.isEmpty()) {
+            return "";
+        }
+        String text = known.get(0);
+        return kind == CueKind.SETUP
+                ? capital(Phrases.name(line.name())) + ": " + lower(text)
+                : kind == CueKind.EASIER ? "Easier: " + text : text;
     }
 
     private static String lower(String text) {
@@ -224,10 +239,10 @@ final class CueCandidates {
         }
         boolean joint = condition.matches(
                 "(?i)(?:sore )?(?:knees?|shoulders?|wrists?|back|lower back|hips?|neck|elbows?|ankles?)(?: trouble)?");
-        return joint
-                ? "If your " + condition.toLowerCase(java.util.Locale.ROOT).replaceAll("^sore | trouble$", "")
-                        + " complains, "
-                : "For " + condition + ", ";
+        if (joint) {
+            return "If your " + condition.toLowerCase(Locale.ROOT).replaceAll("^sore | trouble$", "") + " complains, ";
+        }
+        return Audience.of(condition).map(Phrases::forWhom).orElse("For " + condition + ", ");
     }
 
     /** Where a kind belongs inside and before its interval. */

@@ -1,5 +1,6 @@
 package app.nosegay.script;
 
+import app.nosegay.plan.check.Audience;
 import app.nosegay.plan.terms.Counts;
 import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;
@@ -54,6 +55,20 @@ final class Phrases {
                 : rest == 30 && minutes == 1
                         ? "a minute and a half"
                         : whole + " and " + Wordings.number((int) rest) + " seconds";
+    }
+
+    /** For whom an option is, as it is said to them. */
+    static String forWhom(Audience audience) {
+        return switch (audience) {
+            case GENERAL -> "If you like, ";
+            case BEGINNER -> "If you are new to this, ";
+            case OLDER_ADULT -> "If you want it steadier, ";
+            case CHAIR_BASED -> "If you stay on the chair, ";
+            case PREGNANCY_1, PREGNANCY_2, PREGNANCY_3 -> "If you are pregnant, ";
+            case AFTER_BIRTH -> "If you gave birth not long ago, ";
+            case RETURNING -> "If you are coming back after a treatment, ";
+            default -> "If you have " + audience.word().replace('-', ' ') + ", ";
+        };
     }
 
     /** A cheer; another for each {@code time}. */

@@ -19,7 +19,7 @@ public final class Wordings {
 
     /** Says something of what is held: not said with empty hands. */
     private static final Pattern OF_GEAR = Pattern.compile(
-            "(?i)\\b(?:the|your|no|less|lighter) (?:weights?|kettlebells?|dumbbells?|bells?|bands?|load|pull)\\b");
+            "(?i)\\b(?:the|your|no|less|lighter|small) (?:weights?|kettlebells?|dumbbells?|bells?|bands?|load|pull)\\b");
 
     private final MoveLibrary library;
     private final Header header;
