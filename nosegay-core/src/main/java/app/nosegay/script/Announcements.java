@@ -152,6 +152,8 @@ final class Announcements {
         } else if (before.kind().isMoving()) {
             double early = Math.max(0.5, 1 - LATE_SECONDS / before.duration().seconds());
             places.add(new Window(before, early, 0.92));
+            // Between calls there may be no room: then as it begins, which is better than never.
+            places.add(new Window(segments.get(i), 0, 0.2));
         } else if (before.kind() != SegmentKind.SWITCH) {
             places.add(new Window(before, 0, 1));
         }
