@@ -2,10 +2,6 @@ package app.nosegay.library;
 
 import app.nosegay.text.JsonText;
 import com.fasterxml.jackson.databind.JsonNode;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,7 +27,7 @@ final class NameWords {
 
     private static final Pattern NOT_WORD = Pattern.compile("[^\\p{L}\\p{N}]+");
     private static final int SHORTEST_STEM = 3;
-    private static final JsonNode FILE = load();
+    private static final JsonNode FILE = JsonText.shipped(NameWords.class, "name-words.json");
     private static final Map<String, String> SPELLINGS = spellings();
     private static final Pattern SPELLING = Pattern.compile("(?<= )(?:"
             + String.join(
@@ -46,14 +42,6 @@ final class NameWords {
     private static final Map<String, String> POSITION = map("position");
 
     private NameWords() {}
-
-    private static JsonNode load() {
-        try (InputStream in = NameWords.class.getResourceAsStream("name-words.json")) {
-            return JsonText.tree(new String(in.readAllBytes(), StandardCharsets.UTF_8), "name-words.json");
-        } catch (IOException e) {
-            throw new UncheckedIOException("the shipped name-words.json cannot be read", e);
-        }
-    }
 
     private static Map<String, String> spellings() {
         Map<String, String> all = new LinkedHashMap<>();

@@ -2,10 +2,6 @@ package app.nosegay.library;
 
 import app.nosegay.text.JsonText;
 import com.fasterxml.jackson.databind.JsonNode;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashSet;
@@ -43,25 +39,20 @@ public record Position(
     private static final List<Position> ALL = load();
 
     private static List<Position> load() {
-        try (InputStream in = Position.class.getResourceAsStream("positions.json")) {
-            JsonNode root = JsonText.tree(new String(in.readAllBytes(), StandardCharsets.UTF_8), "positions.json");
-            List<Position> all = new ArrayList<>();
-            for (JsonNode n : root.path("positions")) {
-                all.add(new Position(
-                        n.path("word").asText(),
-                        MoveJson.strings(n.path("aliases")),
-                        n.path("body").asText(),
-                        n.path("setup").asText(),
-                        n.path("easier").asText(),
-                        n.path("gear").asText(),
-                        Set.copyOf(MoveJson.strings(n.path("off"))),
-                        Set.copyOf(MoveJson.strings(n.path("on"))),
-                        Pattern.compile("(?i)\\b(?:" + n.path("against").asText() + ")\\b")));
-            }
-            return List.copyOf(all);
-        } catch (IOException e) {
-            throw new UncheckedIOException("the shipped positions.json cannot be read", e);
+        List<Position> all = new ArrayList<>();
+        for (JsonNode n : JsonText.shipped(Position.class, "positions.json").path("positions")) {
+            all.add(new Position(
+                    n.path("word").asText(),
+                    MoveJson.strings(n.path("aliases")),
+                    n.path("body").asText(),
+                    n.path("setup").asText(),
+                    n.path("easier").asText(),
+                    n.path("gear").asText(),
+                    Set.copyOf(MoveJson.strings(n.path("off"))),
+                    Set.copyOf(MoveJson.strings(n.path("on"))),
+                    Pattern.compile("(?i)\\b(?:" + n.path("against").asText() + ")\\b")));
         }
+        return List.copyOf(all);
     }
 
     public static List<Position> all() {

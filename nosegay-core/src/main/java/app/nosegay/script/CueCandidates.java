@@ -314,7 +314,7 @@ final class CueCandidates {
 
     private void levels(Segment s, Window pause, boolean shortWork, List<CueCandidate> wishes) {
         for (LevelLine level : s.line().levels()) {
-            String text = LevelWords.of(level, s.line(), s.block());
+            String text = Phrases.level(level, s.line(), s.block());
             wishes.add(CueCandidate.of(s, CueKind.INSTEAD, text, window(CueKind.INSTEAD, s, pause, shortWork)));
         }
     }

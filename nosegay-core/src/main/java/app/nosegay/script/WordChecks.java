@@ -1,6 +1,7 @@
 package app.nosegay.script;
 
 import app.nosegay.cache.TextMemo;
+import app.nosegay.library.BodyWords;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
@@ -12,11 +13,8 @@ import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.text.CoreText;
+import app.nosegay.text.JsonText;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.json.JsonMapper;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -77,17 +75,10 @@ final class WordChecks {
         return checks.findings;
     }
 
-    static JsonNode resource(String name) {
-        try (InputStream in = WordChecks.class.getResourceAsStream(name)) {
-            return JsonMapper.builder().build().readTree(in);
-        } catch (IOException e) {
-            throw new UncheckedIOException(CoreText.of("script.word-checks.the-shipped-file-cannot-be", name), e);
-        }
-    }
-
     private static Map<String, Map<String, Pattern>> policies() {
         Map<String, Map<String, Pattern>> topics = new LinkedHashMap<>();
-        for (JsonNode topic : resource("policies.json").path("topics")) {
+        for (JsonNode topic :
+                JsonText.shipped(WordChecks.class, "policies.json").path("topics")) {
             Map<String, Pattern> ways = new LinkedHashMap<>();
             topic.path("ways")
                     .forEach(w -> ways.put(

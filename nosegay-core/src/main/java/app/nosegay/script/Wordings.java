@@ -1,5 +1,6 @@
 package app.nosegay.script;
 
+import app.nosegay.library.BodyWords;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Segment;

@@ -4,6 +4,9 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 
 /** JSON that people may have edited, or that was cut off: read as a tree, or refused with a sentence. */
 public final class JsonText {
@@ -27,6 +30,15 @@ public final class JsonText {
                             ? CoreText.of("text.json-text.broken-at", what, line)
                             : CoreText.of("text.json-text.too-deep", what),
                     e);
+        }
+    }
+
+    /** The tree of a file that ships beside a class. */
+    public static JsonNode shipped(Class<?> beside, String name) {
+        try (InputStream in = beside.getResourceAsStream(name)) {
+            return tree(new String(in.readAllBytes(), StandardCharsets.UTF_8), name);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the shipped file " + name + " cannot be read", e);
         }
     }
 }

@@ -194,9 +194,9 @@ class PlannerLawsTest {
 
     @Test
     void aLongSilenceIsFound() {
-        Timeline t = SampleSheets.timeline(
-                "picture: voice-only\ncalls: none\n" + head("general")
-                        + "circuit A  work 0:40  rest 0:40\n  squat\ntalk Chat  1:00\nrest 0:20\ncircuit B  work 0:40\n  plank\ntalk Bye  0:30\n");
+        Timeline t = SampleSheets.timeline("picture: voice-only\ncalls: none\n" + head("general")
+                + "circuit A  work 0:40  rest 0:40\n  squat\n"
+                + "talk Chat  1:00\nrest 0:20\ncircuit B  work 0:40\n  plank\ntalk Bye  0:30\n");
         assertThat(findings(t)).anyMatch(f -> f.code().equals("script.silence"));
     }
 }

@@ -35,7 +35,7 @@ public final class NewBlock {
         return kind == BlockKind.PHRASE && !counted ? written + "  counts 2-2 x8" : written;
     }
 
-    /** A move's line as it is added: a one-sided move says how its sides are shared, unless that is said already or they take turns anyway. */
+    /** A move's line as it is added: how sides are shared is said for a one-sided move, where it is not said already or natural. */
     public static String move(BlockKind kind, Move move, String name, String attributes, boolean shared) {
         boolean told = attributes.contains("  sides ")
                 || move.sided().isEmpty()

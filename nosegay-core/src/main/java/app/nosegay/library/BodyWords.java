@@ -1,8 +1,7 @@
-package app.nosegay.script;
+package app.nosegay.library;
 
 import app.nosegay.cache.TextMemo;
-import app.nosegay.library.Move;
-import app.nosegay.library.MuscleGroup;
+import app.nosegay.text.JsonText;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -15,7 +14,7 @@ import java.util.regex.Pattern;
 
 /** What people call the parts of the body: by muscle group, and joints and ends besides ({@code body-words.json}). */
 public final class BodyWords {
-    private static final JsonNode ALL = WordChecks.resource("body-words.json");
+    private static final JsonNode ALL = JsonText.shipped(BodyWords.class, "body-words.json");
     private static final Map<MuscleGroup, List<String>> MUSCLES = muscles();
     private static final Pattern ANY = any();
     /** The muscle words in a line, those it denies left out. */
@@ -33,7 +32,7 @@ public final class BodyWords {
     }
 
     /** The words for muscles in a line where none of them is one that {@code moves} train; empty where one is, or none is named. */
-    static List<String> onlyOthers(String line, List<Move> moves) {
+    public static List<String> onlyOthers(String line, List<Move> moves) {
         Set<String> right = new HashSet<>();
         for (MuscleGroup g : MuscleGroup.values()) {
             if (moves.stream().anyMatch(m -> m.share(g) > 0)) {
