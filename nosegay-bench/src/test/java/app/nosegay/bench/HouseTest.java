@@ -59,6 +59,7 @@ class HouseTest {
             "plan.fit",
             "plan.bed",
             "script",
+            "script.check",
             "shoot",
             "match.features",
             "match",

@@ -18,7 +18,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** What is said between the cues: short sentences of a trainer, put together from the plan's words. */
-final class Phrases {
+public final class Phrases {
     /** In turn, so that none comes twice in a short time. */
     private static final List<String> CHEERS = List.of(
             "The last reps may be hard; the shape stays.",
@@ -36,7 +36,7 @@ final class Phrases {
     private Phrases() {}
 
     /** A move's name as it is said: {@code squat + press} is "squat and press". */
-    static String name(String move) {
+    public static String name(String move) {
         return move.contains("+")
                 ? Wordings.list(List.of(move.split("\\s*\\+\\s*")))
                 : move.contains(", ") ? Wordings.list(List.of(move.split(", "))) : move;

@@ -86,7 +86,7 @@ public final class Talk {
     }
 
     /** Whether {@code s} is the talk before the first movement. */
-    static boolean isOpening(Timeline timeline, Segment s) {
+    public static boolean isOpening(Timeline timeline, Segment s) {
         Segment first = timeline.segments().stream()
                 .filter(o -> o.kind() == SegmentKind.TALK)
                 .findFirst()
@@ -98,7 +98,7 @@ public final class Talk {
     }
 
     /** Whether {@code s} is the talk behind the last movement. */
-    static boolean isClosing(Timeline timeline, Segment s) {
+    public static boolean isClosing(Timeline timeline, Segment s) {
         int at = timeline.segments().indexOf(s);
         return timeline.segments().subList(at, timeline.segments().size()).stream()
                         .noneMatch(o -> o.kind().isMoving())

@@ -39,7 +39,7 @@ import app.nosegay.review.SoundCheck;
 import app.nosegay.review.VoiceOver;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
-import app.nosegay.script.ScriptCheck;
+import app.nosegay.script.check.ScriptCheck;
 import app.nosegay.shoot.ShootLog;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

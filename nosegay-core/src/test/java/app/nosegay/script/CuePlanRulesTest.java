@@ -9,6 +9,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.ScriptNotes.Decided;
+import app.nosegay.script.check.ScriptCheck;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import java.util.HashSet;

@@ -11,6 +11,7 @@ import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.ChangeCosts;
 import app.nosegay.plan.check.PlanReport;
+import app.nosegay.script.check.ScriptCheck;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

@@ -9,7 +9,7 @@ import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.Fields;
 import app.nosegay.script.Talk;
-import app.nosegay.script.TalkChecklist;
+import app.nosegay.script.check.TalkChecklist;
 import app.nosegay.workout.Programme;
 import java.util.List;
 import java.util.Locale;

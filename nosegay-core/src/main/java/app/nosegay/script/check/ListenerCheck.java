@@ -1,4 +1,4 @@
-package app.nosegay.script;
+package app.nosegay.script.check;
 
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Finding;
@@ -7,6 +7,9 @@ import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.Phrases;
+import app.nosegay.script.ScriptLine;
 import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.List;

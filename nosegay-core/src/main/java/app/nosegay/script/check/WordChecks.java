@@ -1,4 +1,4 @@
-package app.nosegay.script;
+package app.nosegay.script.check;
 
 import app.nosegay.cache.TextMemo;
 import app.nosegay.library.BodyWords;
@@ -12,6 +12,9 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.Fields;
+import app.nosegay.script.ScriptLine;
 import app.nosegay.text.CoreText;
 import app.nosegay.text.JsonText;
 import com.fasterxml.jackson.databind.JsonNode;

@@ -1,4 +1,4 @@
-package app.nosegay.script;
+package app.nosegay.script.check;
 
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Finding;
@@ -6,6 +6,10 @@ import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.SheetText;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.Fields;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.script.ScriptNotes;
 import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.HashMap;

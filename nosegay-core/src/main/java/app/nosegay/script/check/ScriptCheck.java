@@ -1,4 +1,4 @@
-package app.nosegay.script;
+package app.nosegay.script.check;
 
 import static app.nosegay.script.Wordings.capital;
 
@@ -15,6 +15,12 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.CuePlanner;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.script.ScriptNotes;
+import app.nosegay.script.Talk;
+import app.nosegay.script.TalkWindow;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;

@@ -1,6 +1,7 @@
-package app.nosegay.script;
+package app.nosegay.script.check;
 
 import app.nosegay.cache.TextMemo;
+import app.nosegay.script.ScriptNotes;
 import app.nosegay.text.CoreText;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;

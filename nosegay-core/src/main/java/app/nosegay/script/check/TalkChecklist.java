@@ -1,4 +1,4 @@
-package app.nosegay.script;
+package app.nosegay.script.check;
 
 import app.nosegay.library.CueKind;
 import app.nosegay.library.MoveLibrary;
@@ -7,6 +7,10 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.Fields;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.script.Talk;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
