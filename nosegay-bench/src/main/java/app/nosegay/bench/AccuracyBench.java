@@ -67,7 +67,7 @@ final class AccuracyBench {
     private void calls() throws IOException {
         line("calls, in the sheets they are learnt from; on others see docs/format/calls.md");
         for (String name : CallSheet.NAMES) {
-            CallSheet.Score score = CallSheet.score(name, Libraries.current().names());
+            CallSheet.Score score = CallSheet.score(name, Libraries.current().heardNames());
             line(
                     "calls, %s: precision %.3f, recall %.3f of %d   bar 0.95",
                     name, score.precision(), score.recall(), score.there());

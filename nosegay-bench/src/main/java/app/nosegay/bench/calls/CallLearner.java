@@ -19,7 +19,9 @@ import de.bwaldvogel.liblinear.Parameter;
 import de.bwaldvogel.liblinear.Problem;
 import de.bwaldvogel.liblinear.SolverType;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -182,6 +184,15 @@ public final class CallLearner {
         return examples;
     }
 
+    /** The library as it was when the sheets were written: what is learnt from it does not change with every new wording. */
+    private static MoveLibrary cuesOfTheSheets() {
+        try (InputStream in = CallLearner.class.getResourceAsStream("moves-of-the-sheets.json")) {
+            return MoveLibrary.read(in);
+        } catch (IOException e) {
+            throw new UncheckedIOException("moves-of-the-sheets.json cannot be read", e);
+        }
+    }
+
     /** What is said besides: lines without a call, and the cues of the library. */
     private static List<String> talk(List<CallSheet.Recording> recordings) {
         List<String> talk = new ArrayList<>();
@@ -195,7 +206,7 @@ public final class CallLearner {
                     .filter(t -> t.split(" ").length >= FEWEST_WORDS_OF_TALK)
                     .forEach(talk::add);
         }
-        MoveLibrary.shipped().moves().forEach(m -> m.cues().values().forEach(talk::addAll));
+        cuesOfTheSheets().moves().forEach(m -> m.cues().values().forEach(talk::addAll));
         return talk;
     }
 
@@ -221,7 +232,7 @@ public final class CallLearner {
     }
 
     private static CallLineFeatures traits(List<Caption> captions) {
-        List<String> moves = MoveLibrary.shipped().names();
+        List<String> moves = MoveLibrary.shipped().heardNames();
         return new CallLineFeatures(captions, moves).with(CallReader.byPatterns(captions, moves));
     }
 
