@@ -14,8 +14,11 @@ import java.util.List;
 
 /** The segments while a sheet is expanded; their starts are laid out at the end. */
 final class SegmentList {
-    /** A sheet cannot grow past this: a typing slip such as "rounds 9999" must not take the machine down. */
-    private static final int MOST_SEGMENTS = 20_000;
+    /**
+     * A sheet cannot grow past this: a typing slip such as "rounds 9999" must not take the machine down. Half an hour has some two
+     * hundred; this is more than half a day, and still checked in about a second.
+     */
+    static final int MOST_SEGMENTS = 5_000;
 
     final List<Segment> segments = new ArrayList<>();
 

@@ -27,6 +27,11 @@ public record Timeline(RunSheet sheet, List<Segment> segments) {
         segments = List.copyOf(segments);
     }
 
+    /** Whether the sheet asks for more segments than are planned. */
+    public boolean isFull() {
+        return segments.size() >= SegmentList.MOST_SEGMENTS;
+    }
+
     public Length total() {
         return segments.isEmpty()
                 ? Length.ZERO

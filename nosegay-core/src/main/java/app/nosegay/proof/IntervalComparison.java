@@ -1,5 +1,7 @@
 package app.nosegay.proof;
 
+import static java.util.stream.Collectors.groupingBy;
+
 import app.nosegay.calls.CallKind;
 import app.nosegay.cut.Cut;
 import app.nosegay.match.Match;
@@ -15,9 +17,9 @@ import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -76,14 +78,14 @@ public record IntervalComparison(
     /** One per interval, in order. */
     public static List<IntervalComparison> of(
             Timeline timeline, Match match, Cut cut, List<HeardCall> calls, List<Finding> findings) {
+        Map<String, List<HeardCall>> callsOf =
+                calls.stream().filter(c -> c.segment() != null).collect(groupingBy(HeardCall::segment));
+        Map<String, List<Finding>> findingsOf =
+                findings.stream().filter(f -> f.segment() != null).collect(groupingBy(Finding::segment));
         List<IntervalComparison> comparisons = new ArrayList<>();
         for (Interval interval : timeline.intervals()) {
-            Set<String> ids = new HashSet<>();
-            interval.segments().forEach(s -> ids.add(s.id()));
-            List<HeardCall> own =
-                    calls.stream().filter(c -> ids.contains(c.segment())).toList();
-            List<Finding> found =
-                    findings.stream().filter(f -> ids.contains(f.segment())).toList();
+            List<HeardCall> own = inside(interval, callsOf);
+            List<Finding> found = inside(interval, findingsOf);
             Optional<Span<Axis.Cut>> at = shown(interval, match, cut);
             comparisons.add(new IntervalComparison(
                     interval,
@@ -96,6 +98,12 @@ public record IntervalComparison(
                     at.orElse(null)));
         }
         return comparisons;
+    }
+
+    private static <T> List<T> inside(Interval interval, Map<String, List<T>> bySegment) {
+        return interval.segments().stream()
+                .flatMap(s -> bySegment.getOrDefault(s.id(), List.of()).stream())
+                .toList();
     }
 
     private static Optional<Span<Axis.Cut>> shown(Interval interval, Match match, Cut cut) {

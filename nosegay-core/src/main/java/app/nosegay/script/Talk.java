@@ -99,11 +99,10 @@ public final class Talk {
 
     /** Whether {@code s} is the talk behind the last movement. */
     public static boolean isClosing(Timeline timeline, Segment s) {
-        int at = timeline.segments().indexOf(s);
-        return timeline.segments().subList(at, timeline.segments().size()).stream()
-                        .noneMatch(o -> o.kind().isMoving())
-                && timeline.segments().subList(0, at).stream()
-                        .anyMatch(o -> o.kind().isMoving());
+        return timeline.segments().stream().filter(o -> o.kind().isMoving()).noneMatch(o -> o.start()
+                        .isAfter(s.start()))
+                && timeline.segments().stream().filter(o -> o.kind().isMoving()).anyMatch(o -> o.start()
+                        .isBefore(s.start()));
     }
 
     /** The wishes of a talk: the sheet's own lines in their order, completed by what the plan suggests. */

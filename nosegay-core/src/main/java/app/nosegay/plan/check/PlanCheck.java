@@ -51,6 +51,7 @@ public final class PlanCheck {
         check.promise();
         check.title();
         check.absences();
+        check.cutShort();
         check.findings.addAll(FlowChecks.findings(context));
         check.findings.addAll(BodyChecks.findings(context));
         check.findings.addAll(GearChecks.findings(context));
@@ -259,6 +260,15 @@ public final class PlanCheck {
                                     s,
                                     CoreText.of("plan.promise-absence.message", absent, s.move(), s.start()))
                             .withFix(CoreText.of("plan.promise-absence.fix", s.move()))));
+        }
+    }
+
+    private void cutShort() {
+        if (timeline.isFull()) {
+            findings.add(Finding.of(
+                    "plan.too-long",
+                    Severity.STOP,
+                    CoreText.of("plan.too-long.message", timeline.segments().size())));
         }
     }
 }

@@ -141,7 +141,7 @@ public enum Attribute {
         static final String WHOLE = CoreText.of("plan.sheet.attribute.a-whole-number-from-1");
 
         static Optional<Integer> whole(String text) {
-            return text.matches("\\d{1,4}") && Integer.parseInt(text) > 0
+            return text.matches("\\d{1,3}") && Integer.parseInt(text) > 0
                     ? Optional.of(Integer.parseInt(text))
                     : Optional.empty();
         }

@@ -77,6 +77,9 @@ class PlanFindingsTest {
 
     static Stream<Arguments> told() {
         return Stream.of(
+                Arguments.of(
+                        "plan.too-long",
+                        HI + "circuit A  rounds 999  work 0:40  rest 0:05\n  squat\n  plank\n  push-up\n"),
                 Arguments.of("plan.title-length", "title: Ten Minutes? No, 25 min\n" + HI),
                 Arguments.of(
                         "plan.promise-absence", "promise: no jumps\n" + HI + "circuit A  work 0:40\n  squat jump\n"),
