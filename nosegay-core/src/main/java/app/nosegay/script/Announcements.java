@@ -20,9 +20,11 @@ import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.script.CueCandidate.Window;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What comes next: the move with its side and gear, its place in the order, what changes where the move stays, and what is done in a
@@ -38,6 +40,7 @@ final class Announcements {
     private final MoveLibrary library;
     private final List<Segment> segments;
     private final Map<String, Integer> roundsByBlock;
+    private final Set<Integer> amountsTold = new HashSet<>();
     private List<GearItem> held = List.of();
 
     Announcements(Timeline timeline, MoveLibrary library) {
@@ -97,14 +100,15 @@ final class Announcements {
             if (places.isEmpty()) {
                 return;
             }
-            String name = "Next, " + (s.isWindow() ? list(s) : Phrases.name(s.move()));
-            String amount = timeline.sheet().header().voiceOnly() && !s.isWindow() ? amount(s) : "";
+            String name = (last == null ? "First, " : "Next, ") + (s.isWindow() ? list(s) : Phrases.name(s.move()));
+            String amount = s.isWindow() ? "" : amount(s);
             wishes.add(new CueCandidate(
                     s,
                     CueKind.NEXT,
                     List.of(
                             ordinalWords(s) + capital(name) + side(s) + amount + ".",
                             capital(name) + side(s) + amount + ".",
+                            capital(name) + side(s) + ".",
                             capital(s.isWindow() ? "Next, " + Phrases.name(s.move()) : name) + amount + "."),
                     places,
                     false,
@@ -115,12 +119,27 @@ final class Announcements {
         gear(s, places, wishes);
     }
 
-    /** How much of a move, for those who see no picture: ", eight reps", ", 40 seconds". */
-    private static String amount(Segment s) {
-        if (s.reps() != null) {
-            return ", " + number(s.reps()) + (s.reps() == 1 ? " rep" : " reps");
+    /** How much of a move: ", eight reps", once for each line of the plan; to those who see no picture always, and ", 40 seconds" too. */
+    private String amount(Segment s) {
+        boolean voiceOnly = timeline.sheet().header().voiceOnly();
+        if (s.reps() == null) {
+            return voiceOnly ? ", " + Phrases.time(s.duration()) : "";
         }
-        return ", " + Phrases.time(s.duration());
+        if (!voiceOnly && (s.line() == null || !amountsTold.add(s.line().line()))) {
+            return "";
+        }
+        String reps = s.line() == null
+                ? number(s.reps())
+                : s.line()
+                        .attributes()
+                        .over(s.block().attributes())
+                        .reps()
+                        .map(r -> Phrases.reps(r, s.reps()))
+                        .orElse(number(s.reps()));
+        int sets = s.block().kind() == BlockKind.STRAIGHT_SETS ? sets(s) : 1;
+        return sets > 1
+                ? ", " + number(sets) + " sets of " + reps
+                : ", " + reps + (reps.equals(number(1)) ? " rep" : " reps");
     }
 
     /** The moves of a window with how much of each, and how long they are gone through. */
@@ -254,7 +273,10 @@ final class Announcements {
                 }
             }
             if (!parts.isEmpty() && !places.isEmpty()) {
-                wishes.add(CueCandidate.of(s, CueKind.GEAR, capital(String.join(" and ", parts)) + ".", places));
+                // Said while something else is still done, it is for afterwards.
+                boolean busy = places.get(0).segment().kind().isMoving();
+                String text = (busy ? "then " : "") + String.join(" and ", parts) + ".";
+                wishes.add(CueCandidate.of(s, CueKind.GEAR, capital(text), places));
             }
         }
         held = wanted;

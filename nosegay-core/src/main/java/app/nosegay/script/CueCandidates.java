@@ -40,8 +40,10 @@ final class CueCandidates {
     private static final List<CueKind> REFRESHERS = List.of(CueKind.AVOID, CueKind.FEEL, CueKind.CHECK);
     /** What a later round adds, in turn. */
     private static final List<CueKind> NEWS = List.of(CueKind.IMAGE, CueKind.MUSCLE, CueKind.WHY);
+    /** As above, for a move of which is said what it feels like: that names the muscles already. */
+    private static final List<CueKind> NEWS_OF_FELT = List.of(CueKind.IMAGE, CueKind.WHY);
 
-    private static final String MORE = "If that was easy, take a little more weight.";
+    private static final String MORE = "If that was easy and you have something heavier, take it.";
 
     /** About how long one goes at a move of a list that is gone through as often as possible. */
     private static final double TURN_SECONDS = 45;
@@ -250,7 +252,9 @@ final class CueCandidates {
         return switch (kind) {
             case SETUP, NAME, GEAR, NEXT -> places(pause, new Window(s, 0, 0.25));
             case FORM -> places(shortWork ? pause : new Window(s, 0, 0.25), shortWork ? new Window(s, 0, 0.4) : pause);
-            case EASIER, HARDER, INSTEAD, CAUTION ->
+            // Behind the easier way, which is said as the work begins.
+            case HARDER -> places(shortWork ? pause : new Window(s, 0, 0.6), null);
+            case EASIER, INSTEAD, CAUTION ->
                 places(shortWork ? pause : new Window(s, 0, 0.33), shortWork ? new Window(s, 0, 0.33) : pause);
             case AVOID, CHECK, FEEL, TEMPO -> places(new Window(s, 0.1, 0.75), pause);
             default -> places(new Window(s, 0.2, 0.9), pause);
@@ -352,9 +356,9 @@ final class CueCandidates {
         if (s.block().kind() == BlockKind.BUILD
                 && s.line().parts().size() > 1
                 && s.move().contains("+")) {
-            String text = "Together now, or stay on "
-                    + String.join(" or ", s.line().parts()) + "; I tell you at half-way if you want to change.";
-            String shorter = "Together, or stay on one; change at half-way.";
+            String text =
+                    "Now put them together, or stay with the one you like. I will say when it is half-way, so you can swap.";
+            String shorter = "Put them together, or stay with one and swap at half-way.";
             wishes.add(new CueCandidate(
                     s, CueKind.PERMIT, List.of(text, shorter), places(pause, new Window(s, 0, 0.4)), false, true));
         }
@@ -369,9 +373,10 @@ final class CueCandidates {
         } else {
             rotating(s, REFRESHERS, time, new Window(s, 0.05, 0.6), pause, wishes);
         }
-        rotating(s, NEWS, time, new Window(s, 0.3, 0.9), pause, wishes);
-        if (s.kind() == SegmentKind.WORK && mayTakeMore(s, time)) {
-            wishes.add(CueCandidate.of(s, CueKind.HARDER, MORE, places(pause, new Window(s, 0, 0.3))));
+        boolean felt = !wordings.of(s, CueKind.FEEL).isEmpty();
+        rotating(s, felt ? NEWS_OF_FELT : NEWS, time, new Window(s, 0.3, 0.9), pause, wishes);
+        if (pause != null && s.kind() == SegmentKind.WORK && mayTakeMore(s, time)) {
+            wishes.add(CueCandidate.of(s, CueKind.HARDER, MORE, List.of(pause)));
         } else if (s.kind() == SegmentKind.WORK && time > 2) {
             wishes.add(
                     CueCandidate.of(s, CueKind.CHEER, Phrases.cheer(cheers++), places(new Window(s, 0.4, 0.9), null)));

@@ -156,9 +156,14 @@ public final class Fields {
     }
 
     private static String audience(Header header) {
-        return Wordings.list(header.audience().stream()
+        List<String> people = header.audience().stream()
                 .map(a -> Audience.of(a).map(Fields::people).orElse(a))
-                .toList());
+                .toList();
+        String everyone = people(Audience.GENERAL);
+        List<String> some = people.stream().filter(p -> !p.equals(everyone)).toList();
+        return some.isEmpty() || !people.contains(everyone)
+                ? Wordings.list(people)
+                : everyone + ", " + Wordings.list(some) + " included";
     }
 
     /** Whom an audience word means, as it is said. */

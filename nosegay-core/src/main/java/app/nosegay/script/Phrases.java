@@ -8,6 +8,7 @@ import app.nosegay.plan.sheet.RunSheet.LevelLine;
 import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.terms.Counts;
 import app.nosegay.plan.terms.Load;
+import app.nosegay.plan.terms.Reps;
 import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;
 import java.util.ArrayList;
@@ -21,13 +22,13 @@ import java.util.stream.Collectors;
 public final class Phrases {
     /** In turn, so that none comes twice in a short time. */
     private static final List<String> CHEERS = List.of(
-            "The last reps may be hard; the shape stays.",
+            "It may get hard towards the end. Keep the shape.",
             "You know this one by now.",
             "Good. Keep it tidy.",
-            "Every rep like the first.",
+            "Make every rep like the first.",
             "Stay with me.",
             "Slow is fine. Stopping is fine. Sloppy is not.",
-            "That looks better than the last round.",
+            "Strong and steady.",
             "Nearly through this one.");
 
     private static final Pattern COUNTS = Pattern.compile("(\\d{1,2})-(\\d{1,2})(?:\\s*x(\\d{1,3}))?");
@@ -47,6 +48,14 @@ public final class Phrases {
         return parts.stream()
                 .map(p -> p.endsWith("s") && !p.endsWith("ss") ? p : (p.matches("^[aeiou].*") ? "an " : "a ") + p)
                 .collect(Collectors.joining(", then "));
+    }
+
+    /** A rep target as it is said: "ten", "ten to 15", "about ten"; of several sets, the one planned here. */
+    static String reps(Reps reps, int planned) {
+        String number = reps.least() == null
+                ? Wordings.number(planned)
+                : Wordings.number(reps.least()) + " to " + Wordings.number(reps.most());
+        return (reps.about() ? "about " : "") + number;
     }
 
     /** A length as it is said: "40 seconds", "a minute and a half", "four minutes". */

@@ -22,6 +22,14 @@ public final class Talk {
     /** Where the talk is too short for the whole screening line. */
     static final String SHORT_SCREENING = "Unsure? Ask your doctor first, and stop at sharp pain.";
 
+    /** What the closing says where nothing else is written. */
+    public static final String THAT_WAS = "That was {title}: {moves}, {minutes}. Thank you for moving with me.";
+
+    public static final String HOW_OFTEN = "Two or three times a week, with a day between, is plenty.";
+    public static final String ASK = "Tell me in the comments which move was the hardest.";
+    private static final String SEE_YOU = "See you next time.";
+    private static final String POINTING = "The next one is {point}.";
+
     /** A word of an own line this long that a suggested line has too says that it is about the same. */
     private static final int LONG_WORD = 6;
 
@@ -72,17 +80,19 @@ public final class Talk {
     /** The closing the plan suggests. */
     public static List<Line> closing(Fields fields) {
         List<Line> lines = new ArrayList<>();
-        lines.add(new Line(CueKind.CHEER, "That was {title}: {moves}, {minutes}. Well done."));
+        lines.add(new Line(CueKind.CHEER, THAT_WAS));
         if (!fields.value("dose").isEmpty()) {
             lines.add(new Line(CueKind.PERMIT, "On your own: {dose}."));
         }
-        lines.add(new Line(CueKind.WHY, "Two or three times a week, with a day between, is plenty."));
-        lines.add(new Line(CueKind.ASK, "Tell me which move was the hardest."));
-        String next = fields.value("point").isEmpty()
-                ? "Choose the next one when you are ready."
-                : "The next one is {point}.";
-        lines.add(new Line(CueKind.PLUG, next));
+        lines.add(new Line(CueKind.WHY, HOW_OFTEN));
+        lines.add(new Line(CueKind.ASK, ASK));
+        lines.add(new Line(CueKind.PLUG, farewell(!fields.value("point").isEmpty())));
         return lines;
+    }
+
+    /** The last words: the next video is spoken of where the picture has a place for it, and pointed at. */
+    public static String farewell(boolean endCard) {
+        return endCard ? POINTING : SEE_YOU;
     }
 
     /** Whether {@code s} is the talk before the first movement. */

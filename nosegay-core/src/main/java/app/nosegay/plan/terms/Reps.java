@@ -12,11 +12,14 @@ import java.util.stream.Stream;
  *
  * @param perSet the target of each set in turn; the last repeats
  * @param sharing what the number is meant for where a move has two sides
+ * @param least the least of a range, or null for one number
+ * @param most the most of a range, or null for one number
+ * @param about whether the number is not to be taken strictly
  */
-public record Reps(List<Integer> perSet, Sharing sharing) {
+public record Reps(List<Integer> perSet, Sharing sharing, Integer least, Integer most, boolean about) {
     public static final String EXPECTED = CoreText.of("plan.terms.reps.a-number-of-reps-12");
     private static final Pattern FORM = Pattern.compile(
-            "(?:about |~ ?)?(\\d{1,4}(?: ?- ?\\d{1,4}|(?:, ?\\d{1,4})+)?)(?: (each[- ]side|per side|in[- ]all))?");
+            "(about |~ ?)?(\\d{1,4}(?: ?- ?\\d{1,4}|(?:, ?\\d{1,4})+)?)(?: (each[- ]side|per side|in[- ]all))?");
 
     /** What the number is meant for. */
     public enum Sharing {
@@ -36,21 +39,24 @@ public record Reps(List<Integer> perSet, Sharing sharing) {
         if (!m.matches()) {
             return Optional.empty();
         }
-        String numbers = m.group(1);
+        String numbers = m.group(2);
         Sharing sharing =
-                m.group(2) == null ? Sharing.USUAL : m.group(2).startsWith("in") ? Sharing.IN_ALL : Sharing.EACH_SIDE;
-        List<Integer> targets;
+                m.group(3) == null ? Sharing.USUAL : m.group(3).startsWith("in") ? Sharing.IN_ALL : Sharing.EACH_SIDE;
+        boolean about = m.group(1) != null;
         if (numbers.contains("-")) {
             String[] ends = numbers.split(" ?- ?");
-            int low = Integer.parseInt(ends[0]);
-            int high = Integer.parseInt(ends[1]);
-            targets = List.of((low + high + 1) / 2);
-        } else {
-            targets = Stream.of(numbers.split(","))
-                    .map(s -> Integer.parseInt(s.strip()))
-                    .toList();
+            int least = Integer.parseInt(ends[0]);
+            int most = Integer.parseInt(ends[1]);
+            return sound(new Reps(List.of((least + most + 1) / 2), sharing, least, most, about));
         }
-        return targets.stream().anyMatch(n -> n == 0) ? Optional.empty() : Optional.of(new Reps(targets, sharing));
+        List<Integer> targets = Stream.of(numbers.split(","))
+                .map(s -> Integer.parseInt(s.strip()))
+                .toList();
+        return sound(new Reps(targets, sharing, null, null, about));
+    }
+
+    private static Optional<Reps> sound(Reps reps) {
+        return Optional.of(reps).filter(r -> r.perSet().stream().noneMatch(n -> n == 0));
     }
 
     /** Whether the number is each side's, the sides being shared in {@code way}. */

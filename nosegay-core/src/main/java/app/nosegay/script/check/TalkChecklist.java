@@ -90,11 +90,7 @@ public final class TalkChecklist {
         Segment last = segments.isEmpty() ? null : segments.get(segments.size() - 1);
         boolean talk = last != null && last.kind() == SegmentKind.TALK && Talk.isClosing(timeline, last);
         TalkChecklist list = new TalkChecklist(talk ? plan.of(last.id()) : List.of());
-        list.check(
-                "recap",
-                words("that was|you did|well done|minutes|moves"),
-                CueKind.CHEER,
-                "That was {title}: {moves}, {minutes}. Well done.");
+        list.check("recap", words("that was|you did|well done|minutes|moves"), CueKind.CHEER, Talk.THAT_WAS);
         boolean dosed = timeline.sheet().blocks().stream()
                 .anyMatch(b -> b.attributes().has(Attribute.DOSE)
                         || b.moves().stream().anyMatch(m -> m.attributes().has(Attribute.DOSE)));
@@ -105,16 +101,15 @@ public final class TalkChecklist {
                 "how often",
                 words("times a week|every (?:day|other|week)|a day between|once a week|twice a week"),
                 CueKind.WHY,
-                "Two or three times a week, with a day between, is plenty.");
-        list.check("one request", l -> l.kind() == CueKind.ASK, CueKind.ASK, "Tell me which move was the hardest.");
+                Talk.HOW_OFTEN);
+        list.check("one request", l -> l.kind() == CueKind.ASK, CueKind.ASK, Talk.ASK);
         list.check(
                 "what next",
                 l -> l.kind() == CueKind.PLUG
                         || words("next (?:one|video|workout)").test(l),
                 CueKind.PLUG,
-                timeline.sheet().header().policy().choice("end-card").isPresent()
-                        ? "The next one is {point}."
-                        : "Choose the next one when you are ready.");
+                Talk.farewell(
+                        timeline.sheet().header().policy().choice("end-card").isPresent()));
         return List.copyOf(list.items);
     }
 }
