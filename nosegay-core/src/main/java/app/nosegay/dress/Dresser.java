@@ -16,6 +16,7 @@ import app.nosegay.plan.terms.Side;
 import app.nosegay.review.Misstatement;
 import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.script.CuePlan;
+import app.nosegay.script.Phrases;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
 import app.nosegay.text.CoreText;
@@ -252,11 +253,12 @@ public final class Dresser {
         Length stay = span.length().times(LEVELS_SHARE);
         Time<Axis.Cut> until = from.plus(stay.compareTo(LEVELS_STAY) < 0 ? stay : LEVELS_STAY);
         for (Level level : levels) {
-            String does = interval.first().line() == null
+            Segment first = interval.first();
+            String does = first.line() == null
                     ? ""
-                    : interval.first().line().levels().stream()
+                    : first.line().levels().stream()
                             .filter(l -> l.level().equalsIgnoreCase(level.name()))
-                            .map(l -> l.move() == null ? "" : l.move())
+                            .map(l -> Phrases.difference(l, first.line(), first.block(), false))
                             .findFirst()
                             .orElse("");
             add(new Span<>(from, until), new Face.LevelBadge(level.name(), level.place(), level.grade(), does));

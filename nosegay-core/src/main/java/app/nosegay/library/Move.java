@@ -42,6 +42,8 @@ public record Move(
         Map<CueKind, List<String>> cues) {
 
     /** Gear that is not held. */
+    private static final Set<String> TRAVELLING = Set.of("lunge", "jump", "carry");
+
     private static final Set<String> FIXED = Set.of("bench", "chair", "step", "wall", "mat", "slider", "exercise ball");
 
     /** The wordings of one kind; empty when it has none. */
@@ -134,6 +136,11 @@ public record Move(
 
     public boolean isOnFloor() {
         return height() == Height.FLOOR;
+    }
+
+    /** Whether the feet travel: nothing may lie where they go. */
+    public boolean travels() {
+        return TRAVELLING.contains(pattern) || has("travel");
     }
 
     /** Whether it has {@code trait}: as listed in the library, or as follows from its position, pattern and gear. */

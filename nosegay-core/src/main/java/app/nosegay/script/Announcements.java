@@ -31,8 +31,8 @@ import java.util.Set;
  * rest. Said in the pause before, where there is one; else in the last third of what runs then.
  */
 final class Announcements {
-    /** In a long stretch the next move is news only near its end. */
-    private static final double LATE_SECONDS = 25;
+    /** While something is done, the next move is news only near its end: long enough to be said and understood with its gear. */
+    private static final double LATE_SECONDS = 14;
     /** How long a rest is, is said where nobody sees it and it is worth knowing. */
     private static final double LEAST_TOLD = 20;
 
@@ -264,7 +264,8 @@ final class Announcements {
         List<String> before = held.stream().map(GearItem::spoken).toList();
         if (!names.equals(before) && s.kind() != SegmentKind.COOLDOWN) {
             List<String> parts = new ArrayList<>();
-            held.stream().filter(h -> !has(wanted, h)).forEach(h -> parts.add(putDown(h)));
+            boolean aside = s.moves(library).stream().anyMatch(Move::travels);
+            held.stream().filter(h -> !has(wanted, h)).forEach(h -> parts.add(putDown(h, aside)));
             for (GearItem w : wanted) {
                 if (!has(held, w)) {
                     parts.add(pickUp(w));
@@ -286,8 +287,12 @@ final class Announcements {
         return items.stream().anyMatch(i -> i.name().equals(item.name()));
     }
 
-    private static String putDown(GearItem item) {
-        return (item.isBand() ? "take off the " : "put down the ") + item.spoken();
+    private static String putDown(GearItem item, boolean aside) {
+        return item.isBand()
+                ? "take off the " + item.spoken()
+                : aside && item.isWeight()
+                        ? "put the " + item.spoken() + " out of the way"
+                        : "put down the " + item.spoken();
     }
 
     private static String pickUp(GearItem item) {

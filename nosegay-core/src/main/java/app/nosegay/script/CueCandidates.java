@@ -1,6 +1,9 @@
 package app.nosegay.script;
 
 import static app.nosegay.script.Wordings.capital;
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
 
 import app.nosegay.library.CueKind;
 import app.nosegay.library.MoveLibrary;
@@ -16,6 +19,7 @@ import app.nosegay.plan.sheet.RunSheet.LevelLine;
 import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.terms.Amount;
 import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.plan.terms.Level;
 import app.nosegay.plan.terms.RepPattern;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.SideWay;
@@ -28,6 +32,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What should be said about each stretch, and where (docs/domain.md, "Cue plan"): full set-up, first form cue and options the first
@@ -67,6 +72,7 @@ final class CueCandidates {
     private final Map<String, Integer> met = new HashMap<>();
     private final Set<Integer> ownSaid = new HashSet<>();
     private final Set<String> cautioned = new HashSet<>();
+    private final Map<String, List<String>> cautions;
     private int cheers;
     private Segment moved;
 
@@ -77,6 +83,9 @@ final class CueCandidates {
         this.fields = fields;
         this.segments = timeline.segments();
         this.announcements = new Announcements(timeline, library);
+        this.cautions = Cautions.raised(timeline, library).stream()
+                .filter(r -> r.rule().level() == Cautions.Level.CAUTION)
+                .collect(groupingBy(r -> r.segment().id(), mapping(r -> r.rule().text(), toList())));
         this.loadAdvised =
                 Cautions.audiences(timeline).stream().allMatch(a -> a == Audience.GENERAL || a == Audience.BEGINNER);
     }
@@ -101,12 +110,26 @@ final class CueCandidates {
         if (!samePart) {
             announcements.of(i, wishes);
         }
+        cautions(s, gap ? before : null, wishes);
         if (s.isWindow()) {
             window(s, wishes);
         } else {
             about(s, before, gap, secondPart, Math.max(1, time), wishes);
         }
         return wishes;
+    }
+
+    /** What the audience is to be told of a move, once in a workout, unless the creator wrote a caution there. */
+    private void cautions(Segment s, Segment pause, List<CueCandidate> wishes) {
+        boolean own = Stream.concat(
+                        s.block().cues().stream(), s.line() == null ? Stream.empty() : s.line().cues().stream())
+                .anyMatch(c -> c.kind() == CueKind.CAUTION);
+        for (String text : own ? List.<String>of() : cautions.getOrDefault(s.id(), List.of())) {
+            if (cautioned.add(text)) {
+                List<Window> places = window(CueKind.CAUTION, s, pause == null ? null : new Window(pause, 0, 1), false);
+                wishes.add(new CueCandidate(s, CueKind.CAUTION, List.of(text), places, false, true));
+            }
+        }
     }
 
     private void about(
@@ -263,7 +286,9 @@ final class CueCandidates {
 
     private void firstTime(Segment s, Window pause, boolean shortWork, List<CueCandidate> wishes) {
         known(s, CueKind.SETUP, pause, shortWork, "", true, wishes);
-        known(s, CueKind.EASIER, pause, shortWork, "Easier: ", s.kind() == SegmentKind.WORK, wishes);
+        if (!isShown(s, Level.Grade.EASIER)) {
+            known(s, CueKind.EASIER, pause, shortWork, "Easier: ", s.kind() == SegmentKind.WORK, wishes);
+        }
         known(s, CueKind.FORM, pause, shortWork, "", true, wishes);
         if (s.line() != null) {
             levels(s, pause, shortWork, wishes);
@@ -272,11 +297,20 @@ final class CueCandidates {
         }
         known(s, CueKind.BREATH, pause, shortWork, "", false, wishes);
         if (s.kind() == SegmentKind.WORK && !shortWork) {
-            if (loadAdvised) {
+            if (loadAdvised && !isShown(s, Level.Grade.HARDER)) {
                 known(s, CueKind.HARDER, pause, false, "Harder: ", false, wishes);
             }
             known(s, CueKind.AVOID, pause, false, "", false, wishes);
         }
+    }
+
+    /** Whether someone in the picture does it the easier or the harder way: then that is the option. */
+    private boolean isShown(Segment s, Level.Grade grade) {
+        return s.line() != null
+                && timeline.sheet().header().levels().stream()
+                        .filter(l -> l.grade() == grade)
+                        .anyMatch(l -> s.line().levels().stream()
+                                .anyMatch(o -> o.level().equalsIgnoreCase(l.name())));
     }
 
     /** A library wording where the creator wrote none of that kind; the shorter ones stand by. */

@@ -124,7 +124,7 @@ public final class Fields {
             if (!standIns) {
                 words.add(withArticle(item.shown()));
             } else if (!item.standIns().isEmpty() && words.size() < MOST_STAND_INS) {
-                words.add("No " + item.name() + "? Take " + item.standIns().get(0) + ".");
+                words.add("No " + item.spoken() + "? Take " + item.standIns().get(0) + ".");
             }
         }
         return standIns ? String.join(" ", words) : items.isEmpty() ? "no gear at all" : Wordings.list(words);
@@ -172,7 +172,7 @@ public final class Fields {
             case GENERAL -> "everyone";
             case BEGINNER -> "beginners";
             case OLDER_ADULT -> "older adults";
-            case CHAIR_BASED -> "everyone who works out on a chair";
+            case CHAIR_BASED -> "people who stay seated";
             case PREGNANCY_1 -> "the first months of pregnancy";
             case PREGNANCY_2 -> "the middle months of pregnancy";
             case PREGNANCY_3 -> "the last months of pregnancy";

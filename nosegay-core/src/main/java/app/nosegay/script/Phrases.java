@@ -132,6 +132,12 @@ public final class Phrases {
 
     /** What a level does differently from the main one, in the fewest words: "Oak: ten reps". */
     static String level(LevelLine level, MoveLine line, Block block) {
+        String does = difference(level, line, block, true);
+        return level.level() + (does.isEmpty() ? " does the same." : ": " + does + ".");
+    }
+
+    /** What a level does differently, spoken or to be read on its badge; empty for nothing. */
+    public static String difference(LevelLine level, MoveLine line, Block block, boolean spoken) {
         Attributes usual = line.attributes().over(block.attributes());
         Attributes own = level.attributes();
         List<String> differences = new ArrayList<>();
@@ -149,14 +155,12 @@ public final class Phrases {
             differences.add("with " + Wordings.list(gear));
         }
         if (own.tempo().isPresent() && !own.tempo().equals(usual.tempo())) {
-            differences.add("at " + own.tempo().get().text());
+            Tempo tempo = own.tempo().get();
+            differences.add(spoken ? tempo(tempo, true) : tempo.text());
         }
         own.words(Attribute.POSITION)
                 .filter(p -> !usual.words(Attribute.POSITION).equals(Optional.of(p)))
                 .ifPresent(p -> differences.add(p.replace('-', ' ')));
-        if (differences.isEmpty()) {
-            return level.level() + " does the same.";
-        }
-        return level.level() + ": " + String.join(", ", differences) + ".";
+        return String.join(", ", differences);
     }
 }

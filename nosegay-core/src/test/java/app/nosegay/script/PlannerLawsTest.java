@@ -12,6 +12,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.ChangeCosts;
 import app.nosegay.plan.check.PlanReport;
 import app.nosegay.script.check.ScriptCheck;
+import app.nosegay.script.check.TalkChecklist;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -20,6 +21,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the planner says of its own accord: never against its own rules, never twice, never more load where that may harm. */
@@ -199,5 +201,87 @@ class PlannerLawsTest {
                 + "circuit A  work 0:40  rest 0:40\n  squat\n"
                 + "talk Chat  1:00\nrest 0:20\ncircuit B  work 0:40\n  plank\ntalk Bye  0:30\n");
         assertThat(findings(t)).anyMatch(f -> f.code().equals("script.silence"));
+    }
+
+    private static List<String> said(String sheet) {
+        return plan(SampleSheets.timeline(sheet)).lines().stream()
+                .map(ScriptLine::text)
+                .toList();
+    }
+
+    @Test
+    void whatToTakeIsForAfterwardsWhileSomethingElseIsStillDone() {
+        List<String> said =
+                said(head("general") + "superset A  sets 2  reps 10  rest 1:00\n  squat\n  overhead press\n");
+        assertThat(said).anyMatch(s -> s.startsWith("Then take the"));
+        List<String> withRests =
+                said(head("general") + "circuit A  rounds 2  work 0:40  rest 0:30\n  squat\n  overhead press\n");
+        assertThat(withRests).anyMatch(s -> s.startsWith("Take the")).noneMatch(s -> s.startsWith("Then take"));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "straight-sets A  sets 3  reps 10  rest 1:00 | First, curl, three sets of ten.",
+                "superset A  sets 2  reps 10-15  rest 1:00 | First, curl, ten to fifteen reps.",
+                "circuit A  rounds 2  reps about 12  rest 1:00 | First, curl, about twelve reps.",
+                "circuit A  rounds 2  work 0:40  rest 0:30 | First, curl."
+            })
+    void howManyIsSaidOnceForEachLine(String block, String first) {
+        List<String> said = said(head("general") + block + "\n  curl\n  reverse fly\n");
+        assertThat(said).contains(first);
+        assertThat(said).filteredOn(s -> s.contains("curl, ")).hasSizeLessThanOrEqualTo(1);
+    }
+
+    @Test
+    void aCautionIsSaidOnceWhereItFirstMatters() {
+        List<ScriptLine> lines = plan(SampleSheets.timeline(head("general")
+                        + "circuit A  rounds 2  work 0:40  rest 0:30\n  curl\n  overhead press\n  triceps extension\n"))
+                .lines();
+        assertThat(lines)
+                .filteredOn(l -> l.text().startsWith("Lift overhead only"))
+                .singleElement()
+                .satisfies(l -> assertThat(l.segment()).startsWith("a/overhead-press/r1"));
+        List<String> own = said(head("general")
+                + "circuit A  work 0:40  rest 0:30\n  overhead press\n    caution: Only as high as is easy.\n");
+        assertThat(own).contains("Only as high as is easy.").noneMatch(s -> s.startsWith("Lift overhead only"));
+    }
+
+    @Test
+    void theClosingThanksOnceAndSpeaksOfNoVideoNobodySees() {
+        String sheet = head("general") + "circuit A  work 0:40\n  squat\ntalk Bye  0:30\n";
+        assertThat(said(sheet)).filteredOn(s -> s.contains("Well done")).hasSize(1);
+        assertThat(said(sheet)).contains("See you next time.").noneMatch(s -> s.contains("next one"));
+        assertThat(findings(SampleSheets.timeline(sheet)))
+                .noneMatch(f -> f.code().equals("script.end-card"));
+        String pointing = sheet.replace("policy: elbow soft, knees over toes", "policy: end-card left");
+        assertThat(said(pointing)).anyMatch(s -> s.startsWith("The next one is"));
+    }
+
+    @Test
+    void aClosingTooShortForItsItemsSaysWhichAreMissing() {
+        Timeline t = SampleSheets.timeline(head("general") + "circuit A  work 0:40\n  squat\ntalk Bye  0:06\n");
+        assertThat(TalkChecklist.closing(t, plan(t)))
+                .anyMatch(TalkChecklist.Item::said)
+                .anyMatch(i -> !i.said() && !i.how().isEmpty());
+    }
+
+    @Test
+    void whereALevelShowsItsWayNoOtherEasierWayIsTold() {
+        String levels = "levels: Low easier left, Mid main centre, High harder right\n" + head("general");
+        List<String> said = said(
+                levels
+                        + "circuit A  work 0:40  rest 0:20\n  push-up\n    level Low: wall push-up\n    level High: push-up  tempo 3-1-1\n");
+        assertThat(said)
+                .contains("Low: wall push-up.", "High: three down, one held, one up.")
+                .noneMatch(s -> s.startsWith("Easier:") || s.startsWith("Harder:"));
+    }
+
+    @Test
+    void aWeightIsPutOutOfTheWayOfTravellingFeet() {
+        List<String> said = said(head("general")
+                + "circuit A  rounds 2  work 0:40  rest 0:30\n  curl\n  reverse lunge  sides alternate\n");
+        assertThat(said).contains("Put the dumbbells out of the way.");
     }
 }

@@ -63,7 +63,8 @@ public record Absence(BiPredicate<Segment, MoveLibrary> has, boolean repeats) {
         }
         if (GEARLESS.contains(words)) {
             return Optional.of(new Absence(
-                    (s, l) -> GearList.of(s, l, NONE).stream().anyMatch(i -> !words.equals("weights") || i.isWeight()),
+                    (s, l) -> GearList.of(s, l, NONE).stream()
+                            .anyMatch(i -> !i.isAssumed() && (!words.equals("weights") || i.isWeight())),
                     false));
         }
         if (REPEATS.contains(words)) {

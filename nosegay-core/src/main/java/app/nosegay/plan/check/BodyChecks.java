@@ -4,13 +4,16 @@ import static app.nosegay.plan.check.FlowChecks.capital;
 
 import app.nosegay.library.Move;
 import app.nosegay.library.MuscleGroup;
+import app.nosegay.library.MuscleGroup.Region;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
+import app.nosegay.plan.edit.SheetOrder;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.BlockKind;
@@ -22,12 +25,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** Sides, neighbours that load the same muscles, what is warmed up and what is stretched. */
 final class BodyChecks {
@@ -35,6 +38,8 @@ final class BodyChecks {
     private static final double OVERLAP = 0.6;
     /** Muscle groups with less load than this need no warm-up or stretch of their own. */
     private static final Length WORTH_A_STRETCH = Length.ofSeconds(60);
+    /** A third of the body with a smaller share of the work than this may be left out of warm-up and cool-down. */
+    private static final double WORTH_A_MOVE = 0.25;
 
     /** A longer list is not read. */
     private static final int MOST_NAMED = 5;
@@ -164,29 +169,64 @@ final class BodyChecks {
         }
     }
 
-    /** Neighbours that load the same muscles, once per pair of moves. */
+    /** Neighbours that load the same muscles, where another order of their block would part them: else they are meant. */
     private void neighbours() {
-        Set<String> told = new HashSet<>();
-        Map<String, Double> overlaps = new HashMap<>();
+        Set<Block> told = new HashSet<>();
         Segment before = null;
         for (Segment s : context.work()) {
             if (before != null
                     && !before.move().equals(s.move())
                     && !partOfEachOther(before, s)
-                    && !isMeant(before, s)) {
-                Segment first = before;
-                double overlap = overlaps.computeIfAbsent(
-                        before.move() + "|" + s.move(), k -> Balance.overlap(context.moves(first), context.moves(s)));
-                if (overlap >= OVERLAP && told.add(before.move() + "|" + s.move())) {
+                    && !isMeant(before, s)
+                    && !told.contains(s.block())) {
+                double overlap = Balance.overlap(context.moves(before), context.moves(s));
+                List<Integer> better = overlap >= OVERLAP ? betterOrder(s.block()) : List.of();
+                if (!better.isEmpty()) {
+                    told.add(s.block());
+                    List<Integer> order = better;
+                    String names = String.join(
+                            ", ",
+                            order.stream()
+                                    .map(i -> s.block().moves().get(i).name())
+                                    .toList());
+                    String name = CoreText.of("plan.overlap.fix", names);
                     findings.add(Finding.at(
-                            "plan.overlap",
-                            Severity.LOOK,
-                            s,
-                            CoreText.of("plan.overlap.message", capital(before.move()), s.move(), overlap)));
+                                    "plan.overlap",
+                                    Severity.LOOK,
+                                    s,
+                                    CoreText.of("plan.overlap.message", capital(before.move()), s.move(), overlap))
+                            .withFix(name, reordered(s.block(), name, order)));
                 }
             }
             before = s;
         }
+    }
+
+    private List<Integer> betterOrder(Block block) {
+        List<MoveLine> lines = block.moves();
+        if (lines.size() > BlockOrder.MOST_MOVES) {
+            return List.of();
+        }
+        List<List<Move>> moves =
+                lines.stream().map(l -> context.library().parts(l.name())).toList();
+        boolean[][] heavy = new boolean[lines.size()][lines.size()];
+        for (int i = 0; i < lines.size(); i++) {
+            for (int k = 0; k < lines.size(); k++) {
+                heavy[i][k] = i != k && Balance.overlap(moves.get(i), moves.get(k)) >= OVERLAP;
+            }
+        }
+        boolean again = block.attributes().number(Attribute.ROUNDS).orElse(1) > 1;
+        return new BlockOrder(
+                        heavy, lines.stream().map(l -> context.isLow(block, l)).toList(), again)
+                .better();
+    }
+
+    private SheetEdit reordered(Block block, String name, List<Integer> order) {
+        if (block.items().size() != block.moves().size()) {
+            return null;
+        }
+        SheetOrder pieces = new SheetOrder(context.timeline().sheet());
+        return pieces.inOrder(name, pieces.items(block), order);
     }
 
     /** Back to back on purpose, shown only, or in blocks of their own: nothing to look at. */
@@ -252,8 +292,7 @@ final class BodyChecks {
             return;
         }
         gap("plan.not-stretched", CoreText.of("plan.not-stretched.message"), stretched, "stretch", BlockKind.COOL_DOWN);
-        Set<MuscleGroup> all = EnumSet.noneOf(MuscleGroup.class);
-        all.addAll(context.balance().muscles().keySet());
+        Set<Region> all = regions(context.balance().muscles().keySet());
         List<String> needless = new ArrayList<>();
         for (Segment s : context.segments()) {
             boolean stretch =
@@ -261,7 +300,7 @@ final class BodyChecks {
             boolean nothing = stretch
                     && context.moves(s).stream()
                             .flatMap(m -> m.primary().stream())
-                            .noneMatch(all::contains);
+                            .noneMatch(g -> all.contains(g.region()));
             if (nothing && !needless.contains(s.move())) {
                 needless.add(s.move());
                 findings.add(Finding.at(
@@ -273,9 +312,24 @@ final class BodyChecks {
         }
     }
 
+    private static Set<Region> regions(Set<MuscleGroup> groups) {
+        Set<Region> regions = EnumSet.noneOf(Region.class);
+        groups.forEach(g -> regions.add(g.region()));
+        return regions;
+    }
+
+    /**
+     * Legs or upper body worked for a good share and not reached at all. Single groups are not asked for: three minutes of warm-up or
+     * stretching cannot reach all sixteen, and the middle works along in nearly everything.
+     */
     private void gap(String code, String words, Set<MuscleGroup> reached, String pattern, BlockKind kind) {
-        List<MuscleGroup> missing = worked().entrySet().stream()
-                .filter(e -> !reached.contains(e.getKey()))
+        Map<MuscleGroup, Length> worked = worked();
+        double whole = seconds(worked, r -> true);
+        Set<Region> covered = regions(reached);
+        Set<Region> left = EnumSet.of(Region.LOWER, Region.UPPER);
+        left.removeIf(r -> covered.contains(r) || seconds(worked, r::equals) < WORTH_A_MOVE * whole);
+        List<MuscleGroup> missing = worked.entrySet().stream()
+                .filter(e -> left.contains(e.getKey().region()))
                 .sorted(Map.Entry.<MuscleGroup, Length>comparingByValue().reversed())
                 .map(Map.Entry::getKey)
                 .toList();
@@ -298,6 +352,13 @@ final class BodyChecks {
                         CoreText.of("plan.check.body-checks.add", m.name()),
                         added(m, blocks(kind).get(0))))
                 .orElse(finding));
+    }
+
+    private static double seconds(Map<MuscleGroup, Length> worked, Predicate<Region> which) {
+        return worked.entrySet().stream()
+                .filter(e -> which.test(e.getKey().region()))
+                .mapToDouble(e -> e.getValue().seconds())
+                .sum();
     }
 
     /** The library move that reaches most of what is missing. */

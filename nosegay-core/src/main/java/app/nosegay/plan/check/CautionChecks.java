@@ -66,44 +66,26 @@ final class CautionChecks {
         for (Cautions.Raised r : context.cautions()) {
             Cautions.Rule rule = r.rule();
             boolean general = rule.audience() == Audience.GENERAL || rule.audience() == Audience.BEGINNER;
-            if (heeded(r)) {
-                continue;
+            if (rule.level() == Cautions.Level.CAUTION || heeded(r)) {
+                continue; // Cautions are said by the script of its own accord.
             }
             String who = rule.audience().word();
-            String text =
-                    switch (rule.level()) {
-                        case LEAVE_OUT ->
-                            CoreText.of(
-                                    "plan.check.caution-checks.leave-it-out-and-ask",
-                                    capital(r.move().name()),
-                                    who,
-                                    rule.reason());
-                        case OPTION ->
-                            CoreText.of(
-                                    "plan.check.caution-checks.needs-the-option",
-                                    capital(r.move().name()),
-                                    who,
-                                    rule.option(),
-                                    rule.reason());
-                        case CAUTION -> capital(r.move().name()) + " (" + who + "): " + rule.text();
-                    };
-            Severity severity =
-                    switch (rule.level()) {
-                        case LEAVE_OUT -> Severity.STOP;
-                        case OPTION -> general ? Severity.LOOK : Severity.FIX;
-                        case CAUTION -> general ? Severity.NOTE : Severity.LOOK;
-                    };
-            String kind =
-                    switch (rule.level()) {
-                        case LEAVE_OUT -> "instead";
-                        case OPTION -> "easier";
-                        case CAUTION -> "caution";
-                    };
-            String words = rule.level() == Cautions.Level.CAUTION ? rule.text() : capital(rule.option()) + ".";
-            String condition = rule.level() == Cautions.Level.CAUTION || general
-                    ? ""
-                    : CoreText.of("plan.check.caution-checks.for", who);
-            String written = kind + condition + ": " + words;
+            boolean out = rule.level() == Cautions.Level.LEAVE_OUT;
+            String text = out
+                    ? CoreText.of(
+                            "plan.check.caution-checks.leave-it-out-and-ask",
+                            capital(r.move().name()),
+                            who,
+                            rule.reason())
+                    : CoreText.of(
+                            "plan.check.caution-checks.needs-the-option",
+                            capital(r.move().name()),
+                            who,
+                            rule.option(),
+                            rule.reason());
+            Severity severity = out ? Severity.STOP : general ? Severity.LOOK : Severity.FIX;
+            String condition = general ? "" : CoreText.of("plan.check.caution-checks.for", who);
+            String written = (out ? "instead" : "easier") + condition + ": " + capital(rule.option()) + ".";
             findings.add(Finding.at("plan.caution", severity, r.segment(), text)
                     .withFix(CoreText.of("plan.caution.fix", written), cueLine(r.segment(), written)));
         }
@@ -112,7 +94,6 @@ final class CautionChecks {
     private boolean heeded(Cautions.Raised r) {
         List<Cue> own = new ArrayList<>(r.segment().line().cues());
         own.addAll(r.segment().block().cues());
-        boolean cautioned = own.stream().anyMatch(c -> c.kind() == CueKind.CAUTION);
         String who = r.rule().audience().word();
         String firstWord = who.split("[ -]")[0];
         boolean forThem = own.stream()
@@ -127,7 +108,7 @@ final class CautionChecks {
                         .anyMatch(c -> c.kind() == CueKind.INSTEAD
                                 && c.condition().toLowerCase(Locale.ROOT).contains(firstWord));
             case OPTION -> forThem || (general && (anyOption || libraryOption));
-            case CAUTION -> cautioned || forThem;
+            case CAUTION -> true;
         };
     }
 

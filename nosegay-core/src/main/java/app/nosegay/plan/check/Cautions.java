@@ -136,7 +136,8 @@ public final class Cautions {
             for (Move move : s.moves(library)) {
                 for (Rule rule : rules) {
                     boolean long_ = rule.longerThan() == null || s.duration().compareTo(rule.longerThan()) > 0;
-                    if (long_ && rule.fits(move) && done.add(rule.id() + " " + move.name())) {
+                    boolean offered = rule.option().contains(move.name());
+                    if (long_ && !offered && rule.fits(move) && done.add(rule.id() + " " + move.name())) {
                         raised.add(new Raised(rule, s, move));
                     }
                 }

@@ -125,7 +125,12 @@ public record ChangeOver(
             List<Step> steps = steps(before, s);
             Length moving = steps.stream().map(Step::cost).reduce(Length.ZERO, Length::plus);
             boolean isNew = !seen.contains(s.move());
-            boolean watched = isNew && still && demoOf(s) == Attribute.Demo.IN_REST && !demonstrated.contains(s.move());
+            // Warm-up and cool-down are followed along at ease; what is worked has to be seen first.
+            boolean watched = s.kind() == SegmentKind.WORK
+                    && isNew
+                    && still
+                    && demoOf(s) == Attribute.Demo.IN_REST
+                    && !demonstrated.contains(s.move());
             Length watching = watched ? Tempos.rep(s, library) : Length.ZERO;
             Length said = still ? said(s, isNew) : Length.ZERO;
             return new ChangeOver(s, before, s.start().since(before.end()), said, watching, moving, steps, still);

@@ -38,6 +38,9 @@ final class FlowChecks {
     /** The weight goes to the other hand while the first repetition begins. */
     private static final Length FIRST_SIDE = Length.ofSeconds(5);
 
+    /** Of a stretch or warm-up move, this share may go into getting there. */
+    private static final double AT_EASE = 1.0 / 3;
+
     private final PlanContext context;
     private final List<Finding> findings = new ArrayList<>();
     private SheetOrder order;
@@ -113,7 +116,9 @@ final class FlowChecks {
                 && c.missing().compareTo(WHILE_BREATHING) <= 0;
         boolean side = c.before().line().line() == c.segment().line().line()
                 && c.missing().compareTo(FIRST_SIDE) <= 0;
-        return !c.inRest() && (superset || side);
+        boolean atEase = c.segment().kind() != SegmentKind.WORK
+                && c.missing().compareTo(c.segment().duration().times(AT_EASE)) <= 0;
+        return !c.inRest() && (superset || side || atEase);
     }
 
     private static Length gridUp(Length length) {
@@ -165,7 +170,7 @@ final class FlowChecks {
             List<MoveLine> moves = block.moves();
             boolean known = moves.stream()
                     .allMatch(m -> !context.library().parts(m.name()).isEmpty());
-            List<Boolean> low = moves.stream().map(m -> isLow(block, m)).toList();
+            List<Boolean> low = moves.stream().map(m -> context.isLow(block, m)).toList();
             int trips = 0;
             for (int i = 0; i < low.size(); i++) {
                 trips += low.get(i) && (i == 0 || !low.get(i - 1)) ? 1 : 0;
@@ -186,14 +191,6 @@ final class FlowChecks {
                 }
             }
         }
-    }
-
-    private boolean isLow(Block block, MoveLine move) {
-        Attributes merged = move.attributes().over(block.attributes());
-        String written = merged.words(Attribute.POSITION).orElse("");
-        return written.isEmpty()
-                ? context.library().parts(move.name()).stream().anyMatch(Move::isOnFloor)
-                : written.matches(".*(floor|lying|fours|kneel).*");
     }
 
     /** The edit that puts standing moves first and floor moves behind; only where the block holds nothing but moves. */

@@ -51,7 +51,7 @@ final class GearChecks {
         for (GearList.Use use : gear.used()) {
             Optional<GearItem> announced = gear.announced(use.item());
             if (announced.isEmpty()) {
-                if (told.add(use.item().name())) {
+                if (!use.item().isAssumed() && told.add(use.item().name())) {
                     List<String> all =
                             new ArrayList<>(context.timeline().sheet().header().gear());
                     all.add((use.item().name() + " " + use.item().weight()).strip());
@@ -151,7 +151,7 @@ final class GearChecks {
         }
     }
 
-    /** A weight put down just before a move in which the feet travel. */
+    /** A weight put down just before a move in which the feet travel, with no pause to put it out of the way. */
     private void underfoot() {
         Set<String> told = new HashSet<>();
         for (ChangeOver c : context.changeOvers()) {
@@ -163,8 +163,8 @@ final class GearChecks {
                             .stream()
                             .anyMatch(GearItem::isWeight);
             Segment s = c.segment();
-            boolean travels = context.moves(s).stream().anyMatch(GearChecks::travels);
-            if (putDown && travels && told.add(s.move())) {
+            boolean travels = context.moves(s).stream().anyMatch(Move::travels);
+            if (putDown && travels && !c.inRest() && told.add(s.move())) {
                 findings.add(Finding.at(
                         "plan.weight-underfoot",
                         Severity.NOTE,
@@ -172,9 +172,5 @@ final class GearChecks {
                         CoreText.of("plan.weight-underfoot.message", s.move())));
             }
         }
-    }
-
-    private static boolean travels(Move move) {
-        return Set.of("lunge", "jump", "carry").contains(move.pattern()) || move.has("travel");
     }
 }

@@ -3,6 +3,7 @@ package app.nosegay.plan.check;
 import app.nosegay.plan.terms.Load;
 import app.nosegay.text.CoreText;
 import java.util.List;
+import java.util.Set;
 
 /**
  * One piece of gear as announced or used.
@@ -23,6 +24,8 @@ public record GearItem(
         String kind,
         List<String> standIns,
         boolean pair) {
+    private static final Set<String> ASSUMED = Set.of("wall", "floor", "mat");
+
     public GearItem {
         alternatives = List.copyOf(alternatives);
         standIns = List.copyOf(standIns);
@@ -35,6 +38,11 @@ public record GearItem(
 
     public boolean isBand() {
         return kind.equals("band");
+    }
+
+    /** What every room has, and what one lies on: nobody calls it equipment. */
+    public boolean isAssumed() {
+        return ASSUMED.contains(name);
     }
 
     /** Whether it is held or worn, so that it has to be picked up and put down. */

@@ -5,6 +5,10 @@ import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.Attributes;
+import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.terms.SegmentKind;
 import java.util.List;
 
@@ -33,5 +37,14 @@ record PlanContext(
 
     String line(int number) {
         return number >= 1 && number <= lines.length ? lines[number - 1] : "";
+    }
+
+    /** Whether a move of a block is done on the floor. */
+    boolean isLow(Block block, MoveLine move) {
+        Attributes merged = move.attributes().over(block.attributes());
+        String written = merged.words(Attribute.POSITION).orElse("");
+        return written.isEmpty()
+                ? library.parts(move.name()).stream().anyMatch(Move::isOnFloor)
+                : written.matches(".*(floor|lying|fours|kneel).*");
     }
 }

@@ -140,12 +140,15 @@ public final class RunSheetParser {
         }
         open = new OpenBlock(line.number(), kind.get());
         String rest = head.rest();
-        if (takesLength(kind.get()) && Pause.parse(rest).isPresent()) {
-            open.length = Pause.parse(rest).get();
-            rest = "";
+        if (takesLength(kind.get())) {
+            PauseAndWords parted = PauseAndWords.of(rest);
+            open.length = parted.pause();
+            rest = parted.words();
         }
-        open.name = rest;
+        boolean does = kind.get() == BlockKind.REST && open.length != null && !rest.isEmpty();
+        open.name = does ? "" : rest;
         open.attributes = attributes(line, open);
+        open.attributes = does ? active(open.attributes, rest) : open.attributes;
     }
 
     private static boolean takesLength(BlockKind kind) {
@@ -245,8 +248,8 @@ public final class RunSheetParser {
 
     private void restLine(SheetLine line) {
         SheetLine.Chunk head = line.chunks().get(0);
-        Optional<Pause> pause = Pause.parse(head.rest());
-        if (pause.isEmpty()) {
+        PauseAndWords parted = PauseAndWords.of(head.rest());
+        if (parted.pause() == null) {
             error(
                     line,
                     line.column() + 5,
@@ -256,8 +259,41 @@ public final class RunSheetParser {
             return;
         }
         open.closeMove();
-        open.items.add(
-                new RunSheet.RestLine(line.number(), open.slugs.next("rest"), pause.get(), attributes(line, null)));
+        open.items.add(new RunSheet.RestLine(
+                line.number(),
+                open.slugs.next("rest"),
+                parted.pause(),
+                active(attributes(line, null), parted.words())));
+    }
+
+    /** A pause written in one breath with its name or with what is done in it: {@code 1:00 water}, {@code Welcome 0:30}. */
+    private record PauseAndWords(Pause pause, String words) {
+        static PauseAndWords of(String text) {
+            if (Pause.parse(text).isPresent()) {
+                return new PauseAndWords(Pause.parse(text).get(), "");
+            }
+            int first = text.indexOf(' ');
+            int last = text.lastIndexOf(' ');
+            Optional<Pause> before = first < 0 ? Optional.empty() : Pause.parse(text.substring(0, first));
+            Optional<Pause> behind = last < 0 ? Optional.empty() : Pause.parse(text.substring(last + 1));
+            return before.isPresent()
+                    ? new PauseAndWords(before.get(), text.substring(first + 1).strip())
+                    : behind.isPresent()
+                            ? new PauseAndWords(
+                                    behind.get(), text.substring(0, last).strip())
+                            : new PauseAndWords(null, text);
+        }
+    }
+
+    /** What is done in a rest, where it is written right behind the length. */
+    private static Attributes active(Attributes written, String words) {
+        if (words.isEmpty() || written.has(Attribute.ACTIVE)) {
+            return written;
+        }
+        Map<Attribute, Object> values = new EnumMap<>(Attribute.class);
+        values.putAll(written.values());
+        values.put(Attribute.ACTIVE, words);
+        return new Attributes(values);
     }
 
     private void cueLine(SheetLine line, Matcher cue) {
