@@ -33,6 +33,9 @@ import java.util.Set;
 final class Announcements {
     /** While something is done, the next move is news only near its end: long enough to be said and understood with its gear. */
     private static final double LATE_SECONDS = 14;
+
+    /** Where calls leave no room there. */
+    private static final double EARLY_SECONDS = 25;
     /** How long a rest is, is said where nobody sees it and it is worth knowing. */
     private static final double LEAST_TOLD = 20;
 
@@ -100,7 +103,8 @@ final class Announcements {
             if (places.isEmpty()) {
                 return;
             }
-            String name = (last == null ? "First, " : "Next, ") + (s.isWindow() ? list(s) : Phrases.name(s.move()));
+            String name = (last == null ? "First, " : CueCandidate.COMING)
+                    + (s.isWindow() ? list(s) : Phrases.name(s.move()));
             String amount = s.isWindow() ? "" : amount(s);
             wishes.add(new CueCandidate(
                     s,
@@ -109,7 +113,7 @@ final class Announcements {
                             ordinalWords(s) + capital(name) + side(s) + amount + ".",
                             capital(name) + side(s) + amount + ".",
                             capital(name) + side(s) + ".",
-                            capital(s.isWindow() ? "Next, " + Phrases.name(s.move()) : name) + amount + "."),
+                            capital(s.isWindow() ? CueCandidate.COMING + Phrases.name(s.move()) : name) + amount + "."),
                     places,
                     false,
                     true));
@@ -169,14 +173,19 @@ final class Announcements {
             }
             places.add(new Window(before, 0, 0.3));
         } else if (before.kind().isMoving()) {
-            double early = Math.max(0.5, 1 - LATE_SECONDS / before.duration().seconds());
-            places.add(new Window(before, early, 0.92));
+            places.add(new Window(before, share(before, LATE_SECONDS), 0.92));
+            places.add(new Window(before, share(before, EARLY_SECONDS), 0.92));
             // Between calls there may be no room: then as it begins, which is better than never.
             places.add(new Window(segments.get(i), 0, 0.2));
         } else if (before.kind() != SegmentKind.SWITCH) {
             places.add(new Window(before, 0, 1));
         }
         return places;
+    }
+
+    /** Where the last {@code seconds} of a stretch begin, not before its middle. */
+    private static double share(Segment s, double seconds) {
+        return Math.max(0.5, 1 - seconds / s.duration().seconds());
     }
 
     /** The same move once more: what is different, which set it is, which side. */
@@ -276,8 +285,9 @@ final class Announcements {
             if (!parts.isEmpty() && !places.isEmpty()) {
                 // Said while something else is still done, it is for afterwards.
                 boolean busy = places.get(0).segment().kind().isMoving();
-                String text = (busy ? "then " : "") + String.join(" and ", parts) + ".";
-                wishes.add(CueCandidate.of(s, CueKind.GEAR, capital(text), places));
+                String what = String.join(" and ", parts) + ".";
+                String text = busy ? CueCandidate.AFTERWARDS + what : capital(what);
+                wishes.add(CueCandidate.of(s, CueKind.GEAR, text, places));
             }
         }
         held = wanted;

@@ -15,6 +15,11 @@ import java.util.List;
  * @param needed whether it is said even beyond the chosen talk density
  */
 record CueCandidate(Segment home, CueKind kind, List<String> texts, List<Window> places, boolean own, boolean needed) {
+    /** How what is ahead begins. */
+    static final String COMING = "Next, ";
+
+    static final String AFTERWARDS = "Then ";
+
     CueCandidate {
         texts = List.copyOf(texts);
         places = List.copyOf(places);
@@ -25,5 +30,15 @@ record CueCandidate(Segment home, CueKind kind, List<String> texts, List<Window>
 
     static CueCandidate of(Segment home, CueKind kind, String text, List<Window> places) {
         return new CueCandidate(home, kind, List.of(text), places, false, false);
+    }
+
+    /** A wording as it is said in a window: what was announced as coming is there once its own segment runs. */
+    String in(Window window, String text) {
+        if (own || window.segment() != home) {
+            return text;
+        }
+        return text.startsWith(COMING)
+                ? "Now " + text.substring(COMING.length())
+                : text.startsWith(AFTERWARDS) ? Wordings.capital(text.substring(AFTERWARDS.length())) : text;
     }
 }

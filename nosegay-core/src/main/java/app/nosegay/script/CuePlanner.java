@@ -240,7 +240,7 @@ public final class CuePlanner {
                 if (decided != null && (decided.isLeftOut() || decided.at() != null)) {
                     return null; // left out, or placed already
                 }
-                String words = decided == null ? text : decided.text();
+                String words = decided == null ? candidate.in(window, text) : decided.text();
                 CueKind kind = decided == null ? candidate.kind() : decided.kind();
                 ScriptLine line = tryAt(window, kind, words, text, candidate.needed());
                 if (line != null) {
