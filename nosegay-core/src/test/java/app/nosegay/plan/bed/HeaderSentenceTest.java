@@ -115,7 +115,7 @@ class HeaderSentenceTest {
         assertThat(CueWordings.of(List.of(LIBRARY.find("goblet squat").orElseThrow()), CueKind.EASIER, LIBRARY, 3))
                 .hasSize(3)
                 .first()
-                .isEqualTo("Sit to the bench and stand.");
+                .isEqualTo("Sit to a chair and stand.");
         assertThat(CueWordings.of(List.of(), CueKind.HARDER, LIBRARY, 3)).hasSize(3);
         assertThat(CueWordings.of(List.of(), CueKind.CAUTION, LIBRARY, 3)).hasSize(1);
     }
