@@ -43,15 +43,17 @@ final class CallScript {
     private final Timeline timeline;
     private final MoveLibrary library;
     private final SpeechRate rate;
+    private final SpeechStyle said;
     /** The calls of the block at hand: its own, else the workout's. */
     private CallStyle style;
 
     private final List<Due> due = new ArrayList<>();
 
-    private CallScript(Timeline timeline, MoveLibrary library, SpeechRate rate) {
+    private CallScript(Timeline timeline, MoveLibrary library, ScriptNotes notes) {
         this.timeline = timeline;
         this.library = library;
-        this.rate = rate;
+        this.rate = notes.rate();
+        this.said = notes.style();
         this.style = timeline.sheet().header().calls();
     }
 
@@ -69,8 +71,8 @@ final class CallScript {
     private record Due(Rank rank, Segment segment, CueKind kind, String text, Time<Axis.Plan> at) {}
 
     /** The calls in order of time; none overlap. */
-    static List<ScriptLine> of(Timeline timeline, MoveLibrary library, SpeechRate rate) {
-        CallScript calls = new CallScript(timeline, library, rate);
+    static List<ScriptLine> of(Timeline timeline, MoveLibrary library, ScriptNotes notes) {
+        CallScript calls = new CallScript(timeline, library, notes);
         List<Interval> intervals = timeline.intervals();
         for (int i = 0; i < intervals.size(); i++) {
             if (intervals.get(i).kind().isMoving()) {
@@ -116,7 +118,7 @@ final class CallScript {
                 CueKind.TIME,
                 sideChange && sidesSpoken()
                         ? "Now the " + spoken(first.side()) + "."
-                        : sideChange ? "Other side." : "Go!",
+                        : sideChange ? "Other side." : said.start(),
                 interval.start());
         if (endsByReps(interval)) {
             repsLeft(interval);
@@ -125,8 +127,8 @@ final class CallScript {
         }
         if (next != null && !next.kind().isMoving()) {
             String word = next.kind() != SegmentKind.TALK
-                    ? next.kind() == SegmentKind.DEMO ? "And stop." : "And rest."
-                    : Talk.isClosing(timeline, next.first()) ? "Well done." : "And rest.";
+                    ? next.kind() == SegmentKind.DEMO ? "And stop." : said.rest()
+                    : Talk.isClosing(timeline, next.first()) ? "Well done." : said.rest();
             add(Rank.END, next.first(), CueKind.TIME, word, interval.end());
         }
         sideChanges(interval);
@@ -238,7 +240,7 @@ final class CallScript {
                 Segment after = interval.segments().get(k + 1);
                 String text = sidesSpoken() ? "Switch to the " + spoken(after.side()) + "." : "Switch sides.";
                 add(Rank.SWITCH, s, CueKind.TIME, text, s.start());
-                add(Rank.START, after, CueKind.TIME, "Go!", after.start());
+                add(Rank.START, after, CueKind.TIME, said.start(), after.start());
             } else if (s.kind().isMoving()
                     && interval.segments().get(k - 1).kind().isMoving()) {
                 add(
@@ -251,9 +253,9 @@ final class CallScript {
         }
     }
 
-    /** With the viewer's choice of side nobody names sides. */
+    /** With the viewer's choice of side nobody names sides, nor does who says "other side". */
     private boolean sidesSpoken() {
-        return timeline.sheet().header().start() != Attribute.StartSide.FREE;
+        return said.namesSides() && timeline.sheet().header().start() != Attribute.StartSide.FREE;
     }
 
     private String spoken(Side side) {

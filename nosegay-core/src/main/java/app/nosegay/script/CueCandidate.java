@@ -28,6 +28,20 @@ record CueCandidate(Segment home, CueKind kind, List<String> texts, List<Window>
     /** A stretch of a segment, in shares of it. */
     record Window(Segment segment, double from, double to) {}
 
+    /** A text at a place. */
+    record Wording(Window window, String text) {}
+
+    /** What to try, in order: the best text wherever it fits, but what is next rather shorter than late. */
+    List<Wording> wordings() {
+        return kind == CueKind.NEXT
+                ? places.stream()
+                        .flatMap(p -> texts.stream().map(t -> new Wording(p, t)))
+                        .toList()
+                : texts.stream()
+                        .flatMap(t -> places.stream().map(p -> new Wording(p, t)))
+                        .toList();
+    }
+
     static CueCandidate of(Segment home, CueKind kind, String text, List<Window> places) {
         return new CueCandidate(home, kind, List.of(text), places, false, false);
     }

@@ -66,17 +66,19 @@ final class CueCandidates {
     private final MoveLibrary library;
     private final Wordings wordings;
     private final Fields fields;
+    private final SpeechStyle style;
     private final List<Segment> segments;
     private final Announcements announcements;
     private final boolean loadAdvised;
     private final Map<String, Integer> met = new HashMap<>();
     private final Set<Integer> ownSaid = new HashSet<>();
     private final Set<String> cautioned = new HashSet<>();
-    private final Map<String, List<String>> cautions;
+    private final Map<String, List<Cautions.Rule>> cautions;
     private int cheers;
     private Segment moved;
 
-    CueCandidates(Timeline timeline, MoveLibrary library, Fields fields) {
+    CueCandidates(Timeline timeline, MoveLibrary library, Fields fields, SpeechStyle style) {
+        this.style = style;
         this.timeline = timeline;
         this.library = library;
         this.wordings = new Wordings(library, timeline.sheet().header());
@@ -85,7 +87,7 @@ final class CueCandidates {
         this.announcements = new Announcements(timeline, library);
         this.cautions = Cautions.raised(timeline, library).stream()
                 .filter(r -> r.rule().level() == Cautions.Level.CAUTION)
-                .collect(groupingBy(r -> r.segment().id(), mapping(r -> r.rule().text(), toList())));
+                .collect(groupingBy(r -> r.segment().id(), mapping(Cautions.Raised::rule, toList())));
         this.loadAdvised =
                 Cautions.audiences(timeline).stream().allMatch(a -> a == Audience.GENERAL || a == Audience.BEGINNER);
     }
@@ -119,15 +121,21 @@ final class CueCandidates {
         return wishes;
     }
 
-    /** What the audience is to be told of a move, once in a workout, unless the creator wrote a caution there. */
+    /**
+     * What the audience is to be told of a move, once in a workout, unless the creator wrote a caution there. For everybody it is one
+     * thing to avoid among others; whoever is named for a reason hears it before all else.
+     */
     private void cautions(Segment s, Segment pause, List<CueCandidate> wishes) {
         boolean own = Stream.concat(
                         s.block().cues().stream(), s.line() == null ? Stream.empty() : s.line().cues().stream())
                 .anyMatch(c -> c.kind() == CueKind.CAUTION);
-        for (String text : own ? List.<String>of() : cautions.getOrDefault(s.id(), List.of())) {
-            if (cautioned.add(text)) {
-                List<Window> places = window(CueKind.CAUTION, s, pause == null ? null : new Window(pause, 0, 1), false);
-                wishes.add(new CueCandidate(s, CueKind.CAUTION, List.of(text), places, false, true));
+        for (Cautions.Rule rule : own ? List.<Cautions.Rule>of() : cautions.getOrDefault(s.id(), List.of())) {
+            boolean all = rule.audience() == Audience.GENERAL || rule.audience() == Audience.BEGINNER;
+            CueKind kind = all ? CueKind.AVOID : CueKind.CAUTION;
+            boolean room = !all || s.duration().compareTo(SHORT_WORK) >= 0;
+            if (room && cautioned.add(rule.text())) {
+                List<Window> places = window(kind, s, pause == null ? null : new Window(pause, 0, 1), false);
+                wishes.add(new CueCandidate(s, kind, List.of(rule.text()), places, false, !all));
             }
         }
     }
@@ -161,7 +169,7 @@ final class CueCandidates {
             MoveLine line = lines.get(t % lines.size());
             for (int k = 0; k < kinds.size(); k++) {
                 Window place = new Window(s, (t + FIRST_IN_TURN + k * TURN_STEP) * turn, (t + 0.95) * turn);
-                String text = kinds.get(k) == CueKind.CHEER ? Phrases.cheer(cheers++) : ofLine(line, kinds.get(k));
+                String text = kinds.get(k) == CueKind.CHEER ? style.cheer(cheers++) : ofLine(line, kinds.get(k));
                 if (!text.isEmpty()) {
                     boolean own = line.cues().stream().anyMatch(c -> c.text().equals(text));
                     wishes.add(new CueCandidate(
@@ -412,8 +420,7 @@ final class CueCandidates {
         if (pause != null && s.kind() == SegmentKind.WORK && mayTakeMore(s, time)) {
             wishes.add(CueCandidate.of(s, CueKind.HARDER, MORE, List.of(pause)));
         } else if (s.kind() == SegmentKind.WORK && time > 2) {
-            wishes.add(
-                    CueCandidate.of(s, CueKind.CHEER, Phrases.cheer(cheers++), places(new Window(s, 0.4, 0.9), null)));
+            wishes.add(CueCandidate.of(s, CueKind.CHEER, style.cheer(cheers++), places(new Window(s, 0.4, 0.9), null)));
         }
         known(s, CueKind.PERMIT, pause, false, "", false, wishes);
     }

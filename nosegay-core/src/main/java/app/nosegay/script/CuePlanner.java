@@ -101,10 +101,10 @@ public final class CuePlanner {
         CuePlanner planner = new CuePlanner(timeline, notes);
         Fields fields = Fields.of(timeline, library);
         planner.fixed(fields);
-        for (ScriptLine call : CallScript.of(timeline, library, planner.rate)) {
+        for (ScriptLine call : CallScript.of(timeline, library, notes)) {
             planner.call(call);
         }
-        CueCandidates wishes = new CueCandidates(timeline, library, fields);
+        CueCandidates wishes = new CueCandidates(timeline, library, fields, notes.style());
         for (int i = 0; i < planner.segments.size(); i++) {
             Segment s = planner.segments.get(i);
             if (s.kind() == SegmentKind.TALK) {
@@ -234,18 +234,18 @@ public final class CuePlanner {
         if (isSaidAlready(candidate)) {
             return null;
         }
-        for (String text : candidate.texts()) {
-            for (CueCandidate.Window window : candidate.places()) {
-                Decided decided = decision(window.segment().id(), text);
-                if (decided != null && (decided.isLeftOut() || decided.at() != null)) {
-                    return null; // left out, or placed already
-                }
-                String words = decided == null ? candidate.in(window, text) : decided.text();
-                CueKind kind = decided == null ? candidate.kind() : decided.kind();
-                ScriptLine line = tryAt(window, kind, words, text, candidate.needed());
-                if (line != null) {
-                    return line;
-                }
+        for (CueCandidate.Wording wording : candidate.wordings()) {
+            CueCandidate.Window window = wording.window();
+            String text = wording.text();
+            Decided decided = decision(window.segment().id(), text);
+            if (decided != null && (decided.isLeftOut() || decided.at() != null)) {
+                return null; // left out, or placed already
+            }
+            String words = decided == null ? candidate.in(window, text) : decided.text();
+            CueKind kind = decided == null ? candidate.kind() : decided.kind();
+            ScriptLine line = tryAt(window, kind, words, text, candidate.needed());
+            if (line != null) {
+                return line;
             }
         }
         leave(candidate);

@@ -20,17 +20,6 @@ import java.util.stream.Collectors;
 
 /** What is said between the cues: short sentences of a trainer, put together from the plan's words. */
 public final class Phrases {
-    /** In turn, so that none comes twice in a short time. */
-    private static final List<String> CHEERS = List.of(
-            "It may get hard towards the end. Keep the shape.",
-            "You know this one by now.",
-            "Good. Keep it tidy.",
-            "Make every rep like the first.",
-            "Stay with me.",
-            "Slow is fine. Stopping is fine. Sloppy is not.",
-            "Strong and steady.",
-            "Nearly through this one.");
-
     private static final Pattern COUNTS = Pattern.compile("(\\d{1,2})-(\\d{1,2})(?:\\s*x(\\d{1,3}))?");
     private static final Pattern WORD = Pattern.compile("(hold|pulse|halves)\\s+(\\d{1,3})(?:\\s*x\\s*(\\d{1,2}))?");
 
@@ -86,11 +75,6 @@ public final class Phrases {
             case RETURNING -> "If you are coming back after a treatment, ";
             default -> "If you have " + audience.word().replace('-', ' ') + ", ";
         };
-    }
-
-    /** A cheer; another for each {@code time}. */
-    static String cheer(int time) {
-        return CHEERS.get(Math.floorMod(time, CHEERS.size()));
     }
 
     /** A tempo as it is said: "three down, one hold, one up". */

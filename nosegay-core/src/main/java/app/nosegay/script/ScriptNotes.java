@@ -14,9 +14,12 @@ import java.util.List;
  * @param rate how fast the creator speaks
  * @param avoid words and phrases never to say
  * @param sources where claims come from
+ * @param style how the creator says what every trainer says
  */
-public record ScriptNotes(List<Decided> lines, SpeechRate rate, List<String> avoid, List<Source> sources) {
-    public static final ScriptNotes NONE = new ScriptNotes(List.of(), SpeechRate.DEFAULT, List.of(), List.of());
+public record ScriptNotes(
+        List<Decided> lines, SpeechRate rate, List<String> avoid, List<Source> sources, SpeechStyle style) {
+    public static final ScriptNotes NONE =
+            new ScriptNotes(List.of(), SpeechRate.DEFAULT, List.of(), List.of(), SpeechStyle.DEFAULT);
 
     public ScriptNotes {
         lines = List.copyOf(lines);
@@ -58,24 +61,33 @@ public record ScriptNotes(List<Decided> lines, SpeechRate rate, List<String> avo
                 .filter(l -> !(l.segment().equals(decided.segment()) && l.of().equals(decided.of())))
                 .toList());
         more.add(decided);
-        return new ScriptNotes(more, rate, avoid, sources);
+        return withLines(more);
     }
 
     /** Without any decision about the line {@code of} in {@code segment}: the planner's own comes back. */
     public ScriptNotes without(String segment, String of) {
         return new ScriptNotes(
-                lines.stream().filter(l -> !l.standsFor(segment, of)).toList(), rate, avoid, sources);
+                lines.stream().filter(l -> !l.standsFor(segment, of)).toList(), rate, avoid, sources, style);
     }
 
     public ScriptNotes withRate(SpeechRate faster) {
-        return new ScriptNotes(lines, faster, avoid, sources);
+        return new ScriptNotes(lines, faster, avoid, sources, style);
     }
 
     public ScriptNotes withAvoid(List<String> words) {
-        return new ScriptNotes(lines, rate, words, sources);
+        return new ScriptNotes(lines, rate, words, sources, style);
     }
 
     public ScriptNotes withSources(List<Source> known) {
-        return new ScriptNotes(lines, rate, avoid, known);
+        return new ScriptNotes(lines, rate, avoid, known, style);
+    }
+
+    public ScriptNotes withStyle(SpeechStyle own) {
+        return new ScriptNotes(lines, rate, avoid, sources, own);
+    }
+
+    /** With other lines decided by hand. */
+    public ScriptNotes withLines(List<Decided> decided) {
+        return new ScriptNotes(decided, rate, avoid, sources, style);
     }
 }

@@ -23,7 +23,7 @@ public final class Talk {
     static final String SHORT_SCREENING = "Unsure? Ask your doctor first, and stop at sharp pain.";
 
     /** What the closing says where nothing else is written. */
-    public static final String THAT_WAS = "That was {title}: {moves}, {minutes}. Thank you for moving with me.";
+    public static final String THAT_WAS = "That was {title}: {moves}, {minutes}. Thank you.";
 
     public static final String HOW_OFTEN = "Two or three times a week, with a day between, is plenty.";
     public static final String ASK = "Tell me in the comments which move was the hardest.";

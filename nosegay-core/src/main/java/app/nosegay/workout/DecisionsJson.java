@@ -4,6 +4,7 @@ import app.nosegay.library.CueKind;
 import app.nosegay.plan.check.ChangeCosts;
 import app.nosegay.plan.fit.FitRanges;
 import app.nosegay.script.ScriptNotes;
+import app.nosegay.script.SpeechStyle;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -42,6 +43,13 @@ final class DecisionsJson {
                 .put("claim", s.claim())
                 .put("source", s.source())
                 .put("date", s.date()));
+        SpeechStyle style = notes.style();
+        ArrayNode cheers = script.putObject("style")
+                .put("start", style.start())
+                .put("rest", style.rest())
+                .put("namesSides", style.namesSides())
+                .putArray("cheers");
+        style.cheers().forEach(cheers::add);
         MatchNotesJson.write(root.putObject("match"), workout.matching());
         DressNotesJson.write(root.putObject("dressing"), workout.dressing());
         ArrayNode waivers = root.putArray("waivers");
@@ -99,7 +107,8 @@ final class DecisionsJson {
         SpeechRate spoken = new SpeechRate(
                 positive(rate.path("atRest"), SpeechRate.DEFAULT.atRest()),
                 positive(rate.path("working"), SpeechRate.DEFAULT.working()));
-        Workout read = workout.withScript(new ScriptNotes(lines, spoken, avoid, sources))
+        Workout read = workout.withScript(new ScriptNotes(
+                        lines, spoken, avoid, sources, style(root.path("script").path("style"))))
                 .withMatching(MatchNotesJson.read(root.path("match")))
                 .withDressing(DressNotesJson.read(root.path("dressing")))
                 .withSettings(settings(root.path("settings")));
@@ -110,6 +119,23 @@ final class DecisionsJson {
                     w.path("date").asText()));
         }
         return read;
+    }
+
+    /** Files of before have no style: the usual one. */
+    private static SpeechStyle style(JsonNode node) {
+        SpeechStyle usual = SpeechStyle.DEFAULT;
+        List<String> cheers = new ArrayList<>();
+        node.path("cheers").forEach(c -> cheers.add(c.asText()));
+        cheers.removeIf(String::isBlank);
+        return new SpeechStyle(
+                filled(node.path("start"), usual.start()),
+                filled(node.path("rest"), usual.rest()),
+                node.path("namesSides").asBoolean(usual.namesSides()),
+                cheers.isEmpty() ? usual.cheers() : cheers);
+    }
+
+    private static String filled(JsonNode node, String otherwise) {
+        return node.asText("").isBlank() ? otherwise : node.asText();
     }
 
     private static double positive(JsonNode node, double otherwise) {

@@ -113,18 +113,10 @@ public record Workout(
                 pins.stream()
                         .map(p -> new Pin(renamed.getOrDefault(p.segment(), p.segment()), p.end(), p.take(), p.time()))
                         .toList(),
-                new ScriptNotes(
-                        script.lines().stream()
-                                .map(l -> new Decided(
-                                        renamed.getOrDefault(l.segment(), l.segment()),
-                                        l.of(),
-                                        l.kind(),
-                                        l.text(),
-                                        l.at()))
-                                .toList(),
-                        script.rate(),
-                        script.avoid(),
-                        script.sources()),
+                script.withLines(script.lines().stream()
+                        .map(l -> new Decided(
+                                renamed.getOrDefault(l.segment(), l.segment()), l.of(), l.kind(), l.text(), l.at()))
+                        .toList()),
                 matching.renamed(renamed),
                 dressing.renamed(renamed),
                 waivers.stream().map(w -> moved(w, renamed)).toList(),

@@ -7,7 +7,6 @@ import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
-import app.nosegay.time.SpeechRate;
 import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -19,7 +18,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** CallScript stand at their second and say the truth of it. */
 class CallScriptTest {
     private static List<ScriptLine> calls(Timeline t) {
-        return CallScript.of(t, MoveLibrary.shipped(), SpeechRate.DEFAULT);
+        return CallScript.of(t, MoveLibrary.shipped(), ScriptNotes.NONE);
     }
 
     private static List<String> said(String sheet, String segment) {

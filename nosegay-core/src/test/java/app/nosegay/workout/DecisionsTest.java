@@ -16,6 +16,7 @@ import app.nosegay.plan.fit.FitRanges;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.ScriptNotes.Decided;
 import app.nosegay.script.ScriptNotes.Source;
+import app.nosegay.script.SpeechStyle;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -88,7 +89,8 @@ class DecisionsTest {
                         List.of(new Decided("hi", "a", CueKind.CHEER, "", null)),
                         new SpeechRate(5.1, 4.0),
                         List.of("girls"),
-                        List.of(new Source("bone", "a review", "2025"))))
+                        List.of(new Source("bone", "a review", "2025")),
+                        new SpeechStyle("Begin!", "And relax.", false, List.of("Lovely work."))))
                 .withSettings(new Settings(
                         ChangeCosts.ofSeconds(4, 5, 8, 6, 8, 4, 2, 2),
                         new FitRanges(

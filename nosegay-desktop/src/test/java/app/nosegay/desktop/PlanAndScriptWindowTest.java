@@ -258,6 +258,33 @@ class PlanAndScriptWindowTest extends DrivenWindow {
     }
 
     @Test
+    void ownPhrasesAreSaidByTheScript() throws Exception {
+        plan(SHEET);
+        clickOn("#stage-script");
+        clickOn("#script-tab-voice-and-words");
+        TextField rest = lookup("#style-rest").query();
+        TextArea cheers = lookup("#style-cheers").query();
+        interact(() -> {
+            rest.requestFocus();
+            rest.setText("And relax.");
+        });
+        push(KeyCode.ENTER);
+        until(() -> programme().cues().lines().stream().anyMatch(l -> l.text().equals("And relax.")));
+        interact(() -> {
+            cheers.requestFocus();
+            cheers.setText("Lovely.\n\nYou are doing it.");
+            rest.requestFocus();
+        });
+        until(() ->
+                shell.session().workout().script().style().cheers().equals(List.of("Lovely.", "You are doing it.")));
+        clickOn("#style-sides");
+        until(() -> !shell.session().workout().script().style().namesSides());
+        interact(() -> rest.setText(""));
+        push(KeyCode.ENTER);
+        until(() -> programme().cues().lines().stream().anyMatch(l -> l.text().equals("And rest.")));
+    }
+
+    @Test
     void theFitterKeepsToTheRangesThatAreSet() throws Exception {
         plan(SHEET);
         push(KeyCode.CONTROL, KeyCode.T);
@@ -330,7 +357,9 @@ class PlanAndScriptWindowTest extends DrivenWindow {
         clickOn("#write-closing");
         until(() -> sheet().contains("{moves}, {minutes}"));
         until(() -> programme().cues().lines().stream().anyMatch(l -> l.kind() == CueKind.ASK));
-        assertThat(sheet()).contains("talk Bye  0:20\n  cheer: That was {title}: {moves}, {minutes}. Well done.");
+        assertThat(sheet())
+                .contains(
+                        "talk Bye  0:20\n  cheer: That was {title}: {moves}, {minutes}. Thank you.");
     }
 
     @Test

@@ -3,8 +3,10 @@ package app.nosegay.desktop.script;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.review.SpeechCalibration;
+import app.nosegay.review.StyleCalibration;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.ScriptNotes.Source;
+import app.nosegay.script.SpeechStyle;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.workout.Programme;
 import java.util.ArrayList;
@@ -14,6 +16,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
@@ -22,20 +25,26 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** How fast the creator speaks, what is never said, and where claims come from. */
+/** How fast the creator speaks and in which phrases, what is never said, and where claims come from. */
 final class VoicePanel {
     private final Session session;
     private final TextField atRest = rate("rate-rest");
     private final TextField working = rate("rate-working");
     private final TextArea avoid = area("avoid", 3);
     private final TextArea sources = area("sources", 4);
+    private final TextField start = words("style-start");
+    private final TextField rest = words("style-rest");
+    private final CheckBox sides = new CheckBox(DesktopText.of("script.voice-panel.name-the-sides"));
+    private final TextArea cheers = area("style-cheers", 4);
     private final Button heard = new Button();
+    private final Button styleHeard = new Button();
     private final ScrollPane view;
     private SpeechRate measured;
+    private SpeechStyle ownStyle;
 
     VoicePanel(Session session) {
         this.session = session;
-        for (Region field : List.of(atRest, working, avoid, sources)) {
+        for (Region field : List.of(atRest, working, avoid, sources, start, rest, cheers)) {
             field.focusedProperty().addListener((o, was, is) -> {
                 if (!is) {
                     keep();
@@ -52,6 +61,26 @@ final class VoicePanel {
         heard.getStyleClass().add("quiet");
         heard.managedProperty().bind(heard.visibleProperty());
         heard.setOnAction(e -> takeHeard());
+        for (TextField field : List.of(start, rest)) {
+            field.setOnAction(e -> keep());
+        }
+        sides.setId("style-sides");
+        sides.setOnAction(e -> keep());
+        styleHeard.setId("style-heard");
+        styleHeard.getStyleClass().add("quiet");
+        styleHeard.managedProperty().bind(styleHeard.visibleProperty());
+        styleHeard.setWrapText(true);
+        styleHeard.setOnAction(e -> session.apply(
+                DesktopText.of("script.voice-panel.own-phrases"),
+                session.workout().withScript(session.workout().script().withStyle(ownStyle))));
+        HBox phrases = new HBox(
+                8,
+                new Label(DesktopText.of("script.voice-panel.a-set-starts-with")),
+                start,
+                new Label(DesktopText.of("script.voice-panel.and-ends-with")),
+                rest,
+                sides);
+        phrases.setAlignment(Pos.CENTER_LEFT);
         HBox rates = new HBox(
                 8,
                 new Label(DesktopText.of("script.voice-panel.syllables-a-second-at-rest")),
@@ -63,6 +92,10 @@ final class VoicePanel {
         VBox all = new VBox(
                 8,
                 rates,
+                phrases,
+                styleHeard,
+                new Label(DesktopText.of("script.voice-panel.cheers-one-in-each-line")),
+                cheers,
                 new Label(DesktopText.of("script.voice-panel.never-say-one-word-or")),
                 avoid,
                 new Label(DesktopText.of("script.voice-panel.sources-of-claims-claim-source")),
@@ -77,6 +110,13 @@ final class VoicePanel {
         field.setId(id);
         field.setPrefColumnCount(4);
         field.setAccessibleText(DesktopText.of("script.voice-panel.syllables-a-second"));
+        return field;
+    }
+
+    private static TextField words(String id) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPrefColumnCount(9);
         return field;
     }
 
@@ -102,6 +142,22 @@ final class VoicePanel {
             heard.setText(
                     DesktopText.of("script.voice-panel.take-and-as-heard-in", measured.atRest(), measured.working()));
         }
+        ownStyle = StyleCalibration.of(
+                programme.timeline(),
+                programme.library(),
+                programme.cues(),
+                programme.match(),
+                programme.evidence(),
+                programme.calls(),
+                notes.style());
+        styleHeard.setVisible(!ownStyle.equals(notes.style()));
+        styleHeard.setText(DesktopText.of(
+                "script.voice-panel.speak-as-in-your-takes",
+                ownStyle.start(),
+                ownStyle.rest(),
+                ownStyle.namesSides(),
+                ownStyle.cheers().size(),
+                ownStyle.cheers().get(0)));
         show();
     }
 
@@ -117,6 +173,12 @@ final class VoicePanel {
         set(working, spoken(false));
         if (!avoid.isFocused()) {
             avoid.setText(String.join("\n", notes.avoid()));
+        }
+        set(start, notes.style().start());
+        set(rest, notes.style().rest());
+        sides.setSelected(notes.style().namesSides());
+        if (!cheers.isFocused()) {
+            cheers.setText(String.join("\n", notes.style().cheers()));
         }
         if (!sources.isFocused()) {
             sources.setText(notes.sources().stream()
@@ -142,15 +204,29 @@ final class VoicePanel {
         return text.matches("\\d(\\.\\d+)?|10") && Double.parseDouble(text) >= 1 ? Double.parseDouble(text) : otherwise;
     }
 
+    private static List<String> lines(TextArea area) {
+        return Stream.of(area.getText().split("\n"))
+                .map(String::strip)
+                .filter(w -> !w.isEmpty())
+                .toList();
+    }
+
     private void keep() {
         ScriptNotes notes = session.workout().script();
         SpeechRate rate = new SpeechRate(
                 number(atRest, notes.rate().atRest()),
                 number(working, notes.rate().working()));
-        List<String> words = Stream.of(avoid.getText().split("\n"))
-                .map(String::strip)
-                .filter(w -> !w.isEmpty())
-                .toList();
+        List<String> words = lines(avoid);
+        List<String> own = lines(cheers);
+        SpeechStyle style = new SpeechStyle(
+                start.getText().isBlank()
+                        ? SpeechStyle.DEFAULT.start()
+                        : start.getText().strip(),
+                rest.getText().isBlank()
+                        ? SpeechStyle.DEFAULT.rest()
+                        : rest.getText().strip(),
+                sides.isSelected(),
+                own.isEmpty() ? SpeechStyle.DEFAULT.cheers() : own);
         List<Source> known = new ArrayList<>();
         for (String line : sources.getText().split("\n")) {
             String[] parts = line.split("\\|");
@@ -161,7 +237,8 @@ final class VoicePanel {
                         parts.length > 2 ? parts[2].strip() : ""));
             }
         }
-        ScriptNotes next = notes.withRate(rate).withAvoid(words).withSources(known);
+        ScriptNotes next =
+                notes.withRate(rate).withAvoid(words).withSources(known).withStyle(style);
         if (!next.equals(notes)) {
             session.apply(
                     DesktopText.of("script.voice-panel.voice-and-words"),
