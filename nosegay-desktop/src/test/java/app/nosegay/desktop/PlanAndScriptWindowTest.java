@@ -357,9 +357,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
         clickOn("#write-closing");
         until(() -> sheet().contains("{moves}, {minutes}"));
         until(() -> programme().cues().lines().stream().anyMatch(l -> l.kind() == CueKind.ASK));
-        assertThat(sheet())
-                .contains(
-                        "talk Bye  0:20\n  cheer: That was {title}: {moves}, {minutes}. Thank you.");
+        assertThat(sheet()).contains("talk Bye  0:20\n  cheer: That was {title}: {moves}, {minutes}. Thank you.");
     }
 
     @Test
