@@ -42,6 +42,13 @@ public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, L
     /** A count goes by the second or the repetition: each number takes as long as this many syllables. */
     private static final int COUNTED_SYLLABLES = 3;
 
+    /** From here on a caption is several lines that were put together. */
+    private static final double LONG_SECONDS = 8;
+
+    private static final int LONG_WORDS = 15;
+    /** How much longer than usual a slow reading takes. */
+    private static final double SLOW = 1.3;
+
     /** A line of words that have their own times; at least one. */
     public static Caption of(List<Word> words) {
         String text = String.join(" ", words.stream().map(Word::text).toList());
@@ -69,8 +76,11 @@ public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, L
         }
         Length room = end.since(start);
         double spokenSeconds = SpeechRate.DEFAULT.toSay(text, false).seconds() * total / Math.max(1, plain);
-        // Captions often stay up after the last word: a line is never stretched beyond a slow reading of it.
-        double seconds = Math.min(room.seconds(), Math.max(spokenSeconds * 1.3, 0.2));
+        // Short captions often stay up after the last word: they are not stretched beyond a slow reading. A long one
+        // holds what was said
+        // in all its time, pauses and all.
+        boolean long_ = room.seconds() >= LONG_SECONDS && parts.length >= LONG_WORDS;
+        double seconds = long_ ? room.seconds() : Math.min(room.seconds(), Math.max(spokenSeconds * SLOW, 0.2));
         List<Word> words = new ArrayList<>();
         int before = 0;
         for (int i = 0; i < parts.length; i++) {
