@@ -7,7 +7,7 @@ import app.nosegay.bench.accuracy.LoudnessSignals;
 import app.nosegay.bench.accuracy.OtherPresenter;
 import app.nosegay.bench.accuracy.RepAccuracy;
 import app.nosegay.bench.calls.CallSheet;
-import app.nosegay.bench.calls.LeftOutSheets;
+import app.nosegay.bench.calls.TranscriptForms;
 import app.nosegay.evidence.SoundLevels;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.Libraries;
@@ -65,14 +65,20 @@ final class AccuracyBench {
     }
 
     private void calls() throws IOException {
-        line("calls, in the sheets they are learnt from; on others see docs/format/calls.md");
-        for (String name : CallSheet.NAMES) {
-            CallSheet.Score score = CallSheet.score(name, Libraries.current().heardNames());
-            line(
-                    "calls, %s: precision %.3f, recall %.3f of %d   bar 0.95",
-                    name, score.precision(), score.recall(), score.there());
+        for (boolean leftOut : new boolean[] {false, true}) {
+            for (TranscriptForms.Form form : TranscriptForms.Form.values()) {
+                CallSheet.Score score = CallSheet.score(
+                        CallSheet.names(leftOut), form, Libraries.current().heardNames());
+                line(
+                        "calls, sheets %-9s %-20s precision %.3f, recall %.3f, balance %.3f of %d",
+                        leftOut ? "left out," : "learnt,",
+                        form.name().toLowerCase(Locale.ROOT).replace('_', ' ') + ":",
+                        score.precision(),
+                        score.recall(),
+                        score.balance(),
+                        score.there());
+            }
         }
-        LeftOutSheets.rows(this::line);
     }
 
     private void loudness(Path folder) throws IOException {

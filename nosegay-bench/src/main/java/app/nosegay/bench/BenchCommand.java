@@ -1,7 +1,7 @@
 package app.nosegay.bench;
 
-import app.nosegay.bench.calls.CallLearner;
 import app.nosegay.bench.calls.CallSheet;
+import app.nosegay.bench.calls.MarksLearner;
 import app.nosegay.bench.faults.FaultsBench;
 import app.nosegay.cut.Cut;
 import app.nosegay.dress.DressNotes;
@@ -145,9 +145,10 @@ public final class BenchCommand implements Callable<Integer> {
     private boolean levels;
 
     @Option(
-            names = "--learn-calls",
+            names = "--learn-marks",
             paramLabel = "DIR",
-            description = "learn the models of spoken calls from the sheets and write them to DIR, instead of times")
+            description =
+                    "learn from the sheets where full stops and commas belong and write the model to DIR, instead of times")
     private Path learnt;
 
     @Option(
@@ -206,7 +207,7 @@ public final class BenchCommand implements Callable<Integer> {
             return DONE;
         }
         if (learnt != null) {
-            CallLearner.learnt(CallSheet.NAMES).write(learnt);
+            MarksLearner.write(CallSheet.names(false), learnt);
             return DONE;
         }
         Path folder = Files.createTempDirectory("nosegay-bench");

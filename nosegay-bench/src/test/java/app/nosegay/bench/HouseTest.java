@@ -49,7 +49,6 @@ class HouseTest {
             "calls",
             "calls.phrase",
             "calls.meaning",
-            "calls.learnt",
             "calls.reader",
             "plan.terms",
             "plan.sheet",

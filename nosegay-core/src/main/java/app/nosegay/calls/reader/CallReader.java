@@ -2,9 +2,6 @@ package app.nosegay.calls.reader;
 
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
-import app.nosegay.calls.learnt.CallLines;
-import app.nosegay.calls.learnt.CallModel;
-import app.nosegay.calls.learnt.CallReranker;
 import app.nosegay.calls.meaning.CallInterpreter;
 import app.nosegay.calls.meaning.ExpectedCalls;
 import app.nosegay.calls.phrase.AnyOf;
@@ -14,6 +11,7 @@ import app.nosegay.calls.phrase.CallWords;
 import app.nosegay.calls.phrase.CountRuns;
 import app.nosegay.calls.phrase.FoundCall;
 import app.nosegay.captions.Caption;
+import app.nosegay.captions.SentenceMarks;
 import app.nosegay.captions.Speech;
 import app.nosegay.evidence.TakeEvidence;
 import java.util.ArrayList;
@@ -77,9 +75,6 @@ public final class CallReader {
     /** Of fewer repetitions nobody makes a figure of the plan: "two dumbbell rows" are rows with two of them. */
     private static final int FEWEST_REPS = 4;
 
-    /** Transcripts of fewer lines are read by patterns alone: a line is judged by those around it. */
-    private static final int FEWEST_LINES = 20;
-
     private final Speech speech;
     private final String text;
     private final boolean[] claimed;
@@ -103,16 +98,7 @@ public final class CallReader {
 
     /** The calls in {@code captions}, in order of time; {@code moves} are the names of moves to know. */
     public static List<Call> read(List<Caption> captions, Collection<String> moves) {
-        if (CallLines.of(captions).size() < FEWEST_LINES) {
-            return byPatterns(captions, moves);
-        }
-        return List.copyOf(CallReranker.of(captions, moves, CallModel.ofLines(), CallModel.ofNumbers())
-                .settle(byPatterns(captions, moves)));
-    }
-
-    /** The calls that patterns alone find; what short transcripts are read by. */
-    public static List<Call> byPatterns(List<Caption> captions, Collection<String> moves) {
-        CallReader reader = new CallReader(captions);
+        CallReader reader = new CallReader(SentenceMarks.shipped().restored(captions));
         if (reader.speech.isEmpty()) {
             return List.of();
         }
