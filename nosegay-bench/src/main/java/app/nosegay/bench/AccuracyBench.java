@@ -68,7 +68,7 @@ final class AccuracyBench {
         for (boolean leftOut : new boolean[] {false, true}) {
             for (TranscriptForms.Form form : TranscriptForms.Form.values()) {
                 CallSheet.Score score = CallSheet.score(
-                        CallSheet.names(leftOut), form, Libraries.current().heardNames());
+                        CallSheet.names(leftOut), form, Libraries.current().names());
                 line(
                         "calls, sheets %-9s %-20s precision %.3f, recall %.3f, balance %.3f of %d",
                         leftOut ? "left out," : "learnt,",

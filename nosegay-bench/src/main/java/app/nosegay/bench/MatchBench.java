@@ -62,7 +62,7 @@ final class MatchBench {
         row(out, "solving again after a pin", pinned, "bar ≤ 0.1 s");
         List<Caption> said = CallSheet.longTranscript("calls-own.txt", LINES);
         double calls =
-                Timing.median(() -> CallReader.read(said, Libraries.current().heardNames()));
+                Timing.median(() -> CallReader.read(said, Libraries.current().names()));
         row(out, "calls of a transcript of " + said.size() + " lines", calls, "no bar");
         out.flush();
     }

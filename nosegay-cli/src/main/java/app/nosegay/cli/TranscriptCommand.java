@@ -44,7 +44,7 @@ final class TranscriptCommand implements Callable<Integer> {
         writing.reads(file).checkJson(json);
         writing.check(sheet);
         List<Call> calls = CallReader.read(
-                WorkoutMedia.transcript(file), Libraries.current().heardNames());
+                WorkoutMedia.transcript(file), Libraries.current().names());
         List<HeardStructure.Heard> heard = HeardStructure.of(calls);
         if (sheet != null) {
             writing.text(sheet, DraftSheet.of(heard));

@@ -15,6 +15,8 @@ import java.util.regex.Pattern;
 public final class SentenceMarks {
     /** Where this share of words or more carries a mark, somebody put them. */
     private static final double MARKED = 0.04;
+    /** A few words say nothing of how somebody writes: they stay as they are. */
+    private static final int FEWEST_WORDS = 60;
     /** A mark is put from this likelihood on. */
     private static final double LIKELY = 0.5;
 
@@ -52,7 +54,7 @@ public final class SentenceMarks {
                 .flatMap(c -> List.of(c.text().strip().split("\\s+")).stream())
                 .filter(w -> MARK.matcher(w).matches())
                 .count();
-        if (words.isEmpty() || marked >= MARKED * words.size()) {
+        if (words.size() < FEWEST_WORDS || marked >= MARKED * words.size()) {
             return captions;
         }
         List<Caption> restored = new ArrayList<>();

@@ -38,7 +38,6 @@ public final class MoveLibrary {
 
     private static final LevenshteinDistance SLIPS = new LevenshteinDistance(2);
     private static final List<Set<NameWords.Role>> ROLES = subsets();
-    private static final List<String> HEARD = heard();
     private static MoveLibrary shipped;
 
     private final List<Move> moves;
@@ -138,33 +137,6 @@ public final class MoveLibrary {
             names.addAll(move.aliases());
         }
         return names;
-    }
-
-    /**
-     * The names that are listened for in running speech: of the shipped ones those that the call sheets were read with ({@code
-     * heard-names.txt}), for many short names are common words; and all of one's own.
-     */
-    public List<String> heardNames() {
-        List<String> heard = new ArrayList<>(HEARD);
-        Set<Move> known = Set.copyOf(shipped().moves());
-        for (Move move : moves) {
-            if (!known.contains(move)) {
-                heard.add(move.name());
-                heard.addAll(move.aliases());
-            }
-        }
-        return heard;
-    }
-
-    private static List<String> heard() {
-        try (InputStream in = MoveLibrary.class.getResourceAsStream("heard-names.txt")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
-                    .lines()
-                    .filter(l -> !l.startsWith("#"))
-                    .toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException("the shipped heard-names.txt cannot be read", e);
-        }
     }
 
     /** The move called {@code name}, by name or alias. */

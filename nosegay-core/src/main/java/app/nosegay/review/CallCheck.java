@@ -12,6 +12,7 @@ import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.RunSheet.LevelLine;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
@@ -33,6 +34,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Spoken calls against the truth, promised calls that were never made, names of other moves. */
 final class CallCheck {
@@ -231,19 +233,23 @@ final class CallCheck {
             return;
         }
         Match.Placed at = match.segment(c.segment()).orElseThrow();
-        boolean moving = byId.get(c.segment()).kind().isMoving();
-        String now = moving ? byId.get(c.segment()).move() : null;
-        String next = match.segments().stream()
+        Segment here = byId.get(c.segment());
+        boolean moving = here.kind().isMoving();
+        String now = moving ? here.move() : null;
+        Segment coming = match.segments().stream()
                 .filter(p -> c.take().equals(p.take())
                         && p.start().compareTo(moving ? at.end() : at.start()) >= 0
                         && byId.get(p.id()).kind().isMoving()
                         && !byId.get(p.id()).move().equals(now))
                 .min(Comparator.comparing(Match.Placed::start))
-                .map(p -> byId.get(p.id()).move())
+                .map(p -> byId.get(p.id()))
                 .orElse(null);
+        String next = coming == null ? null : coming.move();
         boolean planned = timeline.workMoves(true).stream().anyMatch(m -> alike(m, call.of()))
                 || timeline.segments().stream().anyMatch(s -> s.move() != null && alike(s.move(), call.of()));
-        boolean right = next == null || alike(next, call.of()) || now != null && alike(now, call.of());
+        boolean right = next == null
+                || alike(next, call.of())
+                || Stream.of(here, coming).flatMap(CallCheck::named).anyMatch(n -> alike(n, call.of()));
         if (!right && planned) {
             Finding f = add(
                     "match.wrong-name",
@@ -253,6 +259,13 @@ final class CallCheck {
                     CoreText.of("match.wrong-name.fix"));
             misstatement(f, c, CoreText.of("review.call-check.next", next));
         }
+    }
+
+    /** What may be named in a segment: what is done in it, also in a rest, and what other levels do. */
+    private static Stream<String> named(Segment s) {
+        Stream<String> levels =
+                s.line() == null ? Stream.empty() : s.line().levels().stream().map(LevelLine::move);
+        return Stream.concat(Stream.of(s).map(Segment::move), levels).filter(Objects::nonNull);
     }
 
     private static boolean alike(String a, String b) {

@@ -93,7 +93,7 @@ public record Programme(
         Match match = Matcher.match(timeline, cues.lines(), evidence, logs, workout.pins(), notes.choices())
                 .withTaps(notes.taps());
         Cut cut = Cut.of(match, notes);
-        List<HeardCall> calls = CallTruth.of(timeline, match, evidence, library.heardNames());
+        List<HeardCall> calls = CallTruth.of(timeline, match, evidence, library.names());
         List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, evidence);
         ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, calls, said);
         List<Finding> matchFindings = new ArrayList<>(checked.findings());

@@ -224,7 +224,7 @@ class OffTheScriptTest {
         TakeEvidence pick = new TakeEvidence(
                 "p", "p.wav", Length.ofSeconds(30), List.of(), List.of(), Trace.NONE, Trace.NONE, null, said);
         List<TakeEvidence> takes = List.of(take(at("a/push-up/r1", 14, "Ten seconds.")), pick);
-        List<HeardCall> calls = CallTruth.of(TIMELINE, match, takes, LIBRARY.heardNames());
+        List<HeardCall> calls = CallTruth.of(TIMELINE, match, takes, LIBRARY.names());
         return MatchCheck.check(TIMELINE, CUES, match, MatchNotes.NONE, takes, calls, List.of());
     }
 

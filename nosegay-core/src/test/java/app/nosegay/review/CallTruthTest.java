@@ -80,7 +80,7 @@ class CallTruthTest {
         Caption caption = new Caption(start, start.plus(Length.ofSeconds(2)), words);
         TakeEvidence take = new TakeEvidence(
                 "t", "t.mp4", TIMELINE.total(), List.of(), List.of(), Trace.NONE, Trace.NONE, null, List.of(caption));
-        List<HeardCall> calls = CallTruth.of(TIMELINE, asPlanned(), List.of(take), LIBRARY.heardNames());
+        List<HeardCall> calls = CallTruth.of(TIMELINE, asPlanned(), List.of(take), LIBRARY.names());
         assertThat(calls).as("calls in \"" + words + "\"").hasSize(1);
         return calls.get(0);
     }

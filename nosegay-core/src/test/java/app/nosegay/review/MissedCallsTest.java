@@ -60,7 +60,7 @@ class MissedCallsTest {
     private static List<String> codes(Match m, List<Caption> captions, String code) {
         TakeEvidence take = new TakeEvidence(
                 "t", "t.mp4", TIMELINE.total(), List.of(), List.of(), Trace.NONE, Trace.NONE, null, captions);
-        List<HeardCall> calls = CallTruth.of(TIMELINE, m, List.of(take), LIBRARY.heardNames());
+        List<HeardCall> calls = CallTruth.of(TIMELINE, m, List.of(take), LIBRARY.names());
         return MatchCheck.check(TIMELINE, CUES, m, MatchNotes.NONE, List.of(take), calls, List.of()).findings().stream()
                 .filter(f -> f.code().equals(code))
                 .map(Finding::segment)

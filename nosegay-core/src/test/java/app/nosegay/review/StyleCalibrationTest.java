@@ -63,7 +63,7 @@ class StyleCalibrationTest {
                 List.of(),
                 Map.of());
         CuePlan cues = CuePlanner.plan(TIMELINE, LIBRARY, ScriptNotes.NONE);
-        List<HeardCall> calls = CallTruth.of(TIMELINE, match, List.of(take), LIBRARY.heardNames());
+        List<HeardCall> calls = CallTruth.of(TIMELINE, match, List.of(take), LIBRARY.names());
         return StyleCalibration.of(TIMELINE, LIBRARY, cues, match, List.of(take), calls, before);
     }
 

@@ -72,7 +72,7 @@ class WordsTest {
     private static List<Finding> findings(Caption... captions) {
         TakeEvidence take = take(captions);
         Match m = asPlanned();
-        List<HeardCall> calls = CallTruth.of(TIMELINE, m, List.of(take), LIBRARY.heardNames());
+        List<HeardCall> calls = CallTruth.of(TIMELINE, m, List.of(take), LIBRARY.names());
         return MatchCheck.check(TIMELINE, CUES, m, MatchNotes.NONE, List.of(take), calls, List.of())
                 .findings();
     }
@@ -124,7 +124,7 @@ class WordsTest {
     void lastFiveIsRepsInACountedSetAndSecondsOnTheClock() {
         TakeEvidence take =
                 take(at("a/goblet-squat/r1", 35, "Last five."), at("b/kettlebell-deadlift/s1", 9, "Last five."));
-        List<HeardCall> calls = CallTruth.of(TIMELINE, asPlanned(), List.of(take), LIBRARY.heardNames());
+        List<HeardCall> calls = CallTruth.of(TIMELINE, asPlanned(), List.of(take), LIBRARY.names());
         assertThat(calls).extracting(c -> c.call().kind()).containsExactly(CallKind.SECONDS_LEFT, CallKind.REPS_LEFT);
         assertThat(calls).allSatisfy(c -> assertThat(Math.abs(c.error())).isLessThan(1.5));
     }

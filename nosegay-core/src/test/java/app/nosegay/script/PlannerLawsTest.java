@@ -270,9 +270,9 @@ class PlannerLawsTest {
     @Test
     void whereALevelShowsItsWayNoOtherEasierWayIsTold() {
         String levels = "levels: Low easier left, Mid main centre, High harder right\n" + head("general");
-        List<String> said = said(
-                levels
-                        + "circuit A  work 0:40  rest 0:20\n  push-up\n    level Low: wall push-up\n    level High: push-up  tempo 3-1-1\n");
+        List<String> said = said(levels
+                + "circuit A  work 0:40  rest 0:20\n  push-up\n    level Low: wall push-up\n"
+                + "    level High: push-up  tempo 3-1-1\n");
         assertThat(said)
                 .contains("Low: wall push-up.", "High: three down, one held, one up.")
                 .noneMatch(s -> s.startsWith("Easier:") || s.startsWith("Harder:"));

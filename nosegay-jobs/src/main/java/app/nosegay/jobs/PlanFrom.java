@@ -42,7 +42,7 @@ public final class PlanFrom {
             throw new IOException(JobText.of("plan-from.no-transcript", file.getFileName()));
         }
         List<Caption> captions = WorkoutMedia.transcript(transcript);
-        List<Call> calls = CallReader.read(captions, Libraries.current().heardNames());
+        List<Call> calls = CallReader.read(captions, Libraries.current().names());
         List<HeardStructure.Heard> heard = HeardStructure.of(calls);
         if (heard.isEmpty()) {
             throw new IOException(JobText.of("plan-from.nothing-heard", transcript.getFileName()));

@@ -150,7 +150,7 @@ public final class HostileInputs {
 
     private static void calls(Path file) throws IOException {
         app.nosegay.calls.reader.CallReader.read(
-                WorkoutMedia.transcript(file), Libraries.current().heardNames());
+                WorkoutMedia.transcript(file), Libraries.current().names());
     }
 
     private static ExecutorService newWorker() {

