@@ -2,10 +2,10 @@ package app.nosegay.cli;
 
 import app.nosegay.calls.Call;
 import app.nosegay.calls.reader.CallReader;
-import app.nosegay.calls.reader.DraftSheet;
 import app.nosegay.calls.reader.HeardStructure;
 import app.nosegay.calls.reader.TranscriptJson;
 import app.nosegay.jobs.Libraries;
+import app.nosegay.jobs.PlanFrom;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
@@ -47,7 +47,7 @@ final class TranscriptCommand implements Callable<Integer> {
                 WorkoutMedia.transcript(file), Libraries.current().names());
         List<HeardStructure.Heard> heard = HeardStructure.of(calls);
         if (sheet != null) {
-            writing.text(sheet, DraftSheet.of(heard));
+            writing.text(sheet, PlanFrom.draft(calls));
         }
         if (writing.json(json, TranscriptJson.of(calls, heard))) {
             return Main.DONE;

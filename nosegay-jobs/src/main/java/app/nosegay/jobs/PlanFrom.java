@@ -4,13 +4,17 @@ import app.nosegay.calls.Call;
 import app.nosegay.calls.reader.CallReader;
 import app.nosegay.calls.reader.DraftSheet;
 import app.nosegay.calls.reader.HeardStructure;
-import app.nosegay.captions.Caption;
 import app.nosegay.files.InputFile;
+import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.logbook.Request;
+import app.nosegay.plan.Expansion;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.check.PlanCheck;
 import app.nosegay.plan.edit.NotesReader;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.plan.terms.BlockKind;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,6 +23,10 @@ import java.util.Locale;
 
 /** A run sheet from something else: notes as people write them, a viewer's request, what was said in an old video. */
 public final class PlanFrom {
+    private static final String COMMENT = "# ";
+    /** Where no move was heard there is none. */
+    private static final String CIRCUIT = BlockKind.CIRCUIT.word();
+
     private PlanFrom() {}
 
     /** Notes, or a run sheet as it is. */
@@ -41,13 +49,33 @@ public final class PlanFrom {
         if (transcript == null) {
             throw new IOException(JobText.of("plan-from.no-transcript", file.getFileName()));
         }
-        List<Caption> captions = WorkoutMedia.transcript(transcript);
-        List<Call> calls = CallReader.read(captions, Libraries.current().names());
-        List<HeardStructure.Heard> heard = HeardStructure.of(calls);
-        if (heard.isEmpty()) {
+        List<Call> calls = CallReader.read(
+                WorkoutMedia.transcript(transcript), Libraries.current().names());
+        String draft = draft(calls);
+        if (!draft.contains(CIRCUIT)) {
             throw new IOException(JobText.of("plan-from.nothing-heard", transcript.getFileName()));
         }
-        return DraftSheet.of(heard);
+        return draft;
+    }
+
+    /** The plan that was heard; where its length is not what was told, that stands in its first line. */
+    public static String draft(List<Call> calls) {
+        MoveLibrary library = Libraries.current();
+        List<HeardStructure.Heard> heard = HeardStructure.of(calls).stream()
+                .map(h -> h.as(library.called(h.move() == null ? "" : h.move())
+                        .map(Move::name)
+                        .orElse(h.move())))
+                .toList();
+        String sheet = DraftSheet.of(heard, calls);
+        Timeline timeline = Expansion.expand(RunSheetParser.parse(sheet, library), library);
+        return PlanCheck.promiseKept(PlanCheck.findings(timeline, library))
+                ? sheet
+                : COMMENT
+                        + JobText.of(
+                                "plan-from.other-length",
+                                timeline.sheet().header().promise().text(),
+                                timeline.total().clock())
+                        + "\n" + sheet;
     }
 
     /** A text file: a timed transcript, a run sheet, or notes. */

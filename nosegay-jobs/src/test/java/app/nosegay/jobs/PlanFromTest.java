@@ -75,6 +75,22 @@ class PlanFromTest {
     }
 
     @Test
+    void aDraftSaysWhereItIsNotWhatWasPromised() throws IOException {
+        Path captions = folder.resolve("promise.vtt");
+        Files.writeString(
+                captions,
+                "WEBVTT\n\n00:01.000 --> 00:04.000\nWelcome to twenty minutes of legs, three rounds.\n\n"
+                        + "00:06.000 --> 00:08.000\nFirst up, goblet squats. Three, two, one, go!\n\n"
+                        + "00:48.000 --> 00:50.000\nAnd rest. Next up, the goblet squat.\n\n"
+                        + "01:00.000 --> 01:02.000\nThree, two, one, go!\n\n01:40.000 --> 01:42.000\nAnd rest.\n");
+        String draft = PlanFrom.video(captions);
+        assertThat(draft.lines().findFirst().orElseThrow()).startsWith("# ").contains("20 min");
+        assertThat(draft)
+                .contains("promise: 20 min", "rounds 3", "  goblet squat\n")
+                .doesNotContain("goblet squats");
+    }
+
+    @Test
     void recentWorkoutsSayHowFarTheyHaveCome() throws IOException {
         Path planned = folder.resolve("a" + WorkoutFile.ENDING);
         WorkoutFile.save(planned, Workout.EMPTY.withSheet("title: A\ncircuit  work 0:30\n  squat\n"));

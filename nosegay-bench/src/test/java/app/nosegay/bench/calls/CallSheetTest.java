@@ -75,7 +75,7 @@ class CallSheetTest {
                 .startsWith("squat", "reverse lunge", "glute bridge");
         assertThat(heard.stream().filter(h -> h.kind().equals("work")).limit(3))
                 .allSatisfy(h -> assertThat(h.span().length().seconds()).isBetween(40.0, 56.0));
-        String sheet = DraftSheet.of(heard);
+        String sheet = DraftSheet.of(heard, calls);
         assertThat(sheet).contains("circuit Heard").contains("  reverse lunge  sides halves\n");
         RunSheet read = RunSheetParser.parse(sheet, MoveLibrary.shipped());
         assertThat(read.problems()).isEmpty();
@@ -102,12 +102,12 @@ class CallSheetTest {
         List<Call> calls = CallReader.read(shuffled, MOVES);
         assertThat(calls).hasSizeGreaterThan(100);
         assertThat(calls).extracting(Call::time).isSorted();
-        assertThat(DraftSheet.of(HeardStructure.of(calls))).contains("circuit Heard");
+        assertThat(DraftSheet.of(HeardStructure.of(calls), calls)).contains("circuit Heard");
     }
 
     @Test
     void nothingHeardIsSaidSo() {
         assertThat(CallReader.read(List.of(), MOVES)).isEmpty();
-        assertThat(DraftSheet.of(List.of())).startsWith("# No interval");
+        assertThat(DraftSheet.of(List.of(), List.of())).startsWith("# No interval");
     }
 }

@@ -76,7 +76,12 @@ public final class HeardStructure {
      * @param doubt 0 (both ends were called) to 1
      * @param sides how its sides were done: {@code SEPARATE} where it is the other side of the one before
      */
-    public record Heard(String kind, Span<Axis.Take> span, String move, Integer round, double doubt, Sides sides) {}
+    public record Heard(String kind, Span<Axis.Take> span, String move, Integer round, double doubt, Sides sides) {
+        /** The same of a move by another name. */
+        public Heard as(String name) {
+            return new Heard(kind, span, name, round, doubt, sides);
+        }
+    }
 
     /** The intervals of a recording of which {@code calls} were heard, in order. */
     public static List<Heard> of(List<Call> calls) {

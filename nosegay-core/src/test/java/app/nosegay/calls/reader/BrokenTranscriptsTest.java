@@ -67,7 +67,7 @@ class BrokenTranscriptsTest {
                 }
             }
             List<Call> calls = CallReader.read(captions, List.of("goblet squat"));
-            assertThat(DraftSheet.of(HeardStructure.of(calls))).isNotNull();
+            assertThat(DraftSheet.of(HeardStructure.of(calls), calls)).isNotNull();
         } catch (IOException e) {
             assertThat(e.getMessage()).isNotBlank();
         }

@@ -148,7 +148,7 @@ class HeardStructureTest {
                 .extracting(HeardStructure.Heard::sides)
                 .containsExactly(HeardStructure.Sides.NONE, HeardStructure.Sides.SEPARATE);
         assertThat(work()).extracting(HeardStructure.Heard::round).containsExactly(1, 1);
-        assertThat(DraftSheet.of(HeardStructure.of(calls)))
+        assertThat(DraftSheet.of(HeardStructure.of(calls), calls))
                 .contains("  row  sides separate\n")
                 .doesNotContain("rounds 2");
     }
@@ -156,7 +156,30 @@ class HeardStructureTest {
     @Test
     void aChangeHalfWayIsOfHalves() {
         next(2, "row").in(10).switched(30).rest(50);
-        assertThat(DraftSheet.of(HeardStructure.of(calls))).contains("  row  sides halves\n");
+        assertThat(DraftSheet.of(HeardStructure.of(calls), calls)).contains("  row  sides halves\n");
+    }
+
+    @Test
+    void whatIsToldIsTheFrameOfTheDraft() {
+        call(CallKind.TOTAL, 0, 1, 20, "minutes", "20 minutes")
+                .call(CallKind.TOTAL, 1, 2, 45, "work-seconds", "45 seconds")
+                .call(CallKind.TOTAL, 2, 3, 15, "rest-seconds", "15 seconds")
+                .call(CallKind.TOTAL, 3, 4, 3, "rounds", "three rounds")
+                .call(CallKind.TOTAL, 4, 5, 4, "moves", "four moves")
+                .next(6, "squat")
+                .in(10)
+                .rest(50);
+        assertThat(DraftSheet.of(HeardStructure.of(calls), calls))
+                .contains(
+                        "promise: 20 min\n", "rounds 3  work 0:45  rest 0:15\n", "4 moves were promised, 1 were heard");
+    }
+
+    @Test
+    void movesThatAreOnlyNamedAreADraftToo() {
+        next(2, "squat").next(60, "plank").next(120, "squat");
+        assertThat(work()).isEmpty();
+        assertThat(DraftSheet.of(HeardStructure.of(calls), calls))
+                .contains("circuit Heard  rounds 2  work 0:40  rest 0:20\n  squat\n", "  plank\n");
     }
 
     @Test
@@ -192,6 +215,6 @@ class HeardStructureTest {
                         .isGreaterThanOrEqualTo(heard.get(i - 1).span().end());
             }
         }
-        assertThat(DraftSheet.of(heard)).isNotEmpty();
+        assertThat(DraftSheet.of(heard, calls)).isNotEmpty();
     }
 }
