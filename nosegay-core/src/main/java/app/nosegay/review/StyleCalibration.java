@@ -110,13 +110,14 @@ public final class StyleCalibration {
         for (TakeEvidence take : takes) {
             List<HeardCall> own =
                     calls.stream().filter(c -> c.take().equals(take.id())).toList();
+            List<Match.Placed> work = match.segments().stream()
+                    .filter(p ->
+                            p.matched() && working.contains(p.id()) && p.take().equals(take.id()))
+                    .toList();
             for (Caption c : take.words()) {
-                boolean works = match.segments().stream()
-                        .anyMatch(p -> p.matched()
-                                && working.contains(p.id())
-                                && p.take().equals(take.id())
-                                && !c.start().isBefore(p.start())
-                                && c.start().isBefore(p.end()));
+                boolean works = work.stream()
+                        .anyMatch(
+                                p -> !c.start().isBefore(p.start()) && c.start().isBefore(p.end()));
                 boolean call = own.stream()
                         .anyMatch(o -> o.call().time().isBefore(c.end())
                                 && c.start().isBefore(o.call().end()));

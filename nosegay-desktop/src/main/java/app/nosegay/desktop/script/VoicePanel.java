@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -73,22 +74,18 @@ final class VoicePanel {
         styleHeard.setOnAction(e -> session.apply(
                 DesktopText.of("script.voice-panel.own-phrases"),
                 session.workout().withScript(session.workout().script().withStyle(ownStyle))));
-        HBox phrases = new HBox(
-                8,
+        HBox phrases = row(
                 new Label(DesktopText.of("script.voice-panel.a-set-starts-with")),
                 start,
                 new Label(DesktopText.of("script.voice-panel.and-ends-with")),
                 rest,
                 sides);
-        phrases.setAlignment(Pos.CENTER_LEFT);
-        HBox rates = new HBox(
-                8,
+        HBox rates = row(
                 new Label(DesktopText.of("script.voice-panel.syllables-a-second-at-rest")),
                 atRest,
                 new Label(DesktopText.of("script.voice-panel.and-while-working")),
                 working,
                 heard);
-        rates.setAlignment(Pos.CENTER_LEFT);
         VBox all = new VBox(
                 8,
                 rates,
@@ -111,6 +108,12 @@ final class VoicePanel {
         field.setPrefColumnCount(4);
         field.setAccessibleText(DesktopText.of("script.voice-panel.syllables-a-second"));
         return field;
+    }
+
+    private static HBox row(Node... inIt) {
+        HBox row = new HBox(8, inIt);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
     }
 
     private static TextField words(String id) {
