@@ -64,6 +64,7 @@ class HouseTest {
             "match",
             "cut",
             "review",
+            "calibration",
             "dress",
             "publish",
             "proof",

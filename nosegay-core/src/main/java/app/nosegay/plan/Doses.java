@@ -12,6 +12,7 @@ import java.util.Map;
 /** What the viewer does against what the video shows, line by line (docs/domain.md, "Dose and shown"). */
 public final class Doses {
     private final Map<Integer, Double> factors = new HashMap<>();
+    private Length beyond = Length.ZERO;
 
     private Doses() {}
 
@@ -47,6 +48,7 @@ public final class Doses {
             double seconds = shown.get(line).seconds();
             if (seconds > 0) {
                 doses.factors.put(line, total.seconds() / seconds);
+                doses.beyond = doses.beyond.plus(Length.max(Length.ZERO, total.minus(shown.get(line))));
             }
         });
         return doses;
@@ -55,6 +57,11 @@ public final class Doses {
     /** By how much the viewer does more than is shown in {@code s}; 1 where both are the same. */
     public double factor(Segment s) {
         return s.line() == null ? 1 : factors.getOrDefault(s.line().line(), 1.0);
+    }
+
+    /** How much viewers are to do by themselves beyond what is shown, without the rests they take. */
+    public Length beyond() {
+        return beyond;
     }
 
     /** Whether anything is dosed beyond what is shown. */

@@ -11,12 +11,17 @@ import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.Attribute;
+import app.nosegay.plan.sheet.RunSheet;
+import app.nosegay.plan.sheet.SheetEdit;
+import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -25,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** What was done against what was promised: lengths, late starts, sides and repetitions. */
 final class DoneCheck {
@@ -36,6 +42,10 @@ final class DoneCheck {
     private static final double LATE = 1.0;
     /** The last movement may be this early, in a set that is not counted. */
     private static final double EARLY = 2.0;
+    /** Demonstrations are planned in steps of this. */
+    private static final double DEMO_SECONDS = 5;
+    /** Longer or shorter by this share is no accident. */
+    private static final double DEMO_SHARE = 0.2;
     /** Motion alone is off by one rep now and then. */
     private static final int REPS_SURE = 1;
 
@@ -55,6 +65,7 @@ final class DoneCheck {
         check.lengths(notes);
         check.sides();
         check.reps();
+        check.demonstrations();
         return check.found.list();
     }
 
@@ -271,6 +282,41 @@ final class DoneCheck {
                             null);
                 }
             }
+        });
+    }
+
+    /** What demonstrations take in the takes, where that is not what is planned: the plan can learn it. */
+    private void demonstrations() {
+        Map<RunSheet.Block, List<Segment>> byBlock = timeline.segments().stream()
+                .filter(s -> s.kind() == SegmentKind.DEMO)
+                .filter(s -> match.segment(s.id()).filter(Match.Placed::matched).isPresent())
+                .collect(Collectors.groupingBy(Segment::block, LinkedHashMap::new, Collectors.toList()));
+        byBlock.forEach((block, demos) -> {
+            double planned = demos.stream()
+                    .mapToDouble(s -> s.duration().seconds())
+                    .average()
+                    .orElse(0);
+            double taken = demos.stream()
+                    .map(s -> match.segment(s.id()).orElseThrow())
+                    .mapToDouble(p -> p.end().since(p.start()).seconds())
+                    .average()
+                    .orElse(0);
+            boolean own = block.moves().stream().anyMatch(m -> m.attributes().has(Attribute.DEMO_TIME));
+            if (own || Math.abs(taken - planned) < Math.max(DEMO_SECONDS, DEMO_SHARE * planned)) {
+                return;
+            }
+            String time = Length.ofSeconds(Math.max(DEMO_SECONDS, Math.round(taken / DEMO_SECONDS) * DEMO_SECONDS))
+                    .clock();
+            String line = SheetText.line(timeline.sheet().text(), block.line());
+            String fix = CoreText.of("match.demo-length.fix", time, block.name());
+            found.all(List.of(Finding.at(
+                            "match.demo-length",
+                            Severity.NOTE,
+                            demos.get(0),
+                            CoreText.of("match.demo-length.message", block.name(), taken, planned))
+                    .withFix(
+                            fix,
+                            SheetEdit.replace(fix, block.line(), SheetText.with(line, Attribute.DEMO_TIME, time)))));
         });
     }
 }

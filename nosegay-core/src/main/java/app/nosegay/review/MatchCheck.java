@@ -56,15 +56,19 @@ public final class MatchCheck {
         check.order();
         check.found.all(DoneCheck.findings(timeline, match, notes));
         check.stretches(notes);
-        ReviewResult sides = SideWords.check(timeline, match, takes);
-        check.found.all(sides.findings());
-        check.misstatements.addAll(sides.misstatements());
         check.wrongShowings();
         check.found.all(RoundOrder.findings(timeline, match));
         check.found.all(CutLosses.findings(timeline, match, notes, takes, said));
-        ReviewResult spoken = CallCheck.check(timeline, cues, match, takes, calls);
-        check.found.all(spoken.findings());
-        check.misstatements.addAll(spoken.misstatements());
+        if (timeline.sheet().header().voiceAfterwards()) {
+            ReviewResult laidOver = RecordedVoice.laidOver(timeline, cues, match, takes);
+            check.found.all(laidOver.findings());
+            return new ReviewResult(check.found.worstFirst(), List.of(), laidOver.overs());
+        }
+        for (ReviewResult spoken : List.of(
+                SideWords.check(timeline, match, takes), CallCheck.check(timeline, cues, match, takes, calls))) {
+            check.found.all(spoken.findings());
+            check.misstatements.addAll(spoken.misstatements());
+        }
         List<VoiceOver> overs = VoiceOver.of(check.misstatements, match, takes);
         check.mended(overs);
         check.takes(overs);

@@ -59,15 +59,21 @@ public record VoiceOver(Misstatement misstatement, String take, Span<Axis.Take> 
     }
 
     private static Span<Axis.Take> breath(Caption c) {
-        return new Span<>(
-                Time.max(Time.zero(), c.start().minus(BREATH)), c.end().plus(BREATH));
+        return breath(c.start(), c.end());
+    }
+
+    static Span<Axis.Take> breath(Time<Axis.Take> from, Time<Axis.Take> to) {
+        return new Span<>(Time.max(Time.zero(), from.minus(BREATH)), to.plus(BREATH));
     }
 
     /** Whether {@code said} is the line wanted: the words, and exactly its numbers and sides. */
     private static boolean isIt(String wanted, String said) {
-        return TellingWords.matches(wanted, said)
-                && figures(wanted).equals(figures(said))
-                && sides(wanted).equals(sides(said));
+        return TellingWords.matches(wanted, said) && saysTheSame(wanted, said);
+    }
+
+    /** Whether numbers and sides are the same. */
+    static boolean saysTheSame(String wanted, String said) {
+        return figures(wanted).equals(figures(said)) && sides(wanted).equals(sides(said));
     }
 
     private static List<String> figures(String text) {
@@ -82,6 +88,11 @@ public record VoiceOver(Misstatement misstatement, String take, Span<Axis.Take> 
         Set<String> sides = new HashSet<>(List.of(text.toLowerCase(Locale.ROOT).split("[^a-z]+")));
         sides.retainAll(SIDES);
         return sides;
+    }
+
+    /** How long saying it takes, without the breath around it. */
+    Length spoken() {
+        return source.length().minus(BREATH).minus(BREATH);
     }
 
     /** Where it is in the programme; empty when its place was cut away. It lasts at least as long as what it covers. */

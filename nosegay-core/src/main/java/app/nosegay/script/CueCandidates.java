@@ -13,6 +13,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.Audience;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.GearList;
+import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.sheet.RunSheet.LevelLine;
@@ -146,7 +147,10 @@ final class CueCandidates {
         // What is demonstrated is explained there: as before a short set, whose own time is too short.
         boolean shortWork = s.duration().compareTo(SHORT_WORK) < 0 || gap && before.kind() == SegmentKind.DEMO;
         ownLines(s, pause, shortWork, time, wishes);
-        if (secondPart || s.kind() == SegmentKind.WARMUP && time > 1) {
+        boolean explained = time > 1
+                && s.line() != null
+                && s.line().attributes().over(s.block().attributes()).saidOnce();
+        if (secondPart || explained || s.kind() == SegmentKind.WARMUP && time > 1) {
             return;
         }
         if (time == 1) {
@@ -377,6 +381,11 @@ final class CueCandidates {
             String one = "One rep is " + Phrases.inTurn(s.line().parts()) + ".";
             wishes.add(new CueCandidate(s, CueKind.SETUP, List.of(one), places(pause, early), false, s.reps() != null));
         }
+        s.line()
+                .attributes()
+                .length(Attribute.ALONE)
+                .ifPresent(l -> wishes.add(new CueCandidate(
+                        s, CueKind.PERMIT, List.of(Phrases.alone(l)), places(early, pause), false, true)));
         boolean dosed = merged.dose().isPresent() || merged.shown().isPresent();
         if (dosed) {
             String dose = merged.dose()

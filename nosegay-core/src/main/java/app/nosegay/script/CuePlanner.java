@@ -97,7 +97,11 @@ public final class CuePlanner {
     }
 
     /** The cue plan of a timeline with what the creator decided by hand. */
-    public static CuePlan plan(Timeline timeline, MoveLibrary library, ScriptNotes notes) {
+    public static CuePlan plan(Timeline timeline, MoveLibrary library, ScriptNotes decided) {
+        // Whoever speaks afterwards is not out of breath.
+        boolean unhurried = timeline.sheet().header().voiceAfterwards();
+        double atRest = decided.rate().atRest();
+        ScriptNotes notes = unhurried ? decided.withRate(new SpeechRate(atRest, atRest)) : decided;
         CuePlanner planner = new CuePlanner(timeline, notes);
         Fields fields = Fields.of(timeline, library);
         planner.fixed(fields);

@@ -47,6 +47,11 @@ public final class Phrases {
         return (reps.about() ? "about " : "") + number;
     }
 
+    /** What viewers do by themselves while the video waits. */
+    static String alone(Length length) {
+        return Wordings.capital(time(length)) + " on your own now. Pause here, and come back when you are done.";
+    }
+
     /** A length as it is said: "40 seconds", "a minute and a half", "four minutes". */
     static String time(Length length) {
         long seconds = Math.round(length.seconds());

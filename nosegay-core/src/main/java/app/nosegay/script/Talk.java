@@ -3,6 +3,7 @@ package app.nosegay.script;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.RunSheet.Block;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.terms.BlockKind;
@@ -139,6 +140,15 @@ public final class Talk {
         suggested.stream()
                 .filter(l -> lines.stream().noneMatch(o -> o.kind() == l.kind()) && !says(said, l, fields))
                 .forEach(lines::add);
+        String alone = s.block()
+                .attributes()
+                .length(Attribute.ALONE)
+                .filter(l -> !said.matches("(?is).*\\b(?:pause|on your own|by yourself)\\b.*"))
+                .map(Phrases::alone)
+                .orElse("");
+        if (!alone.isEmpty()) {
+            lines.add(new Line(CueKind.PERMIT, alone));
+        }
         List<CueCandidate> wishes = new ArrayList<>();
         for (Line line : lines) {
             boolean written = own.stream().anyMatch(c -> c.text().equals(line.text()));
@@ -150,7 +160,10 @@ public final class Talk {
                             : List.of(fields.filled(line.text())),
                     List.of(new Window(s, 0, 1)),
                     written,
-                    written || line.kind() == CueKind.NAME || line.kind() == CueKind.CAUTION));
+                    written
+                            || line.kind() == CueKind.NAME
+                            || line.kind() == CueKind.CAUTION
+                            || line.text().equals(alone)));
         }
         return wishes;
     }

@@ -46,11 +46,12 @@ public final class Wordings {
                 : segment.line().cues().stream().filter(c -> c.kind() == kind).toList();
     }
 
-    /** The library's wordings alone. */
+    /** The library's wordings alone, without those that cue another way than was chosen. */
     public List<String> known(Segment segment, CueKind kind) {
         boolean ofMuscles = kind == CueKind.MUSCLE || kind == CueKind.FEEL;
         boolean weights = GearList.of(segment, library, header).stream().anyMatch(g -> g.isWeight() || g.isBand());
         return segment.wholeMove(library).map(m -> m.cues(kind)).orElse(List.of()).stream()
+                .filter(t -> CueWays.in(t).stream().noneMatch(w -> w.isAgainst(header.policy())))
                 .filter(t -> weights || !OF_GEAR.matcher(t).find())
                 .filter(t -> !ofMuscles
                         || BodyWords.onlyOthers(t, segment.moves(library)).isEmpty())

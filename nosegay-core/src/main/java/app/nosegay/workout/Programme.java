@@ -33,6 +33,7 @@ import app.nosegay.review.CaptionRepair;
 import app.nosegay.review.HeardCall;
 import app.nosegay.review.MatchCheck;
 import app.nosegay.review.Misstatement;
+import app.nosegay.review.RecordedVoice;
 import app.nosegay.review.ReviewResult;
 import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.review.SoundCheck;
@@ -90,11 +91,18 @@ public record Programme(
         List<Finding> scriptFindings =
                 ScriptCheck.findings(timeline, cues, workout.script(), library, report.changeOvers());
         MatchNotes notes = workout.matching();
-        Match match = Matcher.match(timeline, cues.lines(), evidence, logs, workout.pins(), notes.choices())
+        List<TakeEvidence> filmed = RecordedVoice.filmed(timeline, evidence);
+        List<ShootLog> filmedLogs = new ArrayList<>(logs);
+        for (int i = evidence.size() - 1; i >= 0; i--) {
+            if (i < logs.size() && !filmed.contains(evidence.get(i))) {
+                filmedLogs.remove(i);
+            }
+        }
+        Match match = Matcher.match(timeline, cues.lines(), filmed, filmedLogs, workout.pins(), notes.choices())
                 .withTaps(notes.taps());
         Cut cut = Cut.of(match, notes);
-        List<HeardCall> calls = CallTruth.of(timeline, match, evidence, library.names());
-        List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, evidence);
+        List<HeardCall> calls = CallTruth.of(timeline, match, filmed, library.names());
+        List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, filmed);
         ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, calls, said);
         List<Finding> matchFindings = new ArrayList<>(checked.findings());
         matchFindings.addAll(SoundCheck.findings(

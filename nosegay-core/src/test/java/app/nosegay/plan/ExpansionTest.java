@@ -99,7 +99,8 @@ class ExpansionTest {
         Timeline timeline = SampleSheets.timeline(SampleSheets.wheelbarrow());
         List<Finding> findings = PlanCheck.findings(timeline, MoveLibrary.shipped());
         assertThat(findings).extracting(Finding::code).doesNotContain("plan.promise-length", "plan.promise-moves");
-        assertThat(PlanCheck.sentence(timeline, findings)).contains("is kept", "25:37");
+        assertThat(PlanCheck.sentence(timeline, MoveLibrary.shipped(), findings))
+                .contains("is kept", "25:37");
     }
 
     @Test

@@ -2,8 +2,11 @@ package app.nosegay.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.library.CueKind;
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.check.ChangeCosts;
 import app.nosegay.plan.check.PlanCheck;
+import app.nosegay.plan.check.PlanReport;
 import app.nosegay.plan.edit.OldReps;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.sheet.RunSheetParser;
@@ -72,6 +75,57 @@ class NotationOfPeopleTest {
                 .filteredOn(f -> f.code().equals("plan.promise-sets"))
                 .singleElement()
                 .satisfies(f -> assertThat(f.message()).contains("squat"));
+    }
+
+    @Test
+    void whatIsDoneAloneCountsTowardsThePromiseAndTakesNoTimeOfTheVideo() {
+        String sheet = "title: T\npromise: 15 min\ntalk Hi  0:30\ntalk The run 0:30  alone 10:00\n"
+                + "circuit A  rounds 2  work 0:40  rest 0:20  rest-after-last\n  squat\n  curl\n";
+        Timeline timeline = SampleSheets.timeline(sheet);
+        assertThat(timeline.total().seconds()).isEqualTo(300);
+        PlanReport report = PlanReport.of(timeline, LIBRARY, ChangeCosts.DEFAULT);
+        assertThat(report.findings()).noneMatch(f -> f.code().startsWith("plan.promise-"));
+        assertThat(report.sentence()).contains("5:00", "10:00 on their own");
+        assertThat(CuePlanner.plan(timeline, LIBRARY, ScriptNotes.NONE).lines())
+                .filteredOn(l -> l.text().startsWith("Ten minutes on your own"))
+                .singleElement()
+                .satisfies(l -> assertThat(l.segment()).isEqualTo("the-run"));
+        Timeline without = SampleSheets.timeline(sheet.replace("  alone 10:00", ""));
+        assertThat(PlanCheck.findings(without, LIBRARY)).anyMatch(f -> f.code().equals("plan.promise-length"));
+    }
+
+    @Test
+    void whatIsDosedBeyondWhatIsShownMayKeepThePromise() {
+        // Shown: six repetitions of three seconds, three times; dosed: two more sets and a half of thirty, nearly five
+        // minutes more.
+        String sheet =
+                "title: T\npromise: 6 min\nstraight-sets A  sets 1  reps 30  shown 6  dose 3 x 30\n  squat\n  curl\n";
+        Timeline timeline = SampleSheets.timeline(sheet);
+        double beyond = Doses.of(timeline, LIBRARY).beyond().seconds();
+        assertThat(beyond).isGreaterThan(60);
+        String promised =
+                sheet.replace("6 min", "about " + Math.round((timeline.total().seconds() + beyond) / 60) + " min");
+        assertThat(PlanCheck.findings(SampleSheets.timeline(promised), LIBRARY))
+                .noneMatch(f -> f.code().equals("plan.promise-length"));
+        assertThat(PlanCheck.findings(SampleSheets.timeline(sheet.replace("6 min", "60 min")), LIBRARY))
+                .anyMatch(f -> f.code().equals("plan.promise-length"));
+    }
+
+    @Test
+    void aMoveSaidOnceIsExplainedInTheFirstRoundOnly() {
+        String sheet = "title: T\ntalk Hi  0:40\ncircuit A  rounds 3  work 1:00  rest 0:30\n  squat\n  bent-over row\n";
+        long usual = explained(sheet);
+        long once = explained(sheet.replace("rest 0:30", "rest 0:30  say once"));
+        assertThat(usual).isPositive();
+        assertThat(once).isZero();
+    }
+
+    /** Lines of coaching in rounds two and three. */
+    private static long explained(String sheet) {
+        return CuePlanner.plan(SampleSheets.timeline(sheet), LIBRARY, ScriptNotes.NONE).lines().stream()
+                .filter(l -> l.segment().matches(".*/r[23]$"))
+                .filter(l -> l.kind() == CueKind.FORM || l.kind() == CueKind.FEEL || l.kind() == CueKind.BREATH)
+                .count();
     }
 
     @Test

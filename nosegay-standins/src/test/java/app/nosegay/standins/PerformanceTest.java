@@ -12,7 +12,7 @@ import app.nosegay.media.Progress;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.review.SpeechCalibration;
+import app.nosegay.calibration.SpeechCalibration;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.shoot.ShootLog;

@@ -88,6 +88,7 @@ public final class BedEdits {
         return switch (attribute) {
             case SIDES -> written.equals("none");
             case DEMO -> written.equals("in-rest");
+            case SAY -> written.equals("each-round");
             case ROUNDS -> written.equals("1");
             case REST, ROUND_REST, SIDE_REST -> written.equals("0:00");
             default -> written.isEmpty() && attribute != Attribute.BONUS;

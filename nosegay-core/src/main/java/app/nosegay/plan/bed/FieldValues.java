@@ -79,7 +79,7 @@ public final class FieldValues {
         return switch (word) {
             case Field.LENGTH, "work", "each", "hold" -> TIMES;
             case "rest", "round-rest", "side-rest", "switch", "demo-time" -> RESTS;
-            case "for" -> LONG;
+            case "for", "alone" -> LONG;
             case "rounds", "sets", "minutes" -> NUMBERS;
             case "reps" -> REPS;
             case "bpm" -> List.of("90", "100", "110", "120", "128", "140");
@@ -125,7 +125,7 @@ public final class FieldValues {
         }
         String now = field.written();
         return switch (field.word()) {
-            case Field.LENGTH, "work", "each", "hold", "for" ->
+            case Field.LENGTH, "work", "each", "hold", "for", "alone" ->
                 time(now.isEmpty() ? field.shown() : now, by, STEP_SECONDS);
             case "rest", "round-rest", "side-rest", "switch", "demo-time" -> time(now.isEmpty() ? "0:00" : now, by, 0);
             case "rounds", "sets", "minutes", "reps", "effort" -> number(now.isEmpty() ? field.shown() : now, by);
@@ -217,6 +217,7 @@ public final class FieldValues {
                             "switch",
                             "demo-time",
                             "hold",
+                            "alone",
                             "for" ->
                         t.equals("none") || t.equals("no rest")
                                 ? Optional.of("0:00")

@@ -84,6 +84,8 @@ public final class HeaderSentence {
             case "start" -> PlainWords.shown("start", written);
             case "picture" ->
                 written.equals("video") ? CoreText.of("plan.bed.picture.video") : CoreText.of("plan.bed.picture.voice");
+            case "voice" ->
+                written.equals("live") ? CoreText.of("plan.bed.voice.live") : CoreText.of("plan.bed.voice.afterwards");
             default -> written;
         };
     }
@@ -148,6 +150,7 @@ public final class HeaderSentence {
             case "sides-spoken" -> plain("sides-spoken", "own", "mirrored");
             case "start" -> plain("start", "right", "left", "free");
             case "picture" -> plain("picture", "video", "voice-only");
+            case "voice" -> plain("voice", "live", "afterwards");
             case "talk-density" -> plain("talk-density", "sparing", "normal", "talkative");
             case "levels" ->
                 plain(

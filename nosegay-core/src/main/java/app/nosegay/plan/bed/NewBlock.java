@@ -63,6 +63,8 @@ public final class NewBlock {
         first.put(Attribute.EFFORT, "7");
         first.put(Attribute.DOSE, "3 x 10");
         first.put(Attribute.SHOWN, "6");
+        first.put(Attribute.SAY, "once");
+        first.put(Attribute.ALONE, "10:00");
         first.put(Attribute.BONUS, "yes");
         first.put(Attribute.REST_AFTER_LAST, "yes");
         return first;

@@ -20,7 +20,8 @@ public final class PlainWords {
     public static String shown(String word, String written) {
         return switch (word) {
             case Field.ENDS -> ends(written);
-            case Field.LENGTH, "work", "each", "for", "hold", "switch", "side-rest", "demo-time" -> time(written);
+            case Field.LENGTH, "work", "each", "for", "hold", "switch", "side-rest", "demo-time", "alone" ->
+                time(written);
             case "rest", "round-rest" ->
                 written.isEmpty() || isNothing(written)
                         ? CoreText.of("plan.bed.no-rest")
@@ -31,6 +32,7 @@ public final class PlainWords {
             case "reps" -> reps(written);
             case "sides" -> CoreText.of("plan.bed.sides." + (written.isEmpty() ? "none" : written));
             case "demo" -> CoreText.of("plan.bed.demo." + (written.isEmpty() ? "in-rest" : written));
+            case "say" -> CoreText.of("plan.bed.say." + (written.isEmpty() ? "each-round" : written));
             case "start" -> CoreText.of("plan.bed.start." + (written.isEmpty() ? "right" : written));
             case "active" -> written.isEmpty() ? CoreText.of("plan.bed.standing-still") : written;
             case "bonus" -> CoreText.of("plan.bed.bonus");

@@ -1,12 +1,14 @@
 package app.nosegay.plan.check;
 
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.Doses;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Problem;
+import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.Amount;
@@ -25,6 +27,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Compares a timeline with what its sheet promises, names what could not be read, and gathers the findings of all checks. */
 public final class PlanCheck {
@@ -60,11 +63,22 @@ public final class PlanCheck {
         return List.copyOf(check.findings);
     }
 
+    /** The same, or with what viewers are to do beyond what is shown where only that keeps the promise: either may be meant. */
+    public static Length measured(Timeline timeline, MoveLibrary library) {
+        Promise promise = timeline.sheet().header().promise();
+        Length measured = measured(timeline);
+        if (promise.form() == null || promise.keeps(measured) || promise.base() == Promise.Base.MOVING) {
+            return measured;
+        }
+        Length withDoses = measured.plus(Doses.of(timeline, library).beyond());
+        return promise.keeps(withDoses) ? withDoses : measured;
+    }
+
     /** The length the promise is measured over. */
     public static Length measured(Timeline timeline) {
         Promise promise = timeline.sheet().header().promise();
         return switch (promise.base()) {
-            case WHOLE -> timeline.total().minus(bonus(timeline));
+            case WHOLE -> timeline.total().minus(bonus(timeline)).plus(alone(timeline));
             case WORK -> timeline.total(SegmentKind.WORK);
             case MOVING -> {
                 List<Segment> moving = timeline.segments().stream()
@@ -85,13 +99,18 @@ public final class PlanCheck {
     }
 
     /** The promise and what becomes of it, as one plain sentence. */
-    public static String sentence(Timeline timeline, List<Finding> findings) {
+    public static String sentence(Timeline timeline, MoveLibrary library, List<Finding> findings) {
         Promise promise = timeline.sheet().header().promise();
         String total = timeline.total().clock();
         if (promise.text().isEmpty()) {
             return CoreText.of("plan.check.plan-check.nothing-is-promised-yet-the", total);
         }
         if (promiseKept(findings)) {
+            Length alone = measured(timeline, library).minus(timeline.total());
+            if (promise.base() == Promise.Base.WHOLE && alone.isPositive()) {
+                return CoreText.of(
+                        "plan.check.plan-check.with-what-is-done-alone", promise.text(), total, alone.clock());
+            }
             return CoreText.of("plan.check.plan-check.the-promise-holds-the-workout", promise.text(), total);
         }
         return CoreText.of(
@@ -170,6 +189,15 @@ public final class PlanCheck {
                 .reduce(Length.ZERO, Length::plus);
     }
 
+    /** What viewers do by themselves while the video waits: it takes time of theirs and none of the video. */
+    private static Length alone(Timeline timeline) {
+        return timeline.sheet().blocks().stream()
+                .flatMap(b -> Stream.concat(
+                        Stream.of(b.attributes()), b.moves().stream().map(MoveLine::attributes)))
+                .flatMap(a -> a.length(Attribute.ALONE).stream())
+                .reduce(Length.ZERO, Length::plus);
+    }
+
     /** Minutes in the title have to agree with the timeline as the promise does. */
     private void title() {
         String title = timeline.sheet().header().title();
@@ -177,7 +205,7 @@ public final class PlanCheck {
         if (minutes.find()) {
             double said = 60 * Double.parseDouble(minutes.group(1));
             double total = timeline.total().seconds();
-            double promised = measured(timeline).seconds();
+            double promised = measured(timeline, library).seconds();
             double off = Math.min(Math.abs(said - total), Math.abs(said - promised));
             if (off > Math.max(30, 0.03 * said)) {
                 findings.add(Finding.of(
@@ -195,7 +223,7 @@ public final class PlanCheck {
 
     private void promise() {
         Promise promise = timeline.sheet().header().promise();
-        Length measured = measured(timeline);
+        Length measured = measured(timeline, library);
         if (promise.form() != null && measured.compareTo(promise.longest()) > 0) {
             Length over = measured.minus(promise.most());
             findings.add(Finding.of(

@@ -12,6 +12,7 @@ import java.util.List;
  * @param changeOvers getting ready for each movement, in order
  * @param cautions the caution rules the plan sets off
  * @param findings what the creator should know, the gravest first
+ * @param sentence the promise and what becomes of it, in plain words
  */
 public record PlanReport(
         Timeline timeline,
@@ -19,7 +20,8 @@ public record PlanReport(
         List<ChangeOver> changeOvers,
         GearList gear,
         List<Cautions.Raised> cautions,
-        List<Finding> findings) {
+        List<Finding> findings,
+        String sentence) {
     public PlanReport {
         changeOvers = List.copyOf(changeOvers);
         cautions = List.copyOf(cautions);
@@ -39,15 +41,12 @@ public record PlanReport(
                 gear,
                 cautions,
                 timeline.sheet().text().split("\r\n|\n|\r", -1));
-        return new PlanReport(timeline, balance, changeOvers, gear, cautions, PlanCheck.findings(context));
+        List<Finding> findings = PlanCheck.findings(context);
+        String sentence = PlanCheck.sentence(timeline, library, findings);
+        return new PlanReport(timeline, balance, changeOvers, gear, cautions, findings, sentence);
     }
 
     public boolean promiseKept() {
         return PlanCheck.promiseKept(findings);
-    }
-
-    /** The promise and what becomes of it, as one plain sentence. */
-    public String sentence() {
-        return PlanCheck.sentence(timeline, findings);
     }
 }

@@ -22,6 +22,7 @@ public final class Completions {
             "sides-spoken", List.of("own", "mirrored"),
             "start", List.of("right", "left", "free"),
             "picture", List.of("video", "voice-only"),
+            "voice", List.of("live", "afterwards"),
             "talk-density", List.of("sparing", "normal", "talkative"),
             "calls", List.of("half, 10, 5, in 3, out 3", "10, in 3, out 3", "none"),
             "promise", List.of("20 min", "under 20 min", "about 15 min", "10-12 min"),

@@ -76,22 +76,18 @@ public final class Fitter {
     }
 
     public static Fit fit(Timeline timeline, MoveLibrary library, FitRanges ranges) {
-        Length measured = PlanCheck.measured(timeline);
+        Length measured = PlanCheck.measured(timeline, library);
         Promise promise = timeline.sheet().header().promise();
         if (promise.form() == null) {
             return new Fit(measured, true, List.of(), CoreText.of("plan.fit.fitter.no-length-is-promised-write"));
         }
-        if (keeps(promise, measured)) {
+        if (promise.keeps(measured)) {
             return new Fit(measured, true, List.of(), null);
         }
         Fitter fitter = new Fitter(timeline, library, ranges);
         fitter.search();
         List<Offer> found = fitter.distinct();
         return new Fit(measured, false, found, found.isEmpty() ? fitter.why(measured) : null);
-    }
-
-    private static boolean keeps(Promise promise, Length measured) {
-        return measured.compareTo(promise.shortest()) >= 0 && measured.compareTo(promise.longest()) <= 0;
     }
 
     private Timeline expanded(String text) {
@@ -300,7 +296,7 @@ public final class Fitter {
         }
         Timeline result = expanded(after);
         Length now = PlanCheck.measured(result);
-        if (keeps(promise, now) && !all.isEmpty()) {
+        if (promise.keeps(now) && !all.isEmpty()) {
             double total = cost + (solution == null ? 0 : solution.cost());
             String whole = timeline.sheet().text();
             offers.add(new Offer(name, all, SheetEdit.between(name, whole, after), after, now, price(result), total));

@@ -57,6 +57,11 @@ public enum Attribute {
     ANGLE(CoreText.of("plan.sheet.attribute.a-camera-angle"), Reader::words),
     LEVEL(CoreText.of("plan.sheet.attribute.the-name-of-a-level"), Reader::words),
     BONUS(CoreText.of("plan.sheet.attribute.nothing-after-it"), Reader::flag),
+    ALONE(DurationText.EXPECTED, DurationText::parse),
+    SAY(
+            CoreText.of("plan.sheet.attribute.once-or-each-round"),
+            t -> Reader.oneOf(Say.values(), t),
+            Reader.words(Say.values())),
     ACTIVE(CoreText.of("plan.sheet.attribute.a-light-movement"), Reader::words),
     SHOWN(Amount.EXPECTED, Amount::parse),
     DOSE(Amount.EXPECTED, Amount::parse),
@@ -94,6 +99,12 @@ public enum Attribute {
         IN_REST,
         BEFORE,
         IN_WORK
+    }
+
+    /** How often a move is explained. */
+    public enum Say {
+        ONCE,
+        EACH_ROUND
     }
 
     /** The side one-sided moves start on. */

@@ -115,6 +115,11 @@ public record Attributes(Map<Attribute, Object> values) {
         return (Attribute.Demo) values.getOrDefault(Attribute.DEMO, Attribute.Demo.IN_REST);
     }
 
+    /** Whether the move is explained the first time only; later rounds have their calls and nothing else. */
+    public boolean saidOnce() {
+        return values.get(Attribute.SAY) == Attribute.Say.ONCE;
+    }
+
     public Optional<Attribute.StartSide> start() {
         return Optional.ofNullable((Attribute.StartSide) values.get(Attribute.START));
     }

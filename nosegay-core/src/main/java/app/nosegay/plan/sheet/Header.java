@@ -22,6 +22,7 @@ import java.util.List;
  * @param start the side one-sided moves start on
  * @param bpm beats per minute of the music, or null
  * @param voiceOnly whether it is an audio episode
+ * @param voiceAfterwards whether the voice is recorded after the pictures, and laid over them
  * @param effort the effort aimed at; empty when none is given
  * @param talkDensity sparing, normal or talkative
  * @param policy the creator's standing choices; empty for the neutral ones
@@ -39,6 +40,7 @@ public record Header(
         Attribute.StartSide start,
         Double bpm,
         boolean voiceOnly,
+        boolean voiceAfterwards,
         String effort,
         TalkDensity talkDensity,
         Policy policy) {

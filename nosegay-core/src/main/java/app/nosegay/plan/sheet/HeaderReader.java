@@ -32,6 +32,7 @@ final class HeaderReader {
             "start",
             "bpm",
             "picture",
+            "voice",
             "effort",
             "talk-density",
             "policy");
@@ -93,6 +94,7 @@ final class HeaderReader {
             case "count" -> oneOf(key, value, List.of("down", "up"), line, column);
             case "sides-spoken" -> oneOf(key, value, List.of("own", "mirrored"), line, column);
             case "picture" -> oneOf(key, value, List.of("video", "voice-only"), line, column);
+            case "voice" -> oneOf(key, value, List.of("live", "afterwards"), line, column);
             case "talk-density" -> oneOf(key, value, List.of("sparing", "normal", "talkative"), line, column);
             case "start" -> put(key, value, Attribute.START::read, Attribute.START.expected(), line, column);
             default -> put(key, value, Attribute.BPM::read, Attribute.BPM.expected(), line, column);
@@ -169,6 +171,7 @@ final class HeaderReader {
                 get("start", Attribute.StartSide.RIGHT),
                 get("bpm", (Double) null),
                 "voice-only".equals(get("picture", "video")),
+                "afterwards".equals(get("voice", "live")),
                 get("effort", ""),
                 Header.TalkDensity.valueOf(get("talk-density", "normal").toUpperCase(Locale.ROOT)),
                 get("policy", Policy.NEUTRAL));

@@ -139,6 +139,11 @@ public record Promise(
         };
     }
 
+    /** Whether a workout that lasts {@code measured} keeps the promised length; any does where none is promised. */
+    public boolean keeps(Length measured) {
+        return form == null || measured.compareTo(shortest()) >= 0 && measured.compareTo(longest()) <= 0;
+    }
+
     private static Length tolerance(Length promised, Length least, double share) {
         return Length.max(least, promised.times(share));
     }

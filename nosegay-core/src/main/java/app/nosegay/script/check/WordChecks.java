@@ -9,15 +9,15 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.Policy;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.script.CuePlan;
+import app.nosegay.script.CueWays;
 import app.nosegay.script.Fields;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.text.CoreText;
-import app.nosegay.text.JsonText;
-import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -31,8 +31,11 @@ import java.util.regex.Pattern;
 
 /** Words that have to agree with the plan: sides, numbers, body parts, the cue policy. */
 final class WordChecks {
+    /** The side of a body; not "right behind", "right away". */
     private static final Pattern SIDE = Pattern.compile(
-            "\\b(left|right)\\b(?: (?:leg|arm|side|foot|hand|knee|elbow|hip|shoulder))?", Pattern.CASE_INSENSITIVE);
+            "\\b(left|right)\\b(?! (?:in front|behind|under|over|above|below|beside|away|now|here|there|up|down|back|at|by|on)\\b)",
+            Pattern.CASE_INSENSITIVE);
+
     private static final Pattern FIGURE = Pattern.compile(
             "\\b(\\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|"
                     + "thirty) (minutes?|moves?|exercises?|rounds?|sets?)\\b",
@@ -45,9 +48,8 @@ final class WordChecks {
     private static final List<String> NUMBERS = List.of(
             "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
     private static final List<String> ORDINALS = List.of("zeroth", "first", "second", "third", "fourth", "fifth");
-    private static final Map<String, Map<String, Pattern>> POLICIES = policies();
-    /** The ways of cueing in a line, as {@code topic|way}. */
-    private static final TextMemo<List<String>> WAYS = new TextMemo<>(WordChecks::ways);
+    /** Where nothing is chosen they may stand beside another way. */
+    private static final Set<String> GOES_WITH_OTHERS = Set.of("in line", "neutral", "below shoulder");
 
     private static final TextMemo<Set<String>> SIDES = new TextMemo<>(WordChecks::sideWords);
     private static final TextMemo<Boolean> HAS_PLACE =
@@ -78,20 +80,6 @@ final class WordChecks {
         return checks.findings;
     }
 
-    private static Map<String, Map<String, Pattern>> policies() {
-        Map<String, Map<String, Pattern>> topics = new LinkedHashMap<>();
-        for (JsonNode topic :
-                JsonText.shipped(WordChecks.class, "policies.json").path("topics")) {
-            Map<String, Pattern> ways = new LinkedHashMap<>();
-            topic.path("ways")
-                    .forEach(w -> ways.put(
-                            w.path("way").asText(),
-                            Pattern.compile(w.path("pattern").asText(), Pattern.CASE_INSENSITIVE)));
-            topics.put(topic.path("topic").asText(), ways);
-        }
-        return topics;
-    }
-
     private static Set<String> sideWords(String text) {
         Matcher m = SIDE.matcher(text);
         Set<String> said = new HashSet<>();
@@ -99,16 +87,6 @@ final class WordChecks {
             said.add(m.group(1).toLowerCase(Locale.ROOT));
         }
         return Set.copyOf(said);
-    }
-
-    private static List<String> ways(String text) {
-        List<String> found = new ArrayList<>();
-        POLICIES.forEach((topic, ways) -> ways.forEach((way, pattern) -> {
-            if (pattern.matcher(text).find()) {
-                found.add(topic + "|" + way);
-            }
-        }));
-        return found;
     }
 
     /** A side word against the side that works, as the workout says sides. Alternating moves name both. */
@@ -260,40 +238,32 @@ final class WordChecks {
         }
     }
 
-    /** Ways of cueing that contradict the chosen one, or each other. */
+    /** Ways of cueing that contradict the chosen one, or each other. A caution is no matter of choice. */
     private void policy() {
-        Map<String, ScriptLine> first = new LinkedHashMap<>();
+        Policy policy = timeline.sheet().header().policy();
+        Map<CueWays.Way, ScriptLine> first = new LinkedHashMap<>();
         for (ScriptLine l : plan.lines()) {
-            WAYS.of(l.text()).forEach(w -> first.putIfAbsent(w, l));
+            if (l.kind() != CueKind.CAUTION) {
+                CueWays.in(l.text()).forEach(w -> first.putIfAbsent(w, l));
+            }
         }
-        POLICIES.forEach((topic, ways) -> {
-            Map<String, ScriptLine> found = new LinkedHashMap<>();
-            first.forEach((way, line) -> {
-                if (way.startsWith(topic + "|")) {
-                    found.put(way.substring(topic.length() + 1), line);
-                }
-            });
-            String chosen = timeline.sheet().header().policy().choice(topic).orElse("");
-            String wanted = ways.keySet().stream()
-                    .filter(w -> chosen.contains(w) || w.contains(chosen) && !chosen.isEmpty())
-                    .findFirst()
-                    .orElse("");
-            found.forEach((way, line) -> {
-                boolean neutral = way.equals("in line") || way.equals("neutral") || way.equals("soft");
-                if (!wanted.isEmpty() && !way.equals(wanted) && !neutral) {
-                    findings.add(Finding.at(
-                                    "script.policy",
-                                    Severity.FIX,
-                                    byId.get(line.segment()),
-                                    CoreText.of("script.policy.message", line.text(), topic, way, chosen))
-                            .withFix(CoreText.of("script.policy.fix")));
-                }
-            });
-            List<String> differing = found.keySet().stream()
-                    .filter(w -> !w.equals("in line") && !w.equals("neutral") && !w.equals("below shoulder"))
+        first.forEach((way, line) -> {
+            if (way.isAgainst(policy)) {
+                String chosen = policy.choice(way.topic()).orElse("");
+                findings.add(Finding.at(
+                                "script.policy",
+                                Severity.FIX,
+                                byId.get(line.segment()),
+                                CoreText.of("script.policy.message", line.text(), way.topic(), way.way(), chosen))
+                        .withFix(CoreText.of("script.policy.fix")));
+            }
+        });
+        for (String topic : CueWays.allTopics()) {
+            List<CueWays.Way> differing = first.keySet().stream()
+                    .filter(w -> w.topic().equals(topic) && !GOES_WITH_OTHERS.contains(w.way()))
                     .toList();
-            if (wanted.isEmpty() && differing.size() > 1 && !topic.equals("gaze")) {
-                ScriptLine second = found.get(differing.get(1));
+            if (CueWays.chosen(policy, topic).isEmpty() && differing.size() > 1 && !topic.equals("gaze")) {
+                ScriptLine second = first.get(differing.get(1));
                 findings.add(Finding.at(
                                 "script.policy",
                                 Severity.LOOK,
@@ -301,10 +271,11 @@ final class WordChecks {
                                 CoreText.of(
                                         "script.policy.message-2",
                                         second.text(),
-                                        found.get(differing.get(0)).text(),
+                                        first.get(differing.get(0)).text(),
                                         topic))
-                        .withFix(CoreText.of("script.policy.fix-2", topic, differing.get(0))));
+                        .withFix(CoreText.of(
+                                "script.policy.fix-2", topic, differing.get(0).way())));
             }
-        });
+        }
     }
 }

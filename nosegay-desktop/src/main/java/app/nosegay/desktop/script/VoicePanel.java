@@ -2,8 +2,8 @@ package app.nosegay.desktop.script;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
-import app.nosegay.review.SpeechCalibration;
-import app.nosegay.review.StyleCalibration;
+import app.nosegay.calibration.SpeechCalibration;
+import app.nosegay.calibration.StyleCalibration;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.ScriptNotes.Source;
 import app.nosegay.script.SpeechStyle;

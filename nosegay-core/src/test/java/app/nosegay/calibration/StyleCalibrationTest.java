@@ -1,4 +1,4 @@
-package app.nosegay.review;
+package app.nosegay.calibration;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -11,6 +11,8 @@ import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.review.CallTruth;
+import app.nosegay.review.HeardCall;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptLine;

@@ -1,4 +1,4 @@
-package app.nosegay.review;
+package app.nosegay.calibration;
 
 import app.nosegay.calls.CallKind;
 import app.nosegay.captions.Caption;
@@ -11,6 +11,7 @@ import app.nosegay.match.Match;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.review.HeardCall;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.SpeechStyle;
 import app.nosegay.script.Wordings;

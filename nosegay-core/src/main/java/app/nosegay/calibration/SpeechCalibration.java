@@ -1,4 +1,4 @@
-package app.nosegay.review;
+package app.nosegay.calibration;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.evidence.TakeEvidence;
