@@ -53,6 +53,18 @@ public final class CallTruth {
         return heard;
     }
 
+    /** The same without what is a part of a coaching line of the script: "one foot and the other arm" asks nobody to change sides. */
+    public static List<HeardCall> of(
+            Timeline timeline,
+            Match match,
+            List<TakeEvidence> takes,
+            Collection<String> moves,
+            List<ScriptLineMatch> said) {
+        return of(timeline, match, takes, moves).stream()
+                .filter(c -> said.stream().noneMatch(s -> s.coaches(c.take(), c.call())))
+                .toList();
+    }
+
     private HeardCall heard(String take, Call said) {
         Match.Placed p = at(said.time());
         Call call = settled(said, p);

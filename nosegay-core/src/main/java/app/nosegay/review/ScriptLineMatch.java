@@ -1,8 +1,10 @@
 package app.nosegay.review;
 
+import app.nosegay.calls.Call;
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.TellingWords;
 import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
@@ -11,9 +13,11 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -27,9 +31,44 @@ import java.util.Set;
 public record ScriptLineMatch(ScriptLine line, String take, Time<Axis.Take> time, double likeness) {
     /** A line is looked for this far from its place, in seconds. */
     private static final double REACH = 25;
+    /** Whoever takes longer over a line than planned takes this much longer at the most, in seconds. */
+    private static final double LATER = 3;
+
+    /** Lines of these kinds tell how a move is done and never where the workout is. */
+    private static final Set<CueKind> COACHING = EnumSet.of(
+            CueKind.SETUP,
+            CueKind.FORM,
+            CueKind.AVOID,
+            CueKind.IMAGE,
+            CueKind.FEEL,
+            CueKind.CHECK,
+            CueKind.BREATH,
+            CueKind.MUSCLE,
+            CueKind.WHY,
+            CueKind.EASIER,
+            CueKind.HARDER,
+            CueKind.INSTEAD,
+            CueKind.CAUTION,
+            CueKind.PERMIT);
 
     public boolean isSaid() {
         return time != null;
+    }
+
+    /** Whether a call is nothing but a part of this line, which coaches. */
+    boolean coaches(String inTake, Call call) {
+        return isSaid()
+                && inTake.equals(take)
+                && COACHING.contains(line.kind())
+                && Math.abs(call.time().since(time).seconds()) < line.spoken().seconds() + LATER
+                && plain(line.text()).contains(plain(call.text()));
+    }
+
+    private static String plain(String text) {
+        return " "
+                + text.toLowerCase(Locale.ROOT)
+                        .replaceAll("[^\\p{L}\\p{N}]+", " ")
+                        .strip() + " ";
     }
 
     /** Every line of the cue plan but the calls, which {@link CallTruth} compares. */

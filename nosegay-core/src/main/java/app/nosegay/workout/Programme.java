@@ -101,8 +101,8 @@ public record Programme(
         Match match = Matcher.match(timeline, cues.lines(), filmed, filmedLogs, workout.pins(), notes.choices())
                 .withTaps(notes.taps());
         Cut cut = Cut.of(match, notes);
-        List<HeardCall> calls = CallTruth.of(timeline, match, filmed, library.names());
         List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, filmed);
+        List<HeardCall> calls = CallTruth.of(timeline, match, filmed, library.names(), said);
         ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, calls, said);
         List<Finding> matchFindings = new ArrayList<>(checked.findings());
         matchFindings.addAll(SoundCheck.findings(

@@ -130,6 +130,38 @@ class WordsTest {
     }
 
     @Test
+    void aPartOfACoachingLineIsNoCall() {
+        String sheet = "talk Hi  0:30\ncircuit A  work 0:40  rest 0:20\n  squat\n"
+                + "    form: Lower one heel and the other arm.\n    image: Two train tracks, one foot on each.\n";
+        Timeline timeline = SampleSheets.timeline(sheet);
+        CuePlan cues = CuePlanner.plan(timeline, LIBRARY, SpeechRate.DEFAULT);
+        List<Caption> words = cues.lines().stream()
+                .filter(l -> l.text().contains("arm") || l.text().contains("tracks"))
+                .map(l -> new Caption(
+                        Time.ofSeconds(l.start().seconds()),
+                        Time.ofSeconds(l.end().seconds()),
+                        l.text()))
+                .toList();
+        assertThat(words).hasSize(2);
+        List<Match.Placed> placed = timeline.segments().stream()
+                .map(s -> {
+                    Time<Axis.Take> from = Time.ofSeconds(s.start().seconds());
+                    Time<Axis.Take> to = Time.ofSeconds(s.end().seconds());
+                    return new Match.Placed(s.id(), s.duration(), "t", from, to, from, to, 0, 0, false, false);
+                })
+                .toList();
+        Match match = new Match(
+                List.of(new Match.Take("t", "t.mp4", timeline.total(), null, 0, List.of())),
+                placed,
+                List.of(),
+                Map.of());
+        List<TakeEvidence> takes = List.of(take(words.toArray(Caption[]::new)));
+        List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, takes);
+        assertThat(CallTruth.of(timeline, match, takes, LIBRARY.names())).isNotEmpty();
+        assertThat(CallTruth.of(timeline, match, takes, LIBRARY.names(), said)).isEmpty();
+    }
+
+    @Test
     void manglesAreOfferedForWhatIsPlannedAtTheMoment() {
         List<CaptionRepair> repairs = CaptionRepair.of(
                 TIMELINE,

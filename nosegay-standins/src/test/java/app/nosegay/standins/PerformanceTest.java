@@ -3,6 +3,7 @@ package app.nosegay.standins;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.nosegay.calibration.SpeechCalibration;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.library.MoveLibrary;
@@ -12,7 +13,6 @@ import app.nosegay.media.Progress;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.calibration.SpeechCalibration;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.shoot.ShootLog;

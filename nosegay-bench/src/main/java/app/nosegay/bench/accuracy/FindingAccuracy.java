@@ -107,8 +107,8 @@ public record FindingAccuracy(int runs, int told, List<String> missed) {
         // Reps are counted from pictures, which an evidence stream has none of: they are measured apart.
         Match match = Matcher.match(timeline, takes, logs, List.of())
                 .withTaps(p.truthInParts("t").reps());
-        List<HeardCall> calls = CallTruth.of(timeline, match, takes, LIBRARY.names());
         List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, takes);
+        List<HeardCall> calls = CallTruth.of(timeline, match, takes, LIBRARY.names(), said);
         return MatchCheck.check(timeline, cues, match, MatchNotes.NONE, takes, calls, said)
                 .findings();
     }

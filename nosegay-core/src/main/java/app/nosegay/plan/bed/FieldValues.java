@@ -1,5 +1,6 @@
 package app.nosegay.plan.bed;
 
+import app.nosegay.library.Position;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Pause;
@@ -86,7 +87,7 @@ public final class FieldValues {
             case "tempo" -> List.of("2-0-1", "3-0-1", "3-1-1", "4-0-1", "1-0-1", "2-1-2");
             case "counts" -> COUNTS;
             case "active" -> List.of("march in place", "arm swing", "shoulder roll", "hip circle", "calf stretch");
-            case "position" -> List.of("standing", "seated", "kneeling", "lying-back", "lying-front", "wall", "chair");
+            case "position" -> Position.all().stream().map(Position::word).toList();
             case "gear" ->
                 List.of(
                         "kettlebell medium",
@@ -96,7 +97,10 @@ public final class FieldValues {
                         "loop band light",
                         "long band medium",
                         "bench",
-                        "chair");
+                        "chair",
+                        "step",
+                        "towel",
+                        "mat");
             case "load" -> List.of("light", "medium", "heavy", "8 kg", "12 kg", "16 kg");
             case "angle" -> List.of("front", "side", "above");
             case "effort" -> List.of("5", "6", "7", "8", "9");

@@ -1,9 +1,9 @@
 package app.nosegay.desktop.script;
 
-import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.desktop.session.Session;
 import app.nosegay.calibration.SpeechCalibration;
 import app.nosegay.calibration.StyleCalibration;
+import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.session.Session;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.ScriptNotes.Source;
 import app.nosegay.script.SpeechStyle;
@@ -42,6 +42,7 @@ final class VoicePanel {
     private final ScrollPane view;
     private SpeechRate measured;
     private SpeechStyle ownStyle;
+    private Programme shown;
 
     VoicePanel(Session session) {
         this.session = session;
@@ -136,23 +137,24 @@ final class VoicePanel {
     }
 
     void show(Programme programme) {
-        ScriptNotes notes = programme.workout().script();
-        measured = SpeechCalibration.of(programme.timeline(), programme.match(), programme.evidence(), notes.rate())
-                .filter(r -> !r.equals(notes.rate()))
-                .orElse(null);
-        heard.setVisible(measured != null);
+        show();
+        shown = programme;
+        session.jobs().beside("speech", () -> Heard.in(programme), h -> {
+            if (shown == programme) {
+                offer(h, programme.workout().script());
+            }
+        });
+    }
+
+    /** How the creator speaks in the takes, offered where it is not what is set. */
+    private void offer(Heard found, ScriptNotes notes) {
+        measured = found.rate();
+        ownStyle = found.style();
+        heard.setVisible(measured != null && !measured.equals(notes.rate()));
         if (measured != null) {
             heard.setText(
                     DesktopText.of("script.voice-panel.take-and-as-heard-in", measured.atRest(), measured.working()));
         }
-        ownStyle = StyleCalibration.of(
-                programme.timeline(),
-                programme.library(),
-                programme.cues(),
-                programme.match(),
-                programme.evidence(),
-                programme.calls(),
-                notes.style());
         styleHeard.setVisible(!ownStyle.equals(notes.style()));
         styleHeard.setText(DesktopText.of(
                 "script.voice-panel.speak-as-in-your-takes",
@@ -161,7 +163,22 @@ final class VoicePanel {
                 ownStyle.namesSides(),
                 ownStyle.cheers().size(),
                 ownStyle.cheers().get(0)));
-        show();
+    }
+
+    /**
+     * What the takes tell of the creator's speech.
+     *
+     * @param rate null where too little is said
+     */
+    private record Heard(SpeechRate rate, SpeechStyle style) {
+        static Heard in(Programme p) {
+            ScriptNotes notes = p.workout().script();
+            return new Heard(
+                    SpeechCalibration.of(p.timeline(), p.match(), p.evidence(), notes.rate())
+                            .orElse(null),
+                    StyleCalibration.of(
+                            p.timeline(), p.library(), p.cues(), p.match(), p.evidence(), p.calls(), notes.style()));
+        }
     }
 
     private void takeHeard() {
