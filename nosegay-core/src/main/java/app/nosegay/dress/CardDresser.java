@@ -190,7 +190,7 @@ final class CardDresser {
                         Face.CardKind.NEXT,
                         CoreText.of("dress.dresser.next", s.move()),
                         detail,
-                        source.library().find(s.move()).map(Move::motion).orElse(null)));
+                        s.wholeMove(source.library()).map(Move::figure).orElse(null)));
         int count = source.timeline().sheet().header().calls().countIn();
         boolean visible =
                 source.shown(s).filter(n -> n.start().equals(span.end())).isPresent();

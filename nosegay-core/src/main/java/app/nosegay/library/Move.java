@@ -134,6 +134,11 @@ public record Move(
         };
     }
 
+    /** How it is drawn: the motion, and the position it is done in. */
+    public String figure() {
+        return motion + "@" + position;
+    }
+
     public boolean isOnFloor() {
         return height() == Height.FLOOR;
     }

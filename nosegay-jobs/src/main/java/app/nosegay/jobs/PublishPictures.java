@@ -8,6 +8,7 @@ import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.files.AtomicFile;
+import app.nosegay.library.Move;
 import app.nosegay.match.Match;
 import app.nosegay.match.NegativeDemonstration;
 import app.nosegay.media.FramePicker;
@@ -246,7 +247,7 @@ public final class PublishPictures {
             }
             if (moving && seen.add(s.move())) {
                 rows.add(new ViewerCard.Row(
-                        programme.library().find(s.move()).map(m -> m.motion()).orElse("stand"),
+                        s.wholeMove(programme.library()).map(Move::figure).orElse("stand"),
                         Wordings.capital(s.move()),
                         amount(s, programme.timeline())));
             }

@@ -19,6 +19,8 @@ public final class Figure {
     private static final double HEAD = 0.062;
     private static final double NECK = 0.045;
 
+    private static final Color WOOD = new Color(0x9A7B55);
+
     private final Color top;
     private final Color legs;
     private final Color skin;
@@ -72,8 +74,28 @@ public final class Figure {
         d.scale(height, height);
         d.translate(-anchorX, -lowest);
         shadow(d, j, lowest + lift);
+        if (motion.posture() == Motion.Posture.SEATED) {
+            chair(d, j, motion.front(), lowest);
+        }
         limbs(d, j, motion.front(), prop);
         d.dispose();
+    }
+
+    /** What is sat on: a plain seat on legs, with a back rest. */
+    private static void chair(Graphics2D g, Joints j, boolean front, double floor) {
+        double seat = j.hip.y + 0.055;
+        double left = j.hip.x - (front ? 0.11 : 0.09);
+        double right = j.hip.x + (front ? 0.11 : 0.13);
+        Point2D.Double backLeft = new Point2D.Double(left, seat);
+        Point2D.Double frontRight = new Point2D.Double(right, seat);
+        bar(g, new Point2D.Double(left, floor - 0.01), new Point2D.Double(left, seat - 0.22), 0.02, WOOD);
+        bar(
+                g,
+                new Point2D.Double(right, floor - 0.01),
+                front ? new Point2D.Double(right, seat - 0.22) : frontRight,
+                0.02,
+                WOOD);
+        bar(g, backLeft, frontRight, 0.03, WOOD);
     }
 
     private static double anchor(Joints j, Motion motion) {
@@ -116,12 +138,14 @@ public final class Figure {
         j.farHand = bone(j.farElbow, p[4], FOREARM);
         j.nearHip = new Point2D.Double(hipHalf, 0);
         j.farHip = new Point2D.Double(-hipHalf, 0);
-        j.nearKnee = bone(j.nearHip, p[5], THIGH);
-        j.nearAnkle = bone(j.nearKnee, p[6], SHIN);
-        j.farKnee = bone(j.farHip, p[7], THIGH);
-        j.farAnkle = bone(j.farKnee, p[8], SHIN);
-        j.nearToe = toe(j.nearAnkle, p[6], motion.front(), 1);
-        j.farToe = toe(j.farAnkle, p[8], motion.front(), -1);
+        double thigh = THIGH * motion.thigh();
+        double shin = SHIN * motion.shin();
+        j.nearKnee = bone(j.nearHip, p[5], thigh);
+        j.nearAnkle = bone(j.nearKnee, p[6], shin);
+        j.farKnee = bone(j.farHip, p[7], thigh);
+        j.farAnkle = bone(j.farKnee, p[8], shin);
+        j.nearToe = toe(j.nearAnkle, p[6], motion, 1);
+        j.farToe = toe(j.farAnkle, p[8], motion, -1);
         return j;
     }
 
@@ -131,8 +155,11 @@ public final class Figure {
     }
 
     /** The foot stands square to the shin, flat where the shin is nearly upright. */
-    private static Point2D.Double toe(Point2D.Double ankle, double shin, boolean front, int outward) {
-        if (front) {
+    private static Point2D.Double toe(Point2D.Double ankle, double shin, Motion motion, int outward) {
+        if (motion.posture() == Motion.Posture.KNEELING) {
+            return bone(ankle, shin, motion.front() ? 0 : FOOT);
+        }
+        if (motion.front()) {
             return new Point2D.Double(ankle.x + outward * 0.03, ankle.y + 0.02);
         }
         double direction = Math.abs(shin) < 50 ? 90 : shin + 90;

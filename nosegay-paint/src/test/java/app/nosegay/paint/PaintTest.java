@@ -238,11 +238,37 @@ class PaintTest {
             assertThat(Motion.isKnown(move.motion()))
                     .as(move.name() + ": " + move.motion())
                     .isTrue();
-            Motion motion = Motion.of(move.motion());
+            Motion motion = Motion.of(move.figure());
             assertThat(same(figure(motion, 0, false), figure(motion, 1, false)))
                     .as(move.name())
                     .isFalse();
         }
+    }
+
+    @Test
+    void whoeverSitsOrKneelsIsDrawnSo() {
+        for (String motion : List.of("press", "curl", "raise", "row", "march")) {
+            BufferedImage standing = figure(Motion.of(motion), 1, false);
+            for (String position : List.of("seated", "kneeling")) {
+                BufferedImage held = figure(Motion.of(motion + "@" + position), 1, false);
+                assertThat(highest(held)).as(motion + " " + position).isGreaterThan(highest(standing) + 8);
+            }
+        }
+        assertThat(same(figure(Motion.of("bridge@lying-back"), 1, false), figure(Motion.of("bridge"), 1, false)))
+                .as("drawn lying as it is")
+                .isTrue();
+    }
+
+    /** The first row with something drawn in it. */
+    private static int highest(BufferedImage image) {
+        for (int y = 0; y < image.getHeight(); y++) {
+            for (int x = 0; x < image.getWidth(); x++) {
+                if (image.getRGB(x, y) >>> 24 > 128) {
+                    return y;
+                }
+            }
+        }
+        return image.getHeight();
     }
 
     @Test

@@ -144,7 +144,7 @@ public final class SimulatedCamera {
                     height);
             return;
         }
-        Motion motion = Motion.of(move == null ? "march" : move.motion());
+        Motion motion = Motion.of(move == null ? "march" : move.figure());
         double phase = moves || s.kind() == SegmentKind.REST ? phase(p, time) : 0;
         double depth = level.grade() == Level.Grade.EASIER ? 0.55 : 1;
         boolean swapped = s.side() == Side.LEFT || (s.way() == SideWay.ALTERNATE && repIndex(p, time) % 2 == 1);

@@ -28,7 +28,7 @@ public final class MovePicture {
     public static Image of(Move move, int size, double phase) {
         String gear = String.join(" ", move.gear());
         return KEPT.computeIfAbsent(
-                move.motion() + gear + size + " " + phase, k -> Pictures.toFx(draw(move, gear, size, phase)));
+                move.figure() + gear + size + " " + phase, k -> Pictures.toFx(draw(move, gear, size, phase)));
     }
 
     private static BufferedImage draw(Move move, String gear, int size, double phase) {
@@ -38,7 +38,7 @@ public final class MovePicture {
         Figure.Prop prop = gear.contains("band")
                 ? Figure.Prop.BAND
                 : gear.contains("kettlebell") || gear.contains("dumbbell") ? Figure.Prop.KETTLEBELL : Figure.Prop.NONE;
-        Figure.presenter().draw(g, Motion.of(move.motion()), phase, false, prop, size / 2.0, size * 0.9, size * 0.74);
+        Figure.presenter().draw(g, Motion.of(move.figure()), phase, false, prop, size / 2.0, size * 0.9, size * 0.74);
         g.dispose();
         return image;
     }
