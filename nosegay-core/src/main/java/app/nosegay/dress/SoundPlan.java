@@ -6,6 +6,7 @@ import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.RecordedVoice;
 import app.nosegay.review.SoundCheck;
 import app.nosegay.review.VoiceOver;
 import app.nosegay.time.Axis;
@@ -93,9 +94,11 @@ public record SoundPlan(
                         o.misstatement().span().length().isPositive()))));
         boolean voiceOnly = timeline.sheet().header().voiceOnly();
         double target = voiceOnly ? SoundCheck.TARGET_VOICE_ONLY : SoundCheck.TARGET_VIDEO;
+        boolean afterwards = timeline.sheet().header().voiceAfterwards();
+        List<TakeEvidence> filmed = RecordedVoice.filmed(timeline, takes);
         Map<String, Double> gains = new HashMap<>();
         boolean beeped = false;
-        List<Span<Axis.Cut>> speech = new ArrayList<>();
+        List<Span<Axis.Cut>> speech = overs.stream().map(Over::at).collect(Collectors.toCollection(ArrayList::new));
         List<Span<Axis.Cut>> hushed = new ArrayList<>();
         for (TakeEvidence take : takes) {
             List<Span<Axis.Take>> used = cut.clips().stream()
@@ -106,7 +109,9 @@ public record SoundPlan(
             double loudness = used.isEmpty() || take.levels().isEmpty()
                     ? -100
                     : take.levels().integrated(used);
-            if (sound.levelled() && loudness > -100) {
+            // Under a voice recorded afterwards the room stays as soft as it was.
+            boolean room = afterwards && filmed.contains(take);
+            if (sound.levelled() && loudness > -100 && !room) {
                 gains.put(take.id(), Math.min(MOST_GAIN, target - loudness));
             }
             beeped |= !used.isEmpty()

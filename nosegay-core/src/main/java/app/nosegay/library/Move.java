@@ -134,9 +134,9 @@ public record Move(
         };
     }
 
-    /** How it is drawn: the motion, and the position it is done in. */
+    /** How it is drawn: the motion, and the position it is done in where that is not standing. */
     public String figure() {
-        return motion + "@" + position;
+        return position.equals("standing") ? motion : motion + "@" + position;
     }
 
     public boolean isOnFloor() {

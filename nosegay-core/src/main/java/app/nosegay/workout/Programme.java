@@ -105,8 +105,10 @@ public record Programme(
         List<HeardCall> calls = CallTruth.of(timeline, match, filmed, library.names(), said);
         ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, calls, said);
         List<Finding> matchFindings = new ArrayList<>(checked.findings());
-        matchFindings.addAll(SoundCheck.findings(
-                match, cut, evidence, timeline.sheet().header().voiceOnly()));
+        if (!timeline.sheet().header().voiceAfterwards()) {
+            matchFindings.addAll(SoundCheck.findings(
+                    match, cut, evidence, timeline.sheet().header().voiceOnly()));
+        }
         List<TimedText.Cue> captions = captions(workout, evidence, cut, checked.overs());
         Dressing dressing = withCaptions(
                 Dresser.dress(
