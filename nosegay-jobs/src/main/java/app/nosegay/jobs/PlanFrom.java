@@ -14,7 +14,6 @@ import app.nosegay.plan.check.PlanCheck;
 import app.nosegay.plan.edit.NotesReader;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.sheet.RunSheetParser;
-import app.nosegay.plan.terms.BlockKind;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,8 +23,6 @@ import java.util.Locale;
 /** A run sheet from something else: notes as people write them, a viewer's request, what was said in an old video. */
 public final class PlanFrom {
     private static final String COMMENT = "# ";
-    /** Where no move was heard there is none. */
-    private static final String CIRCUIT = BlockKind.CIRCUIT.word();
 
     private PlanFrom() {}
 
@@ -52,7 +49,7 @@ public final class PlanFrom {
         List<Call> calls = CallReader.read(
                 WorkoutMedia.transcript(transcript), Libraries.current().names());
         String draft = draft(calls);
-        if (!draft.contains(CIRCUIT)) {
+        if (draft.equals(DraftSheet.NOTHING)) {
             throw new IOException(JobText.of("plan-from.nothing-heard", transcript.getFileName()));
         }
         return draft;
@@ -67,6 +64,9 @@ public final class PlanFrom {
                         .orElse(h.move())))
                 .toList();
         String sheet = DraftSheet.of(heard, calls);
+        if (sheet.equals(DraftSheet.NOTHING)) {
+            return sheet;
+        }
         Timeline timeline = Expansion.expand(RunSheetParser.parse(sheet, library), library);
         return PlanCheck.promiseKept(PlanCheck.findings(timeline, library))
                 ? sheet

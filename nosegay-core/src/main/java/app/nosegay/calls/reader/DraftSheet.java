@@ -2,8 +2,6 @@ package app.nosegay.calls.reader;
 
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +13,9 @@ import java.util.OptionalInt;
  * comment.
  */
 public final class DraftSheet {
+    /** The draft where neither work nor a move was heard. */
+    public static final String NOTHING = "# No interval of work was heard: nothing said when work starts and stops.\n";
+
     private static final int GRID_SECONDS = 5;
     /** Where neither told nor heard. */
     private static final int USUAL_WORK = 40;
@@ -24,50 +25,26 @@ public final class DraftSheet {
     /** Doubt of a move that was brought up and not heard to be done. */
     private static final double ONLY_NAMED = 0.8;
 
+    /** A move's own length differs by this share of its block's. */
+    private static final double OWN_SHARE = 0.25;
+    /** A shorter pause between two blocks is none, in seconds. */
+    private static final double LEAST_PAUSE = 5;
+
     private final List<HeardStructure.Heard> heard;
-    private final List<HeardStructure.Heard> work;
     private final List<Call> calls;
-    private final Map<String, Double> doubts = new LinkedHashMap<>();
-    private final Map<String, Integer> times = new LinkedHashMap<>();
-    private final Map<String, HeardStructure.Sides> sides = new HashMap<>();
+    private final List<HeardBlocks.Block> blocks;
 
     private DraftSheet(List<HeardStructure.Heard> heard, List<Call> calls) {
         this.heard = heard;
         this.calls = calls;
-        this.work = heard.stream().filter(h -> h.kind().equals("work")).toList();
+        this.blocks = HeardBlocks.of(heard, calls);
     }
 
     /** Run-sheet text of what was heard; only a comment when neither work nor a move was. */
     public static String of(List<HeardStructure.Heard> heard, List<Call> calls) {
         DraftSheet draft = new DraftSheet(heard, calls);
-        draft.moves();
-        return draft.times.isEmpty()
-                ? "# No interval of work was heard: nothing said when work starts and stops.\n"
-                : draft.written();
-    }
-
-    private void moves() {
-        int unnamed = 0;
-        for (HeardStructure.Heard h : work) {
-            boolean otherSide = h.sides() == HeardStructure.Sides.SEPARATE;
-            unnamed += h.move() == null && !otherSide ? 1 : 0;
-            String name = h.move() == null ? "move " + unnamed : h.move();
-            doubts.merge(name, h.doubt(), Math::max);
-            if (!otherSide) {
-                times.merge(name, 1, Integer::sum);
-            }
-            if (h.sides() != HeardStructure.Sides.NONE) {
-                sides.put(name, h.sides());
-            }
-        }
-        if (work.isEmpty()) {
-            calls.stream()
-                    .filter(c -> c.kind() == CallKind.NEXT_UP && c.of() != null)
-                    .forEach(c -> {
-                        times.merge(c.of(), 1, Integer::sum);
-                        doubts.put(c.of(), ONLY_NAMED);
-                    });
-        }
+        String body = draft.blocks.isEmpty() ? draft.named() : draft.written();
+        return body.isEmpty() ? NOTHING : draft.head() + body;
     }
 
     /** The first total of its kind that was told. */
@@ -78,58 +55,138 @@ public final class DraftSheet {
                 .findFirst();
     }
 
-    private String written() {
-        StringBuilder sheet = new StringBuilder("title: Heard in an old recording\n");
+    private String head() {
         OptionalInt minutes = told("minutes");
-        OptionalInt moves = told("moves");
-        double last = work.isEmpty()
-                ? calls.get(calls.size() - 1).end().seconds()
-                : work.get(work.size() - 1).span().end().seconds();
-        sheet.append("promise: ")
-                .append(minutes.isPresent() ? minutes.getAsInt() : "about " + Math.max(1, Math.round(last / 60)))
-                .append(" min\n\n");
-        if (!heard.isEmpty() && heard.get(0).kind().equals("talk")) {
-            sheet.append("talk Opening  ")
-                    .append(clock(grid(heard.get(0).span().length().seconds())))
-                    .append("\n\n");
-        }
-        int rounds = told("rounds")
-                .orElse(times.values().stream().mapToInt(i -> i).max().orElse(1));
-        sheet.append("circuit Heard");
-        if (rounds > 1) {
-            sheet.append("  rounds ").append(rounds);
-        }
-        sheet.append("  work ").append(clock(length("work", "work-seconds", USUAL_WORK)));
-        if (told("rest-seconds").isPresent()
-                || work.isEmpty()
-                || heard.stream().anyMatch(h -> h.kind().equals("rest"))) {
-            sheet.append("  rest ").append(clock(length("rest", "rest-seconds", USUAL_REST)));
-        }
-        sheet.append('\n');
-        if (moves.isPresent() && moves.getAsInt() != times.size()) {
-            sheet.append(String.format(
-                    Locale.ROOT, "  # %d moves were promised, %d were heard%n", moves.getAsInt(), times.size()));
-        }
-        times.forEach((name, n) -> sheet.append(String.format(
-                Locale.ROOT,
-                "  %s%s%n  # heard %d time%s, doubt %.2f%n",
-                name,
-                sides.containsKey(name) ? "  sides " + sides.get(name).name().toLowerCase(Locale.ROOT) : "",
-                n,
-                n == 1 ? "" : "s",
-                doubts.get(name))));
-        return sheet.toString().replace("\r\n", "\n");
+        double last = Math.max(
+                calls.isEmpty() ? 0 : calls.get(calls.size() - 1).end().seconds(),
+                heard.isEmpty() ? 0 : heard.get(heard.size() - 1).span().end().seconds());
+        String promise = minutes.isPresent() ? "" + minutes.getAsInt() : "about " + Math.max(1, Math.round(last / 60));
+        String head = "title: Heard in an old recording\npromise: " + promise + " min\n\n";
+        return heard.isEmpty() || !heard.get(0).kind().equals("talk")
+                ? head
+                : head + "talk Opening  "
+                        + clock(grid(heard.get(0).span().length().seconds())) + "\n\n";
     }
 
-    /** A length as it was told, else the middle one of those heard. */
-    private int length(String kind, String total, int usual) {
-        List<Double> lengths = new ArrayList<>(heard.stream()
-                .filter(h -> h.kind().equals(kind))
-                .map(h -> h.span().length().seconds())
-                .sorted()
-                .toList());
-        OptionalInt told = told(total);
-        return told.isPresent() ? told.getAsInt() : lengths.isEmpty() ? usual : grid(lengths.get(lengths.size() / 2));
+    /** Moves that were brought up and not heard to be done. */
+    private String named() {
+        Map<String, Integer> times = new LinkedHashMap<>();
+        calls.stream()
+                .filter(c -> c.kind() == CallKind.NEXT_UP && c.of() != null)
+                .forEach(c -> times.merge(c.of(), 1, Integer::sum));
+        if (times.isEmpty()) {
+            return "";
+        }
+        int rounds = told("rounds")
+                .orElse(times.values().stream().max(Integer::compare).orElse(1));
+        StringBuilder sheet = new StringBuilder("circuit Heard" + (rounds > 1 ? "  rounds " + rounds : ""));
+        sheet.append("  work ").append(clock(told("work-seconds").orElse(USUAL_WORK)));
+        sheet.append("  rest ")
+                .append(clock(told("rest-seconds").orElse(USUAL_REST)))
+                .append('\n');
+        promised(sheet, times.size());
+        times.forEach((name, n) -> move(sheet, name, HeardStructure.Sides.NONE, "", n, ONLY_NAMED));
+        return sheet.toString();
+    }
+
+    private void promised(StringBuilder sheet, int heardMoves) {
+        OptionalInt moves = told("moves");
+        if (moves.isPresent() && moves.getAsInt() != heardMoves) {
+            sheet.append("  # ")
+                    .append(moves.getAsInt())
+                    .append(" moves were promised, ")
+                    .append(heardMoves)
+                    .append(" were heard\n");
+        }
+    }
+
+    private static void move(
+            StringBuilder sheet, String name, HeardStructure.Sides sides, String attributes, int times, double doubt) {
+        sheet.append("  ").append(name);
+        if (sides != HeardStructure.Sides.NONE) {
+            sheet.append("  sides ").append(sides.name().toLowerCase(Locale.ROOT));
+        }
+        sheet.append(attributes)
+                .append(String.format(
+                                Locale.ROOT, "%n  # heard %d time%s, doubt %.2f%n", times, times == 1 ? "" : "s", doubt)
+                        .replace("\r\n", "\n"));
+    }
+
+    private String written() {
+        HeardBlocks.Block main = blocks.stream()
+                .reduce((a, b) -> b.intervals() > a.intervals() ? b : a)
+                .orElseThrow();
+        StringBuilder sheet = new StringBuilder();
+        for (int i = 0; i < blocks.size(); i++) {
+            HeardBlocks.Block b = blocks.get(i);
+            boolean alone = b.shape() == HeardBlocks.Shape.ONE_ROUND && b != main;
+            if (alone && i == 0) {
+                eased(sheet, "warm-up", b);
+            } else if (alone && i == blocks.size() - 1) {
+                eased(sheet, "cool-down", b);
+            } else {
+                block(sheet, b, b == main);
+            }
+            if (i + 1 < blocks.size() && b.gap() >= LEAST_PAUSE) {
+                sheet.append("\nrest ").append(clock(grid(b.gap()))).append('\n');
+            }
+            sheet.append(i + 1 < blocks.size() ? "\n" : "");
+        }
+        return sheet.toString();
+    }
+
+    private void eased(StringBuilder sheet, String word, HeardBlocks.Block b) {
+        sheet.append(word).append("  each ").append(clock(grid(b.work())));
+        if (b.rest() >= LEAST_PAUSE) {
+            sheet.append("  rest ").append(clock(grid(b.rest())));
+        }
+        sheet.append('\n');
+        moves(sheet, b, grid(b.work()), "each");
+    }
+
+    private void block(StringBuilder sheet, HeardBlocks.Block b, boolean main) {
+        String word =
+                switch (b.shape()) {
+                    case SETS -> "straight-sets";
+                    case BACK_TO_BACK -> "superset";
+                    case EVERY_MINUTE -> "every-minute";
+                    default -> "circuit";
+                };
+        int rounds = main && told("rounds").orElse(1) > 1 ? told("rounds").getAsInt() : b.rounds();
+        int work = main ? told("work-seconds").orElse(grid(b.work())) : grid(b.work());
+        OptionalInt toldRest = main ? told("rest-seconds") : OptionalInt.empty();
+        sheet.append(word).append(" Heard");
+        switch (b.shape()) {
+            case EVERY_MINUTE -> sheet.append("  minutes ").append(b.intervals());
+            case SETS, BACK_TO_BACK -> sheet.append("  sets ").append(rounds);
+            default -> sheet.append(rounds > 1 ? "  rounds " + rounds : "");
+        }
+        sheet.append(b.reps() == null ? "  work " + clock(work) : "  reps " + b.reps());
+        double rest = b.shape() == HeardBlocks.Shape.BACK_TO_BACK ? b.roundRest() : b.rest();
+        boolean rests = toldRest.isPresent() || rest >= LEAST_PAUSE;
+        if (rests && b.shape() != HeardBlocks.Shape.EVERY_MINUTE) {
+            sheet.append("  rest ").append(clock(toldRest.orElse(grid(rest))));
+        }
+        if (b.shape() == HeardBlocks.Shape.ROUNDS && b.roundRest() > 0) {
+            sheet.append("  round-rest ").append(clock(grid(b.roundRest())));
+        }
+        sheet.append('\n');
+        if (main) {
+            promised(sheet, (int)
+                    blocks.stream().mapToLong(o -> o.moves().size()).sum());
+        }
+        moves(sheet, b, work, b.reps() == null ? "work" : "");
+    }
+
+    /** The moves of a block; a length or number of repetitions of its own stands on its line. */
+    private static void moves(StringBuilder sheet, HeardBlocks.Block b, int work, String lengthWord) {
+        for (HeardBlocks.Done d : b.moves()) {
+            boolean reps = d.reps() != null && b.reps() != null && !d.reps().equals(b.reps());
+            boolean length = !lengthWord.isEmpty()
+                    && Math.abs(grid(d.length()) - work) > Math.max(GRID_SECONDS, OWN_SHARE * work);
+            String own = reps ? "  reps " + d.reps() : length ? "  " + lengthWord + " " + clock(grid(d.length())) : "";
+            move(sheet, d.move(), d.sides(), own, b.times().get(d.move()), d.doubt());
+        }
     }
 
     private static int grid(double seconds) {

@@ -54,6 +54,7 @@ public final class HeardStructure {
 
     private Call introduced;
     private String move;
+    private boolean carried;
     private Integer round;
     private boolean switchedAtRest;
     private boolean switchedAtWork;
@@ -75,11 +76,13 @@ public final class HeardStructure {
      * @param round its round from 1, or null where none was told of or seen
      * @param doubt 0 (both ends were called) to 1
      * @param sides how its sides were done: {@code SEPARATE} where it is the other side of the one before
+     * @param carried whether nobody said its move, which is taken to be the same again
      */
-    public record Heard(String kind, Span<Axis.Take> span, String move, Integer round, double doubt, Sides sides) {
+    public record Heard(
+            String kind, Span<Axis.Take> span, String move, Integer round, double doubt, Sides sides, boolean carried) {
         /** The same of a move by another name. */
         public Heard as(String name) {
-            return new Heard(kind, span, name, round, doubt, sides);
+            return new Heard(kind, span, name, round, doubt, sides, carried);
         }
     }
 
@@ -172,10 +175,13 @@ public final class HeardStructure {
 
     /** The move that begins: the one introduced since the last began; else what came after it in an earlier round; else the same again. */
     private void name() {
+        carried = introduced == null && move != null;
         if (introduced != null) {
             move = introduced.of() != null ? introduced.of() : nameIn(introduced.text());
         } else if (!switchedAtRest) {
-            move = afterIt(move);
+            String next = afterIt(move);
+            carried &= Objects.equals(next, move);
+            move = next;
         }
         introduced = null;
     }
@@ -206,7 +212,7 @@ public final class HeardStructure {
     private void work(Time<Axis.Take> to, double doubt) {
         if (from.isAfter(lastEnd)) {
             String kind = heard.isEmpty() ? "talk" : "rest";
-            heard.add(new Heard(kind, new Span<>(lastEnd, from), null, null, doubt, Sides.NONE));
+            heard.add(new Heard(kind, new Span<>(lastEnd, from), null, null, doubt, Sides.NONE, false));
         }
         Heard before = heard.stream()
                 .filter(h -> h.kind().equals("work"))
@@ -221,8 +227,8 @@ public final class HeardStructure {
             of = before.round();
         }
         Sides sides = otherSide ? Sides.SEPARATE : switchedAtWork ? Sides.HALVES : Sides.NONE;
-        heard.add(new Heard(
-                "work", new Span<>(from, to), move, of, move == null ? Math.max(UNNAMED, doubt) : doubt, sides));
+        double named = move == null ? Math.max(UNNAMED, doubt) : doubt;
+        heard.add(new Heard("work", new Span<>(from, to), move, of, named, sides, carried && !otherSide));
         lastEnd = to;
         from = null;
         announced = null;

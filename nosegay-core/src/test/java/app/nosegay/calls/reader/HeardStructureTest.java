@@ -182,6 +182,79 @@ class HeardStructureTest {
                 .contains("circuit Heard  rounds 2  work 0:40  rest 0:20\n  squat\n", "  plank\n");
     }
 
+    private static String draft(HeardStructureTest said) {
+        return DraftSheet.of(HeardStructure.of(said.calls), said.calls);
+    }
+
+    @Test
+    void aWarmUpAndACoolDownStandApartFromTheRounds() {
+        double at = 20;
+        for (String move : List.of("march in place", "hip circle", "arm swing")) {
+            next(at, move).in(at + 2).rest(at + 32);
+            at += 33;
+        }
+        at += 20;
+        for (int round = 0; round < 3; round++) {
+            for (String move : List.of("squat", "push-up", "plank")) {
+                next(at, move).in(at + 15).rest(at + 55);
+                at += 60;
+            }
+        }
+        at += 15;
+        for (String move : List.of("quad stretch", "chest opener")) {
+            next(at, move).in(at + 2).rest(at + 22);
+            at += 23;
+        }
+        assertThat(draft(this))
+                .contains("warm-up  each 0:30\n  march in place\n")
+                .contains("circuit Heard  rounds 3  work 0:40  rest 0:20\n  squat\n")
+                .contains("cool-down  each 0:20\n  quad stretch\n");
+    }
+
+    @Test
+    void setsOfOneMoveAreNoCircuit() {
+        double at = 10;
+        for (String move : List.of("squat", "bent-over row")) {
+            for (int set = 0; set < 3; set++) {
+                next(at, move)
+                        .call(CallKind.TOTAL, at + 1, at + 2, 10, "reps", "ten reps")
+                        .in(at + 3)
+                        .rest(at + 33);
+                at += 78;
+            }
+        }
+        assertThat(draft(this))
+                .contains("straight-sets Heard  sets 3  reps 10  rest 0:50\n  squat\n", "  bent-over row\n");
+    }
+
+    @Test
+    void movesBackToBackAreASuperset() {
+        double at = 10;
+        for (int set = 0; set < 3; set++) {
+            next(at, "squat").in(at + 1).rest(at + 31);
+            next(at + 32, "push-up").in(at + 34).rest(at + 64);
+            at += 124;
+        }
+        assertThat(draft(this)).contains("superset Heard  sets 3  work 0:30  rest 1:00\n  squat\n", "  push-up\n");
+    }
+
+    /** An interval that was missed, or whose move was, changes nothing of the rounds. */
+    @Test
+    void oneMissedMoveDoesNotTearARoundApart() {
+        double at = 10;
+        for (int round = 0; round < 3; round++) {
+            for (String move : List.of("squat", "push-up", "plank", "reverse lunge")) {
+                boolean missed = round == 1 && move.equals("plank");
+                if (!missed) {
+                    next(at, move).in(at + 15).rest(at + 55);
+                }
+                at += 60;
+            }
+        }
+        assertThat(draft(this)).contains("circuit Heard  rounds 3  work 0:40  rest 0:20\n");
+        assertThat(draft(this).lines().filter(l -> l.matches("  [a-z].*"))).hasSize(4);
+    }
+
     @Test
     void roundsThatAreToldCount() {
         call(CallKind.ORDINAL, 1, 2, 3, null, "round three")
