@@ -111,7 +111,7 @@ public final class RecordedVoice {
         }
     }
 
-    /** The words of the voice that are words of each line, by the best alignment of the two texts as a whole (Needleman and Wunsch 1970). */
+    /** The words of the voice that are words of each line: the best alignment of both texts as a whole (Needleman and Wunsch 1970). */
     private static List<List<Word>> aligned(List<Word> wanted, List<Word> said, int lines) {
         List<List<Word>> ofLine = new ArrayList<>();
         for (int i = 0; i < lines; i++) {

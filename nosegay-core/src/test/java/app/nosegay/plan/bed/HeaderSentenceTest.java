@@ -42,7 +42,8 @@ class HeaderSentenceTest {
     @Test
     void everyHeaderIsSaidInPlainWords() {
         String text = "title: T\npromise: 20 min\naudience: beginner\ngear: chair\ncalls: half, 5, in 3\ncount: up\n"
-                + "sides-spoken: mirrored\nstart: left\nbpm: 120\npicture: voice-only\nvoice: afterwards\neffort: 7\ntalk-density: sparing\n"
+                + "sides-spoken: mirrored\nstart: left\nbpm: 120\npicture: voice-only\n"
+                + "voice: afterwards\neffort: 7\ntalk-density: sparing\n"
                 + "levels: Easy easier left, Main main right\npresenters: Ivy\npolicy: end-card left\n";
         assertThat(sheet(text).errors()).isEmpty();
         assertThat(said(text))
