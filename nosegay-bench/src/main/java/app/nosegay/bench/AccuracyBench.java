@@ -6,22 +6,27 @@ import app.nosegay.bench.accuracy.FindingAccuracy;
 import app.nosegay.bench.accuracy.LoudnessSignals;
 import app.nosegay.bench.accuracy.OtherPresenter;
 import app.nosegay.bench.accuracy.RepAccuracy;
+import app.nosegay.bench.accuracy.VoiceAccuracy;
 import app.nosegay.bench.calls.CallSheet;
 import app.nosegay.bench.calls.TranscriptForms;
 import app.nosegay.evidence.SoundLevels;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.Libraries;
+import app.nosegay.library.MoveLibrary;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.CuePlanner;
 import app.nosegay.standins.GuideVoice;
 import app.nosegay.standins.Trouble;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
+import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -48,6 +53,7 @@ final class AccuracyBench {
     void rows(int runs, Path folder) throws IOException {
         calls();
         loudness(folder);
+        voices();
         reps();
         findings();
         Accuracy.table(Demo.sheets(), runs, ALONE, this::line);
@@ -90,6 +96,24 @@ final class AccuracyBench {
             line(
                     "loudness, EBU Tech 3341 signal %d: %+.2f LU off   bar 0.1",
                     signal.number(), levels.integrated(List.of(all)) - signal.lufs());
+        }
+    }
+
+    /** A voice is heard under music that is this much softer, in decibels. */
+    private void voices() throws IOException {
+        MoveLibrary library = Libraries.current();
+        Timeline timeline = Expansion.expand(RunSheetParser.parse(Demo.sheet(), library), library);
+        CuePlan cues = CuePlanner.plan(timeline, library, SpeechRate.DEFAULT);
+        VoiceAccuracy.Speech speech = VoiceAccuracy.speech(timeline, cues, new GuideVoice());
+        for (double db : new double[] {Double.POSITIVE_INFINITY, 6, 0, -6}) {
+            VoiceAccuracy heard = VoiceAccuracy.of(speech, db, 4);
+            line(
+                    "voice, music %s: precision %.3f, recall %.3f   bar 0.92 at 0 dB   loudness at its best %.3f, %.3f",
+                    Double.isInfinite(db) ? "none  " : String.format(Locale.ROOT, "%+2.0f dB", db),
+                    heard.precision(),
+                    heard.recall(),
+                    heard.byLoudness()[0],
+                    heard.byLoudness()[1]);
         }
     }
 

@@ -1,7 +1,7 @@
 package app.nosegay.dress;
 
-import app.nosegay.captions.Caption;
 import app.nosegay.cut.Cut;
+import app.nosegay.evidence.SpokenStretches;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Interval;
@@ -120,9 +120,13 @@ public record SoundPlan(
                 SoundCheck.noises(take).forEach(n -> cut.toCut(take.id(), n.start())
                         .ifPresent(at -> hushed.add(new Span<>(at, at.plus(n.length())))));
             }
-            for (Caption c : take.words()) {
-                Optional<Time<Axis.Cut>> from = cut.toCut(take.id(), c.start());
-                from.ifPresent(f -> speech.add(new Span<>(f, f.plus(c.end().since(c.start())))));
+            List<Span<Axis.Take>> spoken = take.words().isEmpty()
+                    ? SpokenStretches.of(take)
+                    : take.words().stream()
+                            .map(c -> new Span<>(c.start(), c.end()))
+                            .toList();
+            for (Span<Axis.Take> s : spoken) {
+                cut.toCut(take.id(), s.start()).ifPresent(f -> speech.add(new Span<>(f, f.plus(s.length()))));
             }
         }
         List<Tone> tones = sound.timerSounds() && !beeped ? tones(timeline, match, cut) : List.of();

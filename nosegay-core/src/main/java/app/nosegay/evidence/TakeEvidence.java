@@ -22,6 +22,7 @@ import java.util.List;
  * @param pose small pictures of the scene for rep counting, or null
  * @param words the timed transcript
  * @param levels loudness to broadcast measure
+ * @param voice how likely somebody speaks, 0 to 1; empty where nobody listened for that
  * @param derived what was worked out from it alone, kept as long as it is
  */
 public record TakeEvidence(
@@ -35,6 +36,7 @@ public record TakeEvidence(
         Poses pose,
         List<Caption> words,
         SoundLevels levels,
+        Trace voice,
         Derived derived) {
     public TakeEvidence {
         tones = List.copyOf(tones);
@@ -66,11 +68,20 @@ public record TakeEvidence(
             Poses pose,
             List<Caption> words,
             SoundLevels levels) {
-        this(id, file, length, tones, beeps, loudness, motion, pose, words, levels, new Derived());
+        this(id, file, length, tones, beeps, loudness, motion, pose, words, levels, Trace.NONE, new Derived());
     }
 
     public TakeEvidence withLevels(SoundLevels metered) {
-        return new TakeEvidence(id, file, length, tones, beeps, loudness, motion, pose, words, metered);
+        return with(words, metered, voice);
+    }
+
+    public TakeEvidence withVoice(Trace heard) {
+        return with(words, levels, heard);
+    }
+
+    private TakeEvidence with(List<Caption> transcript, SoundLevels metered, Trace heard) {
+        return new TakeEvidence(
+                id, file, length, tones, beeps, loudness, motion, pose, transcript, metered, heard, new Derived());
     }
 
     /** Quiet is what this share of a take stays under. */
@@ -111,24 +122,26 @@ public record TakeEvidence(
         Length by = from.since(Time.zero());
         Span<Axis.Take> span = new Span<>(from, to);
         return new TakeEvidence(
-                partId,
-                file,
-                span.length(),
-                tones.stream()
-                        .filter(t -> span.contains(t.time()))
-                        .map(t -> new Tone(t.time().minus(by), t.code()))
-                        .toList(),
-                beeps.stream()
-                        .filter(b -> span.contains(b.time()))
-                        .map(b -> new Beep(b.time().minus(by), b.length(), b.hz(), b.db()))
-                        .toList(),
-                loudness.part(span),
-                motion.part(span),
-                null,
-                words.stream()
-                        .filter(w -> span.contains(w.start()))
-                        .map(w -> new Caption(w.start().minus(by), w.end().minus(by), w.text()))
-                        .toList());
+                        partId,
+                        file,
+                        span.length(),
+                        tones.stream()
+                                .filter(t -> span.contains(t.time()))
+                                .map(t -> new Tone(t.time().minus(by), t.code()))
+                                .toList(),
+                        beeps.stream()
+                                .filter(b -> span.contains(b.time()))
+                                .map(b -> new Beep(b.time().minus(by), b.length(), b.hz(), b.db()))
+                                .toList(),
+                        loudness.part(span),
+                        motion.part(span),
+                        null,
+                        words.stream()
+                                .filter(w -> span.contains(w.start()))
+                                .map(w ->
+                                        new Caption(w.start().minus(by), w.end().minus(by), w.text()))
+                                .toList())
+                .withVoice(voice.part(span));
     }
 
     /** The loudness with its beeps and sync tones made quiet, which are no voice. */
@@ -152,6 +165,6 @@ public record TakeEvidence(
     }
 
     public TakeEvidence withWords(List<Caption> transcript) {
-        return new TakeEvidence(id, file, length, tones, beeps, loudness, motion, pose, transcript, levels);
+        return with(transcript, levels, voice);
     }
 }

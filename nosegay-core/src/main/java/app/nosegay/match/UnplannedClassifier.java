@@ -1,6 +1,7 @@
 package app.nosegay.match;
 
 import app.nosegay.calls.Fluffs;
+import app.nosegay.evidence.SpokenStretches;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.match.features.BoundaryFeatures;
@@ -15,6 +16,9 @@ import java.util.Optional;
 
 /** What an unplanned stretch of a take is, by what is said, seen and heard in it. */
 final class UnplannedClassifier {
+    /** A stretch is silent while a voice has no larger share of it. */
+    private static final double SILENT_SHARE = 0.08;
+
     private static final double LEAST_MOVEMENT = 0.25;
     private static final double LEAST_DEAD_AIR = 5;
     /** Rests kept by hand are often some seconds longer; a break is more than that, in seconds and as a share of the plan. */
@@ -89,6 +93,11 @@ final class UnplannedClassifier {
 
     /** The moments in which something is heard, in order; all of them where the sound hardly changes (music), since nobody can tell. */
     private static List<Span<Axis.Take>> loud(TakeEvidence take, Span<Axis.Take> span) {
+        if (!take.voice().isEmpty()) {
+            return SpokenStretches.of(take).stream()
+                    .filter(s -> s.end().isAfter(span.start()) && s.start().isBefore(span.end()))
+                    .toList();
+        }
         Trace level = take.loudness();
         double quiet = level.isEmpty() ? 0 : quietest(level);
         if (level.isEmpty() || share(level, quiet) < LEAST_SPEECH) {
@@ -118,8 +127,16 @@ final class UnplannedClassifier {
         return sorted[sorted.length / 10] + 12;
     }
 
-    /** Whether the sound stays near the take's quietest throughout. */
+    /** Whether nobody speaks throughout; by loudness, whether the sound stays near the take's quietest. */
     private static boolean silent(TakeEvidence take, Span<Axis.Take> span) {
+        if (!take.voice().isEmpty()) {
+            double spoken = loud(take, span).stream()
+                    .mapToDouble(s -> Time.min(s.end(), span.end())
+                            .since(Time.max(s.start(), span.start()))
+                            .seconds())
+                    .sum();
+            return spoken < SILENT_SHARE * span.length().seconds();
+        }
         Trace level = take.loudness();
         if (level.isEmpty()) {
             return false;
@@ -131,6 +148,6 @@ final class UnplannedClassifier {
         for (int i = from; i < to; i++) {
             loud += level.values()[i] > quiet ? 1 : 0;
         }
-        return loud < 0.08 * Math.max(1, to - from);
+        return loud < SILENT_SHARE * Math.max(1, to - from);
     }
 }

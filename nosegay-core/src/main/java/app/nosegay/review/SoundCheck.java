@@ -2,6 +2,7 @@ package app.nosegay.review;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.cut.Cut;
+import app.nosegay.evidence.SpokenStretches;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.match.Match;
@@ -97,23 +98,25 @@ public final class SoundCheck {
         noises(findings, take, quiet);
     }
 
-    /** Where the transcript has no words, well clear of those there are. */
+    /** Where nobody speaks, well clear of where somebody does. */
     private static List<Span<Axis.Take>> between(TakeEvidence take) {
         List<Span<Axis.Take>> between = new ArrayList<>();
         Time<Axis.Take> free = Time.zero();
-        for (Caption c : take.words()) {
-            Time<Axis.Take> end = last(c);
+        for (Span<Axis.Take> s : spoken(take)) {
             Time<Axis.Take> from = free.plus(Length.ofMillis(600));
-            if (c.start().minus(Length.ofMillis(300)).isAfter(from)) {
-                between.add(new Span<>(from, c.start().minus(Length.ofMillis(300))));
+            if (s.start().minus(Length.ofMillis(300)).isAfter(from)) {
+                between.add(new Span<>(from, s.start().minus(Length.ofMillis(300))));
             }
-            free = Time.max(free, end);
+            free = Time.max(free, s.end());
         }
         return between;
     }
 
-    /** Where the transcript has words. */
+    /** Where the transcript has words, or without one a voice is heard. */
     private static List<Span<Axis.Take>> spoken(TakeEvidence take) {
+        if (take.words().isEmpty()) {
+            return SpokenStretches.of(take);
+        }
         return take.words().stream()
                 .map(c -> new Span<>(c.start(), Time.max(c.start(), last(c))))
                 .toList();
@@ -149,10 +152,10 @@ public final class SoundCheck {
         }
     }
 
-    /** Short noises where nobody speaks and no timer beeps: steps, handling. None without a transcript, which tells where nobody speaks. */
+    /** Short noises where nobody speaks and no timer beeps: steps, handling. None where nobody can tell when somebody speaks. */
     public static List<Span<Axis.Take>> noises(TakeEvidence take) {
         Trace level = take.loudness();
-        if (level.isEmpty() || take.words().isEmpty()) {
+        if (level.isEmpty() || spoken(take).isEmpty()) {
             return List.of();
         }
         float[] all = level.values().clone();

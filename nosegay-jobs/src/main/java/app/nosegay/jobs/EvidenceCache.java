@@ -30,7 +30,7 @@ import java.util.stream.Stream;
  */
 public final class EvidenceCache {
     /** Raise when reading changes, so that old entries are read again. */
-    private static final int FORMAT = 11;
+    private static final int FORMAT = 12;
 
     private EvidenceCache() {}
 
@@ -141,6 +141,7 @@ public final class EvidenceCache {
         trace(out, e.motion());
         trace(out, e.levels().momentary());
         trace(out, e.levels().truePeak());
+        trace(out, e.voice());
         TakeEvidence.Poses p = e.pose();
         out.writeDouble(p == null ? 0 : p.hz());
         out.writeInt(p == null ? 0 : p.cells());
@@ -174,6 +175,7 @@ public final class EvidenceCache {
         Trace loudness = trace(in);
         Trace motion = trace(in);
         SoundLevels levels = new SoundLevels(trace(in), trace(in));
+        Trace voice = trace(in);
         double hz = in.readDouble();
         int cells = in.readInt();
         byte[] grey = in.readNBytes(in.readInt());
@@ -181,7 +183,7 @@ public final class EvidenceCache {
         TakeEvidence.Poses poses = cells == 0 ? null : new TakeEvidence.Poses(hz, cells, grey, tint);
         TakeEvidence evidence = new TakeEvidence(
                 id, movie.toString(), length, tones, beeps, loudness, motion, poses, List.of(), levels);
-        return new TakeReader.Reading(MediaInput.probe(movie), evidence);
+        return new TakeReader.Reading(MediaInput.probe(movie), evidence.withVoice(voice));
     }
 
     private static Trace trace(DataInputStream in) throws IOException {

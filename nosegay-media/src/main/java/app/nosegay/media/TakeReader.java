@@ -36,6 +36,7 @@ public final class TakeReader {
     /** A camera that pauses goes on with the next time stamp; one that jumps farther than this is broken. */
     static final long LONGEST_GAP_MICROS = 60_000_000;
 
+    private final VoicePass voice = new VoicePass();
     private final SyncListener sync = new SyncListener(SOUND_HZ);
     private final BeepListener beeps = new BeepListener(SOUND_HZ);
     private final ByteArrayOutputStream poses = new ByteArrayOutputStream();
@@ -108,8 +109,9 @@ public final class TakeReader {
             Length used = cutOff || info.length().micros() == 0 ? seen : info.length();
             finishProxy();
             SoundLevels levels = meter == null ? SoundLevels.NONE : meter.levels();
-            return new Reading(info, evidence(file, id, used).withLevels(levels));
+            return new Reading(info, evidence(file, id, used).withLevels(levels).withVoice(voice.finish()));
         } finally {
+            voice.close();
             closeProxy();
             if (meter != null) {
                 meter.close();
@@ -191,6 +193,7 @@ public final class TakeReader {
         soundSamples += n;
         sync.listen(samples, n);
         beeps.listen(samples, n);
+        voice.listen(samples, n);
         int block = SOUND_HZ / LOUDNESS_HZ;
         for (int i = 0; i < n; i++) {
             blockEnergy += samples[i] * samples[i];

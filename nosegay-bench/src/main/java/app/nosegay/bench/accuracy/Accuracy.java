@@ -155,15 +155,16 @@ public final class Accuracy {
     private static TakeEvidence limited(TakeEvidence e, Level level) {
         boolean all = level == Level.ALL;
         return new TakeEvidence(
-                e.id(),
-                e.file(),
-                e.length(),
-                level == Level.TONES ? e.tones() : List.of(),
-                all || level == Level.BEEPS || level == Level.LOG ? e.beeps() : List.of(),
-                e.loudnessWithoutSignals(),
-                level == Level.WORDS || level == Level.BEEPS ? Trace.NONE : e.motion(),
-                level == Level.WORDS || level == Level.BEEPS ? null : e.pose(),
-                all || level == Level.WORDS ? e.words() : List.of());
+                        e.id(),
+                        e.file(),
+                        e.length(),
+                        level == Level.TONES ? e.tones() : List.of(),
+                        all || level == Level.BEEPS || level == Level.LOG ? e.beeps() : List.of(),
+                        e.loudnessWithoutSignals(),
+                        level == Level.WORDS || level == Level.BEEPS ? Trace.NONE : e.motion(),
+                        level == Level.WORDS || level == Level.BEEPS ? null : e.pose(),
+                        all || level == Level.WORDS ? e.words() : List.of())
+                .withVoice(e.voice());
     }
 
     /** Start and end of every segment against the truth. */

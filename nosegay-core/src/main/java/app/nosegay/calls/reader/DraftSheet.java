@@ -145,18 +145,23 @@ public final class DraftSheet {
     }
 
     private void block(StringBuilder sheet, HeardBlocks.Block b, boolean main) {
+        boolean toldRounds = main && told("rounds").orElse(1) > 1;
+        // One move over and over is done in sets, unless rounds were spoken of.
+        boolean sets =
+                b.shape() == HeardBlocks.Shape.SETS && !(toldRounds && b.moves().size() == 1);
+        HeardBlocks.Shape shape = b.shape() == HeardBlocks.Shape.SETS && !sets ? HeardBlocks.Shape.ROUNDS : b.shape();
         String word =
-                switch (b.shape()) {
+                switch (shape) {
                     case SETS -> "straight-sets";
                     case BACK_TO_BACK -> "superset";
                     case EVERY_MINUTE -> "every-minute";
                     default -> "circuit";
                 };
-        int rounds = main && told("rounds").orElse(1) > 1 ? told("rounds").getAsInt() : b.rounds();
+        int rounds = toldRounds ? told("rounds").getAsInt() : b.rounds();
         int work = main ? told("work-seconds").orElse(grid(b.work())) : grid(b.work());
         OptionalInt toldRest = main ? told("rest-seconds") : OptionalInt.empty();
         sheet.append(word).append(" Heard");
-        switch (b.shape()) {
+        switch (shape) {
             case EVERY_MINUTE -> sheet.append("  minutes ").append(b.intervals());
             case SETS, BACK_TO_BACK -> sheet.append("  sets ").append(rounds);
             default -> sheet.append(rounds > 1 ? "  rounds " + rounds : "");

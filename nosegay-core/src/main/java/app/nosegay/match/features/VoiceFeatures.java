@@ -1,10 +1,13 @@
 package app.nosegay.match.features;
 
+import app.nosegay.evidence.SpokenStretches;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.ScriptLine;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -77,6 +80,24 @@ final class VoiceFeatures {
 
     /** Whether somebody speaks, per bin; null where loud and quiet hardly differ. */
     static boolean[] speech(TakeEvidence take, int bins) {
+        return take.voice().isEmpty() ? loud(take, bins) : spoken(take, bins);
+    }
+
+    private static boolean[] spoken(TakeEvidence take, int bins) {
+        boolean[] speaks = new boolean[bins];
+        int pause = Grid.bin(MatchWeights.VOICE_PAUSE);
+        int last = -bins;
+        for (Span<Axis.Take> s : SpokenStretches.of(take)) {
+            int from = Math.min(bins, Grid.bin(s.start().seconds()));
+            int to = Math.min(bins, Grid.bin(s.end().seconds()));
+            Arrays.fill(speaks, from - last <= pause ? Math.max(0, last) : from, Math.max(from, to), true);
+            last = to;
+        }
+        return last < 0 ? null : speaks;
+    }
+
+    /** By loudness, where nobody listened for voices. */
+    private static boolean[] loud(TakeEvidence take, int bins) {
         Trace loudness = take.loudnessWithoutSignals();
         if (loudness.isEmpty()) {
             return null;
