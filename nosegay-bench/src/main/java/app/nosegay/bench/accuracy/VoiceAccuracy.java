@@ -17,8 +17,8 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * How well a voice is heard under music, per 32 ms: the lines of a script, said by the stand-in's voice, under synthetic music with drums and
- * beeps of a timer.
+ * How well a voice is heard under music, per 32 ms: the lines of a script, said by the stand-in's voice, under synthetic music with drums
+ * and beeps of a timer.
  *
  * @param precision of the moments taken for speech, those that are
  * @param recall of the moments of speech, those found
