@@ -11,10 +11,13 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
 import javafx.stage.Window;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -308,8 +311,9 @@ class BedWindowTest extends DrivenWindow {
         interact(() -> shell.take(captions));
         until(() -> lookup("#start-words")
                 .tryQueryAs(TextArea.class)
-                .filter(t -> t.getText().contains("squat") && t.getText().contains("work"))
+                .filter(t -> t.getText().contains("[0:10.0] First move, squats."))
                 .isPresent());
+        until(() -> !lookup("#start-take").query().isDisabled());
         Path odd = Files.writeString(folder.resolve("odd.xyz"), "?");
         interact(() -> shell.take(odd));
         until(() -> text("#message").contains("odd.xyz"));
@@ -319,6 +323,40 @@ class BedWindowTest extends DrivenWindow {
         waitFor("#start-words");
         clickOn("#start-words").write("20 minutes for the legs");
         until(() -> !lookup("#start-take").query().isDisabled());
+    }
+
+    @Test
+    void anOldVideoIsReadBesideItsPlan() throws Exception {
+        Path captions = Files.writeString(
+                folder.resolve("old.vtt"),
+                "WEBVTT\n\n00:10.000 --> 00:13.000\nFirst move, squats. Three, two, one, go!\n\n"
+                        + "00:53.000 --> 00:55.000\nAnd rest. Next up, the bent over road.\n\n"
+                        + "01:13.000 --> 01:15.000\nThree, two, one, go!\n\n01:55.000 --> 01:56.000\nAnd rest.\n");
+        interact(() -> shell.take(captions));
+        waitFor("#start-understood");
+        until(() -> understood().stream().anyMatch(t -> t.matches("(?s).*squat.*at 0:1\\d.*")));
+        assertThat(understood()).noneMatch(t -> t.contains("bent-over row"));
+        TextArea said = lookup("#start-words").queryAs(TextArea.class);
+        interact(() -> said.setText(said.getText().replace("over road", "over row")));
+        until(() -> understood().stream().anyMatch(t -> t.contains("bent-over row")));
+        Button row = lookup("#start-understood .button").queryAll().stream()
+                .map(n -> (Button) n)
+                .filter(b -> b.getText().contains("bent-over row"))
+                .findFirst()
+                .orElseThrow();
+        interact(row::fire);
+        assertThat(said.getSelectedText()).startsWith("[1:13.0]");
+        assertThat(row.getStyleClass()).contains("here");
+        clickOn("#start-chapters");
+        until(() -> text("#message").contains("copied"));
+        clickOn("#start-take");
+        until(() -> sheet().contains("bent-over row") && computed());
+    }
+
+    private List<String> understood() {
+        return lookup("#start-understood").queryAs(VBox.class).getChildren().stream()
+                .map(n -> ((Labeled) n).getText())
+                .toList();
     }
 
     @Test

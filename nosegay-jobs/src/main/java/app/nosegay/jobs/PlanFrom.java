@@ -4,6 +4,8 @@ import app.nosegay.calls.Call;
 import app.nosegay.calls.reader.CallReader;
 import app.nosegay.calls.reader.DraftSheet;
 import app.nosegay.calls.reader.HeardStructure;
+import app.nosegay.captions.Caption;
+import app.nosegay.captions.TranscriptReader;
 import app.nosegay.files.InputFile;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
@@ -15,10 +17,12 @@ import app.nosegay.plan.edit.NotesReader;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.sheet.RunSheetParser;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /** A run sheet from something else: notes as people write them, a viewer's request, what was said in an old video. */
 public final class PlanFrom {
@@ -46,24 +50,64 @@ public final class PlanFrom {
         if (transcript == null) {
             throw new IOException(JobText.of("plan-from.no-transcript", file.getFileName()));
         }
-        List<Call> calls = CallReader.read(
-                WorkoutMedia.transcript(transcript), Libraries.current().names());
-        String draft = draft(calls);
+        String draft = draft(calls(WorkoutMedia.transcript(transcript)));
         if (draft.equals(DraftSheet.NOTHING)) {
             throw new IOException(JobText.of("plan-from.nothing-heard", transcript.getFileName()));
         }
         return draft;
     }
 
-    /** The plan that was heard; where its length is not what was told, that stands in its first line. */
-    public static String draft(List<Call> calls) {
+    /** What was said in a video, from its timed transcript: one line for each caption, with the time before it. */
+    public static String said(Path file) throws IOException {
+        video(file);
+        Path transcript = isMovie(file) ? Media.transcriptBeside(file) : file;
+        return WorkoutMedia.transcript(transcript).stream()
+                .map(c -> String.format(
+                        Locale.ROOT,
+                        "[%d:%04.1f] %s",
+                        (int) (c.start().seconds() / 60),
+                        c.start().seconds() % 60,
+                        c.text().replace('\n', ' ')))
+                .collect(Collectors.joining("\n"));
+    }
+
+    /** The plan that is heard in a transcript with times; nothing where none is left in it. */
+    public static String transcript(String text) {
+        try {
+            return draft(calls(TranscriptReader.read(text.getBytes(StandardCharsets.UTF_8))));
+        } catch (IOException e) {
+            return DraftSheet.NOTHING;
+        }
+    }
+
+    /** The chapters of the video that a transcript is of; empty where no part of it was heard. */
+    public static String chapters(String transcript) {
+        try {
+            List<Call> calls = calls(TranscriptReader.read(transcript.getBytes(StandardCharsets.UTF_8)));
+            return DraftSheet.chapters(named(calls), calls);
+        } catch (IOException e) {
+            return "";
+        }
+    }
+
+    private static List<Call> calls(List<Caption> captions) {
+        return CallReader.read(captions, Libraries.current().names());
+    }
+
+    /** The intervals heard, each move by the name the library has for it. */
+    private static List<HeardStructure.Heard> named(List<Call> calls) {
         MoveLibrary library = Libraries.current();
-        List<HeardStructure.Heard> heard = HeardStructure.of(calls).stream()
+        return HeardStructure.of(calls).stream()
                 .map(h -> h.as(library.called(h.move() == null ? "" : h.move())
                         .map(Move::name)
                         .orElse(h.move())))
                 .toList();
-        String sheet = DraftSheet.of(heard, calls);
+    }
+
+    /** The plan that was heard; where its length is not what was told, that stands in its first line. */
+    public static String draft(List<Call> calls) {
+        MoveLibrary library = Libraries.current();
+        String sheet = DraftSheet.of(named(calls), calls);
         if (sheet.equals(DraftSheet.NOTHING)) {
             return sheet;
         }

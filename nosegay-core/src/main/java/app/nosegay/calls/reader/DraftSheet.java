@@ -2,11 +2,13 @@ package app.nosegay.calls.reader;
 
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalInt;
+import org.apache.commons.lang3.StringUtils;
 
 /**
  * The start of a run sheet for an old video: totals told in it are the frame, what was heard fills it; every figure with its doubt as a
@@ -30,6 +32,9 @@ public final class DraftSheet {
     /** A shorter pause between two blocks is none, in seconds. */
     private static final double LEAST_PAUSE = 5;
 
+    /** A shorter opening is no chapter of its own, in seconds. */
+    private static final double LEAST_CHAPTER = 10;
+
     private final List<HeardStructure.Heard> heard;
     private final List<Call> calls;
     private final List<HeardBlocks.Block> blocks;
@@ -45,6 +50,34 @@ public final class DraftSheet {
         DraftSheet draft = new DraftSheet(heard, calls);
         String body = draft.blocks.isEmpty() ? draft.named() : draft.written();
         return body.isEmpty() ? NOTHING : draft.head() + body;
+    }
+
+    /** When each part begins, as people list it under a video: {@code 0:45 Warm-up}; empty where no part was heard. */
+    public static String chapters(List<HeardStructure.Heard> heard, List<Call> calls) {
+        List<HeardBlocks.Block> blocks = HeardBlocks.of(heard, calls);
+        StringBuilder chapters = new StringBuilder();
+        double first = blocks.isEmpty() ? 0 : blocks.get(0).moves().get(0).start();
+        if (first >= LEAST_CHAPTER) {
+            chapters.append("0:00 Welcome\n");
+        }
+        for (int i = 0; i < blocks.size(); i++) {
+            HeardBlocks.Block b = blocks.get(i);
+            boolean alone = b.shape() == HeardBlocks.Shape.ONE_ROUND && blocks.size() > 1;
+            List<String> moves = b.moves().stream().map(HeardBlocks.Done::move).toList();
+            String more = moves.size() > 2 ? " and " + (moves.size() - 2) + " more" : "";
+            String name = alone && i == 0
+                    ? "Warm-up"
+                    : alone && i == blocks.size() - 1
+                            ? "Cool-down"
+                            : StringUtils.capitalize(String.join(", ", moves.subList(0, Math.min(2, moves.size()))))
+                                    + more;
+            double start = b.moves().get(0).start();
+            chapters.append(i == 0 && first < LEAST_CHAPTER ? "0:00" : clock((int) start))
+                    .append(' ')
+                    .append(name)
+                    .append('\n');
+        }
+        return chapters.toString();
     }
 
     /** The first total of its kind that was told. */
@@ -71,9 +104,13 @@ public final class DraftSheet {
     /** Moves that were brought up and not heard to be done. */
     private String named() {
         Map<String, Integer> times = new LinkedHashMap<>();
+        Map<String, Double> firsts = new HashMap<>();
         calls.stream()
                 .filter(c -> c.kind() == CallKind.NEXT_UP && c.of() != null)
-                .forEach(c -> times.merge(c.of(), 1, Integer::sum));
+                .forEach(c -> {
+                    times.merge(c.of(), 1, Integer::sum);
+                    firsts.putIfAbsent(c.of(), c.time().seconds());
+                });
         if (times.isEmpty()) {
             return "";
         }
@@ -85,7 +122,7 @@ public final class DraftSheet {
                 .append(clock(told("rest-seconds").orElse(USUAL_REST)))
                 .append('\n');
         promised(sheet, times.size());
-        times.forEach((name, n) -> move(sheet, name, HeardStructure.Sides.NONE, "", n, ONLY_NAMED));
+        times.forEach((name, n) -> move(sheet, name, HeardStructure.Sides.NONE, "", n, firsts.get(name), ONLY_NAMED));
         return sheet.toString();
     }
 
@@ -101,15 +138,25 @@ public final class DraftSheet {
     }
 
     private static void move(
-            StringBuilder sheet, String name, HeardStructure.Sides sides, String attributes, int times, double doubt) {
+            StringBuilder sheet,
+            String name,
+            HeardStructure.Sides sides,
+            String attributes,
+            int times,
+            double first,
+            double doubt) {
         sheet.append("  ").append(name);
         if (sides != HeardStructure.Sides.NONE) {
             sheet.append("  sides ").append(sides.name().toLowerCase(Locale.ROOT));
         }
         sheet.append(attributes)
                 .append(String.format(
-                                Locale.ROOT, "%n  # heard %d time%s, doubt %.2f%n", times, times == 1 ? "" : "s", doubt)
-                        .replace("\r\n", "\n"));
+                        Locale.ROOT,
+                        "\n  # heard %d time%s, first at %s, doubt %.2f\n",
+                        times,
+                        times == 1 ? "" : "s",
+                        clock((int) first),
+                        doubt));
     }
 
     private String written() {
@@ -190,7 +237,7 @@ public final class DraftSheet {
             boolean length = !lengthWord.isEmpty()
                     && Math.abs(grid(d.length()) - work) > Math.max(GRID_SECONDS, OWN_SHARE * work);
             String own = reps ? "  reps " + d.reps() : length ? "  " + lengthWord + " " + clock(grid(d.length())) : "";
-            move(sheet, d.move(), d.sides(), own, b.times().get(d.move()), d.doubt());
+            move(sheet, d.move(), d.sides(), own, b.times().get(d.move()), d.start(), d.doubt());
         }
     }
 

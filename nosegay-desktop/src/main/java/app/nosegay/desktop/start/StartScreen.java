@@ -52,7 +52,7 @@ public final class StartScreen implements StageView {
         this.session = session;
         this.stage = stage;
         this.begun = begun;
-        words = new WordsPage(this::back);
+        words = new WordsPage(session.jobs(), this::back);
         goOn.getStyleClass().add("heading");
         recents.setId("start-recent");
         Label begin = new Label(DesktopText.of("start.begin"));
@@ -227,9 +227,12 @@ public final class StartScreen implements StageView {
         session.jobs()
                 .run(
                         DesktopText.of("start.reading", file.getFileName()),
-                        progress -> PlanFrom.video(file),
-                        sheet -> page(
-                                DesktopText.of("start.from-video"), DesktopText.of("start.video-hint"), sheet, t -> t));
+                        progress -> PlanFrom.said(file),
+                        said -> page(
+                                DesktopText.of("start.from-video"),
+                                DesktopText.of("start.video-hint"),
+                                said,
+                                PlanFrom::transcript));
     }
 
     private void open() {
