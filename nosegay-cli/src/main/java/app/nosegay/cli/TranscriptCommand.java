@@ -33,6 +33,9 @@ final class TranscriptCommand implements Callable<Integer> {
     @Option(names = "--sheet", paramLabel = "FILE", descriptionKey = "nosegay.transcript.sheet")
     private Path sheet;
 
+    @Option(names = "--chapters", paramLabel = "FILE", descriptionKey = "nosegay.transcript.chapters")
+    private Path chapters;
+
     @Mixin
     private Writing writing = new Writing();
 
@@ -43,11 +46,15 @@ final class TranscriptCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         writing.reads(file).checkJson(json);
         writing.check(sheet);
+        writing.check(chapters);
         List<Call> calls = CallReader.read(
                 WorkoutMedia.transcript(file), Libraries.current().names());
         List<HeardStructure.Heard> heard = HeardStructure.of(calls);
         if (sheet != null) {
             writing.text(sheet, PlanFrom.draft(calls));
+        }
+        if (chapters != null) {
+            writing.text(chapters, PlanFrom.chapters(calls));
         }
         if (writing.json(json, TranscriptJson.of(calls, heard))) {
             return Main.DONE;

@@ -83,11 +83,15 @@ public final class PlanFrom {
     /** The chapters of the video that a transcript is of; empty where no part of it was heard. */
     public static String chapters(String transcript) {
         try {
-            List<Call> calls = calls(TranscriptReader.read(transcript.getBytes(StandardCharsets.UTF_8)));
-            return DraftSheet.chapters(named(calls), calls);
+            return chapters(calls(TranscriptReader.read(transcript.getBytes(StandardCharsets.UTF_8))));
         } catch (IOException e) {
             return "";
         }
+    }
+
+    /** The same of the calls that were heard. */
+    public static String chapters(List<Call> calls) {
+        return DraftSheet.chapters(named(calls), calls);
     }
 
     private static List<Call> calls(List<Caption> captions) {

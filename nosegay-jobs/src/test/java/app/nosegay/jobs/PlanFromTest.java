@@ -75,6 +75,22 @@ class PlanFromTest {
     }
 
     @Test
+    void aCorrectedLineChangesThePlan() throws IOException {
+        Path captions = Files.writeString(
+                folder.resolve("old.vtt"),
+                "WEBVTT\n\n00:10.000 --> 00:13.000\nFirst move, squats. Three, two, one, go!\n\n"
+                        + "00:53.000 --> 00:55.000\nAnd rest. Next up, the bent over road.\n\n"
+                        + "01:13.000 --> 01:15.000\nThree, two, one, go!\n\n01:55.000 --> 01:56.000\nAnd rest.\n");
+        String said = PlanFrom.said(captions);
+        assertThat(said).startsWith("[0:10.0] First move, squats.").contains("[1:13.0] Three, two, one, go!");
+        assertThat(PlanFrom.transcript(said)).contains("  squat\n").doesNotContain("bent-over row");
+        assertThat(PlanFrom.transcript(said.replace("road", "row"))).contains("  bent-over row\n");
+        assertThat(PlanFrom.chapters(said)).startsWith("0:00 Welcome\n0:1");
+        assertThat(PlanFrom.transcript("nothing with a time")).startsWith("# No interval");
+        assertThat(PlanFrom.chapters("")).isEmpty();
+    }
+
+    @Test
     void aDraftSaysWhereItIsNotWhatWasPromised() throws IOException {
         Path captions = folder.resolve("promise.vtt");
         Files.writeString(
