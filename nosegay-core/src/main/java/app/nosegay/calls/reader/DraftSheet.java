@@ -2,6 +2,8 @@ package app.nosegay.calls.reader;
 
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
+import app.nosegay.text.CoreText;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -34,6 +36,8 @@ public final class DraftSheet {
 
     /** A shorter opening is no chapter of its own, in seconds. */
     private static final double LEAST_CHAPTER = 10;
+    /** A chapter names so many of its moves. */
+    private static final int CHAPTER_MOVES = 2;
 
     private final List<HeardStructure.Heard> heard;
     private final List<Call> calls;
@@ -55,29 +59,33 @@ public final class DraftSheet {
     /** When each part begins, as people list it under a video: {@code 0:45 Warm-up}; empty where no part was heard. */
     public static String chapters(List<HeardStructure.Heard> heard, List<Call> calls) {
         List<HeardBlocks.Block> blocks = HeardBlocks.of(heard, calls);
-        StringBuilder chapters = new StringBuilder();
+        List<String> chapters = new ArrayList<>();
         double first = blocks.isEmpty() ? 0 : blocks.get(0).moves().get(0).start();
         if (first >= LEAST_CHAPTER) {
-            chapters.append("0:00 Welcome\n");
+            chapters.add("0:00 " + CoreText.of("calls.draft-sheet.welcome"));
         }
         for (int i = 0; i < blocks.size(); i++) {
-            HeardBlocks.Block b = blocks.get(i);
-            boolean alone = b.shape() == HeardBlocks.Shape.ONE_ROUND && blocks.size() > 1;
-            List<String> moves = b.moves().stream().map(HeardBlocks.Done::move).toList();
-            String more = moves.size() > 2 ? " and " + (moves.size() - 2) + " more" : "";
-            String name = alone && i == 0
-                    ? "Warm-up"
-                    : alone && i == blocks.size() - 1
-                            ? "Cool-down"
-                            : StringUtils.capitalize(String.join(", ", moves.subList(0, Math.min(2, moves.size()))))
-                                    + more;
-            double start = b.moves().get(0).start();
-            chapters.append(i == 0 && first < LEAST_CHAPTER ? "0:00" : clock((int) start))
-                    .append(' ')
-                    .append(name)
-                    .append('\n');
+            double start = blocks.get(i).moves().get(0).start();
+            boolean fromTheTop = i == 0 && first < LEAST_CHAPTER;
+            chapters.add((fromTheTop ? "0:00" : clock((int) start)) + " " + chapter(blocks, i));
         }
-        return chapters.toString();
+        return String.join("\n", chapters);
+    }
+
+    private static String chapter(List<HeardBlocks.Block> blocks, int i) {
+        HeardBlocks.Block b = blocks.get(i);
+        boolean alone = b.shape() == HeardBlocks.Shape.ONE_ROUND && blocks.size() > 1;
+        if (alone && i == 0) {
+            return CoreText.of("calls.draft-sheet.warm-up");
+        }
+        if (alone && i == blocks.size() - 1) {
+            return CoreText.of("calls.draft-sheet.cool-down");
+        }
+        List<String> moves = b.moves().stream().map(HeardBlocks.Done::move).toList();
+        String named =
+                StringUtils.capitalize(String.join(", ", moves.subList(0, Math.min(CHAPTER_MOVES, moves.size()))));
+        int more = moves.size() - CHAPTER_MOVES;
+        return more > 0 ? CoreText.of("calls.draft-sheet.and-more", named, more) : named;
     }
 
     /** The first total of its kind that was told. */

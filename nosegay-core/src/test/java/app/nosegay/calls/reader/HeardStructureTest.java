@@ -210,7 +210,7 @@ class HeardStructureTest {
                 .contains("circuit Heard  rounds 3  work 0:40  rest 0:20\n  squat\n")
                 .contains("cool-down  each 0:20\n  quad stretch\n");
         assertThat(DraftSheet.chapters(HeardStructure.of(calls), calls))
-                .isEqualTo("0:00 Welcome\n0:22 Warm-up\n2:34 Squat, push-up and 1 more\n11:36 Cool-down\n");
+                .isEqualTo("0:00 Welcome\n0:22 Warm-up\n2:34 Squat, push-up and 1 more\n11:36 Cool-down");
     }
 
     @Test
