@@ -98,7 +98,11 @@ final class WorkoutKeeping {
         if (failure != null) {
             state.set(DesktopText.of("session.keeping.changes-are-not-kept", failure.getMessage()));
         } else if (file != null && !readOnly) {
-            state.set(DesktopText.of("session.session.changes-kept-ctrl-s-saves"));
+            // Word of it may come late: what was kept may have been saved meanwhile.
+            state.set(
+                    workout.get().equals(saved)
+                            ? DesktopText.of("session.keeping.saved")
+                            : DesktopText.of("session.session.changes-kept-ctrl-s-saves"));
         } else {
             state.set(untouched());
         }
