@@ -243,11 +243,13 @@ class CommandsTest {
                         + "01:03.000 --> 01:05.000\nTen seconds left.\n\n01:13.000 --> 01:15.000\nAnd rest.\n");
         Path json = folder.resolve("calls.json");
         Path draft = folder.resolve("draft.runsheet");
-        Ran run = Ran.of("transcript", vtt, "--json", json, "--sheet", draft);
+        Path chapters = folder.resolve("chapters.txt");
+        Ran run = Ran.of("transcript", vtt, "--json", json, "--sheet", draft, "--chapters", chapters);
         assertThat(run.code()).isZero();
         assertThat(run.out()).contains("count-in", "seconds-left", "work");
         holdsTo("transcript.schema.json", json);
         assertThat(Ran.of("plan", draft).out()).contains("squat");
+        assertThat(Files.readString(chapters)).startsWith("0:00 Welcome").contains("Squat");
         assertThat(Ran.of("transcript", vtt, "--sheet", draft).err()).contains("already exists");
         Path empty = Files.writeString(folder.resolve("empty.vtt"), "");
         assertThat(Ran.of("transcript", empty).code()).isEqualTo(2);

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.regex.Pattern;
 import org.apache.commons.lang3.StringUtils;
 
 /**
@@ -19,6 +20,9 @@ import org.apache.commons.lang3.StringUtils;
 public final class DraftSheet {
     /** The draft where neither work nor a move was heard. */
     public static final String NOTHING = "# No interval of work was heard: nothing said when work starts and stops.\n";
+
+    /** The comment below a move: minutes and seconds of when it was first heard, and its doubt. */
+    public static final Pattern HEARD = Pattern.compile("# heard .*first at (\\d+):(\\d\\d), doubt (\\d\\.\\d+)");
 
     private static final int GRID_SECONDS = 5;
     /** Where neither told nor heard. */

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.start;
 
+import app.nosegay.calls.reader.DraftSheet;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Jobs;
@@ -37,8 +38,8 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
 /**
- * Words on the left, what was understood of them on the right, before it is taken. Where the words have times, what was understood shows its
- * place in them, and a line of them what was understood there.
+ * Words on the left, what was understood of them on the right, before it is taken. Where the words have times, what was understood leads
+ * to its place in them, and a line of them shows what was understood there.
  */
 final class WordsPage {
     /** Whoever types is not interrupted. */
@@ -46,7 +47,6 @@ final class WordsPage {
     /** From this doubt on it is said that something is doubtful. */
     private static final double DOUBTFUL = 0.5;
 
-    private static final Pattern HEARD = Pattern.compile("# heard .*first at (\\d+):(\\d\\d), doubt (\\d\\.\\d+)");
     private static final Pattern STAMP = Pattern.compile("(?m)^\\[(\\d+):(\\d\\d(?:\\.\\d)?)\\]");
 
     private final Jobs jobs;
@@ -192,7 +192,7 @@ final class WordsPage {
         String text = leaf.moves().isEmpty()
                 ? DesktopText.of("start.unknown-move", leaf.name(), leaf.amount())
                 : DesktopText.of("start.known-move", leaf.name(), leaf.amount());
-        Matcher heard = HEARD.matcher(number < lines.length ? lines[number] : "");
+        Matcher heard = DraftSheet.HEARD.matcher(number < lines.length ? lines[number] : "");
         if (!heard.find()) {
             return wrapped(text);
         }
