@@ -2,6 +2,7 @@ package app.nosegay.review;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.TellingWords;
+import app.nosegay.captions.WordAlignment;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding.Severity;
@@ -34,9 +35,6 @@ public final class RecordedVoice {
 
     /** Two lines that meet by less are heard as one breath. */
     private static final Length NOTICED = Length.ofMillis(300);
-
-    private static final int SAME = 2;
-    private static final int OTHER = -1;
 
     private final Timeline timeline;
     private final Match match;
@@ -111,44 +109,19 @@ public final class RecordedVoice {
         }
     }
 
-    /** The words of the voice that are words of each line: the best alignment of both texts as a whole (Needleman and Wunsch 1970). */
+    /** The words of the voice that are words of each line. */
     private static List<List<Word>> aligned(List<Word> wanted, List<Word> said, int lines) {
         List<List<Word>> ofLine = new ArrayList<>();
         for (int i = 0; i < lines; i++) {
             ofLine.add(new ArrayList<>());
         }
-        int rows = wanted.size() + 1;
-        int columns = said.size() + 1;
-        int[] above = new int[columns];
-        int[] now = new int[columns];
-        // Where the best way to a cell came from: 0 both words, 1 a word of the script left out, 2 a word of the voice
-        // besides.
-        byte[][] from = new byte[rows][columns];
-        Arrays.fill(from[0], (byte) 2);
-        for (int r = 1; r < rows; r++) {
-            from[r][0] = 1;
-            now[0] = 0;
-            for (int c = 1; c < columns; c++) {
-                boolean same = wanted.get(r - 1).plain().equals(said.get(c - 1).plain());
-                int both = above[c - 1] + (same ? SAME : OTHER);
-                boolean down = above[c] >= now[c - 1];
-                int one = down ? above[c] : now[c - 1];
-                from[r][c] = (byte) (both >= one ? 0 : down ? 1 : 2);
-                now[c] = Math.max(both, one);
+        int[] partner = WordAlignment.of(
+                wanted.stream().map(Word::plain).toList(),
+                said.stream().map(Word::plain).toList());
+        for (int w = 0; w < partner.length; w++) {
+            if (partner[w] >= 0) {
+                ofLine.get(wanted.get(w).line()).add(said.get(partner[w]));
             }
-            int[] swap = above;
-            above = now;
-            now = swap;
-        }
-        int r = rows - 1;
-        int c = columns - 1;
-        while (r > 0 && c > 0) {
-            byte way = from[r][c];
-            if (way == 0 && wanted.get(r - 1).plain().equals(said.get(c - 1).plain())) {
-                ofLine.get(wanted.get(r - 1).line()).add(0, said.get(c - 1));
-            }
-            r -= way == 2 ? 0 : 1;
-            c -= way == 1 ? 0 : 1;
         }
         return ofLine;
     }

@@ -21,8 +21,12 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.collections.ListChangeListener;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.junit.jupiter.api.io.TempDir;
@@ -49,10 +53,21 @@ abstract class DrivenWindow extends ApplicationTest {
 
     Shell shell;
 
+    /** How often a button of the mouse was let go in a window of the program. */
+    private final AtomicInteger released = new AtomicInteger();
+
+    private final ListChangeListener<Window> windows = change -> {
+        while (change.next()) {
+            change.getAddedSubList().forEach(this::watch);
+        }
+    };
+
     @Override
     public void start(Stage stage) throws Exception {
         System.setProperty("nosegay.home", folder.toString());
         Libraries.change(own -> List.of());
+        Window.getWindows().addListener(windows);
+        watch(stage);
         shell = NosegayApp.show(stage);
         shell.go("plan");
         ((PlanStage) shell.stage("plan")).showFace(face());
@@ -66,6 +81,7 @@ abstract class DrivenWindow extends ApplicationTest {
     @Override
     public void stop() throws Exception {
         interact(() -> shell.close());
+        interact(() -> Window.getWindows().removeListener(windows));
         FxToolkit.cleanupStages();
         if (SETTINGS != null) {
             System.setProperty("nosegay.home", SETTINGS);
@@ -94,6 +110,25 @@ abstract class DrivenWindow extends ApplicationTest {
             throw new AssertionError("no window got the keyboard", e);
         }
         return super.push(keys);
+    }
+
+    private void watch(Window window) {
+        window.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> released.incrementAndGet());
+    }
+
+    /** A click comes by way of the display, which on a busy machine takes longer than what the program has to do just then. */
+    @Override
+    public FxRobot clickOn(String query, MouseButton... buttons) {
+        int before = released.get();
+        super.clickOn(query, buttons);
+        try {
+            WaitForAsyncUtils.waitFor(1, TimeUnit.SECONDS, () -> released.get() > before);
+        } catch (TimeoutException e) {
+            // A window that closes when the button is pressed never hears that it was let go.
+            return this;
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+        return this;
     }
 
     private boolean hasKeyboard() {
