@@ -23,6 +23,7 @@ import java.util.List;
  * @param words the timed transcript
  * @param levels loudness to broadcast measure
  * @param voice how likely somebody speaks, 0 to 1; empty where nobody listened for that
+ * @param bodies who is in the picture and where their joints are; none where nobody looked for that
  * @param derived what was worked out from it alone, kept as long as it is
  */
 public record TakeEvidence(
@@ -37,6 +38,7 @@ public record TakeEvidence(
         List<Caption> words,
         SoundLevels levels,
         Trace voice,
+        Bodies bodies,
         Derived derived) {
     public TakeEvidence {
         tones = List.copyOf(tones);
@@ -68,20 +70,49 @@ public record TakeEvidence(
             Poses pose,
             List<Caption> words,
             SoundLevels levels) {
-        this(id, file, length, tones, beeps, loudness, motion, pose, words, levels, Trace.NONE, new Derived());
+        this(
+                id,
+                file,
+                length,
+                tones,
+                beeps,
+                loudness,
+                motion,
+                pose,
+                words,
+                levels,
+                Trace.NONE,
+                Bodies.NONE,
+                new Derived());
     }
 
     public TakeEvidence withLevels(SoundLevels metered) {
-        return with(words, metered, voice);
+        return with(words, metered, voice, bodies);
     }
 
     public TakeEvidence withVoice(Trace heard) {
-        return with(words, levels, heard);
+        return with(words, levels, heard, bodies);
     }
 
-    private TakeEvidence with(List<Caption> transcript, SoundLevels metered, Trace heard) {
+    public TakeEvidence withBodies(Bodies seen) {
+        return with(words, levels, voice, seen);
+    }
+
+    private TakeEvidence with(List<Caption> transcript, SoundLevels metered, Trace heard, Bodies seen) {
         return new TakeEvidence(
-                id, file, length, tones, beeps, loudness, motion, pose, transcript, metered, heard, new Derived());
+                id,
+                file,
+                length,
+                tones,
+                beeps,
+                loudness,
+                motion,
+                pose,
+                transcript,
+                metered,
+                heard,
+                seen,
+                new Derived());
     }
 
     /** Quiet is what this share of a take stays under. */
@@ -165,6 +196,6 @@ public record TakeEvidence(
     }
 
     public TakeEvidence withWords(List<Caption> transcript) {
-        return with(transcript, levels, voice);
+        return with(transcript, levels, voice, bodies);
     }
 }

@@ -1,7 +1,8 @@
 package app.nosegay.match;
 
 import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.evidence.sight.RepPictures;
+import app.nosegay.evidence.sight.JointRows;
+import app.nosegay.evidence.sight.Repetitions;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
@@ -14,12 +15,15 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The moments reps are completed: as they are seen in the set's pictures ({@link RepPictures}), from the tempo alone where there is no
+ * The moments reps are completed: as they are seen in joints or in the set's pictures ({@link Repetitions}), from the tempo alone where there is no
  * picture or no rhythm.
  */
 final class RepFinder {
     /** A count from the tempo alone forgives this share of a rep at the end. */
     private static final double FORGIVEN = 0.1;
+
+    /** Reps are told from joints where the person was found for this share of a set. */
+    private static final double MOSTLY_SEEN = 0.9;
 
     private RepFinder() {}
 
@@ -80,10 +84,20 @@ final class RepFinder {
     /** A set as it is looked at, in seconds of its take. */
     private record Asked(double start, double end, double stillUntil, double planned, boolean alternate) {}
 
-    /** The reps seen in the pictures; none where they have no rhythm. */
+    /** The reps seen in the joints of whoever leads, where they were found, or in the pictures; none where they have no rhythm. */
     private static List<Time<Axis.Take>> seen(TakeEvidence take, Asked asked) {
-        return take.derived().get(SETS_KEPT, asked, () -> new RepPictures(
-                        take.pose(), asked.start(), asked.end(), asked.stillUntil())
-                .reps(asked.planned(), asked.alternate()));
+        return take.derived().get(SETS_KEPT, asked, () -> {
+            List<Time<Axis.Take>> inJoints = JointRows.ofLeader(take)
+                    .filter(j -> j.seen(asked.start(), asked.end()) >= MOSTLY_SEEN)
+                    .map(j -> reps(Repetitions.of(j, asked.start(), asked.end(), asked.stillUntil()), asked))
+                    .orElse(List.of());
+            return inJoints.isEmpty()
+                    ? reps(Repetitions.of(take.pose(), asked.start(), asked.end(), asked.stillUntil()), asked)
+                    : inJoints;
+        });
+    }
+
+    private static List<Time<Axis.Take>> reps(Repetitions set, Asked asked) {
+        return set.reps(asked.planned(), asked.alternate());
     }
 }

@@ -82,7 +82,8 @@ class FailureWindowTest extends DrivenWindow {
         assertThat(logged()).contains("NullPointerException");
         interact(() -> shell.session().undo());
         until(() -> !shell.session().outdated().get());
-        // Word that the broken state could not be kept may come after it is gone; the next attempt keeps what is there now.
+        // Word that the broken state could not be kept may come after it is gone; the next attempt keeps what is there
+        // now.
         until(() -> text("#file-state").equals("not saved yet"));
     }
 }

@@ -1,5 +1,6 @@
 package app.nosegay.jobs;
 
+import app.nosegay.evidence.Bodies;
 import app.nosegay.evidence.SoundLevels;
 import app.nosegay.evidence.SyncTone;
 import app.nosegay.evidence.TakeEvidence;
@@ -22,6 +23,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -30,7 +32,7 @@ import java.util.stream.Stream;
  */
 public final class EvidenceCache {
     /** Raise when reading changes, so that old entries are read again. */
-    private static final int FORMAT = 12;
+    private static final int FORMAT = 13;
 
     private EvidenceCache() {}
 
@@ -74,6 +76,20 @@ public final class EvidenceCache {
     /** Where the small copy of {@code movie} for scrubbing is, once it was read. */
     public static Path proxy(Path movie, Path workoutFolder) throws IOException {
         return entry(movie, workoutFolder, ".proxy.mp4");
+    }
+
+    /** Who was seen in {@code movie}; empty where nobody looked yet, or it cannot be told. */
+    public static Optional<Bodies> bodies(Path movie, Path workoutFolder) {
+        try {
+            return BodiesFile.read(entry(movie, workoutFolder, ".bodies"));
+        } catch (IOException e) {
+            return Optional.empty(); // the recording is gone
+        }
+    }
+
+    /** Keeps who was seen in {@code movie}. */
+    public static void keep(Path movie, Path workoutFolder, Bodies seen) throws IOException {
+        BodiesFile.write(entry(movie, workoutFolder, ".bodies"), seen);
     }
 
     /** What is kept beside the workouts of a folder, in bytes. */

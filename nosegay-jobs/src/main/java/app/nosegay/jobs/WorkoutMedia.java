@@ -67,7 +67,9 @@ public record WorkoutMedia(
             if (known && !Fingerprint.of(movie).equals(take.fingerprint())) {
                 replaced.add(take.id());
             }
-            evidence.add(reading.evidence().withWords(transcript(folder, take)));
+            TakeEvidence read = reading.evidence().withWords(transcript(folder, take));
+            evidence.add(
+                    EvidenceCache.bodies(movie, folder).map(read::withBodies).orElse(read));
             logs.add(take.log() == null ? null : log(Media.resolved(folder, take.log())));
         }
         return new WorkoutMedia(folder, readings, evidence, logs, replaced);
@@ -167,6 +169,21 @@ public record WorkoutMedia(
             }
         }
         return new WorkoutMedia(folder, readings, evidence, read, replaced);
+    }
+
+    /** The same readings with the bodies that were seen since. */
+    public WorkoutMedia withBodies(Workout workout) {
+        List<TakeEvidence> seen = new ArrayList<>();
+        for (int i = 0; i < evidence.size(); i++) {
+            TakeEvidence read = evidence.get(i);
+            seen.add(workout.takes().stream()
+                    .filter(t -> t.id().equals(read.id()))
+                    .findFirst()
+                    .flatMap(t -> EvidenceCache.bodies(Media.resolved(folder, t.file()), folder))
+                    .map(read::withBodies)
+                    .orElse(read));
+        }
+        return new WorkoutMedia(folder, readings, seen, logs, replaced);
     }
 
     public Programme programme(Workout workout) {

@@ -31,8 +31,8 @@ public record EncoderSettings(
     public static final EncoderSettings TAKE = new EncoderSettings("ultrafast", 20, 1, false);
     /** For a take that is shipped with the program: a flat drawing and one voice, as small as they go without showing it. */
     public static final EncoderSettings SHIPPED = new EncoderSettings("slow", 37, 4, false, false, 36_000);
-    /** For scrubbing: every picture stands alone. */
-    static final EncoderSettings PROXY = new EncoderSettings("ultrafast", 28, 0.01, false);
+    /** For scrubbing: every second picture stands alone. */
+    static final EncoderSettings PROXY = new EncoderSettings("ultrafast", 28, 0.25, false);
     /** For a camera that is being recorded: readable up to the last second whenever it ends. */
     public static final EncoderSettings LIVE = new EncoderSettings("ultrafast", 20, 1, true);
 }

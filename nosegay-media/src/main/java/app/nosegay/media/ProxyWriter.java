@@ -9,14 +9,18 @@ import java.util.List;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 /**
- * Writes the proxy of a take while it is read: few small upright pictures, each standing alone, so that any is shown at once while
- * scrubbing.
+ * Writes the proxy of a take while it is read: few small upright pictures, of which every second one stands alone, so that any is
+ * shown at once while scrubbing.
  */
-final class ProxyWriter implements AutoCloseable {
-    private static final int WIDTH = 480;
-    private static final int HEIGHT = 270;
-    /** A picture is then at most an eighth of a second off, and an hour takes some 100 MB. */
-    private static final FrameRate RATE = new FrameRate(4, 1);
+public final class ProxyWriter implements AutoCloseable {
+    /** The picture fits into this, in pixels. */
+    public static final int WIDTH = 480;
+
+    public static final int HEIGHT = 270;
+    /** Pictures per second: enough to see repetitions by (SightJob); every second one stands alone, and an hour takes some 150 MB. */
+    public static final int HZ = 8;
+
+    private static final FrameRate RATE = new FrameRate(HZ, 1);
 
     private final UprightPicture pictures;
     private final MovieWriter writer;

@@ -6,14 +6,15 @@ import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
 /**
- * The small grey pictures of one set and of the rest before it, freed of changes of light and weighted by how still each cell is at rest.
- * They are searched for the period near the planned tempo in which they repeat best; along the pattern that moves with it, a rep is a way
- * out and back to where the rest before left off.
+ * One set and the rest before it as rows of numbers at a steady rate: the small grey pictures, or the places of joints. They are weighted by
+ * how still each number is at rest and searched for the period near the planned tempo in which they repeat best; along the pattern that moves
+ * with it, a rep is a way out and back to where the rest before left off.
  */
-public final class RepPictures {
+public final class Repetitions {
     /** A rep may take this share of its planned time … */
     private static final double SHORTEST = 0.6;
     /** … up to this. */
@@ -50,32 +51,54 @@ public final class RepPictures {
     /** Whitened values, the rest first: [picture][cell]. */
     private double[][] values;
 
-    public RepPictures(TakeEvidence.Poses poses, double start, double end, double stillUntil) {
-        this.hz = poses.hz();
+    /**
+     * A set in a series of rows.
+     *
+     * @param row the numbers of a row; noise under a grey level of a hundred is not told apart
+     * @param stillUntil when the rest before the set ended, in seconds
+     */
+    private Repetitions(
+            double hz, int rows, int cells, IntFunction<double[]> row, double start, double end, double stillUntil) {
+        this.hz = hz;
         this.end = end;
-        this.cells = poses.cells();
+        this.cells = cells;
         int from = (int) Math.round(start * hz);
         // A little beyond the end, to see the last return.
-        int to = (int) Math.min(poses.count(), Math.round((end + 0.6) * hz));
-        // A set that is planned beyond the end of the take has no pictures, nor has the rest before it.
-        int still = (int) Math.min(poses.count(), Math.round(stillUntil * hz));
+        int to = (int) Math.min(rows, Math.round((end + 0.6) * hz));
+        // A set that is planned beyond the end of the take has no rows, nor has the rest before it.
+        int still = (int) Math.min(rows, Math.round(stillUntil * hz));
         this.rest = Math.max(0, Math.min(still, (int) (REST_SECONDS * hz)));
         this.first = from;
         this.n = Math.max(0, to - from);
-        values = new double[rest + n][cells];
+        values = new double[rest + n][];
         for (int i = 0; i < rest + n; i++) {
-            int at = (i < rest ? still - rest + i : from + i - rest) * cells;
-            double mean = 0;
-            for (int c = 0; c < cells; c++) {
-                mean += (poses.grey()[at + c] & 0xff) / (double) cells;
-            }
-            for (int c = 0; c < cells; c++) {
-                // Light that changes, changes everything alike.
-                values[i][c] = (poses.grey()[at + c] & 0xff) * 100 / Math.max(1, mean);
-            }
+            values[i] = row.apply(i < rest ? still - rest + i : from + i - rest);
         }
         whiten();
         keepTheLiveliest();
+    }
+
+    /** A set in the small pictures of a take. */
+    public static Repetitions of(TakeEvidence.Poses poses, double start, double end, double stillUntil) {
+        IntFunction<double[]> row = i -> {
+            double[] cells = new double[poses.cells()];
+            int at = i * cells.length;
+            double mean = 0;
+            for (int c = 0; c < cells.length; c++) {
+                mean += (poses.grey()[at + c] & 0xff) / (double) cells.length;
+            }
+            for (int c = 0; c < cells.length; c++) {
+                // Light that changes, changes everything alike.
+                cells[c] = (poses.grey()[at + c] & 0xff) * 100 / Math.max(1, mean);
+            }
+            return cells;
+        };
+        return new Repetitions(poses.hz(), poses.count(), poses.cells(), row, start, end, stillUntil);
+    }
+
+    /** A set in the joints of one person. */
+    public static Repetitions of(JointRows joints, double start, double end, double stillUntil) {
+        return new Repetitions(joints.hz(), joints.rows(), joints.numbers(), joints::row, start, end, stillUntil);
     }
 
     /** What moves is in few of the cells: the others only cost time. */

@@ -1,0 +1,119 @@
+package app.nosegay.evidence.sight;
+
+import app.nosegay.evidence.Bodies;
+import app.nosegay.evidence.Bodies.Body;
+import app.nosegay.evidence.Joint;
+import app.nosegay.evidence.TakeEvidence;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Where the joints of one person are in each sample of a take, measured by the person's own trunk, which makes near and far alike: x and y
+ * of the joints that movements show in. A sample without the person is as the one before.
+ */
+public final class JointRows {
+    /** One trunk is so many numbers: what joints tremble by at rest is then about 1, as the noise of pictures is. */
+    private static final double TRUNK = 40;
+
+    private static final List<Joint> MOVING = List.of(
+            Joint.NOSE,
+            Joint.LEFT_SHOULDER,
+            Joint.RIGHT_SHOULDER,
+            Joint.LEFT_ELBOW,
+            Joint.RIGHT_ELBOW,
+            Joint.LEFT_WRIST,
+            Joint.RIGHT_WRIST,
+            Joint.LEFT_HIP,
+            Joint.RIGHT_HIP,
+            Joint.LEFT_KNEE,
+            Joint.RIGHT_KNEE,
+            Joint.LEFT_ANKLE,
+            Joint.RIGHT_ANKLE);
+
+    private final double hz;
+    private final Body body;
+    private final double trunk;
+
+    public JointRows(Bodies bodies, Body body) {
+        this.hz = bodies.hz();
+        this.body = body;
+        this.trunk = trunk(body);
+    }
+
+    /** The joints of whoever leads: near the camera and there for long; none where nobody was found. */
+    public static Optional<JointRows> ofLeader(TakeEvidence take) {
+        return take.derived().get(1, new OfTheLeader(), () -> take.bodies().people().stream()
+                .max(Comparator.comparingDouble(b -> b.seen() * Math.pow(trunk(b), 2)))
+                .map(b -> new JointRows(take.bodies(), b)));
+    }
+
+    /** The question a take keeps its leader under. */
+    private record OfTheLeader() {}
+
+    /** The share of the samples of a stretch, in seconds, in which the person was found. */
+    public double seen(double start, double end) {
+        int from = sample(start);
+        int to = Math.max(from + 1, sample(end));
+        int seen = 0;
+        for (int s = from; s < to; s++) {
+            seen += body.isIn(s) ? 1 : 0;
+        }
+        return seen / (double) (to - from);
+    }
+
+    /** The sample nearest to a moment, in seconds. */
+    int sample(double seconds) {
+        return (int) Math.round(seconds * hz);
+    }
+
+    /** The length of the trunk, in heights of the picture. */
+    double trunk() {
+        return trunk;
+    }
+
+    public Body body() {
+        return body;
+    }
+
+    double hz() {
+        return hz;
+    }
+
+    int rows() {
+        return body.end();
+    }
+
+    int numbers() {
+        return MOVING.size() * 2;
+    }
+
+    double[] row(int sample) {
+        double[] numbers = new double[numbers()];
+        int at = Math.max(body.first(), Math.min(body.end() - 1, sample));
+        while (at > body.first() && !body.isIn(at)) {
+            at--;
+        }
+        for (int j = 0; j < MOVING.size(); j++) {
+            numbers[2 * j] = body.x(at, MOVING.get(j)) / trunk * TRUNK;
+            numbers[2 * j + 1] = body.y(at, MOVING.get(j)) / trunk * TRUNK;
+        }
+        return numbers;
+    }
+
+    /** The length of the trunk in most samples, in heights of the picture: seen from the front it is whole, bent over it is not. */
+    public static double trunk(Body body) {
+        double[] lengths = new double[body.seen()];
+        int n = 0;
+        for (int s = body.first(); s < body.end(); s++) {
+            if (body.isIn(s)) {
+                double x = body.middleX(s, Joint.LEFT_SHOULDER) - body.middleX(s, Joint.LEFT_HIP);
+                double y = body.middleY(s, Joint.LEFT_SHOULDER) - body.middleY(s, Joint.LEFT_HIP);
+                lengths[n++] = Math.hypot(x, y);
+            }
+        }
+        Arrays.sort(lengths);
+        return Math.max(0.01, n == 0 ? 0 : lengths[n * 3 / 4]);
+    }
+}

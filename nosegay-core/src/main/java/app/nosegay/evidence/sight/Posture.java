@@ -1,0 +1,61 @@
+package app.nosegay.evidence.sight;
+
+import app.nosegay.evidence.Bodies.Body;
+import app.nosegay.evidence.Joint;
+
+/** How somebody is held by the ground, told from the trunk's angle and how high the hips are over the feet, both by the body's own measure. */
+public enum Posture {
+    /** The trunk upright, the hips high. */
+    STANDING,
+    /** The trunk bent forward over standing legs. */
+    BENT_OVER,
+    /** The trunk upright, the hips low: on a chair, on the knees or on the floor. */
+    LOW,
+    /** Along the floor, the face down: a plank, all fours, lying on the front. */
+    FACE_DOWN,
+    /** Along the floor, the face up. */
+    FACE_UP;
+
+    /** The trunk is level when it rises by less than this share of its length. */
+    private static final double LEVEL = 0.6;
+
+    /** Hips less than this high over the feet, in trunks, are low; a standing person's are about 1.6. */
+    private static final double LOW_HIPS = 0.95;
+
+    /** The face looks up where the nose is this much higher than the ears, in trunks. */
+    private static final double FACE = 0.0;
+
+    public boolean isOnFloor() {
+        return this == FACE_DOWN || this == FACE_UP;
+    }
+
+    /** The posture in one sample of a person, whose trunk is as long as {@code trunk} when it is seen whole. */
+    static Posture of(Body body, int sample, double trunk) {
+        double rises = (body.middleY(sample, Joint.LEFT_HIP) - body.middleY(sample, Joint.LEFT_SHOULDER)) / trunk;
+        double feet = Math.max(body.y(sample, Joint.LEFT_ANKLE), body.y(sample, Joint.RIGHT_ANKLE));
+        double hips = (feet - body.middleY(sample, Joint.LEFT_HIP)) / trunk;
+        if (rises > LEVEL) {
+            return hips < LOW_HIPS ? LOW : STANDING;
+        }
+        if (hips >= LOW_HIPS) {
+            return BENT_OVER;
+        }
+        double nose = body.middleY(sample, Joint.LEFT_EAR) - body.y(sample, Joint.NOSE);
+        return nose / trunk > FACE ? FACE_UP : FACE_DOWN;
+    }
+
+    /** The posture somebody is in for most of a stretch, in seconds; standing where nobody was found. */
+    public static Posture of(JointRows person, double start, double end) {
+        int[] counts = new int[values().length];
+        for (int s = person.sample(start); s < Math.max(person.sample(end), person.sample(start) + 1); s++) {
+            if (person.body().isIn(s)) {
+                counts[of(person.body(), s, person.trunk()).ordinal()]++;
+            }
+        }
+        int most = 0;
+        for (int i = 1; i < counts.length; i++) {
+            most = counts[i] > counts[most] ? i : most;
+        }
+        return values()[most];
+    }
+}
