@@ -3,6 +3,7 @@ package app.nosegay.bench;
 import app.nosegay.cut.Cut;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.EvidenceCache;
+import app.nosegay.jobs.SightJob;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
@@ -26,7 +27,7 @@ import java.util.zip.GZIPOutputStream;
 final class DemoTake {
     private DemoTake() {}
 
-    /** Writes {@code take-1.mp4}, {@code .vtt}, {@code .log.json} and {@code .reading.gz} to {@code out}. */
+    /** Writes {@code take-1.mp4}, {@code .vtt}, {@code .log.json}, {@code .reading.gz} and {@code .bodies} to {@code out}. */
     static void make(Path folder, Path out) throws IOException {
         Files.createDirectories(out);
         var workout = WorkoutFile.open(Demo.prepare(folder, Progress.NONE));
@@ -50,9 +51,13 @@ final class DemoTake {
         Files.copy(folder.resolve(take.transcript()), out.resolve("take-1.vtt"));
         Files.copy(folder.resolve(take.log()), out.resolve("take-1.log.json"));
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        Path shelf = folder.resolve("read");
         try (GZIPOutputStream gzip = new GZIPOutputStream(packed)) {
-            gzip.write(EvidenceCache.kept(movie, "take-1", folder.resolve("read"), Progress.NONE));
+            gzip.write(EvidenceCache.kept(movie, "take-1", shelf, Progress.NONE));
         }
         Files.write(out.resolve("take-1.reading.gz"), packed.toByteArray());
+        Path pictures = EvidenceCache.proxy(movie, shelf);
+        EvidenceCache.keep(movie, shelf, SightJob.bodies(pictures, () -> false, Progress.NONE));
+        Files.copy(EvidenceCache.bodiesFile(movie, shelf), out.resolve("take-1.bodies"));
     }
 }

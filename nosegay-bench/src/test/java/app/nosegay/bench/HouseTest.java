@@ -64,6 +64,7 @@ class HouseTest {
             "match",
             "cut",
             "review",
+            "review.seen",
             "calibration",
             "dress",
             "publish",

@@ -188,6 +188,9 @@ public final class Matcher {
             if (!t.motion().isEmpty()) {
                 used.add("motion");
             }
+            if (!t.bodies().isEmpty()) {
+                used.add("people");
+            }
             Length offset = clock == null ? null : clock.offset();
             double rate = clock == null ? 0 : clock.ratePpm();
             described.add(new Match.Take(

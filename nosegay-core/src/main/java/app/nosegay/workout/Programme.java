@@ -38,6 +38,7 @@ import app.nosegay.review.ReviewResult;
 import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.review.SoundCheck;
 import app.nosegay.review.VoiceOver;
+import app.nosegay.review.seen.SightCheck;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.check.ScriptCheck;
@@ -109,6 +110,7 @@ public record Programme(
             matchFindings.addAll(SoundCheck.findings(
                     match, cut, evidence, timeline.sheet().header().voiceOnly()));
         }
+        matchFindings.addAll(SightCheck.findings(timeline, match, filmed, library));
         List<TimedText.Cue> captions = captions(workout, evidence, cut, checked.overs());
         Dressing dressing = withCaptions(
                 Dresser.dress(

@@ -3,6 +3,7 @@ package app.nosegay.desktop;
 import app.nosegay.desktop.plan.PlanStage;
 import app.nosegay.desktop.shell.Shell;
 import app.nosegay.jobs.Libraries;
+import app.nosegay.jobs.SettingsNote;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
@@ -66,6 +67,7 @@ abstract class DrivenWindow extends ApplicationTest {
     public void start(Stage stage) throws Exception {
         System.setProperty("nosegay.home", folder.toString());
         Libraries.change(own -> List.of());
+        SettingsNote.SIGHT_OFF.set(!looksForPeople());
         Window.getWindows().addListener(windows);
         watch(stage);
         shell = NosegayApp.show(stage);
@@ -86,6 +88,11 @@ abstract class DrivenWindow extends ApplicationTest {
         if (SETTINGS != null) {
             System.setProperty("nosegay.home", SETTINGS);
         }
+    }
+
+    /** Whether people are looked for in recordings, which takes the machine's time. */
+    boolean looksForPeople() {
+        return false;
     }
 
     void until(Callable<Boolean> condition) throws Exception {

@@ -3,7 +3,7 @@ package app.nosegay.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.desktop.shell.Tour;
-import app.nosegay.jobs.FirstStart;
+import app.nosegay.jobs.SettingsNote;
 import org.junit.jupiter.api.Test;
 
 /** The tour stands beside real controls, waits for them, and is seen once. */
@@ -21,7 +21,7 @@ class TourWindowTest extends DrivenWindow {
         until(() -> lookup("#tour-next").tryQuery().isPresent());
         clickOn("#tour-next");
         until(() -> lookup("#tour-next").tryQuery().isEmpty());
-        assertThat(FirstStart.isTourSeen()).isFalse();
+        assertThat(SettingsNote.TOUR_SEEN.isSet()).isFalse();
         // The second hint waits for a plan.
         clickOn("#start-by_the_clock");
         for (int hint = 2; hint <= 5; hint++) {
@@ -29,7 +29,7 @@ class TourWindowTest extends DrivenWindow {
             until(() -> lookup(said).tryQuery().isPresent());
             clickOn("#tour-next");
         }
-        until(FirstStart::isTourSeen);
+        until(SettingsNote.TOUR_SEEN::isSet);
         until(() -> lookup("#tour-next").tryQuery().isEmpty());
     }
 
@@ -39,6 +39,6 @@ class TourWindowTest extends DrivenWindow {
         interact(() -> new Tour(shell.root().getScene()).beginOnce());
         until(() -> lookup("#tour-skip").tryQuery().isPresent());
         clickOn("#tour-skip");
-        until(FirstStart::isTourSeen);
+        until(SettingsNote.TOUR_SEEN::isSet);
     }
 }

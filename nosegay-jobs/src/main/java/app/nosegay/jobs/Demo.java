@@ -76,7 +76,7 @@ public final class Demo {
         AtomicFile.write(log, out -> out.write(shipped("take-1.log.json")));
         byte[] reading = reading();
         if (EvidenceCache.isCurrent(reading)) {
-            EvidenceCache.put(movie, folder, reading);
+            EvidenceCache.put(movie, folder, reading, shipped("take-1.bodies"));
         }
         double seconds = MediaInput.probe(movie).length().seconds();
         save(

@@ -81,7 +81,7 @@ public final class EvidenceCache {
     /** Who was seen in {@code movie}; empty where nobody looked yet, or it cannot be told. */
     public static Optional<Bodies> bodies(Path movie, Path workoutFolder) {
         try {
-            return BodiesFile.read(entry(movie, workoutFolder, ".bodies"));
+            return BodiesFile.read(bodiesFile(movie, workoutFolder));
         } catch (IOException e) {
             return Optional.empty(); // the recording is gone
         }
@@ -89,7 +89,12 @@ public final class EvidenceCache {
 
     /** Keeps who was seen in {@code movie}. */
     public static void keep(Path movie, Path workoutFolder, Bodies seen) throws IOException {
-        BodiesFile.write(entry(movie, workoutFolder, ".bodies"), seen);
+        BodiesFile.write(bodiesFile(movie, workoutFolder), seen);
+    }
+
+    /** Where it is kept who was seen in {@code movie}, to be shipped with the recording. */
+    public static Path bodiesFile(Path movie, Path workoutFolder) throws IOException {
+        return entry(movie, workoutFolder, ".bodies");
     }
 
     /** What is kept beside the workouts of a folder, in bytes. */
@@ -111,11 +116,12 @@ public final class EvidenceCache {
         return Files.readAllBytes(entry(movie, workoutFolder, ".reading"));
     }
 
-    /** Puts a shipped reading of {@code movie} on the shelf of a folder. */
-    static void put(Path movie, Path workoutFolder, byte[] kept) throws IOException {
+    /** Puts a shipped reading of {@code movie} on the shelf of a folder, and who was seen in it. */
+    static void put(Path movie, Path workoutFolder, byte[] kept, byte[] bodies) throws IOException {
         Path entry = entry(movie, workoutFolder, ".reading");
         Files.createDirectories(entry.getParent());
         AtomicFile.write(entry, out -> out.write(kept));
+        AtomicFile.write(bodiesFile(movie, workoutFolder), out -> out.write(bodies));
     }
 
     /** Whether a shipped reading is of the kind this version makes. */

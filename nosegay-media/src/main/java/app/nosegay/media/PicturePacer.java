@@ -48,7 +48,7 @@ final class PicturePacer<A extends Axis> {
     PicturePacer(Time<A> from, Screen<A> screen) {
         this.from = from;
         this.screen = screen;
-        presenter = new Thread(this::present, "playback-presenter");
+        presenter = new Thread(() -> RealTime.during(this::present), "playback-presenter");
         presenter.setDaemon(true);
     }
 

@@ -91,7 +91,7 @@ public final class Recording implements AutoCloseable {
     }
 
     private static Thread started(Runnable work, String name) {
-        Thread thread = new Thread(work, name);
+        Thread thread = new Thread(() -> RealTime.during(work), name);
         thread.setDaemon(true);
         return thread;
     }

@@ -17,6 +17,9 @@ public final class JointRows {
     /** One trunk is so many numbers: what joints tremble by at rest is then about 1, as the noise of pictures is. */
     private static final double TRUNK = 40;
 
+    /** Less than this, in trunks to either side, is the trembling of the network; nodding is more. */
+    private static final double TREMBLES = 0.03;
+
     private static final List<Joint> MOVING = List.of(
             Joint.NOSE,
             Joint.LEFT_SHOULDER,
@@ -63,6 +66,25 @@ public final class JointRows {
         return seen / (double) (to - from);
     }
 
+    /** Whether any joint goes farther over a stretch, in seconds, than they tremble by. */
+    boolean moves(double start, double end) {
+        double[] sum = new double[numbers()];
+        double[] squares = new double[numbers()];
+        int n = 0;
+        for (int s = sample(start); s < Math.min(rows(), sample(end)); s++, n++) {
+            double[] row = row(s);
+            for (int i = 0; i < row.length; i++) {
+                sum[i] += row[i];
+                squares[i] += row[i] * row[i];
+            }
+        }
+        double most = 0;
+        for (int i = 0; i < sum.length && n > 0; i++) {
+            most = Math.max(most, squares[i] / n - sum[i] / n * (sum[i] / n));
+        }
+        return most > Math.pow(TREMBLES * TRUNK, 2);
+    }
+
     /** The sample nearest to a moment, in seconds. */
     int sample(double seconds) {
         return (int) Math.round(seconds * hz);
@@ -89,7 +111,18 @@ public final class JointRows {
         return MOVING.size() * 2;
     }
 
+    /** The middle of three samples each: a joint that jumps to the other side for one of them does not count. */
     double[] row(int sample) {
+        double[] before = raw(sample - 1);
+        double[] now = raw(sample);
+        double[] behind = raw(sample + 1);
+        for (int i = 0; i < now.length; i++) {
+            now[i] = Math.max(Math.min(before[i], now[i]), Math.min(Math.max(before[i], now[i]), behind[i]));
+        }
+        return now;
+    }
+
+    private double[] raw(int sample) {
         double[] numbers = new double[numbers()];
         int at = Math.max(body.first(), Math.min(body.end() - 1, sample));
         while (at > body.first() && !body.isIn(at)) {

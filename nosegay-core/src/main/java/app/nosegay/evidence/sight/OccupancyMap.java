@@ -1,5 +1,6 @@
 package app.nosegay.evidence.sight;
 
+import app.nosegay.evidence.Bodies;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
@@ -7,7 +8,7 @@ import java.util.Arrays;
 
 /**
  * Where people are in the picture of one take over a stretch of it: per cell of a coarse grid the share of time somebody is there, and
- * how bright it is. Somebody is where the picture differs from what that cell usually shows, or moves.
+ * how bright it is. Somebody is where a body was found, and where the picture differs from what that cell usually shows.
  *
  * @param presence by row, then column, 0 to 1
  * @param passing the same of the seconds in which somebody is there at least once: where an arm or a head comes through
@@ -56,7 +57,7 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
         if (poses == null || poses.count() < 2) {
             return none();
         }
-        Sums sums = take.derived().get(1, new OfTheTake(), () -> sums(poses));
+        Sums sums = take.derived().get(1, new OfTheTake(), () -> sums(poses, take.bodies()));
         int last = sums.present().length - 1;
         int from = (int) Math.max(0, Math.min(last - 1, Math.floor(span.start().seconds())));
         int to = (int) Math.max(from + 1, Math.min(last, Math.ceil(span.end().seconds())));
@@ -77,7 +78,7 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
                 sums.columns(), sums.rows(), spread(presence, sums.columns(), sums.rows()), passing, grey);
     }
 
-    private static Sums sums(TakeEvidence.Poses poses) {
+    private static Sums sums(TakeEvidence.Poses poses, Bodies bodies) {
         int cells = poses.cells();
         int columns = COLUMNS;
         int rows = cells / columns;
@@ -85,6 +86,7 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
         byte[] tint = poses.tint();
         boolean coloured = tint.length == poses.grey().length;
         byte[] usualTint = coloured ? usual(poses, tint) : null;
+        BodyMasks masks = BodyMasks.of(bodies, columns, rows);
         int seconds = (int) Math.ceil(poses.count() / poses.hz());
         int[][] present = new int[seconds + 1][cells];
         int[][] passing = new int[seconds + 1][cells];
@@ -99,7 +101,8 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
                 for (int c = 0; c < cells; c++) {
                     int value = poses.grey()[at + c] & 255;
                     grey[s + 1][c] += value;
-                    boolean differs = Math.abs(value - (usual[c] & 255)) > DIFFERS
+                    boolean differs = masks.covers(frame / poses.hz(), c)
+                            || Math.abs(value - (usual[c] & 255)) > DIFFERS
                             || coloured && Math.abs((tint[at + c] & 255) - (usualTint[c] & 255)) > TINT_DIFFERS;
                     present[s + 1][c] += differs ? 1 : 0;
                 }

@@ -2,6 +2,7 @@ package app.nosegay.evidence.sight;
 
 import app.nosegay.evidence.Bodies.Body;
 import app.nosegay.evidence.Joint;
+import java.util.function.Predicate;
 
 /** How somebody is held by the ground, told from the trunk's angle and how high the hips are over the feet, both by the body's own measure. */
 public enum Posture {
@@ -17,13 +18,10 @@ public enum Posture {
     FACE_UP;
 
     /** The trunk is level when it rises by less than this share of its length. */
-    private static final double LEVEL = 0.6;
+    private static final double LEVEL = 0.75;
 
     /** Hips less than this high over the feet, in trunks, are low; a standing person's are about 1.6. */
     private static final double LOW_HIPS = 0.95;
-
-    /** The face looks up where the nose is this much higher than the ears, in trunks. */
-    private static final double FACE = 0.0;
 
     public boolean isOnFloor() {
         return this == FACE_DOWN || this == FACE_UP;
@@ -40,8 +38,20 @@ public enum Posture {
         if (hips >= LOW_HIPS) {
             return BENT_OVER;
         }
-        double nose = body.middleY(sample, Joint.LEFT_EAR) - body.y(sample, Joint.NOSE);
-        return nose / trunk > FACE ? FACE_UP : FACE_DOWN;
+        return body.y(sample, Joint.NOSE) < body.middleY(sample, Joint.LEFT_EAR) ? FACE_UP : FACE_DOWN;
+    }
+
+    /** For which share of a stretch, in seconds, a person is in a posture as asked for; 0 where nobody was found. */
+    public static double share(JointRows person, double start, double end, Predicate<Posture> asked) {
+        int found = 0;
+        int as = 0;
+        for (int s = person.sample(start); s < person.sample(end); s++) {
+            if (person.body().isIn(s)) {
+                found++;
+                as += asked.test(of(person.body(), s, person.trunk())) ? 1 : 0;
+            }
+        }
+        return found == 0 ? 0 : as / (double) found;
     }
 
     /** The posture somebody is in for most of a stretch, in seconds; standing where nobody was found. */

@@ -96,8 +96,11 @@ public final class Repetitions {
         return new Repetitions(poses.hz(), poses.count(), poses.cells(), row, start, end, stillUntil);
     }
 
-    /** A set in the joints of one person. */
+    /** A set in the joints of one person; nothing where they only tremble. */
     public static Repetitions of(JointRows joints, double start, double end, double stillUntil) {
+        if (!joints.moves(start, end)) {
+            return new Repetitions(joints.hz(), 0, joints.numbers(), joints::row, start, end, stillUntil);
+        }
         return new Repetitions(joints.hz(), joints.rows(), joints.numbers(), joints::row, start, end, stillUntil);
     }
 
@@ -228,7 +231,7 @@ public final class Repetitions {
         double angle = 0.5 * Math.atan2(im, re);
         double[] pattern = new double[cells];
         for (int c = 0; c < cells; c++) {
-            pattern[c] = a[0][c] * Math.cos(angle) + a[1][c] * Math.sin(angle);
+            pattern[c] = (a[0][c] * Math.cos(angle) + a[1][c] * Math.sin(angle)) / besides(c, a[0][c], a[1][c]);
         }
         double[] y = new double[rest + n];
         for (int i = 0; i < y.length; i++) {
@@ -237,6 +240,15 @@ public final class Repetitions {
             }
         }
         return y;
+    }
+
+    /** How much a number changes besides what goes by the period: what changes by itself says little of the reps. */
+    private double besides(int cell, double cos, double sin) {
+        double all = 0;
+        for (int i = rest; i < rest + n; i++) {
+            all += values[i][cell] * values[i][cell];
+        }
+        return Math.max(0, all - 2 * (cos * cos + sin * sin) / n) / n + 1;
     }
 
     /** Where the mover stands before the set: in the last second of the rest, or at its very start. */
@@ -267,10 +279,14 @@ public final class Repetitions {
         double[] sorted = set.clone();
         Arrays.sort(sorted);
         // Between the two sides, rather than where the feet happened to stand.
-        double middle = 0.5 * (sorted[sorted.length / 20] + sorted[sorted.length - 1 - sorted.length / 20]);
+        double low = sorted[sorted.length / 20];
+        double high = sorted[sorted.length - 1 - sorted.length / 20];
+        double middle = 0.5 * (low + high);
         double centre = Math.abs(restAt - middle) < 0.3 * (sorted[sorted.length - 1] - sorted[0]) ? restAt : middle;
+        // Each side by its own reach: seen from an angle one goes less far than the other.
         for (int i = 0; i < set.length; i++) {
-            set[i] = Math.abs(set[i] - centre);
+            double off = set[i] - centre;
+            set[i] = Math.abs(off) / Math.max(1e-9, off > 0 ? high - centre : centre - low);
         }
         return set;
     }

@@ -18,6 +18,12 @@ public enum WorkingSide {
     /** Trembling of a joint that rests, in trunks squared: nobody works by less. */
     private static final double TREMBLE = 0.004;
 
+    /**
+     * From the side one arm hides the other, and the network takes one for the other: shoulders that are less apart than this in the picture,
+     * in trunks, tell nothing.
+     */
+    private static final double TURNED_AWAY = 0.3;
+
     private final Joint moving;
     private final Joint from;
 
@@ -27,15 +33,32 @@ public enum WorkingSide {
     }
 
     /**
-     * Who works: -1 the left alone, 1 the right alone, about 0 both or nobody.
+     * Who works: -1 the left alone, 1 the right alone, about 0 both, nobody, or that it cannot be seen from there.
      *
      * @param start in seconds of the take
      * @param end in seconds of the take
      */
     public double of(JointRows person, double start, double end) {
+        if (apart(person, start, end) < TURNED_AWAY) {
+            return 0;
+        }
         double left = energy(person, moving, from, start, end);
         double right = energy(person, moving.opposite(), from == null ? null : from.opposite(), start, end);
         return (right - left) / (right + left + TREMBLE);
+    }
+
+    /** How far the shoulders are from one another to the sides, in trunks. */
+    private static double apart(JointRows person, double start, double end) {
+        double sum = 0;
+        int n = 0;
+        for (int s = person.sample(start); s < person.sample(end); s++) {
+            if (person.body().isIn(s)) {
+                sum += Math.abs(
+                        person.body().x(s, Joint.LEFT_SHOULDER) - person.body().x(s, Joint.RIGHT_SHOULDER));
+                n++;
+            }
+        }
+        return n == 0 ? 0 : sum / n / person.trunk();
     }
 
     /** The variance of a joint's place over a stretch, in trunks squared. */

@@ -50,6 +50,7 @@ public final class MatchStage implements StageView {
     private final CutPanel cuts;
     private final WordsPanel words;
     private final TakesPanel tries;
+    private final PeopleMenu people;
     private final List<Time<Axis.Take>> taps = new ArrayList<>();
     private ScoreLine tapped;
     private Time<Axis.Take> playing;
@@ -75,6 +76,7 @@ public final class MatchStage implements StageView {
         cuts = new CutPanel(session, this::playStretch);
         words = new WordsPanel(session);
         tries = new TakesPanel(session);
+        people = new PeopleMenu(session, screen);
         filled = filled();
         empty = recordings.none(DesktopText.of("match.match-stage.have-the-simulated-camera-film"));
         unread = unread();
@@ -91,7 +93,7 @@ public final class MatchStage implements StageView {
         summary.setMaxWidth(Double.MAX_VALUE);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox tools = new HBox(10, score.order(), space, film, bring);
+        HBox tools = new HBox(10, score.order(), people.view(), space, film, bring);
         tools.setAlignment(Pos.CENTER_LEFT);
         VBox head = new VBox(6, summary, tools);
         VBox.setVgrow(score.list(), Priority.ALWAYS);
@@ -173,6 +175,7 @@ public final class MatchStage implements StageView {
             return;
         }
         score.show(now);
+        people.show(now.evidence());
         long found =
                 now.match().segments().stream().filter(Match.Placed::matched).count();
         List<String> evidence = new ArrayList<>();

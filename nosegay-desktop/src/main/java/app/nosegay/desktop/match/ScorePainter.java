@@ -5,8 +5,11 @@ import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
+import app.nosegay.evidence.sight.DrivingJoint;
+import app.nosegay.evidence.sight.JointRows;
 import app.nosegay.match.Match;
 import app.nosegay.paint.Palette;
+import app.nosegay.paint.Skeleton;
 import app.nosegay.paint.Typefaces;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.terms.SegmentKind;
@@ -44,6 +47,9 @@ final class ScorePainter {
     private static final double TRACE_TOP = 25;
     private static final double TRACE = 27;
     private static final double WORDS = 66;
+    /** A curve of a joint is drawn where somebody was found for this share of the interval. */
+    private static final double MOSTLY_FOUND = 0.7;
+
     /** Slower than this to start is worth telling, in seconds. */
     private static final double LATE = 0.8;
 
@@ -256,7 +262,9 @@ final class ScorePainter {
         planned(g, line, from);
         if (!line.isMissing() && line.take() != null) {
             sound(g, line, from, to);
-            motion(g, line, from, to);
+            if (!joints(g, line, from, to)) {
+                motion(g, line, from, to);
+            }
             recorded(g, line, from);
             beeps(g, line, from, to);
             words(g, line, from, to);
@@ -329,6 +337,38 @@ final class ScorePainter {
         float[] sorted = loudness.values().clone();
         Arrays.sort(sorted);
         return sorted[sorted.length / 5] + 4;
+    }
+
+    /** Where the joint that drives the move is, left and right in an ink each; false where nobody was found or nobody is to move. */
+    private boolean joints(Graphics2D g, ScoreLine line, double from, double to) {
+        JointRows leader = JointRows.ofLeader(line.take()).orElse(null);
+        double start = line.recorded().start().seconds();
+        double end = line.recorded().end().seconds();
+        boolean moves = !line.isUnplanned() && line.interval().kind().isMoving();
+        if (leader == null || !moves || leader.seen(start, end) < MOSTLY_FOUND) {
+            return false;
+        }
+        DrivingJoint joint = DrivingJoint.of(leader, start, end);
+        for (int side = joint.isPaired() ? 1 : 0; side >= 0; side--) {
+            Path2D path = new Path2D.Double();
+            boolean begun = false;
+            for (double seconds = from; seconds < to; seconds += 0.1) {
+                double at = joint.at(leader, start + seconds, side == 1);
+                double y = TRACE_TOP + TRACE * (1 - at);
+                if (Double.isNaN(at)) {
+                    begun = false;
+                } else if (begun) {
+                    path.lineTo(at(seconds, from), y);
+                } else {
+                    path.moveTo(at(seconds, from), y);
+                    begun = true;
+                }
+            }
+            g.setStroke(new BasicStroke(1.6f));
+            g.setColor(!joint.isPaired() ? Palette.COUNT : side == 0 ? Skeleton.LEFT : Skeleton.RIGHT);
+            g.draw(path);
+        }
+        return true;
     }
 
     private void motion(Graphics2D g, ScoreLine line, double from, double to) {

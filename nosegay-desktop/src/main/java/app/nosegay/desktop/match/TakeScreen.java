@@ -27,7 +27,15 @@ final class TakeScreen {
     private final Scrubber frames;
     private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
     private final Consumer<String> failed;
+    private volatile Overlay overlay = (picture, file, time) -> {};
+    private Path shown;
+    private Time<Axis.Take> shownAt;
     private Playback playing;
+
+    /** Draws over a picture of a take before it is shown; on the thread the picture comes on. */
+    interface Overlay {
+        void draw(BufferedImage picture, Path file, Time<Axis.Take> time);
+    }
 
     /**
      * @param failed hears why something could not be shown
@@ -49,6 +57,14 @@ final class TakeScreen {
         return pane;
     }
 
+    /** Has something drawn over the pictures from now on; the one that stands is shown again. */
+    void drawOver(Overlay drawn) {
+        overlay = drawn;
+        if (playing == null && shown != null) {
+            stand(shown, shownAt);
+        }
+    }
+
     Image image() {
         return picture.getImage();
     }
@@ -65,6 +81,7 @@ final class TakeScreen {
         mine[0] = new Playback(file, from, end, width, height, new Playback.Screen() {
             @Override
             public void show(BufferedImage image, Time<Axis.Take> time) {
+                overlay.draw(image, file, time);
                 if (newest.getAndSet(image) == null) {
                     Platform.runLater(() -> {
                         BufferedImage latest = newest.getAndSet(null);
@@ -109,15 +126,15 @@ final class TakeScreen {
     /** Shows the frame at {@code time}. */
     void stand(Path file, Time<Axis.Take> time) {
         stop();
-        frames.show(
-                file,
-                time,
-                width,
-                height,
-                image -> Platform.runLater(() -> {
-                    if (playing == null) {
-                        picture.setImage(Pictures.toFx(image));
-                    }
-                }));
+        shown = file;
+        shownAt = time;
+        frames.show(file, time, width, height, image -> {
+            overlay.draw(image, file, time);
+            Platform.runLater(() -> {
+                if (playing == null) {
+                    picture.setImage(Pictures.toFx(image));
+                }
+            });
+        });
     }
 }

@@ -43,6 +43,7 @@ public final class Session {
     private final WorkoutKeeping keeping = new WorkoutKeeping(this::workout, jobs, notices);
     private final SessionTakes takes = new SessionTakes(this);
     private final SessionExports exports = new SessionExports(this);
+    private final SessionSight sight = new SessionSight(this);
     private final ExecutorService computing = Executors.newSingleThreadExecutor(r -> {
         Thread t = new Thread(r, "computing");
         t.setDaemon(true);
@@ -78,6 +79,11 @@ public final class Session {
     /** How takes come in: filmed, imported, joined, listened to. */
     public SessionTakes takes() {
         return takes;
+    }
+
+    /** Who is in the pictures of the recordings. */
+    public SessionSight sight() {
+        return sight;
     }
 
     /** What is written beside the workout's own file. */
@@ -277,6 +283,7 @@ public final class Session {
         history = new History(start);
         changedAt = FileTime.fromMillis(0);
         media = WorkoutMedia.none(folder());
+        sight.stop();
         compute();
     }
 
@@ -355,6 +362,7 @@ public final class Session {
     void media(WorkoutMedia read) {
         media = read;
         compute();
+        sight.begin();
     }
 
     /** The folder media paths are relative to. */
@@ -409,6 +417,7 @@ public final class Session {
                 FailureLog.record("close", e);
             }
         }
+        sight.close();
         jobs.close();
         keeping.close();
         computing.shutdown();

@@ -269,6 +269,15 @@ public final class Shell {
         job.setSpacing(10);
         job.visibleProperty().bind(Bindings.isNotEmpty(session.jobs().name()));
         job.managedProperty().bind(job.visibleProperty());
+        Label looking = new Label();
+        looking.setId("looking");
+        looking.getStyleClass().add("small");
+        looking.textProperty().bind(session.sight().state());
+        Button stop = Buttons.quiet(DesktopText.of("shell.shell.stop-looking"), session.sight()::stop);
+        HBox sight = new HBox(4, looking, stop);
+        sight.setAlignment(Pos.CENTER_LEFT);
+        sight.visibleProperty().bind(session.sight().state().isNotEmpty());
+        sight.managedProperty().bind(sight.visibleProperty());
         Label message = new Label();
         message.setId("message");
         message.getStyleClass().add("message");
@@ -285,7 +294,7 @@ public final class Shell {
                 .bind(Bindings.when(session.outdated())
                         .then(DesktopText.of("shell.shell.outdated"))
                         .otherwise(session.state()));
-        HBox foot = new HBox(job, message, space, state);
+        HBox foot = new HBox(job, message, space, sight, state);
         foot.getStyleClass().add("foot");
         foot.setAlignment(Pos.CENTER_LEFT);
         return foot;

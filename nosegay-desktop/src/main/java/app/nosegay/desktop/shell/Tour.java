@@ -2,7 +2,7 @@ package app.nosegay.desktop.shell;
 
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.jobs.FirstStart;
+import app.nosegay.jobs.SettingsNote;
 import java.util.List;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
@@ -48,7 +48,7 @@ public final class Tour {
 
     /** Begins where it was never seen. */
     public void beginOnce() {
-        if (!FirstStart.isTourSeen()) {
+        if (!SettingsNote.TOUR_SEEN.isSet()) {
             look.play();
         }
     }
@@ -105,6 +105,6 @@ public final class Tour {
         step = hints.size() - 1;
         look.stop();
         popup.hide();
-        FirstStart.tourSeen();
+        SettingsNote.TOUR_SEEN.set(true);
     }
 }
