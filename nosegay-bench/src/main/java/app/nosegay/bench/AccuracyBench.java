@@ -9,6 +9,7 @@ import app.nosegay.bench.accuracy.RepAccuracy;
 import app.nosegay.bench.accuracy.VoiceAccuracy;
 import app.nosegay.bench.calls.CallSheet;
 import app.nosegay.bench.calls.TranscriptForms;
+import app.nosegay.bench.sight.SightAccuracy;
 import app.nosegay.evidence.SoundLevels;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.Libraries;
@@ -34,7 +35,10 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 
-/** {@code nosegay bench --accuracy}: how far from the truth the matcher, the counter, the ear for calls, the findings and the meter are. */
+/**
+ * {@code nosegay bench --accuracy}: how far from the truth the matcher, the counter, the ear for calls, the findings and the meter
+ * are.
+ */
 final class AccuracyBench {
     /** Runs of each trouble alone, per plan. */
     private static final int ALONE = 5;
@@ -42,6 +46,10 @@ final class AccuracyBench {
     private static final int FINDING_SEEDS = 10;
     private static final int REP_RUNS = 24;
     private static final int OTHER_SEEDS = 12;
+    /** What reads joints was made by the takes from 0 to 15; these were left out. */
+    private static final int FIRST_SOLID = 100;
+
+    private static final int SOLID_TAKES = 10;
 
     private final PrintWriter out;
 
@@ -118,6 +126,7 @@ final class AccuracyBench {
     }
 
     private void reps() {
+        SightAccuracy.table(FIRST_SOLID, SOLID_TAKES, this::line);
         RepAccuracy reps = RepAccuracy.of(1, REP_RUNS);
         line(
                 "reps from motion: exact in %.1f %% of %d sets   bar 90; within one in %.1f %%   bar 98",

@@ -2,6 +2,7 @@ package app.nosegay.cli;
 
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.Media;
+import app.nosegay.jobs.SightJob;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.match.Match;
@@ -48,6 +49,9 @@ final class MatchCommand implements Callable<Integer> {
     @Option(names = "--listen", descriptionKey = "nosegay.match.listen")
     private boolean listen;
 
+    @Option(names = "--look", descriptionKey = "nosegay.match.look")
+    private boolean look;
+
     @Option(names = "--save", paramLabel = "WORKOUT", descriptionKey = "nosegay.match.save")
     private Path save;
 
@@ -87,6 +91,14 @@ final class MatchCommand implements Callable<Integer> {
                 new ConsoleProgress("reading", spec.commandLine().getErr()));
         media.notices(workout)
                 .forEach(n -> spec.commandLine().getErr().println(CliText.of("match-command.nosegay", n)));
+        if (look) {
+            SightJob.look(
+                    workout,
+                    media,
+                    () -> false,
+                    new ConsoleProgress("looking", spec.commandLine().getErr()));
+            media = media.withBodies(workout);
+        }
         Programme programme = media.programme(workout);
         if (listen) {
             Progress listening =

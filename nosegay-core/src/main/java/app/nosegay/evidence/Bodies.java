@@ -47,7 +47,8 @@ public record Bodies(double hz, double shape, List<Body> people) {
         /**
          * @param first the first sample this person is in
          * @param places x, y and z of each joint in 1/{@link #STEPS}, the samples one behind the other
-         * @param sure how likely each joint is seen where it is said to be, 0 to 255 unsigned; a sample of noughts is one without the person
+         * @param sure how likely each joint is seen where it is said to be, 0 to 255 unsigned; a sample of noughts is one without
+         * the person
          */
         public Body(int first, short[] places, byte[] sure) {
             if (first < 0 || places.length != sure.length * 3 || sure.length % Joint.COUNT != 0) {

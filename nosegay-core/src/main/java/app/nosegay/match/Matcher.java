@@ -19,9 +19,9 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Finds for every planned segment where it is in the takes. Each take is solved on its own ({@link TakeSolver}), so that takes may hold any
- * part of the plan; of several times a segment was done one is chosen, with the reason ({@link TakeChoice}). Every boundary gets a doubt;
- * pins are kept exactly.
+ * Finds for every planned segment where it is in the takes. Each take is solved on its own ({@link TakeSolver}), so that takes may
+ * hold any part of the plan; of several times a segment was done one is chosen, with the reason ({@link TakeChoice}). Every
+ * boundary gets a doubt; pins are kept exactly.
  */
 public final class Matcher {
     /** Less than this is the beat between two announcements, not a stretch of its own, in seconds. */

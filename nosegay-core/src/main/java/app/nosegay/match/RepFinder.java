@@ -15,8 +15,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The moments reps are completed: as they are seen in joints or in the set's pictures ({@link Repetitions}), from the tempo alone where there is no
- * picture or no rhythm.
+ * The moments reps are completed: as they are seen in joints or in the set's pictures ({@link Repetitions}), from the tempo alone
+ * where there is no picture or no rhythm.
  */
 final class RepFinder {
     /** A count from the tempo alone forgives this share of a rep at the end. */

@@ -29,8 +29,8 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 
 /**
- * Looks for the bodies in takes that were read. The pictures are those of the small copy that was written while reading, so that nothing is
- * decoded twice at full size; stretches of a take are looked at side by side.
+ * Looks for the bodies in takes that were read. The pictures are those of the small copy that was written while reading, so that
+ * nothing is decoded twice at full size; stretches of a take are looked at side by side.
  */
 public final class SightJob {
     /** A stretch begins with a look for everybody anew, which costs some pictures' time. */

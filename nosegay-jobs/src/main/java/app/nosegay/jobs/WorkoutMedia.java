@@ -110,7 +110,10 @@ public record WorkoutMedia(
         return new IOException(what.contains(name) ? what : name + ": " + what, e);
     }
 
-    /** What the user should know of the recordings as read: cut off, without sound, without picture; one sentence each, naming the file. */
+    /**
+     * What the user should know of the recordings as read: cut off, without sound, without picture; one sentence each, naming the
+     * file.
+     */
     public List<String> notices(Workout workout) {
         List<String> notices = new ArrayList<>();
         for (Workout.TakeRef take : workout.takes()) {

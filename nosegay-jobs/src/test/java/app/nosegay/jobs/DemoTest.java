@@ -42,6 +42,7 @@ class DemoTest {
         Programme programme = media.programme(workout);
         assertThat(programme.match().segments()).allMatch(Match.Placed::matched);
         assertThat(programme.evidence().get(0).tones()).hasSizeGreaterThanOrEqualTo(2);
+        assertThat(programme.evidence().get(0).bodies().people()).hasSizeGreaterThanOrEqualTo(3);
         assertThat(programme.dressing().pieces()).isNotEmpty();
         assertThat(programme.captions()).isNotEmpty();
     }

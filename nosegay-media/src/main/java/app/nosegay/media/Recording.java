@@ -18,8 +18,8 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 /**
  * Records a camera, a microphone or both to a file while it runs; each device is read on a thread of its own, a third one watches that
- * pictures and sound come and that the disk has room. What was recorded is never deleted: when something fails, the file is ended as far as
- * it came and keeps its name.
+ * pictures and sound come and that the disk has room. What was recorded is never deleted: when something fails, the file is ended
+ * as far as it came and keeps its name.
  */
 public final class Recording implements AutoCloseable {
     private static final FrameRate RATE = new FrameRate(30, 1);

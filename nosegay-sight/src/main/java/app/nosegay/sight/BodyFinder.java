@@ -6,8 +6,9 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Follows everybody through the pictures of a take. A person is looked for in the whole picture and in windows of it, then followed from one
- * picture to the next by where the joints were; whoever is lost is looked for where they were last, also lying down. Not thread-safe.
+ * Follows everybody through the pictures of a take. A person is looked for in the whole picture and in windows of it, then followed
+ * from one picture to the next by where the joints were; whoever is lost is looked for where they were last, also lying down. Not
+ * thread-safe.
  */
 public final class BodyFinder implements AutoCloseable {
     /** More people than this are a crowd, and nobody's presenters. */

@@ -13,8 +13,8 @@ import org.bytedeco.tensorflowlite.Interpreter;
 import org.bytedeco.tensorflowlite.InterpreterBuilder;
 
 /**
- * A shipped network, run on one thread. It is opened through the C++ interface of TensorFlow Lite, which uses its fast kernels (XNNPACK); the
- * C interface leaves them off without a word. Not thread-safe.
+ * A shipped network, run on one thread. It is opened through the C++ interface of TensorFlow Lite, which uses its fast kernels
+ * (XNNPACK); the C interface leaves them off without a word. Not thread-safe.
  */
 final class Network implements AutoCloseable {
     private static final int OK = 0;

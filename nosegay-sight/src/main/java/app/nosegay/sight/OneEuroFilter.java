@@ -1,8 +1,8 @@
 package app.nosegay.sight;
 
 /**
- * Smooths a place over time: much where it rests, little where it moves. Casiez, Roussel and Vogel, "1 € Filter: a simple speed-based low-pass
- * filter for noisy input in interactive systems", CHI 2012.
+ * Smooths a place over time: much where it rests, little where it moves. Casiez, Roussel and Vogel, "1 € Filter: a simple
+ * speed-based low-pass filter for noisy input in interactive systems", CHI 2012.
  */
 final class OneEuroFilter {
     /** Hertz up to which a resting place is let through. */

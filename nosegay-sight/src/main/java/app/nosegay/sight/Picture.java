@@ -15,8 +15,8 @@ public record Picture(int width, int height, byte[] rgb) {
     }
 
     /**
-     * Writes a square of it to {@code into}, {@code size} × {@code size} pixels of three colours, by one bilinear sample each; black beyond
-     * its edges.
+     * Writes a square of it to {@code into}, {@code size} × {@code size} pixels of three colours, by one bilinear sample each;
+     * black beyond its edges.
      *
      * @param scale what a brightness of 0 to 255 is multiplied with
      * @param shift and what is added then

@@ -6,8 +6,8 @@ import java.util.List;
 /**
  * Keeps left and right of a followed body consistent. The network mixes them up now and then, for some pictures, as legs cross or the body
  * turns. Both readings of each picture are weighed over the whole time, by how far the joints would have jumped and by what the network
- * said; the best row of readings is found by dynamic programming (Viterbi 1967). The trunk is decided first, with all that hangs on it, then
- * arms and legs by themselves.
+ * said; the best row of readings is found by dynamic programming (Viterbi 1967). The trunk is decided first, with all that hangs on
+ * it, then arms and legs by themselves.
  */
 final class SideKeeper {
     private static final List<Joint> ARMS = List.of(

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 
 /** What is read off bodies in solid takes, beside what the small pictures alone give: repetitions, sides, postures. */
 public final class SightAccuracy {
@@ -24,25 +25,44 @@ public final class SightAccuracy {
     private final int[] near = new int[3];
     private int sided;
     private int sideRight;
+    private int sideTold;
     private int postureRight;
 
     private SightAccuracy() {}
 
-    /** A line per set that is wrong where {@code every}, and the rows over all. */
-    public static void table(int takes, boolean every, Consumer<String> lines) {
+    /** The share of sets counted exactly by what is best there: joints, or the pictures where those say nothing. */
+    double exactShare() {
+        return exact[2] / (double) sets;
+    }
+
+    /** What is read off takes {@code first} and those behind it; {@code wrong} hears of every set that is not right. */
+    static SightAccuracy of(int first, int takes, Consumer<String> wrong) {
         SightAccuracy all = new SightAccuracy();
-        for (int seed = 0; seed < takes; seed++) {
-            List<Kind> kinds = new ArrayList<>(List.of(Kind.values()));
-            Collections.rotate(kinds, -seed * SETS);
-            SolidTake take = new SolidTake(seed, kinds.subList(0, SETS));
-            TakeEvidence seen = take.seen();
-            for (Done d : take.sets()) {
-                String wrong = all.add(seen, d);
-                if (every && !wrong.isEmpty()) {
-                    lines.accept("solid take " + take.seed() + ", " + d.kind().move + ":" + wrong);
+        List<SolidTake> made = IntStream.range(first, first + takes)
+                .mapToObj(SightAccuracy::take)
+                .toList();
+        List<TakeEvidence> seen = made.stream().parallel().map(SolidTake::seen).toList();
+        for (int i = 0; i < takes; i++) {
+            for (Done d : made.get(i).sets()) {
+                String what = all.add(seen.get(i), d);
+                if (!what.isEmpty()) {
+                    wrong.accept("solid take " + made.get(i).seed() + ", " + d.kind().move + ":" + what);
                 }
             }
         }
+        return all;
+    }
+
+    /** Each take does other moves than the one before. */
+    private static SolidTake take(int seed) {
+        List<Kind> kinds = new ArrayList<>(List.of(Kind.values()));
+        Collections.rotate(kinds, -seed * SETS);
+        return new SolidTake(seed, kinds.subList(0, SETS));
+    }
+
+    /** A line per set that is wrong, and the rows over all. */
+    public static void table(int first, int takes, Consumer<String> lines) {
+        SightAccuracy all = of(first, takes, lines);
         lines.accept(String.format(
                 Locale.ROOT,
                 "solid figure: %d sets, somebody found in %.1f %% of them",
@@ -52,13 +72,17 @@ public final class SightAccuracy {
         for (int l = 0; l < levels.length; l++) {
             lines.accept(String.format(
                     Locale.ROOT,
-                    "reps by %-8s exact %.1f %%, within one %.1f %%",
+                    "reps by %-8s exact %.1f %%, within one %.1f %%   bars 85, 97",
                     levels[l],
                     100.0 * all.exact[l] / all.sets,
                     100.0 * all.near[l] / all.sets));
         }
         lines.accept(String.format(
-                Locale.ROOT, "working side right %.1f %% of %d", 100.0 * all.sideRight / all.sided, all.sided));
+                Locale.ROOT,
+                "working side right in %d of %d sets it was told in, of %d of one side   bar 98 %%",
+                all.sideRight,
+                all.sideTold,
+                all.sided));
         lines.accept(String.format(Locale.ROOT, "posture right %.1f %%", 100.0 * all.postureRight / all.sets));
     }
 
@@ -93,8 +117,9 @@ public final class SightAccuracy {
             double side = (arm ? WorkingSide.ARMS : WorkingSide.LEGS).of(leader.get(), d.start(), d.end());
             sided++;
             boolean right = side > 0 == (d.side() == 1);
-            sideRight += right ? 1 : 0;
-            wrong.append(right ? "" : String.format(Locale.ROOT, " wrong side %.2f", side));
+            sideTold += side == 0 ? 0 : 1;
+            sideRight += side != 0 && right ? 1 : 0;
+            wrong.append(side == 0 || right ? "" : String.format(Locale.ROOT, " wrong side %.2f", side));
         }
         Posture posture = Posture.of(leader.get(), d.start(), d.end());
         boolean right = posture == expected(d.kind()) || d.kind() == Kind.HINGE && posture == Posture.STANDING;

@@ -5,7 +5,8 @@ import app.nosegay.evidence.Joint;
 import java.util.List;
 
 /**
- * The joint a movement shows in most: of those tried the one that goes farthest in the picture over a stretch, up and down or to the sides.
+ * The joint a movement shows in most: of those tried the one that goes farthest in the picture over a stretch, up and down or to
+ * the sides.
  *
  * @param left the joint of the left side; that of the right goes with it
  * @param isVertical whether it goes up and down rather than to the sides
@@ -61,8 +62,8 @@ public record DrivingJoint(Joint left, boolean isVertical, double low, double hi
     }
 
     /**
-     * Where it is at a moment, from 0, the lowest or leftmost of the stretch, to 1; NaN where the person is not found. What goes beyond the
-     * stretch's bounds outside it stands at them.
+     * Where it is at a moment, from 0, the lowest or leftmost of the stretch, to 1; NaN where the person is not found. What goes
+     * beyond the stretch's bounds outside it stands at them.
      *
      * @param right whether of the right side
      */

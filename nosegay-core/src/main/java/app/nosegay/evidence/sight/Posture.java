@@ -4,7 +4,10 @@ import app.nosegay.evidence.Bodies.Body;
 import app.nosegay.evidence.Joint;
 import java.util.function.Predicate;
 
-/** How somebody is held by the ground, told from the trunk's angle and how high the hips are over the feet, both by the body's own measure. */
+/**
+ * How somebody is held by the ground, told from the trunk's angle and how high the hips are over the feet, both by the body's own
+ * measure.
+ */
 public enum Posture {
     /** The trunk upright, the hips high. */
     STANDING,

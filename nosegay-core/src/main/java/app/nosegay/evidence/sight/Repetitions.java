@@ -10,9 +10,9 @@ import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
 /**
- * One set and the rest before it as rows of numbers at a steady rate: the small grey pictures, or the places of joints. They are weighted by
- * how still each number is at rest and searched for the period near the planned tempo in which they repeat best; along the pattern that moves
- * with it, a rep is a way out and back to where the rest before left off.
+ * One set and the rest before it as rows of numbers at a steady rate: the small grey pictures, or the places of joints. They are
+ * weighted by how still each number is at rest and searched for the period near the planned tempo in which they repeat best; along
+ * the pattern that moves with it, a rep is a way out and back to where the rest before left off.
  */
 public final class Repetitions {
     /** A rep may take this share of its planned time … */

@@ -4,9 +4,9 @@ import app.nosegay.evidence.Bodies.Body;
 import app.nosegay.evidence.Joint;
 
 /**
- * Which arm or leg of a person works over a stretch: how far its outer joints go about their middle place, against those of the other side.
- * Arms are measured from their shoulder, so that a body that bends does not count; legs by where the foot is, as the one that is stood on
- * stays.
+ * Which arm or leg of a person works over a stretch: how far its outer joints go about their middle place, against those of the
+ * other side. Arms are measured from their shoulder, so that a body that bends does not count; legs by where the foot is, as the
+ * one that is stood on stays.
  */
 public enum WorkingSide {
     ARMS(Joint.LEFT_WRIST, Joint.LEFT_SHOULDER),
@@ -19,8 +19,8 @@ public enum WorkingSide {
     private static final double TREMBLE = 0.004;
 
     /**
-     * From the side one arm hides the other, and the network takes one for the other: shoulders that are less apart than this in the picture,
-     * in trunks, tell nothing.
+     * From the side one arm hides the other, and the network takes one for the other: shoulders that are less apart than this in
+     * the picture, in trunks, tell nothing.
      */
     private static final double TURNED_AWAY = 0.3;
 

@@ -88,15 +88,15 @@ public final class SightCheck {
         double floor = Posture.share(leader, start, end, Posture::isOnFloor);
         double feet = Posture.share(leader, start, end, p -> p == Posture.STANDING);
         if (LYING.contains(move.position()) && feet >= HELD) {
-            add("match.posture", s, "match.posture.standing");
+            posture(s, CoreText.of("match.posture.standing", timeline.spoken(s.id())));
         } else if (move.position().equals("standing") && floor >= HELD) {
-            add("match.posture", s, "match.posture.floor");
+            posture(s, CoreText.of("match.posture.floor", timeline.spoken(s.id())));
         }
     }
 
-    private void add(String code, Segment s, String message) {
-        String told = StringUtils.capitalize(CoreText.of(message, timeline.spoken(s.id())));
-        findings.add(Finding.at(code, Severity.LOOK, s, told).withFix(CoreText.of(code + ".fix")));
+    private void posture(Segment s, String message) {
+        findings.add(Finding.at("match.posture", Severity.LOOK, s, StringUtils.capitalize(message))
+                .withFix(CoreText.of("match.posture.fix")));
     }
 
     private void sides() {

@@ -393,7 +393,10 @@ final class ScorePainter {
         g.draw(path);
     }
 
-    /** The recorded interval under the planned bar: performed stretch filled, boundaries as stems with a whisker as wide as their doubt. */
+    /**
+     * The recorded interval under the planned bar: performed stretch filled, boundaries as stems with a whisker as wide as their
+     * doubt.
+     */
     private void recorded(Graphics2D g, ScoreLine line, double from) {
         for (Match.Placed p : line.placed()) {
             if (!p.matched()) {

@@ -43,7 +43,7 @@ public final class Session {
     private final WorkoutKeeping keeping = new WorkoutKeeping(this::workout, jobs, notices);
     private final SessionTakes takes = new SessionTakes(this);
     private final SessionExports exports = new SessionExports(this);
-    private final SessionSight sight = new SessionSight(this);
+    private final SessionSight sight = new SessionSight(jobs, this::workout, this::media, this::media);
     private final ExecutorService computing = Executors.newSingleThreadExecutor(r -> {
         Thread t = new Thread(r, "computing");
         t.setDaemon(true);

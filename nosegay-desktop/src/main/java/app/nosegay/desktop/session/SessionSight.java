@@ -13,18 +13,23 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 
 /**
- * Looks for the people in the recordings while one goes on working: after they were read, on a thread of its own, never while something plays
- * or another job runs. What is seen joins the programme when it is there.
+ * Looks for the people in the recordings while one goes on working: after they were read, on a thread of its own, never while
+ * something plays or another job runs. What is seen joins the programme when it is there.
  */
 public final class SessionSight {
     private static final long LAST_SECONDS = 2;
 
-    private final Session session;
+    private final Jobs jobs;
+    private final Supplier<Workout> workout;
+    private final Supplier<WorkoutMedia> media;
+    private final Consumer<WorkoutMedia> seen;
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
     private final AtomicInteger asked = new AtomicInteger();
     private final ExecutorService thread = Executors.newSingleThreadExecutor(r -> {
@@ -33,8 +38,16 @@ public final class SessionSight {
         return t;
     });
 
-    SessionSight(Session session) {
-        this.session = session;
+    /**
+     * @param workout the open one as it is
+     * @param media its recordings as they were read last
+     * @param seen gets them with the people in them, on the interface thread
+     */
+    SessionSight(Jobs jobs, Supplier<Workout> workout, Supplier<WorkoutMedia> media, Consumer<WorkoutMedia> seen) {
+        this.jobs = jobs;
+        this.workout = workout;
+        this.media = media;
+        this.seen = seen;
     }
 
     /** How far it is; empty when nothing is looked at. */
@@ -65,20 +78,19 @@ public final class SessionSight {
     /** Looks at the recordings that were read and not looked at yet. */
     void begin() {
         stop();
-        if (!isWanted() || thread.isShutdown() || session.media().readings().isEmpty()) {
+        Workout now = workout.get();
+        WorkoutMedia read = media.get();
+        if (!isWanted() || thread.isShutdown() || read.readings().isEmpty()) {
             return;
         }
         int mine = asked.get();
-        long of = session.opened();
-        Workout workout = session.workout();
-        WorkoutMedia media = session.media();
         thread.execute(() -> {
             try {
-                if (mine != asked.get() || SightJob.open(workout, media).isEmpty()) {
+                if (mine != asked.get() || SightJob.open(now, read).isEmpty()) {
                     return;
                 }
-                SightJob.look(workout, media, this::isBusy, share -> step(mine, share));
-                Platform.runLater(() -> seen(mine, of));
+                SightJob.look(now, read, this::isBusy, share -> step(mine, share));
+                Platform.runLater(() -> seen(mine));
             } catch (CancellationException e) {
                 // Stopped: what was not seen to its end is not kept.
             } catch (IOException | RuntimeException | LinkageError e) {
@@ -86,14 +98,14 @@ public final class SessionSight {
                 FailureLog.record("sight", e);
                 Platform.runLater(() -> {
                     stop();
-                    session.jobs().say(DesktopText.of("session.sight.failed", e.getMessage()));
+                    jobs.say(DesktopText.of("session.sight.failed", e.getMessage()));
                 });
             }
         });
     }
 
     private boolean isBusy() {
-        return RealTime.isGoingOn() || session.jobs().isRunning();
+        return RealTime.isGoingOn() || jobs.isRunning();
     }
 
     private void step(int mine, double share) {
@@ -107,10 +119,10 @@ public final class SessionSight {
         });
     }
 
-    private void seen(int mine, long of) {
-        if (mine == asked.get() && session.isOpen(of)) {
+    private void seen(int mine) {
+        if (mine == asked.get()) {
             state.set("");
-            session.media(session.media().withBodies(session.workout()));
+            seen.accept(media.get().withBodies(workout.get()));
         }
     }
 
