@@ -5,15 +5,15 @@ import app.nosegay.evidence.Joint;
 import java.util.List;
 
 /**
- * The joint a movement shows in most: of those tried the one that goes farthest in the picture over a stretch, up and down or to
- * the sides.
+ * The joint a movement shows in most: of those tried the one that goes farthest in the picture over a stretch, up and down or to the sides.
  *
  * @param left the joint of the left side; that of the right goes with it
  * @param isVertical whether it goes up and down rather than to the sides
- * @param low the least of its places, in heights of the picture
- * @param high the greatest; never below {@code low}
+ * @param way how far the side goes that goes farther, in heights of the picture
+ * @param middleLeft the middle of the way of the left side
+ * @param middleRight the same of the right side
  */
-public record DrivingJoint(Joint left, boolean isVertical, double low, double high) {
+public record DrivingJoint(Joint left, boolean isVertical, double way, double middleLeft, double middleRight) {
     /** The hips come first: where they go far, all above goes with them, and they say it best. */
     private static final List<Joint> TRIED =
             List.of(Joint.LEFT_HIP, Joint.LEFT_WRIST, Joint.LEFT_KNEE, Joint.LEFT_ANKLE, Joint.NOSE);
@@ -25,59 +25,56 @@ public record DrivingJoint(Joint left, boolean isVertical, double low, double hi
     public static DrivingJoint of(JointRows person, double start, double end) {
         DrivingJoint best = null;
         for (Joint joint : TRIED) {
-            for (int axis = 0; axis < 2; axis++) {
-                DrivingJoint tried = tried(person, joint, axis == 0, start, end);
-                best = best == null || tried.way() > FARTHER * best.way() ? tried : best;
+            for (boolean vertical : new boolean[] {true, false}) {
+                double[] one = bounds(person, joint, vertical, start, end);
+                double[] other = bounds(person, joint.opposite(), vertical, start, end);
+                double way = Math.max(one[1] - one[0], other[1] - other[0]);
+                if (best == null || way > FARTHER * best.way) {
+                    best = new DrivingJoint(joint, vertical, way, (one[0] + one[1]) / 2, (other[0] + other[1]) / 2);
+                }
             }
         }
         return best;
     }
 
-    private static DrivingJoint tried(JointRows person, Joint joint, boolean vertical, double start, double end) {
+    /** The least and the greatest place of a joint; both 0 where the person is not found. */
+    private static double[] bounds(JointRows person, Joint joint, boolean vertical, double start, double end) {
         double low = Double.MAX_VALUE;
         double high = -Double.MAX_VALUE;
         for (int s = person.sample(start); s < person.sample(end); s++) {
             if (person.body().isIn(s)) {
-                for (Joint j : List.of(joint, joint.opposite())) {
-                    double at = place(person.body(), s, j, vertical);
-                    low = Math.min(low, at);
-                    high = Math.max(high, at);
-                }
+                double at = place(person.body(), s, joint, vertical);
+                low = Math.min(low, at);
+                high = Math.max(high, at);
             }
         }
-        return low > high ? new DrivingJoint(joint, vertical, 0, 0) : new DrivingJoint(joint, vertical, low, high);
+        return low > high ? new double[2] : new double[] {low, high};
     }
 
     private static double place(Body body, int sample, Joint joint, boolean vertical) {
         return vertical ? body.y(sample, joint) : body.x(sample, joint);
     }
 
-    private double way() {
-        return high - low;
-    }
-
-    /** Whether left and right have a place of their own. */
+    /** Whether left and right have a way of their own. */
     public boolean isPaired() {
         return left != Joint.NOSE && left != Joint.LEFT_HIP;
     }
 
     /**
-     * Where it is at a moment, from 0, the lowest or leftmost of the stretch, to 1; NaN where the person is not found. What goes
-     * beyond the stretch's bounds outside it stands at them.
+     * Where it is at a moment, about the middle of its way at 0.5; 1 is up, or right, by half of what the side goes that goes farther. NaN
+     * where the person is not found.
      *
-     * @param right whether of the right side
+     * @param right whether of the right side; both sides are one where they are not paired
      */
     public double at(JointRows person, double seconds, boolean right) {
         int sample = person.sample(seconds);
-        if (way() <= 0 || !person.body().isIn(sample)) {
+        if (way <= 0 || !person.body().isIn(sample)) {
             return Double.NaN;
         }
-        double at = isPaired()
-                ? place(person.body(), sample, right ? left.opposite() : left, isVertical)
-                : isVertical
-                        ? person.body().middleY(sample, left)
-                        : person.body().middleX(sample, left);
-        double share = Math.max(0, Math.min(1, (at - low) / way()));
-        return isVertical ? 1 - share : share;
+        boolean other = right && isPaired();
+        double off = place(person.body(), sample, other ? left.opposite() : left, isVertical)
+                - (other ? middleRight : middleLeft);
+        double share = 0.5 + (isVertical ? -off : off) / way;
+        return Math.max(0, Math.min(1, share));
     }
 }
