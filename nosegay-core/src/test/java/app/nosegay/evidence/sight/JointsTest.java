@@ -32,7 +32,8 @@ class JointsTest {
     }
 
     /**
-     * However many, however fast, near or far, wherever in the picture: each is counted, also in a mirror. Of under five the last is a guess.
+     * However many, however fast, near or far, wherever in the picture: each is counted, also in a mirror.
+     * Of under five the last is a guess.
      */
     @Property(tries = 60)
     void repsAreCountedWhateverTheirNumberPaceSizeAndPlace(
