@@ -275,6 +275,7 @@ public final class BenchCommand implements Callable<Integer> {
             double read = both[1];
             row(out, "reading a take ÷ bare decode", read / decode, "≤ 1.3", read, decode);
             LookBench.scrubbing(out, take, proxy, TAKE_SECONDS);
+            LookBench.people(out, proxy, TAKE_SECONDS);
         }
         if (wanted("rendering")) {
             render(out, take, folder);

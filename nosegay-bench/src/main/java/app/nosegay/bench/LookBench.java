@@ -1,5 +1,7 @@
 package app.nosegay.bench;
 
+import app.nosegay.jobs.SightJob;
+import app.nosegay.media.Progress;
 import app.nosegay.media.Scrubber;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
@@ -28,6 +30,20 @@ final class LookBench {
     private static final int MOVES = 5;
 
     private LookBench() {}
+
+    /** How long it takes to look for the people in a take, against its length. */
+    static void people(PrintWriter out, Path proxy, double seconds) throws Exception {
+        long began = System.nanoTime();
+        int people = SightJob.bodies(proxy, () -> false, Progress.NONE).people().size();
+        double took = (System.nanoTime() - began) / 1e9;
+        out.printf(
+                Locale.ROOT,
+                "%-42s %6.2f   bar ≤ 0.2 for one, 0.5 for three (%d found)%n",
+                "looking for people ÷ length of the take",
+                took / seconds,
+                people);
+        out.flush();
+    }
 
     /** Time from asking for a moment of a take, anywhere in it, to its first picture and to the exact one. */
     static void scrubbing(PrintWriter out, Path take, Path proxy, double seconds) throws Exception {

@@ -5,6 +5,7 @@ import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
+import app.nosegay.evidence.sight.Presenters;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Interval;
@@ -25,6 +26,7 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -147,7 +149,7 @@ public final class Dresser {
             if (face instanceof Face.LevelBadge badge) {
                 Box room = Layout.room(frame, notes.shows(DressNotes.Extra.PROGRESS));
                 blocked.add(Dressing.level(
-                        badge.place().ordinal(), frame, room, notes.style().scale()));
+                        badge.across(), frame, room, notes.style().scale()));
             } else {
                 used.add(Dressing.group(face));
             }
@@ -252,6 +254,9 @@ public final class Dresser {
         }
         Length stay = span.length().times(LEVELS_SHARE);
         Time<Axis.Cut> until = from.plus(stay.compareTo(LEVELS_STAY) < 0 ? stay : LEVELS_STAY);
+        List<Double> stands = standing(interval, levels.size());
+        List<Level> fromLeft =
+                levels.stream().sorted(Comparator.comparing(Level::place)).toList();
         for (Level level : levels) {
             Segment first = interval.first();
             String does = first.line() == null
@@ -261,9 +266,22 @@ public final class Dresser {
                             .map(l -> Phrases.difference(l, first.line(), first.block(), false))
                             .findFirst()
                             .orElse("");
-            add(new Span<>(from, until), new Face.LevelBadge(level.name(), level.place(), level.grade(), does));
+            Span<Axis.Cut> shown = new Span<>(from, until);
+            add(
+                    shown,
+                    stands.isEmpty()
+                            ? new Face.LevelBadge(level.name(), level.place(), level.grade(), does)
+                            : new Face.LevelBadge(
+                                    level.name(), stands.get(fromLeft.indexOf(level)), level.grade(), does));
         }
         return until.plus(CardDresser.BETWEEN_CARDS);
+    }
+
+    /** Where those who show the levels stand in an interval, from left to right; empty where that cannot be told of each. */
+    private List<Double> standing(Interval interval, int count) {
+        Match.Placed placed = match.segment(interval.first().id()).orElseThrow();
+        TakeEvidence take = takes.get(placed.take());
+        return take == null ? List.of() : Presenters.across(take, new Span<>(placed.start(), placed.end()), count);
     }
 
     private static Face.Phase phase(SegmentKind kind) {

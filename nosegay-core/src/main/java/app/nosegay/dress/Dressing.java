@@ -91,7 +91,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
             return fixed(face, new Box(safe.x(), safe.bottom() - STRIP, safe.width(), STRIP), 1);
         }
         if (face instanceof Face.LevelBadge badge) {
-            return fixed(face, level(badge.place().ordinal(), frame, room, scale), 1);
+            return fixed(face, level(badge.across(), frame, room, scale), 1);
         }
         if (face instanceof Face.Caption) {
             double width = room.width() * 0.72;
@@ -127,9 +127,9 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
     }
 
     /** The place of a level's badge, under the third of the frame its presenter stands in. */
-    static Box level(int third, Frame frame, Box room, double scale) {
+    static Box level(double across, Frame frame, Box room, double scale) {
         double width = Math.min(LEVEL_WIDTH * scale, room.width() / 3 - GAP);
-        double centre = frame.width() * (third * 2 + 1) / 6;
+        double centre = frame.width() * across;
         double x = Math.max(room.x(), Math.min(room.right() - width, centre - width / 2));
         return new Box(x, room.bottom() - LEVEL_HEIGHT * scale, width, LEVEL_HEIGHT * scale);
     }

@@ -39,8 +39,17 @@ public sealed interface Face {
      */
     record Progress(int done, int of, List<Integer> marks) implements Face {}
 
-    /** A level's name under the presenter who shows it, with what is done differently, or empty. */
-    record LevelBadge(String name, Level.Place place, Level.Grade grade, String does) implements Face {}
+    /**
+     * A level's name under the presenter who shows it, with what is done differently, or empty.
+     *
+     * @param across where the presenter stands, as a share of the width
+     */
+    record LevelBadge(String name, double across, Level.Grade grade, String does) implements Face {
+        /** Under the third of the picture the level has in the plan. */
+        public LevelBadge(String name, Level.Place place, Level.Grade grade, String does) {
+            this(name, (place.ordinal() * 2 + 1) / 6.0, grade, does);
+        }
+    }
 
     /**
      * The way of one rep.

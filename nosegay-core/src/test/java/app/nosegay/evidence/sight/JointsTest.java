@@ -130,6 +130,30 @@ class JointsTest {
         assertThat(JointRows.ofLeader(take.withBodies(Bodies.NONE))).isEmpty();
     }
 
+    @Test
+    void presentersAreToldFromLeftToRightAndOnlyWhenAllAreThere() {
+        Bodies right = SampleBodies.take(20, (j, t) -> SampleBodies.standing(j), 1.4, 0.2, 1)
+                .bodies();
+        Bodies left = SampleBodies.take(20, (j, t) -> SampleBodies.standing(j), 0.4, 0.16, 2)
+                .bodies();
+        Bodies behind = SampleBodies.take(20, (j, t) -> SampleBodies.standing(j), 0.9, 0.07, 3)
+                .bodies();
+        TakeEvidence take = SampleBodies.take(20, (j, t) -> SampleBodies.standing(j))
+                .withBodies(new Bodies(
+                        8,
+                        16 / 9.0,
+                        List.of(
+                                right.people().get(0),
+                                behind.people().get(0),
+                                left.people().get(0))));
+        Span<app.nosegay.time.Axis.Take> span = new Span<>(Time.ofSeconds(2), Time.ofSeconds(8));
+        List<Double> across = Presenters.across(take, span, 2);
+        assertThat(across).hasSize(2);
+        assertThat(across.get(0)).isCloseTo(0.4 * 9 / 16, within(0.01));
+        assertThat(across.get(1)).isCloseTo(1.4 * 9 / 16, within(0.01));
+        assertThat(Presenters.across(take, span, 3)).isEmpty();
+    }
+
     /** What is laid over the picture keeps off somebody who stands still for the whole take, whom no difference shows. */
     @Test
     void cellsUnderABodyAreTaken() {
