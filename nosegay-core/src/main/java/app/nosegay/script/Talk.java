@@ -98,22 +98,22 @@ public final class Talk {
 
     /** Whether {@code s} is the talk before the first movement. */
     public static boolean isOpening(Timeline timeline, Segment s) {
-        Segment first = timeline.segments().stream()
-                .filter(o -> o.kind() == SegmentKind.TALK)
-                .findFirst()
-                .orElse(null);
-        boolean beforeMoving = timeline.segments().stream()
-                .takeWhile(o -> o != s)
-                .noneMatch(o -> o.kind().isMoving());
-        return s == first && beforeMoving;
+        return s
+                == timeline.segments().stream()
+                        .takeWhile(o -> !o.kind().isMoving())
+                        .filter(o -> o.kind() == SegmentKind.TALK)
+                        .findFirst()
+                        .orElse(null);
     }
 
     /** Whether {@code s} is the talk behind the last movement. */
     public static boolean isClosing(Timeline timeline, Segment s) {
-        return timeline.segments().stream().filter(o -> o.kind().isMoving()).noneMatch(o -> o.start()
-                        .isAfter(s.start()))
-                && timeline.segments().stream().filter(o -> o.kind().isMoving()).anyMatch(o -> o.start()
-                        .isBefore(s.start()));
+        List<Segment> all = timeline.segments();
+        int last = all.size() - 1;
+        while (last >= 0 && !all.get(last).kind().isMoving()) {
+            last--;
+        }
+        return last >= 0 && all.get(last).start().isBefore(s.start());
     }
 
     /** The wishes of a talk: the sheet's own lines in their order, completed by what the plan suggests. */
