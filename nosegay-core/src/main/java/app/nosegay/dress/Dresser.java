@@ -2,7 +2,6 @@ package app.nosegay.dress;
 
 import app.nosegay.cut.Cut;
 import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.evidence.sight.Presenters;
@@ -99,16 +98,17 @@ public final class Dresser {
             Frame frame) {
         Dresser dresser = new Dresser(timeline, match, cut, cues, recorded, library, notes, frame);
         dresser.cards.title();
+        List<Piece> corrections = dresser.corrections();
         List<Interval> intervals = dresser.inShownOrder();
         List<Layout.Stretch> stretches = new ArrayList<>();
         for (int i = 0; i < intervals.size(); i++) {
             int before = dresser.pieces.size();
             Interval next = i + 1 < intervals.size() ? intervals.get(i + 1) : null;
             dresser.interval(intervals.get(i), next);
-            List<Piece> own = dresser.pieces.subList(before, dresser.pieces.size());
-            dresser.stretch(intervals.get(i), own).ifPresent(stretches::add);
+            List<Piece> own = new ArrayList<>(dresser.pieces.subList(before, dresser.pieces.size()));
+            dresser.stretch(intervals.get(i), own, corrections).ifPresent(stretches::add);
         }
-        dresser.corrections();
+        dresser.pieces.addAll(corrections);
         dresser.progress();
         return new Dressing(dresser.pieces, Layout.of(stretches, frame, notes), notes);
     }
@@ -135,26 +135,13 @@ public final class Dresser {
     }
 
     /** What the layout has to know of an interval. */
-    private Optional<Layout.Stretch> stretch(Interval interval, List<Piece> own) {
+    private Optional<Layout.Stretch> stretch(Interval interval, List<Piece> own, List<Piece> corrections) {
         Optional<Span<Axis.Cut>> first = source.shown(interval.first());
         Optional<Span<Axis.Cut>> last = source.shown(interval.last());
         if (first.isEmpty() || last.isEmpty()) {
             return Optional.empty();
         }
         Set<Layout.Group> used = EnumSet.noneOf(Layout.Group.class);
-        List<Box> blocked = new ArrayList<>();
-        boolean countIn = false;
-        for (Piece piece : own) {
-            Face face = piece.at(piece.span().start());
-            if (face instanceof Face.LevelBadge badge) {
-                Box room = Layout.room(frame, notes.shows(DressNotes.Extra.PROGRESS));
-                blocked.add(Dressing.level(
-                        badge.across(), frame, room, notes.style().scale()));
-            } else {
-                used.add(Dressing.group(face));
-            }
-            countIn |= face instanceof Face.GetReady;
-        }
         Match.Placed placed = match.segment(interval.first().id()).orElseThrow();
         Match.Placed end = match.segment(interval.last().id()).orElseThrow();
         TakeEvidence take = takes.get(placed.take());
@@ -163,14 +150,22 @@ public final class Dresser {
                 : OccupancyMap.of(take, new Span<>(placed.start(), Time.max(placed.end(), end.end())));
         OccupancyMap occupancy =
                 frame.focus() == null ? whole : whole.cropped(frame.keeping(whole.extent(frame.focus())));
+        Span<Axis.Cut> span = new Span<>(first.get().start(), last.get().end());
+        Layout.Needs needs = Layout.Needs.LEAST;
+        List<Face.LevelBadge> badges = new ArrayList<>();
+        List<Piece> shown = new ArrayList<>(own);
+        corrections.stream().filter(c -> span.contains(c.span().start())).forEach(shown::add);
+        for (Piece piece : shown) {
+            Face face = piece.at(piece.span().start());
+            if (face instanceof Face.LevelBadge badge) {
+                badges.add(badge);
+            } else {
+                used.add(Dressing.group(face));
+            }
+            needs = needs.with(face);
+        }
         return Optional.of(new Layout.Stretch(
-                interval.id(),
-                interval.first().block().slug(),
-                new Span<>(first.get().start(), last.get().end()),
-                used,
-                countIn,
-                blocked,
-                occupancy));
+                interval.id(), interval.first().block().slug(), span, used, needs, badges, occupancy));
     }
 
     /** The strip that shows how far the workout is, with a mark where each block begins. */
@@ -194,20 +189,22 @@ public final class Dresser {
     }
 
     /** Where something was said wrong, the right figure, side or name is shown with it. */
-    private void corrections() {
+    private List<Piece> corrections() {
+        List<Piece> corrections = new ArrayList<>();
         if (!notes.shows(DressNotes.Extra.CORRECTIONS)) {
-            return;
+            return corrections;
         }
         for (Misstatement misstatement : recorded.misstatements()) {
             String text = Wordings.capital(misstatement.show());
             if (!text.isEmpty()) {
                 cut.toCut(misstatement.take(), misstatement.span().start())
-                        .ifPresent(at -> add(
+                        .ifPresent(at -> corrections.add(new Piece.Still(
                                 new Span<>(at, at.plus(CardDresser.reading(text))),
                                 new Face.Card(
-                                        Face.CardKind.CORRECTION, CoreText.of("dress.dresser.correction"), text)));
+                                        Face.CardKind.CORRECTION, CoreText.of("dress.dresser.correction"), text))));
             }
         }
+        return corrections;
     }
 
     private void interval(Interval interval, Interval next) {

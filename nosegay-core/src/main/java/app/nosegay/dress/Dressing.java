@@ -2,6 +2,7 @@ package app.nosegay.dress;
 
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
+import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
@@ -20,12 +21,12 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
     private static final double ASIDE = 0.55;
 
     private static final double GAP = 10;
+    /** A name with what move of how many it is; below it the working side, as wide as its word. */
     private static final double PLATE = 104;
+
     private static final double BADGE = 60;
     private static final double COUNTER = 84;
     private static final double STRIP = 9;
-    private static final double LEVEL_WIDTH = 250;
-    private static final double LEVEL_HEIGHT = 74;
     private static final double TITLE_HEIGHT = 190;
     private static final double CAPTION_HEIGHT = 84;
 
@@ -88,10 +89,17 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         double scale = style.scale();
         if (face instanceof Face.Progress) {
             Box safe = frame.safe();
-            return fixed(face, new Box(safe.x(), safe.bottom() - STRIP, safe.width(), STRIP), 1);
+            return fixed(face, new Box(safe.x(), safe.y(), safe.width(), STRIP), 1);
         }
         if (face instanceof Face.LevelBadge badge) {
-            return fixed(face, level(badge.across(), frame, room, scale), 1);
+            Box own = area == null ? null : area.badges().get(badge);
+            return fixed(
+                    face,
+                    own != null
+                            ? own
+                            : LevelBadges.places(List.of(badge), List.of(), OccupancyMap.none(), frame, notes)
+                                    .get(badge),
+                    1);
         }
         if (face instanceof Face.Caption) {
             double width = room.width() * 0.72;
@@ -102,13 +110,20 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         if (face instanceof Face.Card card
                 && (card.kind() == Face.CardKind.TITLE || card.kind() == Face.CardKind.END)) {
             double height = TITLE_HEIGHT * scale;
-            return fixed(face, new Box(room.x(), room.bottom() - height, room.width(), height), 0.96);
+            Box low = new Box(room.x(), room.bottom() - height, room.width(), height);
+            Box high = new Box(room.x(), room.y(), room.width(), height);
+            // Above the end the host puts its own pieces.
+            boolean up = card.kind() == Face.CardKind.TITLE
+                    && area != null
+                    && area.stretch().occupancy().touched(high, frame)
+                            < area.stretch().occupancy().touched(low, frame);
+            return fixed(face, up ? high : low, 0.96);
         }
         Layout.Group group = group(face);
         Layout.Anchor anchor = area == null ? null : area.anchors().get(group);
         if (anchor == null) {
             // Outside every interval nothing of the kind is shown; a piece made by hand still gets its usual corner.
-            double[] size = Layout.size(group, style, face instanceof Face.GetReady);
+            double[] size = Layout.size(group, style, Layout.Needs.LEAST.with(face));
             anchor = group == Layout.Group.CLOCK
                     ? Layout.Anchor.TOP_RIGHT
                     : group == Layout.Group.HEAD
@@ -126,28 +141,28 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         return new PlacedOverlay(face, box, opacity, false, true);
     }
 
-    /** The place of a level's badge, under the third of the frame its presenter stands in. */
-    static Box level(double across, Frame frame, Box room, double scale) {
-        double width = Math.min(LEVEL_WIDTH * scale, room.width() / 3 - GAP);
-        double centre = frame.width() * across;
-        double x = Math.max(room.x(), Math.min(room.right() - width, centre - width / 2));
-        return new Box(x, room.bottom() - LEVEL_HEIGHT * scale, width, LEVEL_HEIGHT * scale);
-    }
-
     private static PlacedOverlay part(Face face, Box box, Layout.Anchor anchor, Style style, double opacity) {
         double scale = style.scale();
         boolean bottom = anchor.isBottom();
         Box own = box;
+        double[] timer = Layout.size(Layout.Group.CLOCK, style, Layout.Needs.LEAST);
         if (face instanceof Face.Timer) {
-            double height = Math.min(box.height(), Layout.size(Layout.Group.CLOCK, style, false)[1]);
-            own = slice(box, bottom, height);
+            own = Layout.corner(box, anchor, timer[0], Math.min(box.height(), timer[1]));
         } else if (face instanceof Face.GetReady) {
-            double timer = Layout.size(Layout.Group.CLOCK, style, false)[1] + GAP;
-            own = slice(box, !bottom, Math.max(0, box.height() - timer));
+            double width = box.width() - timer[0] - GAP;
+            own = new Box(anchor.isRight() ? box.x() : box.right() - width, box.y(), width, box.height());
+        } else if (face instanceof Face.Card card) {
+            own = Layout.corner(
+                    box, anchor, box.width(), Math.min(box.height(), PaperSize.height(card) * style.scale()));
         } else if (face instanceof Face.NamePlate) {
             own = slice(box, false, PLATE * scale);
-        } else if (face instanceof Face.SideBadge) {
-            own = new Box(box.x(), box.y() + (PLATE + GAP) * scale, box.width(), BADGE * scale);
+        } else if (face instanceof Face.SideBadge badge) {
+            Box row = new Box(box.x(), box.y() + (PLATE + GAP) * scale, box.width(), BADGE * scale);
+            own = Layout.corner(
+                    row,
+                    anchor.isRight() ? Layout.Anchor.TOP_RIGHT : Layout.Anchor.TOP_LEFT,
+                    Math.min(box.width(), PaperSize.width(badge) * scale),
+                    row.height());
         } else if (face instanceof Face.RepCounter) {
             own = slice(box, bottom, COUNTER * scale);
         } else if (face instanceof Face.Tempo) {
@@ -164,7 +179,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         if (face instanceof Face.Timer || face instanceof Face.GetReady) {
             return Layout.Group.CLOCK;
         }
-        if (face instanceof Face.NamePlate || face instanceof Face.SideBadge) {
+        if (face instanceof Face.NamePlate || face instanceof Face.SideBadge badge) {
             return Layout.Group.HEAD;
         }
         if (face instanceof Face.RepCounter || face instanceof Face.Tempo) {

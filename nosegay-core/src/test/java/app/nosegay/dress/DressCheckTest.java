@@ -23,7 +23,7 @@ class DressCheckTest {
                 "b",
                 new Span<>(Time.zero(), Time.ofSeconds(20)),
                 EnumSet.allOf(Group.class),
-                false,
+                new Layout.Needs(true, true, true, 470, 196),
                 List.of(),
                 OccupancyMap.none());
         return Layout.of(List.of(stretch), frame, notes);

@@ -43,7 +43,7 @@ class LayoutTest {
                 "b",
                 new Span<>(Time.ofSeconds(10 * i), Time.ofSeconds(10 * i + 10)),
                 EnumSet.allOf(Group.class),
-                false,
+                new Layout.Needs(true, true, true, 470, 196),
                 List.of(),
                 occupancy);
     }
@@ -98,7 +98,7 @@ class LayoutTest {
                     "b",
                     new Span<>(Time.ofSeconds(10 * i), Time.ofSeconds(10 * i + 10)),
                     rest ? EnumSet.of(Group.CLOCK, Group.CARD) : EnumSet.allOf(Group.class),
-                    false,
+                    new Layout.Needs(true, true, true, 470, 196),
                     List.of(),
                     legsAtTheLeft()));
         }
@@ -206,15 +206,127 @@ class LayoutTest {
                 "b",
                 new Span<>(Time.ofSeconds(0), Time.ofSeconds(10)),
                 EnumSet.of(Group.CLOCK, Group.HEAD, Group.REPS),
-                false,
+                new Layout.Needs(true, true, true, 470, 196),
                 List.of(),
                 low);
         Layout.Area area = Layout.of(List.of(counted), Frame.portrait(0.5), DressNotes.NONE)
                 .areas()
                 .get(0);
-        assertThat(area.anchors().get(Group.REPS)).isIn(Anchor.UPPER_LEFT, Anchor.UPPER_RIGHT);
+        area.boxes().values().forEach(b -> assertThat(low.behind(b, Frame.portrait(0.5)))
+                .isLessThan(0.05));
         assertThat(Anchor.of(Frame.LANDSCAPE)).doesNotContain(Anchor.UPPER_LEFT, Anchor.UPPER_RIGHT);
         assertThat(Anchor.of(Frame.square(0.5))).doesNotContain(Anchor.UPPER_LEFT);
+    }
+
+    /** A body that reaches everywhere but for a stripe of the picture. */
+    private static OccupancyMap reachingAllBut(int fromColumn, int toColumn, int lowestRow) {
+        float[] reach = new float[COLUMNS * ROWS];
+        for (int y = 0; y < ROWS; y++) {
+            for (int x = 0; x < COLUMNS; x++) {
+                boolean free = x >= fromColumn && x < toColumn && y <= lowestRow;
+                reach[y * COLUMNS + x] = free ? 0 : 0.5f;
+            }
+        }
+        return new OccupancyMap(COLUMNS, ROWS, reach, reach, new float[COLUMNS * ROWS], reach);
+    }
+
+    @Test
+    void aFreePlaceIsFoundWhereverItIs() {
+        OccupancyMap middle = reachingAllBut(9, 23, 17);
+        for (Group group : List.of(Group.CLOCK, Group.HEAD, Group.CARD, Group.REPS)) {
+            Layout.Stretch alone = new Layout.Stretch(
+                    "b/m",
+                    "b",
+                    new Span<>(Time.ofSeconds(0), Time.ofSeconds(10)),
+                    EnumSet.of(group),
+                    new Layout.Needs(true, true, true, 470, 196),
+                    List.of(),
+                    middle);
+            Box box = Layout.of(List.of(alone), Frame.LANDSCAPE, DressNotes.NONE)
+                    .areas()
+                    .get(0)
+                    .boxes()
+                    .get(group);
+            assertThat(middle.touched(box, Frame.LANDSCAPE)).as(group.words()).isZero();
+        }
+    }
+
+    /** The timer, the name and the counter move for a person who would be covered, and for a whole block; never for less. */
+    @Property(tries = 40)
+    void whatIsAlwaysThereKeepsItsPlaceThroughABlock(@ForAll @IntRange(min = 0, max = 100_000) int seed) {
+        Random random = new Random(seed);
+        List<Layout.Stretch> stretches = new ArrayList<>();
+        for (int i = 0; i < 9; i++) {
+            int from = random.nextInt(28);
+            float[] reach = occupancy(from, Math.min(COLUMNS, from + 1 + random.nextInt(6)))
+                    .presence();
+            stretches.add(new Layout.Stretch(
+                    "b" + i / 3 + "/m" + i,
+                    "b" + i / 3,
+                    new Span<>(Time.ofSeconds(10 * i), Time.ofSeconds(10 * i + 10)),
+                    EnumSet.of(Group.CLOCK, Group.HEAD, Group.REPS),
+                    new Layout.Needs(false, random.nextBoolean(), random.nextBoolean(), 300 + random.nextInt(170), 0),
+                    List.of(),
+                    new OccupancyMap(COLUMNS, ROWS, reach, reach, new float[COLUMNS * ROWS], reach)));
+        }
+        List<Layout.Area> areas =
+                Layout.of(stretches, Frame.LANDSCAPE, DressNotes.NONE).areas();
+        for (int i = 0; i < 9; i++) {
+            Layout.Area first = areas.get(i / 3 * 3);
+            for (Group group : List.of(Group.CLOCK, Group.HEAD, Group.REPS)) {
+                Box a = first.boxes().get(group);
+                Box b = areas.get(i).boxes().get(group);
+                boolean right = first.anchors().get(group).isRight();
+                boolean bottom = first.anchors().get(group).isBottom();
+                assertThat(right ? b.right() : b.x()).isEqualTo(right ? a.right() : a.x());
+                assertThat(bottom ? b.bottom() : b.y()).isEqualTo(bottom ? a.bottom() : a.y());
+            }
+        }
+    }
+
+    @Test
+    void onePlaceForAllIsBetterThanWaysAcross() {
+        List<Layout.Stretch> stretches = new ArrayList<>();
+        for (int i = 0; i < 9; i++) {
+            float[] reach = i / 3 == 1 ? occupancy(24, 32).presence() : new float[COLUMNS * ROWS];
+            stretches.add(new Layout.Stretch(
+                    "b" + i / 3 + "/m" + i,
+                    "b" + i / 3,
+                    new Span<>(Time.ofSeconds(10 * i), Time.ofSeconds(10 * i + 10)),
+                    EnumSet.of(Group.CLOCK),
+                    Layout.Needs.LEAST,
+                    List.of(),
+                    new OccupancyMap(COLUMNS, ROWS, reach, reach, new float[COLUMNS * ROWS], reach)));
+        }
+        List<Boolean> right = Layout.of(stretches, Frame.LANDSCAPE, DressNotes.NONE).areas().stream()
+                .map(a -> a.boxes().get(Group.CLOCK).right() > 24 * 40)
+                .toList();
+        // One place that is good for all of them is better than two ways across.
+        assertThat(right).doesNotContain(true).hasSize(9);
+        assertThat(Layout.of(stretches.subList(0, 3), Frame.LANDSCAPE, DressNotes.NONE)
+                        .areas()
+                        .get(0)
+                        .anchors()
+                        .get(Group.CLOCK))
+                .isEqualTo(Anchor.TOP_RIGHT);
+    }
+
+    @Test
+    void aBadgeIsUnderTheFeetOrWhereThereIsRoomOverTheHead() {
+        Face.LevelBadge badge = new Face.LevelBadge("Oak", 0.5, app.nosegay.plan.terms.Level.Grade.HARDER, "");
+        float[] reach = new float[COLUMNS * ROWS];
+        for (int y = 8; y < ROWS; y++) {
+            java.util.Arrays.fill(reach, y * COLUMNS + 13, y * COLUMNS + 19, 1);
+        }
+        OccupancyMap standing = new OccupancyMap(COLUMNS, ROWS, reach, reach, new float[COLUMNS * ROWS], reach);
+        Box floor = LevelBadges.places(List.of(badge), List.of(), OccupancyMap.none(), Frame.LANDSCAPE, DressNotes.NONE)
+                .get(badge);
+        Box over = LevelBadges.places(List.of(badge), List.of(), standing, Frame.LANDSCAPE, DressNotes.NONE)
+                .get(badge);
+        assertThat(floor.bottom()).isGreaterThan(660);
+        assertThat(over.bottom()).isLessThanOrEqualTo(8 * 40);
+        assertThat(over.x() + over.width() / 2).isEqualTo(640);
+        assertThat(standing.touched(over, Frame.LANDSCAPE)).isZero();
     }
 
     @Test

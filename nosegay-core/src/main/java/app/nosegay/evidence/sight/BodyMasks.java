@@ -47,10 +47,36 @@ final class BodyMasks {
         return masks;
     }
 
-    /** Whether somebody covers a cell at a moment, in seconds. */
-    boolean covers(double seconds, int cell) {
-        int sample = (int) Math.round(seconds * bodies.hz());
-        return sample < bySample.length && bySample[sample] != null && bySample[sample].get(cell);
+    /**
+     * What bodies cover over a stretch.
+     *
+     * @param presence the share of time, by cell
+     * @param reach the share of seconds in which a cell is covered at all
+     * @param found the share of time somebody is found
+     */
+    record Covered(float[] presence, float[] reach, double found) {}
+
+    /** The stretch between two moments, in seconds. */
+    Covered over(double start, double end) {
+        float[] presence = new float[columns * rows];
+        float[] reach = new float[columns * rows];
+        int from = (int) Math.max(0, Math.round(start * bodies.hz()));
+        int samples = (int) Math.max(1, Math.round(end * bodies.hz()) - from);
+        int second = (int) Math.max(1, Math.round(bodies.hz()));
+        int seconds = (samples + second - 1) / second;
+        int found = 0;
+        for (int at = 0; at < samples; at += second) {
+            BitSet any = new BitSet();
+            for (int s = from + at; s < Math.min(from + samples, from + at + second); s++) {
+                if (s < bySample.length && bySample[s] != null) {
+                    found++;
+                    any.or(bySample[s]);
+                    bySample[s].stream().forEach(c -> presence[c] += 1f / samples);
+                }
+            }
+            any.stream().forEach(c -> reach[c] += 1f / seconds);
+        }
+        return new Covered(presence, reach, found / (double) samples);
     }
 
     private void add(Body body, int sample, double trunk) {

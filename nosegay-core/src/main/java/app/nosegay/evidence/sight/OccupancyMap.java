@@ -1,22 +1,24 @@
 package app.nosegay.evidence.sight;
 
-import app.nosegay.evidence.Bodies;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import java.util.Arrays;
 
 /**
- * Where people are in the picture of one take over a stretch of it: per cell of a coarse grid the share of time somebody is there, and
- * how bright it is. Somebody is where a body was found, and where the picture differs from what that cell usually shows.
+ * Where people are in the picture of one take over a stretch of it: per cell of a grid the share of time somebody is there, and how
+ * bright it is. Somebody is where a body was found, and where the picture differs from what that place usually shows.
  *
  * @param presence by row, then column, 0 to 1
  * @param passing the same of the seconds in which somebody is there at least once: where an arm or a head comes through
  * @param grey mean brightness by row, then column, 0 to 255
+ * @param reach the share of seconds in which a body that was found touches the cell; nothing where none was looked for
  */
-public record OccupancyMap(int columns, int rows, float[] presence, float[] passing, float[] grey) {
+public record OccupancyMap(int columns, int rows, float[] presence, float[] passing, float[] grey, float[] reach) {
     /** The pictures takes are read into are this wide (TakeReader). */
     private static final int COLUMNS = TakeEvidence.Poses.WIDTH;
+    /** Bodies are known this many times as finely as pictures. */
+    private static final int FINER = 2;
     /** Differs by more than camera noise and flicker, in grey levels. */
     private static final int DIFFERS = 16;
     /** The same of how red it is, which light and noise change less. */
@@ -25,6 +27,8 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
     private static final float MIDDLE = 0.35f;
     /** Where the picture changes for this share of the take somebody usually is, also while standing still. */
     private static final double ACTIVE = 0.04;
+    /** Where a body is found for this share of a stretch, nobody has to be guessed at. */
+    private static final double FOUND = 0.9;
     /** A cell with somebody in it for this share of time is part of them. */
     private static final double SOMEBODY = 0.3;
     /**
@@ -39,12 +43,25 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
     private static final int SAMPLES = 240;
     /** An arm is thinner than a cell: what lies next to somebody counts for half. */
     private static final float BESIDE = 0.5f;
+    /** Stretches of a take whose maps are kept: every interval of a long workout, in one shape of picture. */
+    private static final int KEPT = 300;
 
     /** Per take the running sums over seconds: a heat of any stretch is a difference. */
     private record Sums(int columns, int rows, double hz, int[][] present, int[][] passing, int[][] grey) {}
 
-    /** The question a take keeps its sums under. */
+    /** The question a take keeps its sums under … */
     private record OfTheTake() {}
+
+    /** … its bodies … */
+    private record BodiesOfTheTake() {}
+
+    /** … and the map of a stretch. */
+    private record OfStretch(Span<Axis.Take> span) {}
+
+    /** Of pictures alone. */
+    public OccupancyMap(int columns, int rows, float[] presence, float[] passing, float[] grey) {
+        this(columns, rows, presence, passing, grey, new float[columns * rows]);
+    }
 
     /** Nobody anywhere: for takes without a picture. */
     public static OccupancyMap none() {
@@ -53,11 +70,36 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
 
     /** The heat of {@code span} of a take. */
     public static OccupancyMap of(TakeEvidence take, Span<Axis.Take> span) {
-        TakeEvidence.Poses poses = take.pose();
-        if (poses == null || poses.count() < 2) {
-            return none();
+        return take.pose() == null || take.pose().count() < 2
+                ? none()
+                : take.derived().get(KEPT, new OfStretch(span), () -> map(take, span));
+    }
+
+    private static OccupancyMap map(TakeEvidence take, Span<Axis.Take> span) {
+        Sums sums = take.derived().get(1, new OfTheTake(), () -> sums(take.pose()));
+        int columns = FINER * sums.columns();
+        int rows = FINER * sums.rows();
+        BodyMasks.Covered bodies = take.derived()
+                .get(1, new BodiesOfTheTake(), () -> BodyMasks.of(take.bodies(), columns, rows))
+                .over(span.start().seconds(), span.end().seconds());
+        OccupancyMap pictures = pictures(sums, span, bodies.found() < FOUND);
+        float[] presence = bodies.presence();
+        float[] passing = bodies.reach().clone();
+        float[] grey = new float[columns * rows];
+        for (int y = 0; y < rows; y++) {
+            for (int x = 0; x < columns; x++) {
+                int c = y * columns + x;
+                int coarse = y / FINER * sums.columns() + x / FINER;
+                presence[c] = Math.max(presence[c], pictures.presence()[coarse]);
+                passing[c] = Math.max(passing[c], pictures.passing()[coarse]);
+                grey[c] = pictures.grey()[coarse];
+            }
         }
-        Sums sums = take.derived().get(1, new OfTheTake(), () -> sums(poses, take.bodies()));
+        return new OccupancyMap(columns, rows, presence, passing, grey, bodies.reach());
+    }
+
+    /** @param guessing whether somebody may be there who stands still and was not found */
+    private static OccupancyMap pictures(Sums sums, Span<Axis.Take> span, boolean guessing) {
         int last = sums.present().length - 1;
         int from = (int) Math.max(0, Math.min(last - 1, Math.floor(span.start().seconds())));
         int to = (int) Math.max(from + 1, Math.min(last, Math.ceil(span.end().seconds())));
@@ -69,16 +111,20 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
         double all = last * sums.hz();
         for (int c = 0; c < cells; c++) {
             float there = Math.min(1, (sums.present()[to][c] - sums.present()[from][c]) / frames);
-            boolean usual = sums.present()[last][c] / all > ACTIVE;
+            boolean usual = guessing && sums.present()[last][c] / all > ACTIVE;
             presence[c] = usual ? Math.max(MIDDLE, there) : there;
             passing[c] = (sums.passing()[to][c] - sums.passing()[from][c]) / (float) (to - from);
             grey[c] = (sums.grey()[to][c] - sums.grey()[from][c]) / frames;
         }
         return new OccupancyMap(
-                sums.columns(), sums.rows(), spread(presence, sums.columns(), sums.rows()), passing, grey);
+                sums.columns(),
+                sums.rows(),
+                guessing ? spread(presence, sums.columns(), sums.rows()) : presence,
+                passing,
+                grey);
     }
 
-    private static Sums sums(TakeEvidence.Poses poses, Bodies bodies) {
+    private static Sums sums(TakeEvidence.Poses poses) {
         int cells = poses.cells();
         int columns = COLUMNS;
         int rows = cells / columns;
@@ -86,7 +132,6 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
         byte[] tint = poses.tint();
         boolean coloured = tint.length == poses.grey().length;
         byte[] usualTint = coloured ? usual(poses, tint) : null;
-        BodyMasks masks = BodyMasks.of(bodies, columns, rows);
         int seconds = (int) Math.ceil(poses.count() / poses.hz());
         int[][] present = new int[seconds + 1][cells];
         int[][] passing = new int[seconds + 1][cells];
@@ -101,8 +146,7 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
                 for (int c = 0; c < cells; c++) {
                     int value = poses.grey()[at + c] & 255;
                     grey[s + 1][c] += value;
-                    boolean differs = masks.covers(frame / poses.hz(), c)
-                            || Math.abs(value - (usual[c] & 255)) > DIFFERS
+                    boolean differs = Math.abs(value - (usual[c] & 255)) > DIFFERS
                             || coloured && Math.abs((tint[at + c] & 255) - (usualTint[c] & 255)) > TINT_DIFFERS;
                     present[s + 1][c] += differs ? 1 : 0;
                 }
@@ -163,6 +207,7 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
         float[] some = new float[kept * high];
         float[] through = new float[kept * high];
         float[] bright = new float[kept * high];
+        float[] touched = new float[kept * high];
         Arrays.fill(bright, BAR);
         for (int y = 0; y < rows; y++) {
             for (int x = 0; x < kept; x++) {
@@ -171,9 +216,10 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
                 some[to] = presence[from];
                 through[to] = passing[from];
                 bright[to] = grey[from];
+                touched[to] = reach[from];
             }
         }
-        return new OccupancyMap(kept, high, some, through, bright);
+        return new OccupancyMap(kept, high, some, through, bright, touched);
     }
 
     /**
@@ -183,18 +229,18 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
     public double extent(double focus) {
         double centre = centre();
         int at = (int) Math.min(columns - 1, Math.floor(centre * columns));
-        int from = reach(at, -1);
-        int to = reach(at, 1);
+        int from = last(at, -1);
+        int to = last(at, 1);
         return from > to
                 ? 0
                 : Math.min(1, 2 * Math.max(focus - from / (double) columns, (to + 1.0) / columns - focus) + AROUND);
     }
 
-    /** The last column towards {@code step} with somebody in it; a column without may lie between. */
-    private int reach(int at, int step) {
+    /** The last column towards {@code step} with somebody in it; one as wide as those of pictures may lie between without. */
+    private int last(int at, int step) {
         int last = step > 0 ? -1 : columns;
         int missing = 0;
-        for (int x = at; x >= 0 && x < columns && missing < 2; x += step) {
+        for (int x = at; x >= 0 && x < columns && missing <= Math.max(1, columns / COLUMNS); x += step) {
             if (isIn(x)) {
                 last = x;
                 missing = 0;
@@ -222,6 +268,11 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
     /** The mean share of seconds in which somebody comes through behind {@code box}. */
     public double passing(Box box, Frame frame) {
         return mean(passing, box, frame);
+    }
+
+    /** The share of {@code box} that bodies touch, each cell for the share of seconds it is touched. */
+    public double touched(Box box, Frame frame) {
+        return mean(reach, box, frame);
     }
 
     private double mean(float[] cells, Box box, Frame frame) {

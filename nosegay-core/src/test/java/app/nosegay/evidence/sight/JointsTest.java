@@ -167,6 +167,9 @@ class JointsTest {
         assertThat(map.behind(trunk, frame)).isGreaterThan(0.95);
         assertThat(map.behind(wall, frame)).isLessThan(0.1);
         assertThat(bare.behind(trunk, frame)).isLessThan(0.5);
+        assertThat(map.touched(trunk, frame)).isGreaterThan(0.95);
+        assertThat(map.touched(wall, frame)).isZero();
+        assertThat(bare.touched(trunk, frame)).isZero();
     }
 
     @Test
