@@ -123,7 +123,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         Layout.Anchor anchor = area == null ? null : area.anchors().get(group);
         if (anchor == null) {
             // Outside every interval nothing of the kind is shown; a piece made by hand still gets its usual corner.
-            double[] size = Layout.size(group, style, Layout.Needs.LEAST.with(face));
+            double[] size = Layout.size(group, style, Layout.Needs.WORDS.with(face));
             anchor = group == Layout.Group.CLOCK
                     ? Layout.Anchor.TOP_RIGHT
                     : group == Layout.Group.HEAD

@@ -114,6 +114,8 @@ public record Layout(Frame frame, List<Area> areas) {
      */
     public record Needs(boolean countIn, boolean side, boolean tempo, double name, double card) {
         public static final Needs LEAST = new Needs(false, false, false, 0, 0);
+        /** Room for any words, but not for a count before work. */
+        public static final Needs WORDS = new Needs(false, true, true, PaperSize.MOST_NAME, PaperSize.MOST_CARD);
 
         Needs with(Face face) {
             return and(new Needs(

@@ -6,8 +6,8 @@ package app.nosegay.dress;
  */
 final class PaperSize {
     static final double CARD_WIDTH = 480;
-    private static final double MOST_NAME = 470;
-    private static final double MOST = 196;
+    static final double MOST_NAME = 470;
+    static final double MOST_CARD = 196;
     /** With a figure beside the words. */
     private static final double FIGURE = 130;
 
@@ -65,6 +65,6 @@ final class PaperSize {
         double room = CARD_WIDTH - INSET - (card.figure() == null ? 0 : FIGURE_WIDTH);
         double lines = Math.ceil(card.text().length() * LETTER / room);
         double words = AROUND + (large ? LARGE_HEADING : HEADING) + lines * LINE;
-        return Math.min(MOST, Math.max(words, card.figure() == null ? 0 : FIGURE));
+        return Math.min(MOST_CARD, Math.max(words, card.figure() == null ? 0 : FIGURE));
     }
 }

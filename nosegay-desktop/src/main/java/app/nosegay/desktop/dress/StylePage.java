@@ -150,7 +150,7 @@ final class StylePage {
         Layout.Group group = face instanceof Face.Timer
                 ? Layout.Group.CLOCK
                 : face instanceof Face.Card ? Layout.Group.CARD : Layout.Group.HEAD;
-        double[] size = Layout.size(group, style, new Layout.Needs(false, true, true, 470, 196));
+        double[] size = Layout.size(group, style, Layout.Needs.WORDS);
         double beside = 572 - Layout.size(Layout.Group.CLOCK, style, Layout.Needs.LEAST)[0];
         double width = Math.min(size[0], face instanceof Face.NamePlate ? beside : 400);
         return new PlacedOverlay(
