@@ -27,7 +27,9 @@ final class DoubtQueue {
                     placed.matched() ? DesktopText.of("match.doubt-queue.at", end ? placed.end() : placed.start()) : "";
             return DesktopText.of(
                     "match.doubt-queue.of",
-                    doubt,
+                    doubt > ScorePainter.VERY_DOUBTFUL
+                            ? DesktopText.of("match.score-painter.very-unsure")
+                            : DesktopText.of("match.score-painter.unsure"),
                     end ? "end" : "start",
                     line.title().toLowerCase(Locale.ROOT),
                     line.detail(),

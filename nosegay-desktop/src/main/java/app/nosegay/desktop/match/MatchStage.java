@@ -96,15 +96,18 @@ public final class MatchStage implements StageView {
         HBox tools = new HBox(10, score.order(), people.view(), space, film, bring);
         tools.setAlignment(Pos.CENTER_LEFT);
         VBox head = new VBox(6, summary, tools);
-        VBox.setVgrow(score.list(), Priority.ALWAYS);
-        VBox left = new VBox(8, head, score.list());
+        VBox.setVgrow(score.view(), Priority.ALWAYS);
+        VBox left = new VBox(8, head, score.view());
         left.getStyleClass().add("stage");
         Button keep = Buttons.act(DesktopText.of("match.match-stage.keep-as-it-is-b"), this::pinSelected);
         keep.setId("keep");
         keep.setTooltip(new Tooltip(DesktopText.of("match.match-stage.pins-the-boundary-where-it")));
         Button play = Buttons.quiet(DesktopText.of("match.match-stage.play-space"), this::playSelected);
         play.setId("play");
-        HBox buttons = new HBox(8, play, keep);
+        Button loop = Buttons.quiet(DesktopText.of("match.match-stage.loop-r"), this::loop);
+        loop.setId("loop");
+        loop.setTooltip(new Tooltip(DesktopText.of("match.match-stage.loop-tip")));
+        HBox buttons = new HBox(8, play, loop, keep);
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox doubtPage = new VBox(8, buttons, doubts.list());
         VBox.setVgrow(doubts.list(), Priority.ALWAYS);
@@ -263,6 +266,7 @@ public final class MatchStage implements StageView {
                 fileOf(line),
                 from,
                 time -> {
+                    score.playhead(line, time);
                     nowAt.setText(DesktopText.of("match.match-stage.around-the-start-of-space", line.title(), time));
                     if (looping && !time.isBefore(to)) {
                         screen.stop();
@@ -343,6 +347,7 @@ public final class MatchStage implements StageView {
         looping = false;
         if (screen.isPlaying()) {
             screen.stop();
+            score.playhead(null, null);
             keepTaps();
             standAt(line);
         } else if (line != null && !line.isMissing()) {
@@ -357,6 +362,7 @@ public final class MatchStage implements StageView {
                 start,
                 time -> {
                     playing = time;
+                    score.playhead(line, time);
                     nowAt.setText(DesktopText.of(
                             "match.match-stage.second-of-the-line",
                             line.title(),
@@ -365,6 +371,7 @@ public final class MatchStage implements StageView {
                             taps.isEmpty() ? "" : DesktopText.of("match.match-stage.reps-tapped", taps.size())));
                 },
                 () -> {
+                    score.playhead(null, null);
                     nowAt.setText(DesktopText.of("match.match-stage.stopped"));
                     keepTaps();
                 });

@@ -13,12 +13,10 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.stream.Collectors;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckMenuItem;
-import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 
 /** What was understood of the people in the recordings: shown over the picture or not, looked for or not. */
 final class PeopleMenu {
@@ -27,11 +25,6 @@ final class PeopleMenu {
     private final CheckMenuItem show = new CheckMenuItem(DesktopText.of("match.people-menu.show"));
     private final CheckMenuItem look = new CheckMenuItem(DesktopText.of("match.people-menu.look"));
     private final MenuButton button = new MenuButton(DesktopText.of("match.people-menu.people"));
-    private final HBox inks = new HBox(
-            7,
-            ink("ink-left", DesktopText.of("match.people-menu.left")),
-            ink("ink-right", DesktopText.of("match.people-menu.right")));
-    private final HBox view = new HBox(2, button, inks);
     /** By the file of each take; replaced as a whole, as pictures come on other threads. */
     private volatile Map<Path, Bodies> seen = Map.of();
 
@@ -41,23 +34,14 @@ final class PeopleMenu {
         button.setId("people");
         button.getStyleClass().add("quiet");
         button.getItems().setAll(show, look);
-        view.setAlignment(Pos.CENTER_LEFT);
-        inks.setAlignment(Pos.CENTER_LEFT);
-        inks.setVisible(false);
+        button.setMinWidth(Region.USE_PREF_SIZE);
         button.setOnShowing(e -> look.setSelected(session.sight().isWanted()));
         look.setOnAction(e -> session.sight().want(look.isSelected()));
         show.setOnAction(e -> refresh());
     }
 
-    /** A word in the ink the Score and the joints draw that side in. */
-    private static Label ink(String style, String side) {
-        Label label = new Label(side);
-        label.getStyleClass().add(style);
-        return label;
-    }
-
     Node view() {
-        return view;
+        return button;
     }
 
     /** Takes in who was seen in the takes of a programme. */
@@ -70,7 +54,6 @@ final class PeopleMenu {
                 .collect(Collectors.toMap(Map.Entry::getValue, f -> byId.get(f.getKey()), (a, b) -> a));
         boolean any = seen.values().stream().anyMatch(b -> !b.isEmpty());
         show.setDisable(!any);
-        inks.setVisible(any);
         if (show.isSelected()) {
             refresh();
         }

@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 
 /**
  * One line of the Score: an interval, or a stretch nobody planned.
@@ -36,9 +37,14 @@ public record ScoreLine(
         List<Time<Axis.Take>> reps,
         int target)
         implements ScoreRow {
+    /** A rest off by less than this is as planned, in seconds. */
+    private static final double PLAIN = 0.5;
 
     /** The order in which each block can be folded to one row. */
     static final String BY_BLOCK = DesktopText.of("match.score-line.by-block");
+
+    /** The order in which no rest is thin. */
+    static final String ALL_RESTS = DesktopText.of("match.score-line.all-rests");
 
     private static final String BY_MOVE = DesktopText.of("match.score-line.by-move");
     private static final String BY_ROUND = DesktopText.of("match.score-line.by-round");
@@ -46,7 +52,7 @@ public record ScoreLine(
 
     /** The orders the lines can be shown in. */
     static final List<String> ORDERS =
-            List.of(DesktopText.of("match.score-line.in-order"), BY_BLOCK, BY_MOVE, BY_ROUND, WORK_ONLY);
+            List.of(DesktopText.of("match.score-line.in-order"), ALL_RESTS, BY_BLOCK, BY_MOVE, BY_ROUND, WORK_ONLY);
 
     /** The lines of a programme in one of {@link #ORDERS}. */
     static List<ScoreLine> of(Programme programme, String order) {
@@ -162,6 +168,24 @@ public record ScoreLine(
                 .map(Match.Placed::doubt)
                 .max(Comparator.naturalOrder())
                 .orElse(0.0);
+    }
+
+    boolean isRest() {
+        return !isUnplanned() && interval.kind() == SegmentKind.REST;
+    }
+
+    /** Whether something is missing here, nobody planned it, or a finding is about it. */
+    boolean isTroubled(Set<String> found) {
+        return isUnplanned() || isMissing() || interval.segments().stream().anyMatch(s -> found.contains(s.id()));
+    }
+
+    /** Whether there is nothing to see but that it is there: a rest, found for certain, as long as planned. */
+    boolean isPlainRest(Set<String> found) {
+        return isRest()
+                && !isTroubled(found)
+                && doubt() <= ScorePainter.DOUBTFUL
+                && Math.abs(drift().seconds()) < PLAIN
+                && placed.stream().noneMatch(p -> p.startPinned() || p.endPinned());
     }
 
     /** The first line of its label. */

@@ -27,9 +27,9 @@ import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.util.Arrays;
 import java.util.IdentityHashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Predicate;
 
 /** Paints a line of the Score to an image, once; the window only moves images while scrolling. */
 final class ScorePainter {
@@ -37,15 +37,13 @@ final class ScorePainter {
     static final double AFTER = 8;
     static final int ROW = 76;
     static final int FOLD = 44;
+    /** A rest nothing is wrong with. */
+    static final int THIN = 24;
     /** A block's bar begins behind its name; it is on no scale. */
     private static final int FOLD_LEFT = 206;
 
     static final int LEFT = 158;
     static final int RIGHT = 92;
-    private static final double BAR_TOP = 8;
-    private static final double BAR = 13;
-    private static final double TRACE_TOP = 25;
-    private static final double TRACE = 27;
     private static final double WORDS = 66;
     /** A curve of a joint is drawn where somebody was found for this share of the interval. */
     private static final double MOSTLY_FOUND = 0.7;
@@ -55,17 +53,22 @@ final class ScorePainter {
 
     /** Doubt below this is not worth a person's time. */
     static final double DOUBTFUL = 0.1;
+    /** From here on another place is as likely. */
+    static final double VERY_DOUBTFUL = 0.5;
 
     private final int width;
     private final double span;
     private final double scale;
     private final Map<Trace, Double> quiet = new IdentityHashMap<>();
+    private final Predicate<ScoreLine> thin;
 
     /**
      * @param width of the image in pixels
      * @param longestWork seconds of the longest work line: the scale all lines share
+     * @param thin the lines that are only hinted at
      */
-    ScorePainter(int width, double longestWork) {
+    ScorePainter(int width, double longestWork, Predicate<ScoreLine> thin) {
+        this.thin = thin;
         this.width = width;
         this.span = longestWork + BEFORE + AFTER;
         this.scale = (width - LEFT - RIGHT) / span;
@@ -80,7 +83,11 @@ final class ScorePainter {
     }
 
     int height(ScoreRow row) {
-        return row instanceof ScoreLine line ? rows(line) * ROW : FOLD;
+        return row instanceof ScoreLine line ? isThin(line) ? THIN : rows(line) * ROW : FOLD;
+    }
+
+    boolean isThin(ScoreLine line) {
+        return thin.test(line);
     }
 
     /** The pixel a moment of a line's own time (0 at its start) is at; x and row. */
@@ -109,6 +116,8 @@ final class ScorePainter {
         g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
         if (row instanceof ScoreFold fold) {
             fold(g, fold);
+        } else if (row instanceof ScoreLine line && isThin(line)) {
+            thin(g, line);
         } else if (row instanceof ScoreLine line) {
             line(g, line);
         }
@@ -164,6 +173,25 @@ final class ScorePainter {
         boolean fine =
                 fold.missing() == 0 && Math.abs(drift) < 0.5 * fold.lines().size();
         text(g, told, Typefaces.strong(15), fine ? Palette.COUNT : Palette.CAUTION, width - RIGHT + 10, 26);
+    }
+
+    /** A rest as it should be: its name, its bar, how long it is. */
+    private void thin(Graphics2D g, ScoreLine line) {
+        Color colour = Petals.awt(line.interval().kind());
+        g.setColor(colour);
+        g.fill(new Rectangle2D.Double(0, 4, 4, THIN - 9));
+        text(g, line.title(), Typefaces.text(13), Palette.FADED_INK, 12, 16);
+        double seconds = line.recorded().length().seconds();
+        double room = width - LEFT - RIGHT - BEFORE * scale;
+        g.setColor(Palette.faded(colour, 120));
+        g.fill(new Rectangle2D.Double(x(0), 9, Math.min(room, seconds * scale), 5));
+        text(
+                g,
+                DesktopText.of("match.score-painter.seconds", seconds),
+                Typefaces.text(13),
+                Palette.FADED_INK,
+                width - RIGHT + 10,
+                16);
     }
 
     private void line(Graphics2D g, ScoreLine line) {
@@ -228,7 +256,9 @@ final class ScorePainter {
         if (line.doubt() > DOUBTFUL) {
             text(
                     g,
-                    DesktopText.of("match.score-painter.doubt", line.doubt()),
+                    line.doubt() > VERY_DOUBTFUL
+                            ? DesktopText.of("match.score-painter.very-unsure")
+                            : DesktopText.of("match.score-painter.unsure"),
                     Typefaces.text(13),
                     Palette.VOICE,
                     x,
@@ -283,30 +313,23 @@ final class ScorePainter {
         g.setStroke(new BasicStroke(1));
         for (int s = (int) Math.ceil(from / 5) * 5; s <= to; s += 5) {
             g.setColor(s == 0 ? Palette.FADED_INK : Palette.faded(Palette.RULE, s % 10 == 0 ? 200 : 110));
-            g.draw(new Line2D.Double(at(s, from), 4, at(s, from), ROW - 8));
+            g.draw(new Line2D.Double(at(s, from), 4, at(s, from), ScoreMarks.TRACE_END));
         }
     }
 
     private void planned(Graphics2D g, ScoreLine line, double from) {
-        g.setStroke(new BasicStroke(1.2f));
         if (line.isUnplanned()) {
             g.setColor(Palette.FADED_INK);
             g.setStroke(new BasicStroke(1.4f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 4, new float[] {5, 4}, 0));
             g.draw(new Rectangle2D.Double(
-                    at(0, from), BAR_TOP, line.recorded().length().seconds() * scale, BAR));
+                    at(0, from), ScoreMarks.BAR_TOP, line.recorded().length().seconds() * scale, ScoreMarks.BAR));
             return;
         }
         double t = 0;
         for (Segment s : line.interval().segments()) {
-            Rectangle2D bar =
-                    new Rectangle2D.Double(at(t, from), BAR_TOP, s.duration().seconds() * scale, BAR);
-            g.setColor(Palette.faded(Petals.awt(s.kind()), 60));
-            if (!line.isMissing()) {
-                g.fill(bar);
-            }
-            g.setColor(Petals.awt(s.kind()));
-            g.draw(bar);
-            t += s.duration().seconds();
+            double seconds = s.duration().seconds();
+            ScoreMarks.planned(g, at(t, from), seconds * scale, Petals.awt(s.kind()), !line.isMissing());
+            t += seconds;
         }
     }
 
@@ -319,16 +342,13 @@ final class ScorePainter {
         if (loudness.isEmpty()) {
             return;
         }
-        g.setColor(Palette.faded(Palette.VOICE, 120));
         double silence = quiet.computeIfAbsent(loudness, ScorePainter::quietOf);
-        double middle = TRACE_TOP + TRACE / 2;
         for (double x = at(from, from); x < at(to, from); x += 1.5) {
             double seconds = (x - LEFT) / scale + from;
             // From just above this room's quiet to full height at −12 dB.
             double level = Math.max(
                     0, Math.min(1, (loudness.at(take(line, seconds)) - silence) / (-12 - Math.min(-20, silence))));
-            double h = Math.max(0.6, level * TRACE);
-            g.fill(new Rectangle2D.Double(x, middle - h / 2, 1.1, h));
+            ScoreMarks.sound(g, x, level);
         }
     }
 
@@ -354,7 +374,7 @@ final class ScorePainter {
             boolean begun = false;
             for (double seconds = from; seconds < to; seconds += 0.1) {
                 double at = joint.at(leader, start + seconds, side == 1);
-                double y = TRACE_TOP + TRACE * (1 - at);
+                double y = ScoreMarks.TRACE_TOP + ScoreMarks.TRACE * (1 - at);
                 if (Double.isNaN(at)) {
                     begun = false;
                 } else if (begun) {
@@ -364,9 +384,7 @@ final class ScorePainter {
                     begun = true;
                 }
             }
-            g.setStroke(new BasicStroke(1.6f));
-            g.setColor(!joint.isPaired() ? Palette.COUNT : side == 0 ? Skeleton.LEFT : Skeleton.RIGHT);
-            g.draw(path);
+            ScoreMarks.curve(g, path, !joint.isPaired() ? Palette.COUNT : side == 0 ? Skeleton.LEFT : Skeleton.RIGHT);
         }
         return true;
     }
@@ -380,7 +398,7 @@ final class ScorePainter {
         boolean first = true;
         for (double seconds = from; seconds < to; seconds += 0.1) {
             double level = Math.min(1, Math.sqrt(motion.at(take(line, seconds))) * 4);
-            double y = TRACE_TOP + TRACE - level * TRACE;
+            double y = ScoreMarks.TRACE_END - level * ScoreMarks.TRACE;
             if (first) {
                 path.moveTo(at(seconds, from), y);
                 first = false;
@@ -388,9 +406,7 @@ final class ScorePainter {
                 path.lineTo(at(seconds, from), y);
             }
         }
-        g.setStroke(new BasicStroke(1.4f));
-        g.setColor(Palette.COUNT);
-        g.draw(path);
+        ScoreMarks.curve(g, path, Palette.COUNT);
     }
 
     /**
@@ -412,41 +428,17 @@ final class ScorePainter {
                             .segments()
                             .get(line.placed().indexOf(p))
                             .kind());
-            g.setColor(colour);
-            g.fill(new Rectangle2D.Double(at(first, from), BAR_TOP + 4, Math.max(1, (last - first) * scale), BAR - 8));
-            stem(g, at(start, from), p.startDoubt(), p.startPinned(), colour);
-            stem(g, at(end, from), p.endDoubt(), p.endPinned(), colour);
-        }
-    }
-
-    private void stem(Graphics2D g, double x, double doubt, boolean pinned, Color colour) {
-        g.setColor(colour);
-        g.setStroke(new BasicStroke(2.2f));
-        g.draw(new Line2D.Double(x, 4, x, TRACE_TOP + TRACE));
-        if (pinned) {
-            g.fill(new Rectangle2D.Double(x - 4, 1, 8, 8));
-        } else if (doubt > 0.05) {
-            double reach = 3 + doubt * 26;
-            g.setStroke(new BasicStroke(1.4f));
-            g.draw(new Line2D.Double(x - reach, 5, x + reach, 5));
-            g.draw(new Line2D.Double(x - reach, 2, x - reach, 8));
-            g.draw(new Line2D.Double(x + reach, 2, x + reach, 8));
+            ScoreMarks.done(g, at(first, from), (last - first) * scale, colour);
+            ScoreMarks.boundary(g, at(start, from), p.startDoubt(), p.startPinned(), colour);
+            ScoreMarks.boundary(g, at(end, from), p.endDoubt(), p.endPinned(), colour);
         }
     }
 
     private void beeps(Graphics2D g, ScoreLine line, double from, double to) {
-        g.setColor(Palette.REST);
         for (TakeEvidence.Beep b : line.take().beeps()) {
             double s = b.time().since(line.recorded().start()).seconds();
             if (s >= from && s <= to) {
-                double x = at(s, from);
-                Path2D mark = new Path2D.Double();
-                mark.moveTo(x, TRACE_TOP - 5);
-                mark.lineTo(x + 4, TRACE_TOP);
-                mark.lineTo(x, TRACE_TOP + 5);
-                mark.lineTo(x - 4, TRACE_TOP);
-                mark.closePath();
-                g.fill(mark);
+                ScoreMarks.beep(g, at(s, from));
             }
         }
     }
@@ -464,8 +456,7 @@ final class ScorePainter {
             double room =
                     g.getFont().getStringBounds(words, g.getFontRenderContext()).getWidth();
             boolean fits = x >= free && x + room <= width - RIGHT;
-            g.setColor(Palette.VOICE);
-            g.draw(new Line2D.Double(x, TRACE_TOP + TRACE, x, WORDS - 11));
+            ScoreMarks.word(g, x);
             if (fits) {
                 g.setColor(Palette.INK);
                 g.drawString(words, (float) x, (float) WORDS);
@@ -475,12 +466,8 @@ final class ScorePainter {
     }
 
     private void reps(Graphics2D g, ScoreLine line, double from) {
-        g.setColor(Palette.COUNT);
-        g.setStroke(new BasicStroke(2));
-        List<Time<Axis.Take>> reps = line.reps();
-        for (Time<Axis.Take> rep : reps) {
-            double x = at(rep.since(line.recorded().start()).seconds(), from);
-            g.draw(new Line2D.Double(x, TRACE_TOP + TRACE - 7, x, TRACE_TOP + TRACE + 1));
+        for (Time<Axis.Take> rep : line.reps()) {
+            ScoreMarks.rep(g, at(rep.since(line.recorded().start()).seconds(), from));
         }
     }
 

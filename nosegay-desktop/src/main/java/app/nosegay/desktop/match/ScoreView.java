@@ -1,7 +1,9 @@
 package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Petals;
 import app.nosegay.match.Match;
+import app.nosegay.plan.Finding;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -13,14 +15,22 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.Cursor;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 
 /**
@@ -46,7 +56,16 @@ public final class ScoreView {
     private final Moved moved;
     private final BiConsumer<ScoreLine, Time<Axis.Take>> play;
     private final Consumer<String> tell;
-    private ScorePainter painter = new ScorePainter(700, 40);
+    private final ScoreScale scale = new ScoreScale();
+    private final ScoreLegend legend = new ScoreLegend();
+    private final ToggleButton explain = new ToggleButton(DesktopText.of("match.score-view.legend"));
+    private final ScoreMap map;
+    private final VBox view;
+    /** Rests shown in full though nothing is wrong with them. */
+    private final Set<String> unfolded = new HashSet<>();
+
+    private Set<String> troubled = Set.of();
+    private ScorePainter painter = new ScorePainter(700, 40, l -> false);
     private List<ScoreLine> lines = List.of();
     private Programme programme;
 
@@ -76,6 +95,39 @@ public final class ScoreView {
         order.setId("score-order");
         order.setAccessibleText(DesktopText.of("match.score-view.order-of-the-score"));
         order.setOnAction(e -> show(programme));
+        map = new ScoreMap(this::jump);
+        list.getSelectionModel().selectedIndexProperty().addListener((o, before, now) -> map.select(now.intValue()));
+        explain.setId("score-explain");
+        explain.getStyleClass().add("quiet");
+        legend.visibleProperty().bind(explain.selectedProperty());
+        legend.managedProperty().bind(explain.selectedProperty());
+        StackPane head = new StackPane(scale, explain);
+        head.setAlignment(Pos.BOTTOM_LEFT);
+        HBox body = new HBox(list, map);
+        HBox.setHgrow(list, Priority.ALWAYS);
+        VBox.setVgrow(body, Priority.ALWAYS);
+        view = new VBox(2, legend, head, body);
+    }
+
+    /** The lines below their scale, with a map of them all beside them. */
+    Region view() {
+        return view;
+    }
+
+    private void jump(int row) {
+        list.getSelectionModel().select(row);
+        list.scrollTo(Math.max(0, row - 2));
+    }
+
+    /** Shows where the take plays; null takes the mark away. */
+    void playhead(ScoreLine line, Time<Axis.Take> time) {
+        cells.forEach(c -> c.playhead(c.getItem() == line ? time : null));
+    }
+
+    private boolean isThin(ScoreLine line) {
+        return !order.getValue().equals(ScoreLine.ALL_RESTS)
+                && line.isPlainRest(troubled)
+                && !unfolded.contains(line.key());
     }
 
     public ListView<ScoreRow> list() {
@@ -95,9 +147,14 @@ public final class ScoreView {
         programme = now;
         int selected = list.getSelectionModel().getSelectedIndex();
         lines = ScoreLine.of(now, order.getValue());
+        troubled = now.matchFindings().stream()
+                .filter(f -> f.segment() != null)
+                .map(Finding::segment)
+                .collect(Collectors.toSet());
         measure();
         list.getItems()
                 .setAll(order.getValue().equals(ScoreLine.BY_BLOCK) ? ScoreFold.fold(lines, open) : List.copyOf(lines));
+        map.show(list.getItems(), troubled);
         if (selected >= 0) {
             list.getSelectionModel().select(Math.min(selected, list.getItems().size() - 1));
         }
@@ -142,9 +199,21 @@ public final class ScoreView {
         }
     }
 
-    /** Folds or opens the block of the selected row; shows the Score by block first when it is not. */
+    /** Shows a rest in full, or as a thin line again. */
+    private void unfold(ScoreLine line) {
+        if (!unfolded.remove(line.key())) {
+            unfolded.add(line.key());
+        }
+        show(programme);
+    }
+
+    /** Unfolds the selected rest; folds or opens the block of the selected row otherwise; shows the Score by block first when it is not. */
     void fold() {
         ScoreRow row = list.getSelectionModel().getSelectedItem();
+        if (row instanceof ScoreLine line && line.isPlainRest(troubled)) {
+            unfold(line);
+            return;
+        }
         if (!order.getValue().equals(ScoreLine.BY_BLOCK)) {
             order.getSelectionModel().select(ScoreLine.BY_BLOCK);
             return;
@@ -177,8 +246,9 @@ public final class ScoreView {
                 .max()
                 .orElse(40);
         double width = list.getWidth() > 100 ? list.getWidth() : 620;
-        painter = new ScorePainter((int) width - 30, longest);
+        painter = new ScorePainter((int) width - 30, longest, this::isThin);
         images.paintedBy(painter);
+        scale.show(painter, width - 30);
     }
 
     private void painted(ScoreRow row, Image image) {
@@ -197,13 +267,18 @@ public final class ScoreView {
     private final class Cell extends ListCell<ScoreRow> {
         private final ImageView picture = new ImageView();
         private final Line drag = new Line();
-        private final Pane pane = new Pane(picture, drag);
+        private final Line head = new Line();
+        private final Pane pane = new Pane(picture, drag, head);
         private Boundary held;
 
         Cell() {
             cells.add(this);
             drag.setVisible(false);
             drag.setStrokeWidth(2);
+            head.setVisible(false);
+            head.setStrokeWidth(1.5);
+            head.getStyleClass().add("playhead");
+            head.setStroke(Petals.INK);
             pane.setOnMouseMoved(e -> pane.setCursor(boundaryAt(e) == null ? Cursor.DEFAULT : Cursor.H_RESIZE));
             pane.setOnMousePressed(e -> held = boundaryAt(e));
             pane.setOnMouseDragged(this::drag);
@@ -218,6 +293,7 @@ public final class ScoreView {
                 setGraphic(null);
                 return;
             }
+            head.setVisible(false);
             picture.setImage(images.of(row));
             for (int next : new int[] {getIndex() + AHEAD, getIndex() - AHEAD}) {
                 if (next >= 0 && next < list.getItems().size()) {
@@ -230,9 +306,25 @@ public final class ScoreView {
             setGraphic(pane);
         }
 
+        private void playhead(Time<Axis.Take> time) {
+            ScoreLine line = line(getItem());
+            boolean shown = time != null && line != null && !line.isMissing() && !painter.isThin(line);
+            head.setVisible(shown);
+            if (shown) {
+                double seconds = time.since(line.recorded().start()).seconds();
+                double x = painter.x(seconds);
+                int row = painter.row(seconds);
+                head.setVisible(row < painter.rows(line));
+                head.setStartX(x);
+                head.setEndX(x);
+                head.setStartY(row * ScorePainter.ROW + 2);
+                head.setEndY(row * ScorePainter.ROW + ScoreMarks.TRACE_END + 4);
+            }
+        }
+
         private Boundary boundaryAt(MouseEvent e) {
             ScoreLine line = line(getItem());
-            if (line == null || line.isMissing() || line.isUnplanned()) {
+            if (line == null || line.isMissing() || line.isUnplanned() || painter.isThin(line)) {
                 return null;
             }
             double seconds = painter.seconds(e.getX(), e.getY());
@@ -273,6 +365,8 @@ public final class ScoreView {
             held = null;
             if (getItem() instanceof ScoreFold fold) {
                 turn(fold);
+            } else if (getItem() instanceof ScoreLine line && painter.isThin(line)) {
+                unfold(line);
             } else if (getItem() instanceof ScoreLine line && !line.isMissing()) {
                 Time<Axis.Take> time =
                         line.recorded().start().plus(Length.ofSeconds(painter.seconds(e.getX(), e.getY())));
