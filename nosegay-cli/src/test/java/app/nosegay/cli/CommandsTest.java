@@ -139,6 +139,7 @@ class CommandsTest {
                 takes.resolve("take-1.log.json"),
                 "--transcript",
                 takes.resolve("take-1.vtt"),
+                "--look",
                 "--save",
                 workout,
                 "--json",
@@ -148,7 +149,9 @@ class CommandsTest {
         holdsTo("match.schema.json", json);
         holdsTo("workout.schema.json", workout);
         assertThat(Files.readString(workout)).contains("\"file\" : \"takes/take-1.mp4\"");
-        JsonNode found = JsonMapper.builder().build().readTree(json.toFile()).path("segments");
+        JsonNode matched = JsonMapper.builder().build().readTree(json.toFile());
+        assertThat(matched.path("takes").get(0).path("evidence").toString()).contains("\"people\"");
+        JsonNode found = matched.path("segments");
         JsonNode truth = JsonMapper.builder()
                 .build()
                 .readTree(takes.resolve("take-1.truth.json").toFile())

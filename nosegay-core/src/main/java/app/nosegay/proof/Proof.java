@@ -20,6 +20,9 @@ public record Proof(List<IntervalComparison> comparisons, List<Finding> open, Li
     /** The stages in the order of the work; a finding's code starts with its stage. */
     public static final List<String> STAGES = List.of("plan", "script", "match", "sound", "dress", "publish");
 
+    /** Threads this near to each other agree. */
+    private static final double AGREES = 0.1;
+
     public Proof {
         comparisons = List.copyOf(comparisons);
         open = List.copyOf(open);
@@ -55,6 +58,25 @@ public record Proof(List<IntervalComparison> comparisons, List<Finding> open, Li
     /** Whether nothing has to be mended. */
     public boolean isClear() {
         return mayPublish() && count(Severity.FIX) == 0;
+    }
+
+    /** Whether nothing that matters is open in an interval, and what was planned, said and shown there agrees. */
+    public boolean isProven(IntervalComparison comparison) {
+        return comparison.at() != null
+                && comparison.apart() <= AGREES
+                && comparison.findings().stream().noneMatch(f -> f.severity() != Severity.NOTE && open.contains(f));
+    }
+
+    /** The share of the planned time that is proven, 0 to 1. */
+    public double proven() {
+        double all = 0;
+        double proven = 0;
+        for (IntervalComparison c : comparisons) {
+            double seconds = c.interval().length().seconds();
+            all += seconds;
+            proven += isProven(c) ? seconds : 0;
+        }
+        return all == 0 ? 0 : proven / all;
     }
 
     /** The state in one sentence. */

@@ -1,6 +1,7 @@
 package app.nosegay.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
@@ -135,6 +136,35 @@ class ProofTest {
         assertThat(mended.mayPublish()).isTrue();
         assertThat(mended.sentence()).isEqualTo("Nothing open; 2 ignored, with reasons.");
         assertThat(Proof.of(List.of(), List.of(), f -> false).sentence()).isEqualTo("Planned, said and shown agree.");
+    }
+
+    /** What is proven is the planned time of the intervals where nothing that matters is open and nothing parts. */
+    @Test
+    void whatIsProvenIsAShareOfThePlannedTime() {
+        List<IntervalComparison> fine = comparisons(match(Set.of(), Map.of(), Map.of()), List.of());
+        assertThat(Proof.of(fine, List.of(), f -> false).proven()).isEqualTo(1);
+        assertThat(Proof.of(List.of(), List.of(), f -> false).proven()).isZero();
+        Match missing = match(Set.of(id(SQUAT)), Map.of(), Map.of());
+        double all = timeline.total().seconds();
+        assertThat(Proof.of(comparisons(missing, List.of()), List.of(), f -> false)
+                        .proven())
+                .isCloseTo(1 - 40 / all, within(1e-9));
+        Segment push = timeline.segments().stream()
+                .filter(s -> s.id().startsWith("ground/push-up"))
+                .findFirst()
+                .orElseThrow();
+        for (Severity severity : Severity.values()) {
+            Finding found = Finding.at("match.late-start", severity, push, "late");
+            List<IntervalComparison> compared = IntervalComparison.of(
+                    timeline,
+                    match(Set.of(), Map.of(), Map.of()),
+                    Cut.of(match(Set.of(), Map.of(), Map.of())),
+                    List.of(),
+                    List.of(found));
+            double open = Proof.of(compared, List.of(found), f -> false).proven();
+            assertThat(open).isCloseTo(severity == Severity.NOTE ? 1 : 1 - 40 / all, within(1e-9));
+            assertThat(Proof.of(compared, List.of(found), f -> true).proven()).isEqualTo(1);
+        }
     }
 
     @Test

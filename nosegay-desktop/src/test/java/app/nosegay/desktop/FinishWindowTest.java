@@ -100,13 +100,18 @@ class FinishWindowTest extends DrivenWindow {
                 .hasSize(programme().timeline().intervals().size());
         int open = programme().proof().open().size();
         assertThat(open).isPositive();
-        assertThat(text("#proof-sentence")).isEqualTo(programme().proof().sentence());
+        assertThat(text("#proof-sentence"))
+                .startsWith(programme().proof().sentence())
+                .endsWith(Math.round(100 * programme().proof().proven()) + " % of the video is proven.");
         ListView<?> findings = lookup("#proof-findings").queryListView();
         // Those of the plan are summed up with a way to Plan.
         int ofPlan = (int) programme().proof().open().stream()
                 .filter(f -> f.code().startsWith("plan."))
                 .count();
-        assertThat(findings.getItems()).hasSize(open - ofPlan);
+        int ofTaste = (int) programme().proof().open().stream()
+                .filter(f -> f.severity() == Finding.Severity.NOTE && !f.code().startsWith("plan."))
+                .count();
+        assertThat(findings.getItems()).hasSize(open - ofPlan - ofTaste);
         assertThat(lookup("#proof-of-plan").queryButton().getText()).startsWith(ofPlan + " finding");
         interact(() -> {
             findings.getSelectionModel().select(0);
@@ -121,6 +126,30 @@ class FinishWindowTest extends DrivenWindow {
         assertThat(shell.session().workout().waivers().get(0).reason()).isEqualTo("known and meant");
         push(KeyCode.CONTROL, KeyCode.Z);
         until(() -> programme().proof().waived().isEmpty());
+    }
+
+    /** One key goes from problem to problem and plays what is around each; the bar leads to an interval. */
+    @Test
+    void problemsAreWalkedThroughWithOneKey() throws Exception {
+        openWithTake();
+        clickOn("#stage-proof");
+        ListView<?> findings = lookup("#proof-findings").queryListView();
+        int count = findings.getItems().size();
+        assertThat(count).isPositive();
+        interact(() -> findings.getSelectionModel().clearSelection());
+        for (int i = 0; i < count; i++) {
+            int at = i;
+            clickOn("#next-problem");
+            until(() -> findings.getSelectionModel().getSelectedIndex() == at);
+            Finding f = (Finding) findings.getItems().get(i);
+            assertThat(text("#problem-where")).startsWith(f.segment() == null ? "about" : "at ");
+        }
+        interact(findings::requestFocus);
+        push(KeyCode.N);
+        until(() -> findings.getSelectionModel().getSelectedIndex() == 0);
+        ListView<?> comparisons = lookup("#plaits").queryListView();
+        clickOn("#proof-bar");
+        until(() -> comparisons.getSelectionModel().getSelectedIndex() >= 0);
     }
 
     @Test

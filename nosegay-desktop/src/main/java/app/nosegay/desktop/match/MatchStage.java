@@ -9,6 +9,7 @@ import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.RecordingSource;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
+import app.nosegay.desktop.session.TakeScreen;
 import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
 import app.nosegay.match.Pins;

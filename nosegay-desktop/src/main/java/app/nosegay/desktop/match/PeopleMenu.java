@@ -2,6 +2,7 @@ package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.TakeScreen;
 import app.nosegay.evidence.Bodies;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.paint.Skeleton;

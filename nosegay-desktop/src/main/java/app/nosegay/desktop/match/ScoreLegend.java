@@ -53,7 +53,9 @@ final class ScoreLegend extends FlowPane {
         add(DesktopText.of("match.score-legend.left"), curve(0, Skeleton.LEFT));
         add(DesktopText.of("match.score-legend.right"), curve(Math.PI, Skeleton.RIGHT));
         add(DesktopText.of("match.score-legend.movement"), curve(Math.PI / 2, Palette.COUNT));
-        add(DesktopText.of("match.score-legend.rep"), lifted(g -> ScoreMarks.rep(g, MIDDLE), ScoreMarks.TRACE_END - 18));
+        add(
+                DesktopText.of("match.score-legend.rep"),
+                lifted(g -> ScoreMarks.rep(g, MIDDLE), ScoreMarks.TRACE_END - 18));
         add(
                 DesktopText.of("match.score-legend.word"),
                 lifted(g -> ScoreMarks.word(g, MIDDLE), ScoreMarks.TRACE_END - 13));

@@ -4,6 +4,7 @@ import app.nosegay.cut.SplitSegment;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
+import app.nosegay.desktop.session.TakeScreen;
 import app.nosegay.match.Match;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;

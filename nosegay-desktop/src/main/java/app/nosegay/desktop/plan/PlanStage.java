@@ -12,6 +12,7 @@ import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.RecentWorkouts;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
+import app.nosegay.plan.FindingPile;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanReport;
 import app.nosegay.plan.edit.LengthEdit;
@@ -79,7 +80,7 @@ public final class PlanStage implements StageView {
         this.session = session;
         editor = new RunSheetEditor(session);
         bed = new BedView(session);
-        findings = new FindingList(session, "plan-findings", this::goTo, true);
+        findings = new FindingList(session, "plan-findings", this::goTo, FindingPile::of);
         fit = new FitPanel(session, this::preview);
         gear = new GearPanel(session);
         ScrollPane problemScroll = new ScrollPane(problems);

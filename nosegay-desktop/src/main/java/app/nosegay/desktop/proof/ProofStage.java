@@ -4,12 +4,14 @@ import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.plan.Bouquet;
 import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.plan.Finding;
+import app.nosegay.plan.FindingPile;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.proof.IntervalComparison;
@@ -32,6 +34,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -57,24 +61,37 @@ public final class ProofStage implements StageView {
     private final CheckBox onlyApart = new CheckBox(DesktopText.of("proof.proof-stage.only-where-they-part"));
     private final ListView<IntervalComparison> comparisons = new ListView<>();
     private final FindingList findings;
+    private final ProofBar bar = new ProofBar(this::select);
+    private final ProblemScreen problems;
+    private final Bouquet bouquet = new Bouquet();
     private final Button planned = Buttons.quiet("", "proof-of-plan", () -> {});
     private final ComboBox<String> stage = new ComboBox<>();
     private final Tabs sides = new Tabs("proof");
     private final ListView<Object> pickUps = new ListView<>();
     private final Button saveSheet = new Button(DesktopText.of("proof.proof-stage.save-as-a-run-sheet"));
+    /** What stands in place of the findings when there are none. */
+    private final VBox done;
+
+    private final Label nothing = new Label(DesktopText.of("proof.proof-stage.nothing-here"));
     private Programme programme;
     private Proof proof;
 
     /**
      * @param jump shows a finding's place on its stage
      * @param shootFrom opens the Shoot stage at a segment
+     * @param publish opens the Publish stage
      */
-    public ProofStage(Session session, Stage window, Consumer<Finding> jump, Consumer<String> shootFrom) {
+    public ProofStage(
+            Session session, Stage window, Consumer<Finding> jump, Consumer<String> shootFrom, Runnable publish) {
         this.session = session;
         this.window = window;
         this.jump = jump;
         this.shootFrom = shootFrom;
-        findings = new FindingList(session, "proof-findings", jump);
+        findings = new FindingList(session, "proof-findings", jump, FindingPile::beforePublishing);
+        findings.list().addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        problems = new ProblemScreen(session, findings.list());
+        findings.list().getSelectionModel().selectedItemProperty().addListener((o, before, now) -> showInterval(now));
+        done = done(publish);
         sentence.getStyleClass().add("sentence");
         sentence.setId("proof-sentence");
         onlyApart.setId("only-apart");
@@ -97,13 +114,23 @@ public final class ProofStage implements StageView {
     }
 
     private Region threads() {
+        Button print = Buttons.quiet(DesktopText.of("proof.proof-stage.print-the-proof-sheet"), () -> session.exports()
+                .print(PrintJob.Form.PROOF_PDF, window));
+        print.setId("print-proof");
+        print.setMinWidth(Region.USE_PREF_SIZE);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox legend = new HBox(
-                16, key(Petals.INK, "planned"), key(Petals.VOICE, "said"), key(Petals.WORK, "shown"), space, onlyApart);
+                16,
+                key(Petals.INK, "planned"),
+                key(Petals.VOICE, "said"),
+                key(Petals.WORK, "shown"),
+                space,
+                onlyApart,
+                print);
         legend.setAlignment(Pos.CENTER_LEFT);
         VBox.setVgrow(comparisons, Priority.ALWAYS);
-        VBox left = new VBox(8, sentence, legend, comparisons);
+        VBox left = new VBox(8, sentence, bar, legend, comparisons);
         left.getStyleClass().add("stage");
         return left;
     }
@@ -118,16 +145,11 @@ public final class ProofStage implements StageView {
     }
 
     private Region besides() {
-        Button print = new Button(DesktopText.of("proof.proof-stage.print-the-proof-sheet"));
-        print.getStyleClass().add("act");
-        print.setId("print-proof");
-        print.setMinWidth(Region.USE_PREF_SIZE);
-        print.setOnAction(e -> session.exports().print(PrintJob.Form.PROOF_PDF, window));
         stage.setMinWidth(130);
-        HBox head = new HBox(10, stage, print);
+        HBox head = new HBox(10, problems.next(), stage);
         head.setAlignment(Pos.CENTER_LEFT);
         planned.managedProperty().bind(planned.visibleProperty());
-        VBox found = new VBox(8, head, planned, findings.view());
+        VBox found = new VBox(8, head, problems.view(), planned, findings.view());
         VBox.setVgrow(findings.view(), Priority.ALWAYS);
         saveSheet.getStyleClass().add("quiet");
         saveSheet.setId("save-pick-ups");
@@ -162,6 +184,47 @@ public final class ProofStage implements StageView {
         findings.list().requestFocus();
     }
 
+    @Override
+    public void left() {
+        problems.stop();
+    }
+
+    private void key(KeyEvent e) {
+        if (e.getCode() == KeyCode.N && !e.isShortcutDown() && !e.isAltDown()) {
+            problems.goOn();
+            e.consume();
+        }
+    }
+
+    /** Everything agrees: the workout in flower, and the way on. */
+    private VBox done(Runnable publish) {
+        Label heading = new Label(DesktopText.of("proof.proof-stage.everything-agrees"));
+        heading.getStyleClass().add("heading");
+        Button on = Buttons.act(DesktopText.of("proof.proof-stage.publish"), publish);
+        on.setId("proof-publish");
+        VBox box = new VBox(12, bouquet.view(), heading, on);
+        box.setAlignment(Pos.CENTER);
+        box.setId("proof-done");
+        return box;
+    }
+
+    private void showInterval(Finding finding) {
+        if (finding != null && finding.segment() != null) {
+            proof.comparisons().stream()
+                    .filter(c -> c.interval().segments().stream()
+                            .anyMatch(s -> s.id().equals(finding.segment())))
+                    .findFirst()
+                    .ifPresent(this::select);
+        }
+    }
+
+    private void select(IntervalComparison comparison) {
+        if (comparisons.getItems().contains(comparison)) {
+            comparisons.getSelectionModel().select(comparison);
+            comparisons.scrollTo(Math.max(0, comparisons.getItems().indexOf(comparison) - 1));
+        }
+    }
+
     /** Shows Findings or Pick-ups. */
     public void showPage(String name) {
         sides.show(name);
@@ -170,7 +233,15 @@ public final class ProofStage implements StageView {
     private void show(Programme now) {
         programme = now;
         proof = now.proof();
-        sentence.setText(proof.sentence());
+        boolean recorded = !now.match().takes().isEmpty();
+        sentence.setText(
+                recorded
+                        ? DesktopText.of("proof.proof-stage.proven", proof.sentence(), proof.proven())
+                        : proof.sentence());
+        bar.show(proof);
+        problems.showFor(recorded && proof.open().stream().anyMatch(f -> !isOfPlan(f)));
+        bouquet.show(now.report().balance());
+        findings.list().setPlaceholder(recorded && proof.open().isEmpty() ? done : nothing);
         sentence.getStyleClass().removeAll("kept", "plain", "broken");
         sentence.getStyleClass().add(proof.isClear() ? "kept" : proof.mayPublish() ? "plain" : "broken");
         showComparisons();

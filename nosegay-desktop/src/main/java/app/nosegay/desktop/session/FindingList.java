@@ -13,6 +13,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -36,7 +37,7 @@ public final class FindingList {
     private final Label waived = new Label();
     private final Label folded = new Label();
     private final VBox view = new VBox(6, list, folded, waived);
-    private final boolean piles;
+    private final Function<Finding, FindingPile> piles;
     private boolean open;
     private Runnable again = () -> {};
 
@@ -44,13 +45,13 @@ public final class FindingList {
      * @param goTo shows the place of a finding
      */
     public FindingList(Session session, String id, Consumer<Finding> goTo) {
-        this(session, id, goTo, false);
+        this(session, id, goTo, null);
     }
 
     /**
-     * @param piles whether they lie in piles, matters of taste folded away
+     * @param piles the pile each lies in, matters of taste folded away; null for one list
      */
-    public FindingList(Session session, String id, Consumer<Finding> goTo, boolean piles) {
+    public FindingList(Session session, String id, Consumer<Finding> goTo, Function<Finding, FindingPile> piles) {
         this.session = session;
         this.piles = piles;
         this.goTo = goTo;
@@ -87,7 +88,7 @@ public final class FindingList {
         again = () -> show(findings, workout);
         List<Finding> all =
                 findings.stream().filter(f -> workout.waiver(f).isEmpty()).toList();
-        List<Finding> open = piles ? inPiles(all) : all;
+        List<Finding> open = piles != null ? inPiles(all) : all;
         int selected = list.getSelectionModel().getSelectedIndex();
         if (!list.getItems().equals(open)) {
             list.getItems().setAll(open);
@@ -101,16 +102,16 @@ public final class FindingList {
     /** Pile by pile; matters of taste only when they were asked for. */
     private List<Finding> inPiles(List<Finding> all) {
         List<Finding> sorted = new ArrayList<>(all);
-        sorted.sort(Comparator.comparing(FindingPile::of));
+        sorted.sort(Comparator.comparing(piles));
         long taste =
-                all.stream().filter(f -> FindingPile.of(f) == FindingPile.TASTE).count();
+                all.stream().filter(f -> piles.apply(f) == FindingPile.TASTE).count();
         folded.setVisible(taste > 0);
         folded.setText(
                 open
                         ? DesktopText.of("session.finding-list.fold-taste")
                         : DesktopText.of("session.finding-list.unfold-taste", taste));
         if (!open) {
-            sorted.removeIf(f -> FindingPile.of(f) == FindingPile.TASTE);
+            sorted.removeIf(f -> piles.apply(f) == FindingPile.TASTE);
         }
         return sorted;
     }
@@ -118,7 +119,7 @@ public final class FindingList {
     /** Whether a pile begins with the finding at {@code index}. */
     private boolean beginsAPile(int index) {
         List<Finding> items = list.getItems();
-        return piles && (index == 0 || FindingPile.of(items.get(index)) != FindingPile.of(items.get(index - 1)));
+        return piles != null && (index == 0 || piles.apply(items.get(index)) != piles.apply(items.get(index - 1)));
     }
 
     public ListView<Finding> list() {
@@ -233,7 +234,7 @@ public final class FindingList {
             leave.setTooltip(new Tooltip(DesktopText.of("session.finding-list.leave-it-as-it-is-2")));
             setAccessibleText(f.severity().word() + ": " + f.message() + " " + reason + fix);
             if (getIndex() < list.getItems().size() && beginsAPile(getIndex())) {
-                pile.setText(FindingPile.of(f).label());
+                pile.setText(piles.apply(f).label());
                 pile.getStyleClass().setAll("label", "subheading");
                 piled.getChildren().setAll(pile, row);
                 setGraphic(piled);

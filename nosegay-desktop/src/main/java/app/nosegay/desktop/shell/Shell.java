@@ -87,7 +87,7 @@ public final class Shell {
         add("shoot", () -> new ShootStage(session));
         add("match", () -> new MatchStage(session, stage));
         add("dress", () -> new DressStage(session));
-        add("proof", () -> new ProofStage(session, stage, this::jump, this::shootFrom));
+        add("proof", () -> new ProofStage(session, stage, this::jump, this::shootFrom, () -> go("publish")));
         add("publish", () -> new PublishStage(session, stage));
         besides = places.size();
         add("library", () -> new LibraryScreen(session, stage, this::addToPlan));

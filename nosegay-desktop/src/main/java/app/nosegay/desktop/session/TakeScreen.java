@@ -1,4 +1,4 @@
-package app.nosegay.desktop.match;
+package app.nosegay.desktop.session;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Pictures;
@@ -19,7 +19,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 
 /** Shows a take: plays from a moment on, or stands at one frame. */
-final class TakeScreen {
+public final class TakeScreen {
     private final int width;
     private final int height;
     private final ImageView picture = new ImageView();
@@ -33,7 +33,7 @@ final class TakeScreen {
     private Playback playing;
 
     /** Draws over a picture of a take before it is shown; on the thread the picture comes on. */
-    interface Overlay {
+    public interface Overlay {
         void draw(BufferedImage picture, Path file, Time<Axis.Take> time);
     }
 
@@ -42,7 +42,7 @@ final class TakeScreen {
      * @param proxies where the small copy of a take is
      * @param width of the picture, in pixels
      */
-    TakeScreen(Consumer<String> failed, UnaryOperator<Path> proxies, int width, int height) {
+    public TakeScreen(Consumer<String> failed, UnaryOperator<Path> proxies, int width, int height) {
         this.failed = failed;
         this.frames = new Scrubber("take-frames", proxies, why -> Platform.runLater(() -> failed.accept(why)));
         this.width = width;
@@ -50,31 +50,31 @@ final class TakeScreen {
         pane.getStyleClass().add("picture");
         pane.setMinSize(width, height);
         pane.setMaxSize(width, height);
-        pane.setAccessibleText(DesktopText.of("match.take-screen.the-take"));
+        pane.setAccessibleText(DesktopText.of("session.take-screen.the-take"));
     }
 
-    Region view() {
+    public Region view() {
         return pane;
     }
 
     /** Has something drawn over the pictures from now on; the one that stands is shown again. */
-    void drawOver(Overlay drawn) {
+    public void drawOver(Overlay drawn) {
         overlay = drawn;
         if (playing == null && shown != null) {
             stand(shown, shownAt);
         }
     }
 
-    Image image() {
+    public Image image() {
         return picture.getImage();
     }
 
-    boolean isPlaying() {
+    public boolean isPlaying() {
         return playing != null;
     }
 
     /** Plays {@code file} from a moment on; {@code moved} hears the time, {@code ended} when it is over. */
-    void play(Path file, Time<Axis.Take> from, Consumer<Time<Axis.Take>> moved, Runnable ended) {
+    public void play(Path file, Time<Axis.Take> from, Consumer<Time<Axis.Take>> moved, Runnable ended) {
         stop();
         Time<Axis.Take> end = from.plus(Length.ofSeconds(36_000));
         Playback[] mine = new Playback[1];
@@ -109,7 +109,7 @@ final class TakeScreen {
         playing = mine[0];
     }
 
-    void stop() {
+    public void stop() {
         if (playing != null) {
             playing.close();
             playing = null;
@@ -118,13 +118,13 @@ final class TakeScreen {
     }
 
     /** Lets go of the file; nothing is shown any more. */
-    void close() {
+    public void close() {
         stop();
         frames.close();
     }
 
     /** Shows the frame at {@code time}. */
-    void stand(Path file, Time<Axis.Take> time) {
+    public void stand(Path file, Time<Axis.Take> time) {
         stop();
         shown = file;
         shownAt = time;
