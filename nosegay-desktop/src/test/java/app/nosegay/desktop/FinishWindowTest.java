@@ -44,6 +44,12 @@ class FinishWindowTest extends DrivenWindow {
         until(() -> !text("#dress-at").equals(before));
         assertThat(lookup("#scrub").queryAs(Slider.class).getValue()).isPositive();
         assertThat(lookup("#pieces .chip").queryAll()).hasSizeGreaterThan(2);
+        // Each piece has a stroke; a click beside it looks at that second.
+        Slider scrub = lookup("#scrub").queryAs(Slider.class);
+        Node track = lookup("#pieces .track").nth(0).query();
+        javafx.geometry.Bounds bounds = track.localToScreen(track.getBoundsInLocal());
+        clickOn(bounds.getMinX() + bounds.getWidth() * 0.75, bounds.getCenterY());
+        until(() -> Math.abs(scrub.getValue() / scrub.getMax() - 0.75) < 0.02);
     }
 
     @Test

@@ -5,9 +5,7 @@ import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.RecordingSource;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
-import app.nosegay.dress.Face;
 import app.nosegay.dress.Layout;
-import app.nosegay.dress.Piece;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.plan.Finding;
@@ -21,7 +19,6 @@ import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -34,7 +31,6 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -53,7 +49,8 @@ public final class DressStage implements StageView {
     private final Slider slider = new Slider();
     private final Label at = new Label();
     private final ComboBox<String> shape = new ComboBox<>();
-    private final FlowPane pieces = new FlowPane(8, 6);
+    private final OnScreenPage onScreen =
+            new OnScreenPage(slider.valueProperty(), s -> slider.setValue(Math.max(0, Math.min(slider.getMax(), s))));
     private final Tabs pages = new Tabs("dress");
     private final StylePage styles;
     private final OwnStylePage ownStyle;
@@ -126,8 +123,7 @@ public final class DressStage implements StageView {
         shape.setOnAction(e -> reshape());
         HBox below = new HBox(12, play, slider, at, shape);
         below.setAlignment(Pos.CENTER_LEFT);
-        pieces.setId("pieces");
-        pages.add("on-screen", DesktopText.of("dress.dress-stage.on-screen"), pieces);
+        pages.add("on-screen", DesktopText.of("dress.dress-stage.on-screen"), onScreen.view());
         pages.add("style", DesktopText.of("dress.dress-stage.style"), styles.view());
         pages.add("own-style", DesktopText.of("dress.dress-stage.own-style"), ownStyle.view());
         pages.add("items", DesktopText.of("dress.dress-stage.pieces"), kinds.view());
@@ -244,67 +240,10 @@ public final class DressStage implements StageView {
             slider.setMin(0);
             slider.setMax(stretch.span().length().seconds());
             slider.setValue(Math.min(slider.getMax(), stretch.span().length().seconds() * 0.3));
-            list(stretch);
+            onScreen.show(programme.dressing().pieces(), stretch.span());
             drag.redraw();
             draw();
         }
-    }
-
-    /** Names the pieces of an interval with the seconds they are seen; clicking one goes there. */
-    private void list(Stretch stretch) {
-        pieces.getChildren().clear();
-        for (Piece piece : programme.dressing().pieces()) {
-            Time<Axis.Cut> start = piece.span().start();
-            boolean here = !start.isBefore(stretch.span().start())
-                    && start.isBefore(stretch.span().end());
-            if (here) {
-                double from = start.since(stretch.span().start()).seconds();
-                double to = Math.min(
-                        slider.getMax(),
-                        piece.span().end().since(stretch.span().start()).seconds());
-                Button chip =
-                        new Button(String.format(Locale.ROOT, "%s  %.1f–%.1f s", name(piece.at(start)), from, to));
-                chip.getStyleClass().add("chip");
-                chip.setOnAction(e -> slider.setValue(Math.min(slider.getMax(), from + 0.2)));
-                pieces.getChildren().add(chip);
-            }
-        }
-    }
-
-    private static String name(Face face) {
-        if (face instanceof Face.Card card) {
-            return switch (card.kind()) {
-                case TITLE -> "title";
-                case NEXT -> DesktopText.of("dress.dress-stage.next-card");
-                case OPTION -> "option";
-                case FORM -> DesktopText.of("dress.dress-stage.form-cue");
-                case CAUTION -> "caution";
-                case SWITCH -> DesktopText.of("dress.dress-stage.switch-card");
-                case SECTION -> "section";
-                case CORRECTION -> "correction";
-                case END -> DesktopText.of("dress.dress-stage.end-card");
-            };
-        }
-        if (face instanceof Face.Timer) {
-            return "timer";
-        }
-        if (face instanceof Face.GetReady) {
-            return DesktopText.of("dress.dress-stage.get-ready-count");
-        }
-        if (face instanceof Face.NamePlate) {
-            return DesktopText.of("dress.dress-stage.name-and-counters");
-        }
-        if (face instanceof Face.SideBadge) {
-            return "side";
-        }
-        if (face instanceof Face.LevelBadge badge) {
-            return DesktopText.of("dress.dress-stage.level", badge.name());
-        }
-        return face instanceof Face.Tempo
-                ? DesktopText.of("dress.dress-stage.tempo-guide")
-                : face instanceof Face.Caption
-                        ? "caption"
-                        : face instanceof Face.Progress ? "progress" : DesktopText.of("dress.dress-stage.rep-counter");
     }
 
     private void reshape() {
@@ -385,7 +324,7 @@ public final class DressStage implements StageView {
                 if (stretches.getSelectionModel().getSelectedItem() != s) {
                     stretches.getSelectionModel().select(s);
                     slider.setMax(s.span().length().seconds());
-                    list(s);
+                    onScreen.show(programme.dressing().pieces(), s.span());
                 }
                 slider.setValue(time.since(s.span().start()).seconds());
                 tell(s, time);

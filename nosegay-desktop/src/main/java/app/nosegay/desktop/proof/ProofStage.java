@@ -211,8 +211,7 @@ public final class ProofStage implements StageView {
     private void showInterval(Finding finding) {
         if (finding != null && finding.segment() != null) {
             proof.comparisons().stream()
-                    .filter(c -> c.interval().segments().stream()
-                            .anyMatch(s -> s.id().equals(finding.segment())))
+                    .filter(c -> c.interval().segments().stream().anyMatch(s -> s.id().equals(finding.segment())))
                     .findFirst()
                     .ifPresent(this::select);
         }
