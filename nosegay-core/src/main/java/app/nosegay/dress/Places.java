@@ -15,8 +15,8 @@ import java.util.Optional;
 
 /**
  * Finds the place of each group: any place of the frame, the usual ones liked best. A group keeps its place through a block and, where
- * that is no worse, through the programme (a card through its interval): one group after another takes its cheapest series of places (Viterbi over the blocks), each
- * twice, so that the first make room for the last, and in several orders.
+ * that is no worse, through the programme; a card keeps it through its interval. One group after another takes its cheapest series of
+ * places (Viterbi over the blocks), each twice, so that the first make room for the last, and in several orders.
  */
 final class Places {
     /** Places tried lie this far apart, in units: as finely as bodies are known. */
@@ -105,7 +105,7 @@ final class Places {
         for (List<Group> order : ORDERS) {
             Places places = new Places(stretches, frame, notes, costs);
             double cost = places.place(order);
-            if (cost < least - 1e-6) {
+            if (best == null || cost < least - 1e-6) {
                 least = cost;
                 best = places;
             }
