@@ -65,6 +65,8 @@ public record Match(
      * @param endPinned whether the user fixed the end
      * @param others where else it was done and not used
      * @param reason why this one of several was taken; null where there is only one
+     * @param startLikely between which moments the start most likely is; null when missing
+     * @param endLikely the same of the end
      */
     public record Placed(
             String id,
@@ -79,9 +81,44 @@ public record Match(
             boolean startPinned,
             boolean endPinned,
             List<Other> others,
-            String reason) {
+            String reason,
+            Span<Axis.Take> startLikely,
+            Span<Axis.Take> endLikely) {
         public Placed {
             others = List.copyOf(others);
+        }
+
+        /** A segment whose boundaries are nowhere else. */
+        public Placed(
+                String id,
+                Length planned,
+                String take,
+                Time<Axis.Take> start,
+                Time<Axis.Take> end,
+                Time<Axis.Take> performedStart,
+                Time<Axis.Take> performedEnd,
+                double startDoubt,
+                double endDoubt,
+                boolean startPinned,
+                boolean endPinned,
+                List<Other> others,
+                String reason) {
+            this(
+                    id,
+                    planned,
+                    take,
+                    start,
+                    end,
+                    performedStart,
+                    performedEnd,
+                    startDoubt,
+                    endDoubt,
+                    startPinned,
+                    endPinned,
+                    others,
+                    reason,
+                    start == null ? null : new Span<>(start, start),
+                    end == null ? null : new Span<>(end, end));
         }
 
         public Placed(

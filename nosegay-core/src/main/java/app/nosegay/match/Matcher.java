@@ -128,7 +128,13 @@ public final class Matcher {
                 v.startPinned(),
                 v.endPinned(),
                 others,
-                choice.reason(k));
+                choice.reason(k),
+                span(v.startLikely()),
+                span(v.endLikely()));
+    }
+
+    private static Span<Axis.Take> span(SegmentOccurrence.Range range) {
+        return new Span<>(time(range.from()), time(range.to()));
     }
 
     private static Time<Axis.Take> time(double seconds) {

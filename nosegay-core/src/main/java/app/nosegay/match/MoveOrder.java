@@ -162,7 +162,16 @@ final class MoveOrder {
 
     private static SegmentOccurrence moved(int segment, SegmentOccurrence v) {
         return new SegmentOccurrence(
-                segment, v.start(), v.end(), v.startDoubt(), v.endDoubt(), v.startPinned(), v.endPinned(), v.broken());
+                segment,
+                v.start(),
+                v.end(),
+                v.startDoubt(),
+                v.endDoubt(),
+                v.startPinned(),
+                v.endPinned(),
+                v.broken(),
+                v.startLikely(),
+                v.endLikely());
     }
 
     private static boolean exchangeable(Timeline timeline, int a, int b) {

@@ -49,7 +49,9 @@ final class OrderDoubt {
                     Math.max(least, v.endDoubt()),
                     v.startPinned(),
                     v.endPinned(),
-                    v.broken()));
+                    v.broken(),
+                    v.startLikely(),
+                    v.endLikely()));
         }
         return out;
     }

@@ -2,6 +2,7 @@ package app.nosegay.match;
 
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.SetEdges;
+import app.nosegay.match.SegmentOccurrence.Range;
 import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.match.features.Feature;
 import app.nosegay.match.features.Grid;
@@ -179,7 +180,8 @@ final class TakeSolver {
                 new BoundarySolver(low, high, planned, costs, at, (i, b) -> within[i].at(b)).maxMarginals();
         double[] seconds = new double[m + 1];
         double[] doubts = new double[m + 1];
-        choose(marginals, low, planned, fixed, seconds, doubts);
+        Range[] likely = new Range[m + 1];
+        choose(marginals, low, planned, fixed, seconds, doubts, likely);
         List<SegmentOccurrence> occurrences = new ArrayList<>();
         for (int i = 0; i < m; i++) {
             if (items.get(i).segment() >= 0) {
@@ -191,7 +193,9 @@ final class TakeSolver {
                         doubts[i + 1],
                         false,
                         false,
-                        items.get(i).broken()));
+                        items.get(i).broken(),
+                        likely[i],
+                        likely[i + 1]));
             }
         }
         return marked(occurrences);
@@ -271,7 +275,13 @@ final class TakeSolver {
 
     /** Reads the best chain off the max-marginals; among equals the one nearest the planned length wins. */
     private void choose(
-            double[][] marginals, int[] low, double[] planned, Double[] fixed, double[] seconds, double[] doubts) {
+            double[][] marginals,
+            int[] low,
+            double[] planned,
+            Double[] fixed,
+            double[] seconds,
+            double[] doubts,
+            Range[] likely) {
         double grid = MatchWeights.GRID_SECONDS;
         int previous = -1;
         for (int k = 0; k < marginals.length; k++) {
@@ -293,8 +303,36 @@ final class TakeSolver {
             double at = fixed[k] != null ? fixed[k] : snapped(chosen * grid, wanted * grid);
             seconds[k] = Math.min(take.length().seconds(), k == 0 ? at : Math.max(at, seconds[k - 1]));
             doubts[k] = fixed[k] != null ? 0 : features.isEmpty() ? 1 : doubt(m, chosen - low[k], best);
+            likely[k] = fixed[k] != null ? Range.at(seconds[k]) : likely(m, low[k], best, seconds[k]);
             previous = chosen;
         }
+    }
+
+    /** Between which seconds all but a little of the likelihood lies. */
+    private static Range likely(double[] marginal, int low, double best, double chosen) {
+        double all = 0;
+        for (double m : marginal) {
+            all += likelihood(m, best);
+        }
+        double before = 0;
+        double from = chosen;
+        double to = chosen;
+        for (int i = 0; i < marginal.length; i++) {
+            double seconds = (low + i) * MatchWeights.GRID_SECONDS;
+            double after = before + likelihood(marginal[i], best);
+            if (before <= MatchWeights.UNLIKELY * all && after > MatchWeights.UNLIKELY * all) {
+                from = Math.min(chosen, seconds);
+            }
+            if (before < (1 - MatchWeights.UNLIKELY) * all && after >= (1 - MatchWeights.UNLIKELY) * all) {
+                to = Math.max(chosen, seconds);
+            }
+            before = after;
+        }
+        return new Range(from, to);
+    }
+
+    private static double likelihood(double marginal, double best) {
+        return Math.exp(Math.max(-60, (marginal - best) / MatchWeights.DOUBT_SPREAD));
     }
 
     /** The exact beep where one lies within a grid step and a half, else the exact planned length where that is the same bin. */
@@ -318,7 +356,7 @@ final class TakeSolver {
         double near = 0;
         double all = 0;
         for (int i = 0; i < marginal.length; i++) {
-            double likelihood = Math.exp(Math.max(-60, (marginal[i] - best) / MatchWeights.DOUBT_SPREAD));
+            double likelihood = likelihood(marginal[i], best);
             all += likelihood;
             near += Math.abs(i - chosen) <= reach ? likelihood : 0;
         }
@@ -354,7 +392,9 @@ final class TakeSolver {
                     endPinned ? 0 : v.endDoubt(),
                     startPinned,
                     endPinned,
-                    v.broken()));
+                    v.broken(),
+                    startPinned ? Range.at(from) : v.startLikely(),
+                    endPinned ? Range.at(to) : v.endLikely()));
         }
         return out;
     }

@@ -52,6 +52,25 @@ class PinsTest {
         return new Pin(timeline.segments().get(segment).id(), end, "t", Time.ofSeconds(seconds));
     }
 
+    /** Where a boundary may be always holds where it was put; a beep leaves little room, a pin none. */
+    @Test
+    void whatIsLikelyHoldsTheBoundaryAndAPinLeavesNoRoom() {
+        for (Match.Placed p : match(List.of(pin(3, false, 86))).segments()) {
+            assertThat(p.startLikely().start()).isLessThanOrEqualTo(p.start());
+            assertThat(p.startLikely().end()).isGreaterThanOrEqualTo(p.start());
+            assertThat(p.endLikely().start()).isLessThanOrEqualTo(p.end());
+            assertThat(p.endLikely().end()).isGreaterThanOrEqualTo(p.end());
+            if (p.startPinned()) {
+                assertThat(p.startLikely().length()).isEqualTo(Length.ZERO);
+            }
+        }
+        // Doubt is the share beyond 0.15 s: without it less than 5 % lies there at either side.
+        assertThat(found.segments())
+                .filteredOn(p -> p.startDoubt() < 0.05)
+                .hasSizeGreaterThan(3)
+                .allMatch(p -> p.startLikely().length().seconds() <= 0.4);
+    }
+
     @Test
     void aPinBehindWhatComesLaterTakesThatPinAway() {
         Pin pushUp = pin(3, false, 85);

@@ -13,7 +13,11 @@ import app.nosegay.script.CuePlanner;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.standins.Performance;
 import app.nosegay.standins.Trouble;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.SpeechRate;
+import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -55,6 +59,8 @@ public final class Accuracy {
         private int sureAndRight;
         private int falseMissing;
         private int falseFound;
+        private int told;
+        private int toldRight;
 
         void add(Errors other) {
             seconds.addAll(other.seconds);
@@ -64,6 +70,8 @@ public final class Accuracy {
             sureAndRight += other.sureAndRight;
             falseMissing += other.falseMissing;
             falseFound += other.falseFound;
+            told += other.told;
+            toldRight += other.toldRight;
         }
 
         /** The share of all true boundaries found within the level's tolerance. */
@@ -81,6 +89,11 @@ public final class Accuracy {
             return sure == 0 ? 1 : sureAndRight / (double) sure;
         }
 
+        /** Of the boundaries that are unsure, the share that is between the moments that are told, give or take half a second. */
+        public double between() {
+            return told == 0 ? 1 : toldRight / (double) told;
+        }
+
         public int boundaries() {
             return boundaries;
         }
@@ -94,7 +107,7 @@ public final class Accuracy {
         public String toString() {
             return String.format(
                     Locale.ROOT,
-                    "%6.2f %%   median %6.3f   p90 %7.3f   p99 %8.3f   sure %5.1f %% of %5d, right %6.2f %%   missed %d, made up %d",
+                    "%6.2f %%   median %6.3f   p90 %7.3f   p99 %8.3f   sure %5.1f %% of %5d, right %6.2f %%   missed %d, made up %d, unsure %d, between %5.1f %%",
                     100 * share(),
                     percentile(0.5),
                     percentile(0.9),
@@ -103,7 +116,9 @@ public final class Accuracy {
                     boundaries,
                     100 * calibration(),
                     falseMissing,
-                    falseFound);
+                    falseFound,
+                    told,
+                    100 * between());
         }
     }
 
@@ -127,6 +142,11 @@ public final class Accuracy {
             Trouble.STOP_START,
             Trouble.WRONG_CALL,
             Trouble.TIMER_LEFT_ON);
+
+    /** A doubt up to this nobody need look at. */
+    private static final double SURE = 0.1;
+
+    private static final Length SPARE = Length.ofMillis(500);
 
     private Accuracy() {}
 
@@ -182,8 +202,21 @@ public final class Accuracy {
             boolean sameTake = t.take().equals(f.take());
             one(errors, sameTake ? Math.abs(f.start().since(t.start()).seconds()) : 999, f.startDoubt(), tolerance);
             one(errors, sameTake ? Math.abs(f.end().since(t.end()).seconds()) : 999, f.endDoubt(), tolerance);
+            between(errors, sameTake ? t.start() : null, f.startDoubt(), f.startLikely());
+            between(errors, sameTake ? t.end() : null, f.endDoubt(), f.endLikely());
         }
         return errors;
+    }
+
+    private static void between(Errors errors, Time<Axis.Take> truth, double doubt, Span<Axis.Take> likely) {
+        if (doubt > SURE) {
+            errors.told++;
+            errors.toldRight += truth != null
+                            && !truth.isBefore(likely.start().minus(SPARE))
+                            && !truth.isAfter(likely.end().plus(SPARE))
+                    ? 1
+                    : 0;
+        }
     }
 
     private static void one(Errors errors, double off, double doubt, double tolerance) {
@@ -191,8 +224,8 @@ public final class Accuracy {
         errors.seconds.add(off);
         errors.boundaries++;
         errors.within += right ? 1 : 0;
-        errors.sure += doubt <= 0.1 ? 1 : 0;
-        errors.sureAndRight += doubt <= 0.1 && right ? 1 : 0;
+        errors.sure += doubt <= SURE ? 1 : 0;
+        errors.sureAndRight += doubt <= SURE && right ? 1 : 0;
     }
 
     /** The troubles of run {@code seed} of a mixed series: one to three of those that concern the order and the evidence. */

@@ -28,6 +28,8 @@ class TroubledTakesTest {
         assertThat(errors.share()).isGreaterThanOrEqualTo(0.85);
         assertThat(errors.sureShare()).isGreaterThanOrEqualTo(0.65);
         assertThat(errors.calibration()).isGreaterThanOrEqualTo(0.95);
+        // Where one is told to look between two moments, the boundary mostly is.
+        assertThat(errors.between()).isGreaterThanOrEqualTo(0.75);
     }
 
     /** Words all through a recording do not make it one long goodbye. */

@@ -196,6 +196,9 @@ public final class MatchWeights {
     public static final double ORDER_DOUBT = 0.35;
     /** Nothing that was only heard or seen is certain. */
     public static final double LEAST_DOUBT = 0.01;
+
+    /** What is told of where a boundary may be leaves this share of the likelihood out at either end. */
+    public static final double UNLIKELY = 0.05;
     /** Boundaries are placed within this distance of where the order of events put them, in seconds. */
     public static final double REFINE_SECONDS = 15;
     /** A start is borne out by this much evidence … */

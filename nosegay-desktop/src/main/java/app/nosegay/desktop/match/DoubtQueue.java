@@ -2,6 +2,8 @@ package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.match.Match;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -23,8 +25,13 @@ final class DoubtQueue {
         }
 
         private String told() {
-            String where =
-                    placed.matched() ? DesktopText.of("match.doubt-queue.at", end ? placed.end() : placed.start()) : "";
+            String where = "";
+            if (placed.matched()) {
+                Span<Axis.Take> likely = end ? placed.endLikely() : placed.startLikely();
+                where = likely.length().seconds() < FROM_TO
+                        ? DesktopText.of("match.doubt-queue.at", end ? placed.end() : placed.start())
+                        : DesktopText.of("match.doubt-queue.between", likely.start(), likely.end());
+            }
             return DesktopText.of(
                     "match.doubt-queue.of",
                     doubt > ScorePainter.VERY_DOUBTFUL
@@ -36,6 +43,9 @@ final class DoubtQueue {
                     where);
         }
     }
+
+    /** Nearer to each other than this two moments are told as one, in seconds. */
+    private static final double FROM_TO = 0.2;
 
     private final ListView<Doubtful> list = new ListView<>();
     private final Set<String> lookedAt = new HashSet<>();

@@ -37,9 +37,12 @@ final class ScoreLegend extends FlowPane {
             ScoreMarks.done(g, 10, WIDTH - 14, work);
         });
         add(DesktopText.of("match.score-legend.missing"), g -> ScoreMarks.planned(g, 2, WIDTH - 4, work, false));
-        add(DesktopText.of("match.score-legend.boundary"), g -> boundary(g, 0, false));
-        add(DesktopText.of("match.score-legend.doubt"), g -> boundary(g, 0.8, false));
-        add(DesktopText.of("match.score-legend.pinned"), g -> boundary(g, 0, true));
+        add(DesktopText.of("match.score-legend.boundary"), g -> boundary(g, false));
+        add(DesktopText.of("match.score-legend.doubt"), g -> {
+            boundary(g, false);
+            ScoreMarks.whisker(g, MIDDLE, 4 * MIDDLE - 8, Palette.WORK);
+        });
+        add(DesktopText.of("match.score-legend.pinned"), g -> boundary(g, true));
         add(DesktopText.of("match.score-legend.beep"), lifted(g -> ScoreMarks.beep(g, MIDDLE), 10));
         add(
                 DesktopText.of("match.score-legend.sound"),
@@ -61,9 +64,9 @@ final class ScoreLegend extends FlowPane {
                 lifted(g -> ScoreMarks.word(g, MIDDLE), ScoreMarks.TRACE_END - 13));
     }
 
-    private static void boundary(Graphics2D g, double doubt, boolean pinned) {
+    private static void boundary(Graphics2D g, boolean pinned) {
         g.scale(SMALLER, SMALLER);
-        ScoreMarks.boundary(g, MIDDLE / SMALLER, doubt, pinned, Palette.WORK);
+        ScoreMarks.boundary(g, MIDDLE / SMALLER, pinned, Palette.WORK);
     }
 
     private static Consumer<Graphics2D> lifted(Consumer<Graphics2D> mark, double by) {

@@ -16,9 +16,6 @@ final class ScoreMarks {
     static final double TRACE = 27;
     static final double TRACE_END = TRACE_TOP + TRACE;
 
-    /** Doubt below this has no whisker. */
-    private static final double SOME_DOUBT = 0.05;
-
     private ScoreMarks() {}
 
     /** A planned segment, {@code width} long; only its outline where it was not found. */
@@ -39,20 +36,23 @@ final class ScoreMarks {
         g.fill(new Rectangle2D.Double(x, BAR_TOP + 4, Math.max(1, width), BAR - 8));
     }
 
-    /** A start or an end: with a foot where it was set by hand, with a whisker where it is in doubt. */
-    static void boundary(Graphics2D g, double x, double doubt, boolean pinned, Color colour) {
+    /** A start or an end, with a foot where it was set by hand. */
+    static void boundary(Graphics2D g, double x, boolean pinned, Color colour) {
         g.setColor(colour);
         g.setStroke(new BasicStroke(2.2f));
         g.draw(new Line2D.Double(x, 4, x, TRACE_END));
         if (pinned) {
             g.fill(new Rectangle2D.Double(x - 4, 1, 8, 8));
-        } else if (doubt > SOME_DOUBT) {
-            double reach = 3 + doubt * 26;
-            g.setStroke(new BasicStroke(1.4f));
-            g.draw(new Line2D.Double(x - reach, 5, x + reach, 5));
-            g.draw(new Line2D.Double(x - reach, 2, x - reach, 8));
-            g.draw(new Line2D.Double(x + reach, 2, x + reach, 8));
         }
+    }
+
+    /** Between which places a boundary most likely is. */
+    static void whisker(Graphics2D g, double from, double to, Color colour) {
+        g.setColor(colour);
+        g.setStroke(new BasicStroke(1.4f));
+        g.draw(new Line2D.Double(from, 5, to, 5));
+        g.draw(new Line2D.Double(from, 2, from, 8));
+        g.draw(new Line2D.Double(to, 2, to, 8));
     }
 
     static void beep(Graphics2D g, double x) {

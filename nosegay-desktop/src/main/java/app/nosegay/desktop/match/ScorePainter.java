@@ -15,6 +15,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.awt.BasicStroke;
 import java.awt.Color;
@@ -410,8 +411,8 @@ final class ScorePainter {
     }
 
     /**
-     * The recorded interval under the planned bar: performed stretch filled, boundaries as stems with a whisker as wide as their
-     * doubt.
+     * The recorded interval under the planned bar: performed stretch filled, boundaries as stems, with a whisker over where
+     * they may be where they are in doubt.
      */
     private void recorded(Graphics2D g, ScoreLine line, double from) {
         for (Match.Placed p : line.placed()) {
@@ -429,8 +430,22 @@ final class ScorePainter {
                             .get(line.placed().indexOf(p))
                             .kind());
             ScoreMarks.done(g, at(first, from), (last - first) * scale, colour);
-            ScoreMarks.boundary(g, at(start, from), p.startDoubt(), p.startPinned(), colour);
-            ScoreMarks.boundary(g, at(end, from), p.endDoubt(), p.endPinned(), colour);
+            ScoreMarks.boundary(g, at(start, from), p.startPinned(), colour);
+            ScoreMarks.boundary(g, at(end, from), p.endPinned(), colour);
+            whisker(g, line, p.startLikely(), p.startDoubt(), from, colour);
+            whisker(g, line, p.endLikely(), p.endDoubt(), from, colour);
+        }
+    }
+
+    private void whisker(
+            Graphics2D g, ScoreLine line, Span<Axis.Take> likely, double doubt, double from, Color colour) {
+        if (doubt > DOUBTFUL) {
+            Time<Axis.Take> start = line.recorded().start();
+            ScoreMarks.whisker(
+                    g,
+                    at(likely.start().since(start).seconds(), from),
+                    at(likely.end().since(start).seconds(), from),
+                    colour);
         }
     }
 

@@ -181,7 +181,11 @@ public final class ProofStage implements StageView {
 
     @Override
     public void entered() {
-        findings.list().requestFocus();
+        ListView<Finding> list = findings.list();
+        if (list.getSelectionModel().isEmpty() && !list.getItems().isEmpty()) {
+            list.getSelectionModel().select(0);
+        }
+        list.requestFocus();
     }
 
     @Override
