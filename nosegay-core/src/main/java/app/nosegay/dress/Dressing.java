@@ -97,7 +97,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
                     face,
                     own != null
                             ? own
-                            : LevelBadges.places(List.of(badge), List.of(), OccupancyMap.none(), frame, notes)
+                            : Places.badges(List.of(badge), List.of(), OccupancyMap.none(), frame, notes)
                                     .get(badge),
                     1);
         }

@@ -319,9 +319,9 @@ class LayoutTest {
             java.util.Arrays.fill(reach, y * COLUMNS + 13, y * COLUMNS + 19, 1);
         }
         OccupancyMap standing = new OccupancyMap(COLUMNS, ROWS, reach, reach, new float[COLUMNS * ROWS], reach);
-        Box floor = LevelBadges.places(List.of(badge), List.of(), OccupancyMap.none(), Frame.LANDSCAPE, DressNotes.NONE)
+        Box floor = Places.badges(List.of(badge), List.of(), OccupancyMap.none(), Frame.LANDSCAPE, DressNotes.NONE)
                 .get(badge);
-        Box over = LevelBadges.places(List.of(badge), List.of(), standing, Frame.LANDSCAPE, DressNotes.NONE)
+        Box over = Places.badges(List.of(badge), List.of(), standing, Frame.LANDSCAPE, DressNotes.NONE)
                 .get(badge);
         assertThat(floor.bottom()).isGreaterThan(660);
         assertThat(over.bottom()).isLessThanOrEqualTo(8 * 40);

@@ -107,7 +107,8 @@ public final class Accuracy {
         public String toString() {
             return String.format(
                     Locale.ROOT,
-                    "%6.2f %%   median %6.3f   p90 %7.3f   p99 %8.3f   sure %5.1f %% of %5d, right %6.2f %%   missed %d, made up %d, unsure %d, between %5.1f %%",
+                    "%6.2f %%   median %6.3f   p90 %7.3f   p99 %8.3f   sure %5.1f %% of %5d, right %6.2f %%"
+                            + "   missed %d, made up %d, unsure %d, between %5.1f %%",
                     100 * share(),
                     percentile(0.5),
                     percentile(0.9),
