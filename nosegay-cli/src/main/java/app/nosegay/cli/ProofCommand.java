@@ -69,7 +69,7 @@ final class ProofCommand implements Callable<Integer> {
         if (!writing.json(
                 json,
                 ProofJson.of(proof, f -> workout.waiver(f).map(Waiver::reason).orElse("")))) {
-            print(spec.commandLine().getOut(), proof);
+            print(spec.commandLine().getOut(), proof, !programme.match().takes().isEmpty());
         }
         return proof.mayPublish() ? Main.DONE : Main.STOPPED_BY_FINDINGS;
     }
@@ -79,7 +79,7 @@ final class ProofCommand implements Callable<Integer> {
         writing.text(pickUps, again.sheet(p.timeline()));
     }
 
-    private void print(PrintWriter out, Proof proof) {
+    private void print(PrintWriter out, Proof proof, boolean recorded) {
         for (Finding f : proof.open()) {
             out.printf("%-5s %-26s %s%n", f.severity().word(), f.code(), f.message());
             if (f.fix() != null) {
@@ -89,7 +89,7 @@ final class ProofCommand implements Callable<Integer> {
         if (apart) {
             proof.comparisons().stream().filter(p -> p.apart() > 0.1).forEach(p -> comparison(out, p));
         }
-        out.println(proof.sentence());
+        out.println(recorded ? CliText.of("proof-command.proven", proof.sentence(), proof.proven()) : proof.sentence());
         out.flush();
     }
 

@@ -94,6 +94,7 @@ public final class DressCheck {
                 0,
                 CoreText.of("dress.dress-check.in", message, area.stretch().interval()),
                 null,
+                null,
                 null);
     }
 
@@ -120,6 +121,7 @@ public final class DressCheck {
                                     span.length().seconds(),
                                     span.start(),
                                     needs),
+                            null,
                             null,
                             null));
                 }

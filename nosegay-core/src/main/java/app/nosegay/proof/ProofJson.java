@@ -2,6 +2,8 @@ package app.nosegay.proof;
 
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -18,6 +20,7 @@ public final class ProofJson {
         ObjectNode root = JsonMapper.builder().build().createObjectNode();
         root.put("sentence", proof.sentence());
         root.put("mayPublish", proof.mayPublish());
+        root.put("proven", round(proof.proven()));
         ObjectNode counts = root.putObject("open");
         for (Severity s : Severity.values()) {
             counts.put(s.word(), proof.count(s));
@@ -41,12 +44,25 @@ public final class ProofJson {
     }
 
     private static ObjectNode finding(ObjectNode node, Finding f) {
-        return node.put("stage", Proof.stage(f))
+        node.put("stage", Proof.stage(f))
                 .put("code", f.code())
                 .put("severity", f.severity().word())
                 .put("segment", f.segment())
                 .put("message", f.message())
                 .put("fix", f.fix());
+        moment(node.putObject("moment"), f.moment());
+        return node;
+    }
+
+    private static void moment(ObjectNode node, Finding.Moment moment) {
+        node.put("take", moment == null ? null : moment.take());
+        node.put("start", moment == null ? null : seconds(moment.span().start()));
+        node.put("end", moment == null ? null : seconds(moment.span().end()));
+        node.put("due", moment == null || moment.due() == null ? null : seconds(moment.due()));
+    }
+
+    private static Double seconds(Time<Axis.Take> time) {
+        return round(time.seconds());
     }
 
     private static Double round(double value) {

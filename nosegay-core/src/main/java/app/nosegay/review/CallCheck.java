@@ -8,6 +8,7 @@ import app.nosegay.captions.Caption;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
+import app.nosegay.plan.Finding.Moment;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
@@ -19,6 +20,7 @@ import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
@@ -92,11 +94,29 @@ final class CallCheck {
         return new ReviewResult(check.findings, check.misstatements);
     }
 
-    private Finding add(String code, Severity severity, String segment, String message, String fix) {
+    private Finding add(String code, Severity severity, String segment, String message, String fix, Moment moment) {
         Segment s = segment == null ? null : byId.get(segment);
-        Finding f = s == null ? Finding.of(code, severity, message) : Finding.at(code, severity, s, message);
-        findings.add(f.withFix(fix));
-        return f.withFix(fix);
+        Finding f = (s == null ? Finding.of(code, severity, message) : Finding.at(code, severity, s, message))
+                .withFix(fix)
+                .withMoment(moment);
+        findings.add(f);
+        return f;
+    }
+
+    private Finding add(String code, Severity severity, HeardCall c, String message, String fix) {
+        return add(code, severity, c.segment(), message, fix, moment(c));
+    }
+
+    /** Where it is said, and when it would have been true where that is a matter of time. */
+    private static Moment moment(HeardCall c) {
+        Time<Axis.Take> start = c.call().time();
+        Moment said =
+                new Moment(c.take(), new Span<>(start, Time.max(start, c.call().end())));
+        return switch (c.call().kind()) {
+            case SECONDS_LEFT, HALF_WAY, COUNT_IN, COUNT_OUT ->
+                c.error() == null ? said : said.due(start.minus(Length.ofSeconds(c.error())));
+            default -> said;
+        };
     }
 
     private static String place(HeardCall c) {
@@ -159,24 +179,20 @@ final class CallCheck {
             add(
                     "match.call-corrected",
                     Severity.NOTE,
-                    c.segment(),
+                    c,
                     CoreText.of("match.call-corrected.message", place(c), is),
                     null);
         } else if (number) {
             Finding f = add(
                     "match.wrong-number",
                     Severity.FIX,
-                    c.segment(),
+                    c,
                     place(c) + ": " + is + ".",
                     CoreText.of("match.wrong-number.fix"));
             misstatement(f, c, right(c));
         } else {
             Finding f = add(
-                    "match.call-off",
-                    Severity.FIX,
-                    c.segment(),
-                    place(c) + ": " + is + ".",
-                    CoreText.of("match.call-off.fix"));
+                    "match.call-off", Severity.FIX, c, place(c) + ": " + is + ".", CoreText.of("match.call-off.fix"));
             misstatement(f, c, right(c));
         }
     }
@@ -254,7 +270,7 @@ final class CallCheck {
             Finding f = add(
                     "match.wrong-name",
                     Severity.FIX,
-                    c.segment(),
+                    c,
                     CoreText.of("match.wrong-name.message", place(c), call.of(), next),
                     CoreText.of("match.wrong-name.fix"));
             misstatement(f, c, CoreText.of("review.call-check.next", next));
@@ -295,7 +311,7 @@ final class CallCheck {
             add(
                     "match.promise-broken",
                     Severity.FIX,
-                    c.segment(),
+                    c,
                     CoreText.of("match.promise-broken.message", place(c)),
                     CoreText.of("match.promise-broken.fix"));
         }
@@ -391,13 +407,14 @@ final class CallCheck {
 
     private void missing(Due due) {
         Segment s = byId.get(due.segment());
+        Time<Axis.Take> at = Time.ofSeconds(due.at());
         Finding f = add(
                 "match.call-missing",
                 Severity.LOOK,
                 s.id(),
                 CoreText.of("match.call-missing.message", due.words(), s.move()),
-                CoreText.of("match.call-missing.fix"));
-        Time<Axis.Take> at = Time.ofSeconds(due.at());
+                CoreText.of("match.call-missing.fix"),
+                Moment.at(due.parts().get(0).take(), at).due(at));
         misstatements.add(new Misstatement(f, due.parts().get(0).take(), new Span<>(at, at), "", due.line(), ""));
     }
 

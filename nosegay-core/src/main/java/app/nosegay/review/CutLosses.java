@@ -55,7 +55,8 @@ final class CutLosses {
                                         s.line().text(),
                                         s.time(),
                                         s.take()))
-                        .withFix(CoreText.of("match.announcement-lost.fix")));
+                        .withFix(CoreText.of("match.announcement-lost.fix"))
+                        .withMoment(Finding.Moment.at(s.take(), s.time())));
             }
         }
         return findings;

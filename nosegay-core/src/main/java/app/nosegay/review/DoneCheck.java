@@ -114,8 +114,9 @@ final class DoneCheck {
             return;
         }
         double doubt = parts.stream().mapToDouble(Match.Placed::doubt).max().orElse(0);
+        Match.Placed last = parts.get(parts.size() - 1);
         boolean work = s.kind().isMoving();
-        Optional<SplitSegment> cut = SplitSegment.of(match, parts.get(parts.size() - 1));
+        Optional<SplitSegment> cut = SplitSegment.of(match, last);
         String because = cut.map(c -> CoreText.of("review.done-check.ends-in-it-and-it", c.first(), c.second()))
                 .orElse("");
         String mend = cut.map(c -> CoreText.of("review.done-check.join-and-page-takes-beside", c.first(), c.second()))
@@ -137,7 +138,8 @@ final class DoneCheck {
                         off < 0,
                         MatchFindings.seconds(planned),
                         because),
-                mend);
+                mend,
+                Finding.Moment.at(last.take(), last.end()).due(last.end().minus(Length.ofSeconds(off))));
     }
 
     /** The whole minute a rest belongs to; nothing where not all of it was found. */
@@ -174,11 +176,13 @@ final class DoneCheck {
                     Severity.LOOK,
                     s,
                     CoreText.of("match.late-start.message", MatchFindings.name(s), MatchFindings.seconds(late)),
-                    CoreText.of("match.late-start.fix"));
+                    CoreText.of("match.late-start.fix"),
+                    Finding.Moment.at(first.take(), first.performedStart()).due(first.start()));
         }
         for (int i = 0; i < parts.size(); i++) {
             Segment part = interval.segments().get(i);
-            double early = parts.get(i).end().since(parts.get(i).performedEnd()).seconds();
+            Match.Placed p = parts.get(i);
+            double early = p.end().since(p.performedEnd()).seconds();
             boolean moves = part.kind() == SegmentKind.WORK || part.kind() == SegmentKind.WARMUP;
             boolean timed = moves && part.reps() == null && !BoundaryFeatures.isHeld(part.move());
             if (timed && early > Math.max(EARLY, oneRep(part.id()))) {
@@ -187,7 +191,8 @@ final class DoneCheck {
                         Severity.LOOK,
                         part,
                         CoreText.of("match.short-set.message", MatchFindings.name(part), MatchFindings.seconds(early)),
-                        CoreText.of("match.short-set.fix"));
+                        CoreText.of("match.short-set.fix"),
+                        Finding.Moment.at(p.take(), p.performedEnd()).due(p.end()));
             }
         }
     }

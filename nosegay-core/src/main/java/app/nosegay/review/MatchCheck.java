@@ -7,6 +7,7 @@ import app.nosegay.cut.MatchNotes;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
 import app.nosegay.match.NegativeDemonstration;
+import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -169,21 +170,24 @@ public final class MatchCheck {
                             Severity.LOOK,
                             at,
                             CoreText.of("match.dead-air.message", where),
-                            CoreText.of("match.dead-air.fix"));
+                            CoreText.of("match.dead-air.fix"),
+                            new Finding.Moment(c.take(), c.span()));
                 case "unplanned" ->
                     found.add(
                             "match.unplanned",
                             Severity.LOOK,
                             at,
                             CoreText.of("match.unplanned.message", where),
-                            CoreText.of("match.unplanned.fix"));
+                            CoreText.of("match.unplanned.fix"),
+                            new Finding.Moment(c.take(), c.span()));
                 case "interruption" ->
                     found.add(
                             "match.interruption",
                             Severity.NOTE,
                             at,
                             CoreText.of("match.interruption.message", where),
-                            CoreText.of("match.interruption.fix"));
+                            CoreText.of("match.interruption.fix"),
+                            new Finding.Moment(c.take(), c.span()));
                 case "after the end" -> timerLeftOn(c);
                 default -> {
                     // fluffs and first tries are cut already; a long rest is told with its length
@@ -207,7 +211,8 @@ public final class MatchCheck {
                     Severity.NOTE,
                     null,
                     CoreText.of("match.timer-left-on.message", beeps, c.take()),
-                    CoreText.of("match.timer-left-on.fix"));
+                    CoreText.of("match.timer-left-on.fix"),
+                    new Finding.Moment(c.take(), c.span()));
         }
     }
 
@@ -232,7 +237,8 @@ public final class MatchCheck {
                             Severity.LOOK,
                             byId.get(p.id()),
                             CoreText.of("match.fluff.message", c.text(), c.start(), take.id()),
-                            CoreText.of("match.fluff.fix")));
+                            CoreText.of("match.fluff.fix"),
+                            new Finding.Moment(take.id(), new Span<>(c.start(), c.end()))));
         }
     }
 
@@ -250,7 +256,8 @@ public final class MatchCheck {
                                     w.words(),
                                     w.span().start(),
                                     take.id()),
-                            null);
+                            null,
+                            new Finding.Moment(take.id(), w.span()));
                 }
             }
         }

@@ -17,9 +17,13 @@ final class MatchFindings {
     private final List<Finding> findings = new ArrayList<>();
 
     Finding add(String code, Severity severity, Segment s, String told, String fix) {
+        return add(code, severity, s, told, fix, null);
+    }
+
+    Finding add(String code, Severity severity, Segment s, String told, String fix, Finding.Moment moment) {
         String message = StringUtils.capitalize(told);
         Finding f = s == null ? Finding.of(code, severity, message) : Finding.at(code, severity, s, message);
-        Finding whole = fix == null ? f : f.withFix(fix);
+        Finding whole = f.withFix(fix).withMoment(moment);
         findings.add(whole);
         return whole;
     }

@@ -101,7 +101,8 @@ final class SideWords {
                             said.toLowerCase(Locale.ROOT),
                             about.side().word(),
                             mirrored ? CoreText.of("match.wrong-side.message-2", right) : ""),
-                    CoreText.of("match.wrong-side.fix", right));
+                    CoreText.of("match.wrong-side.fix", right),
+                    new Finding.Moment(take, new Span<>(c.start(), c.end())));
             misstatements.add(new Misstatement(
                     f,
                     take,

@@ -1,6 +1,7 @@
 package app.nosegay.review;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.calls.CallKind;
 import app.nosegay.captions.Caption;
@@ -107,6 +108,48 @@ class WordsTest {
         } else {
             assertThat(codes).containsExactly(code);
         }
+    }
+
+    /** Said with 14 s left, "ten seconds" would have been true four seconds later; half-way ten. */
+    @ParameterizedTest
+    @CsvSource({"26, Ten seconds., 4", "33, Ten seconds., -3", "10, Half-way., 10"})
+    void aWrongCallCarriesItsMomentAndWhenItWouldHaveBeenTrue(double seconds, String said, double later) {
+        Caption caption = at("a/goblet-squat/r1", seconds, said);
+        Finding.Moment moment = findings(caption).stream()
+                .filter(f -> f.code().equals("match.call-off"))
+                .findFirst()
+                .orElseThrow()
+                .moment();
+        assertThat(moment.take()).isEqualTo("t");
+        assertThat(moment.span().start()).isEqualTo(caption.start());
+        assertThat(moment.due().since(moment.span().start()).seconds()).isCloseTo(later, within(0.7));
+    }
+
+    /** What is said or done wrong at a moment has that moment; it stands within its recording. */
+    @Test
+    void everyFindingAboutWordsHasItsMoment() {
+        List<Finding> findings = findings(
+                at("hi", 3, "We have seven moves today."),
+                at("hi", 8, "I will call out the halfway mark."),
+                at("a/goblet-squat/r1", 12, "And rest."),
+                at("a/goblet-squat/r1/rest", 3, "Next up the goblet squat."),
+                at("a/push-up/r1", 20, "Sorry, I lost count, let me start that again."));
+        assertThat(findings)
+                .filteredOn(f -> f.code().matches("match\\.(call|wrong|promise|fluff).*"))
+                .extracting(Finding::code)
+                .contains(
+                        "match.wrong-number",
+                        "match.wrong-name",
+                        "match.call-off",
+                        "match.promise-broken",
+                        "match.fluff");
+        assertThat(findings)
+                .filteredOn(f -> f.code().matches("match\\.(call|wrong|promise|fluff).*"))
+                .allSatisfy(f -> {
+                    assertThat(f.moment()).isNotNull();
+                    assertThat(f.moment().span().end())
+                            .isLessThanOrEqualTo(Time.<Axis.Take>zero().plus(TIMELINE.total()));
+                });
     }
 
     @Test

@@ -148,7 +148,9 @@ class FinishWindowTest extends DrivenWindow {
             clickOn("#next-problem");
             until(() -> findings.getSelectionModel().getSelectedIndex() == at);
             Finding f = (Finding) findings.getItems().get(i);
-            assertThat(text("#problem-where")).startsWith(f.segment() == null ? "about" : "at ");
+            boolean placed = f.moment() != null || f.segment() != null;
+            assertThat(text("#problem-where")).startsWith(placed ? "at " : "about");
+            assertThat(lookup("#problem-around").query().isVisible()).isEqualTo(f.moment() != null);
         }
         interact(findings::requestFocus);
         push(KeyCode.N);

@@ -14,8 +14,11 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.text.CoreText;
+import app.nosegay.time.Length;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.commons.lang3.StringUtils;
@@ -42,7 +45,7 @@ public final class SightCheck {
     private final Timeline timeline;
     private final MoveLibrary library;
     private final List<Finding> findings = new ArrayList<>();
-    private final List<Segment> otherSide = new ArrayList<>();
+    private final Map<Segment, Match.Placed> otherSide = new LinkedHashMap<>();
     private int sides;
 
     private SightCheck(Timeline timeline, MoveLibrary library) {
@@ -77,26 +80,35 @@ public final class SightCheck {
             if (Math.abs(works) >= ALONE) {
                 sides++;
                 if (works > 0 != (s.side() == Side.RIGHT)) {
-                    otherSide.add(s);
+                    otherSide.put(s, p);
                 }
             }
         }
-        posture(s, move.get(), leader.get(), start, end);
+        posture(s, p, move.get(), leader.get());
     }
 
-    private void posture(Segment s, Move move, JointRows leader, double start, double end) {
+    private void posture(Segment s, Match.Placed p, Move move, JointRows leader) {
+        double start = p.performedStart().seconds();
+        double end = p.performedEnd().seconds();
         double floor = Posture.share(leader, start, end, Posture::isOnFloor);
-        double feet = Posture.share(leader, start, end, p -> p == Posture.STANDING);
+        double feet = Posture.share(leader, start, end, at -> at == Posture.STANDING);
         if (LYING.contains(move.position()) && feet >= HELD) {
-            posture(s, CoreText.of("match.posture.standing", timeline.spoken(s.id())));
+            posture(s, p, CoreText.of("match.posture.standing", timeline.spoken(s.id())));
         } else if (move.position().equals("standing") && floor >= HELD) {
-            posture(s, CoreText.of("match.posture.floor", timeline.spoken(s.id())));
+            posture(s, p, CoreText.of("match.posture.floor", timeline.spoken(s.id())));
         }
     }
 
-    private void posture(Segment s, String message) {
+    private void posture(Segment s, Match.Placed p, String message) {
         findings.add(Finding.at("match.posture", Severity.LOOK, s, StringUtils.capitalize(message))
-                .withFix(CoreText.of("match.posture.fix")));
+                .withFix(CoreText.of("match.posture.fix"))
+                .withMoment(middle(p)));
+    }
+
+    /** In the middle of a set it is shown best. */
+    private static Finding.Moment middle(Match.Placed p) {
+        Length half = p.performedEnd().since(p.performedStart()).times(0.5);
+        return Finding.Moment.at(p.take(), p.performedStart().plus(half));
     }
 
     private void sides() {
@@ -105,14 +117,15 @@ public final class SightCheck {
                     .withFix(CoreText.of("match.mirrored.fix")));
             return;
         }
-        for (Segment s : otherSide) {
+        otherSide.forEach((s, p) -> {
             String told = CoreText.of(
                     "match.side-shown.message",
                     timeline.spoken(s.id()),
                     s.side().word(),
                     s.side().other().word());
             findings.add(Finding.at("match.side-shown", Severity.FIX, s, StringUtils.capitalize(told))
-                    .withFix(CoreText.of("match.side-shown.fix")));
-        }
+                    .withFix(CoreText.of("match.side-shown.fix"))
+                    .withMoment(middle(p)));
+        });
     }
 }
