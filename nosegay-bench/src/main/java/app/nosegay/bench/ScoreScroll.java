@@ -1,6 +1,7 @@
 package app.nosegay.bench;
 
 import app.nosegay.desktop.NosegayApp;
+import app.nosegay.desktop.match.LinePictures;
 import app.nosegay.desktop.match.ScoreView;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Expansion;
@@ -43,7 +44,7 @@ public final class ScoreScroll {
     private static final double WARM_UP_SECONDS = 6;
 
     private final ScoreView score =
-            new ScoreView(line -> {}, (placed, end, time) -> {}, (line, time) -> {}, words -> {});
+            new ScoreView(line -> {}, (placed, end, time) -> {}, (line, time) -> {}, words -> {}, new LinePictures(null, take -> null));
 
     /** The process the bench starts: prints the slow frames' time in milliseconds. */
     public static void main(String[] args) {

@@ -29,12 +29,13 @@ public final class CutOffRecordings {
     private CutOffRecordings() {}
 
     /**
-     * A recording that was cut off.
+     * A recording that was cut off, or that was finished and belongs to no workout yet.
      *
      * @param movie the name it gets
      * @param seconds that can be played
+     * @param finished whether it has its name already
      */
-    public record CutOff(Path movie, double seconds) {}
+    public record CutOff(Path movie, double seconds, boolean finished) {}
 
     /** Where a recording is until it has its name. */
     static Path part(Path movie) {
@@ -46,8 +47,8 @@ public final class CutOffRecordings {
         note(movie, true);
     }
 
-    /** A recording has its name. */
-    static void ended(Path movie) {
+    /** A recording is in its workout, or was never made: it is not looked for any more. */
+    public static void ended(Path movie) {
         note(movie, false);
     }
 
@@ -64,8 +65,15 @@ public final class CutOffRecordings {
         }
     }
 
-    /** The recordings in {@code folder} that were cut off and hold something; none that is going on in another window. */
+    /** The recordings in {@code folder} that were cut off and hold something, and those no workout has; none that is going on elsewhere. */
     public static List<CutOff> in(Path folder) {
+        List<CutOff> found = new ArrayList<>(parts(folder));
+        Path own = folder.toAbsolutePath().normalize();
+        anywhere().stream().filter(c -> c.finished() && own.equals(c.movie().getParent())).forEach(found::add);
+        return found;
+    }
+
+    private static List<CutOff> parts(Path folder) {
         try (Stream<Path> files = Files.list(folder)) {
             return files.filter(f -> f.getFileName().toString().matches("shoot-\\d+\\.mp4\\.part"))
                     .sorted()
@@ -76,7 +84,7 @@ public final class CutOffRecordings {
         }
     }
 
-    /** The recordings anywhere that were noted as going on, are not, and hold something. Those that are gone are forgotten. */
+    /** The recordings anywhere that were noted as going on, are in no workout yet, and hold something. Those that are gone are forgotten. */
     public static List<CutOff> anywhere() {
         List<CutOff> found = new ArrayList<>();
         try {
@@ -84,6 +92,8 @@ public final class CutOffRecordings {
                 Path movie = Path.of(path);
                 if (Files.exists(part(movie))) {
                     cutOff(part(movie)).ifPresent(found::add);
+                } else if (Files.exists(movie)) {
+                    playable(movie, movie).ifPresent(found::add);
                 } else {
                     ended(movie);
                 }
@@ -96,23 +106,30 @@ public final class CutOffRecordings {
 
     private static Optional<CutOff> cutOff(Path part) {
         String name = part.getFileName().toString();
-        Path movie = part.resolveSibling(name.substring(0, name.length() - ".part".length()));
+        return playable(part, part.resolveSibling(name.substring(0, name.length() - ".part".length())));
+    }
+
+    private static Optional<CutOff> playable(Path file, Path movie) {
         try (WriteLock free = WriteLock.take(movie).orElse(null)) {
             return free == null
                     ? Optional.empty()
                     : Optional.of(
-                            new CutOff(movie, MediaInput.probe(part).length().seconds()));
+                            new CutOff(movie, MediaInput.probe(file).length().seconds(), file.equals(movie)));
         } catch (IOException e) {
             return Optional.empty(); // not even its first second was written
         }
     }
 
-    /** Gives a recording that was cut off its name, or the next free one; gives the file. */
+    /** Gives a recording that was cut off its name, or the next free one, where it has none; gives the file. */
     public static Path keep(CutOff cutOff) throws IOException {
         Path movie = cutOff.movie();
+        if (cutOff.finished()) {
+            return movie;
+        }
         Path name = Files.exists(movie) ? SetAside.free(movie, JobText.of("cut-off-recordings.cut-off")) : movie;
         AtomicFile.rename(part(movie), name);
         ended(movie);
+        begun(name);
         return name;
     }
 }

@@ -369,7 +369,6 @@ public final class ShootRun implements AutoCloseable {
         closing.countDown();
         if (recording != null) {
             recording.close();
-            CutOffRecordings.ended(recording.target());
             recordingLock.close();
         }
     }

@@ -89,11 +89,33 @@ class LeftoversTest extends HomeFolder {
         assertThat(found.seconds()).isGreaterThan(1.5);
         assertThat(CutOffRecordings.keep(found)).isEqualTo(movie);
         assertThat(MediaInput.probe(movie).length().seconds()).isGreaterThan(1.5);
+        assertThat(CutOffRecordings.anywhere())
+                .as("it has its name, and still belongs to no workout")
+                .containsExactly(new CutOffRecordings.CutOff(movie, found.seconds(), true));
+        CutOffRecordings.ended(movie);
         assertThat(CutOffRecordings.anywhere()).isEmpty();
         Files.copy(movie, CutOffRecordings.part(movie));
         Path beside = CutOffRecordings.keep(CutOffRecordings.in(folder).get(0));
         assertThat(beside.getFileName().toString()).startsWith("shoot-3 (cut off ");
         assertThat(CutOffRecordings.in(folder.resolve("gone"))).isEmpty();
+    }
+
+    /** Killed between its last picture and its place in the workout, a recording is offered again until it is in one. */
+    @Test
+    void aFinishedRecordingIsOfferedUntilItIsInAWorkout() throws IOException {
+        Path movie = film(folder.resolve("shoot-5.mp4"));
+        Path elsewhere = film(Files.createDirectories(folder.resolve("other")).resolve("shoot-1.mp4"));
+        assertThat(CutOffRecordings.in(folder)).as("nobody recorded it here").isEmpty();
+        CutOffRecordings.begun(movie);
+        CutOffRecordings.begun(elsewhere);
+        assertThat(CutOffRecordings.in(folder)).extracting(CutOffRecordings.CutOff::movie).containsExactly(movie);
+        CutOffRecordings.CutOff found = CutOffRecordings.in(folder).get(0);
+        assertThat(found.finished()).isTrue();
+        assertThat(CutOffRecordings.keep(found)).as("it has its name").isEqualTo(movie);
+        CutOffRecordings.ended(movie);
+        assertThat(CutOffRecordings.in(folder)).isEmpty();
+        Files.delete(elsewhere);
+        assertThat(CutOffRecordings.anywhere()).as("what is gone is forgotten").isEmpty();
     }
 
     @Test

@@ -1,5 +1,9 @@
 package app.nosegay.media;
 
+import static org.bytedeco.ffmpeg.global.avutil.av_frame_alloc;
+import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
+import static org.bytedeco.ffmpeg.global.avutil.av_frame_ref;
+import static org.bytedeco.ffmpeg.global.avutil.av_frame_unref;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_BILINEAR;
 
 import app.nosegay.time.Axis;
@@ -8,19 +12,25 @@ import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
 import java.util.function.BooleanSupplier;
+import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 /** Shows exact frames of one take, anywhere; going on a little is quicker than going back. Not thread-safe. */
 public final class FramePicker implements AutoCloseable {
     /** Up to here it is quicker to decode on than to seek. */
     private static final Length DECODE_ON = Length.ofSeconds(1);
+    /** So far before the moment, at least, no picture can be the one on screen then. */
+    private static final Length SURE = Length.ofMillis(500);
 
     private final MediaInput input;
     private final MediaInfo.Video video;
+    /** The newest picture as decoded; it is only made upright and small when it is the one to show. */
+    private final AVFrame newest = av_frame_alloc();
     private UprightPicture upright;
     private int width;
     private int height;
     private Time<Axis.Take> at;
     private BufferedImage shown;
+    private Time<Axis.Take> shownAt;
 
     public FramePicker(Path file) throws MediaException {
         input = new MediaInput(file, true, false);
@@ -47,21 +57,21 @@ public final class FramePicker implements AutoCloseable {
             at = null;
         }
         prepare(width, height);
-        double half = video.framesPerSecond() > 0 ? 0.5 / video.framesPerSecond() : 0.017;
-        boolean any = at != null;
-        while (at == null || time.since(at).seconds() > half) {
-            if (!wanted.getAsBoolean()) {
-                return null;
-            }
-            if (input.next() != MediaInput.Kind.VIDEO) {
-                break;
-            }
-            at = input.time();
-            shown = upright.of(input.frame());
-            any = true;
+        Time<Axis.Take> sure = time.minus(Length.max(SURE, frames(2)));
+        input.passOverUntil(sure);
+        boolean any = goOn(time, wanted);
+        if (any && at.isBefore(sure) && wanted.getAsBoolean()) {
+            // The take ends before: the last picture may have been passed over.
+            input.seek(time);
+            input.passOverUntil(null);
+            goOn(time, wanted);
         }
-        if (!any) {
+        if (!any || !wanted.getAsBoolean()) {
             return null;
+        }
+        if (shown == null || !at.equals(shownAt)) {
+            shown = upright.of(newest);
+            shownAt = at;
         }
         // Whoever gets it may draw on it; the same frame may be asked for again.
         BufferedImage image = new BufferedImage(shown.getWidth(), shown.getHeight(), BufferedImage.TYPE_INT_ARGB);
@@ -69,22 +79,40 @@ public final class FramePicker implements AutoCloseable {
         return image;
     }
 
+    /** Decodes up to the frame on screen at {@code time} or to the end, while it is wanted; false where there is none. */
+    private boolean goOn(Time<Axis.Take> time, BooleanSupplier wanted) {
+        double half = video.framesPerSecond() > 0 ? 0.5 / video.framesPerSecond() : 0.017;
+        while ((at == null || time.since(at).seconds() > half) && wanted.getAsBoolean()) {
+            if (input.next() != MediaInput.Kind.VIDEO) {
+                break;
+            }
+            at = input.time();
+            av_frame_unref(newest);
+            av_frame_ref(newest, input.frame());
+        }
+        return at != null;
+    }
+
+    private Length frames(int count) {
+        return video.framesPerSecond() > 0 ? Length.ofSeconds(count / video.framesPerSecond()) : Length.ZERO;
+    }
+
     private void prepare(int most, int highest) {
         if (upright == null || width != most || height != highest) {
             if (upright != null) {
                 upright.close();
-                input.seek(at == null ? Time.zero() : at);
-                at = null;
             }
             upright = new UprightPicture(video, most, highest, SWS_BILINEAR);
             width = most;
             height = highest;
+            shown = null;
         }
     }
 
     @Override
     public void close() {
         input.close();
+        av_frame_free(newest);
         if (upright != null) {
             upright.close();
         }

@@ -59,6 +59,7 @@ public final class MediaInput implements AutoCloseable {
     private Stream audio;
     private Stream draining;
     private Time<Axis.Take> skipping;
+    private Time<Axis.Take> passedOver;
     private final List<AVPacket> sinceKeyFrame = new ArrayList<>();
     private boolean ended;
     private Time<Axis.Take> time = Time.zero();
@@ -265,7 +266,7 @@ public final class MediaInput implements AutoCloseable {
             }
             if (skipping == null && !sinceKeyFrame.isEmpty()) {
                 AVPacket kept = sinceKeyFrame.remove(0);
-                if (avcodec_send_packet(video.codec, kept) >= 0) {
+                if (send(video, kept)) {
                     draining = video;
                 }
                 av_packet_free(kept);
@@ -280,7 +281,7 @@ public final class MediaInput implements AutoCloseable {
             if (stream != null && stream == video && skipping != null && skipped()) {
                 continue;
             }
-            if (stream != null && avcodec_send_packet(stream.codec, packet) >= 0) {
+            if (stream != null && send(stream, packet)) {
                 draining = stream;
             }
             av_packet_unref(packet);
@@ -297,6 +298,25 @@ public final class MediaInput implements AutoCloseable {
         }
     }
 
+    /** From now on pictures before {@code until} that no other is built on are not decoded. */
+    void passOverUntil(Time<Axis.Take> until) {
+        passedOver = until;
+    }
+
+    /** Sends a packet to its decoder; true when it was taken. */
+    private boolean send(Stream stream, AVPacket sent) {
+        if (stream == video) {
+            boolean passed = passedOver != null && sent.pts() != AV_NOPTS_VALUE && micros(sent) < passedOver.micros();
+            video.codec.skip_frame(passed ? AVDISCARD_NONREF : AVDISCARD_DEFAULT);
+        }
+        return avcodec_send_packet(stream.codec, sent) >= 0;
+    }
+
+    private long micros(AVPacket of) {
+        long pts = of.pts() == AV_NOPTS_VALUE ? of.dts() : of.pts();
+        return av_rescale_q(pts, video.stream.time_base(), MICROS) - startMicros;
+    }
+
     /** Keeps the packet at hand in case decoding has to begin with it, or begins again; true when it is not to be decoded now. */
     private boolean skipped() {
         if ((packet.flags() & AV_PKT_FLAG_KEY) != 0) {
@@ -304,8 +324,7 @@ public final class MediaInput implements AutoCloseable {
         }
         AVPacket kept = av_packet_clone(packet);
         sinceKeyFrame.add(kept);
-        long pts = packet.pts() == AV_NOPTS_VALUE ? packet.dts() : packet.pts();
-        long micros = av_rescale_q(pts, video.stream.time_base(), MICROS) - startMicros;
+        long micros = micros(packet);
         av_packet_unref(packet);
         if (micros >= skipping.micros() - BEFORE_SKIP_ENDS_MICROS) {
             skipping = null;

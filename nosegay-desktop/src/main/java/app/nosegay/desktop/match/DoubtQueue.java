@@ -49,6 +49,7 @@ final class DoubtQueue {
 
     private final ListView<Doubtful> list = new ListView<>();
     private final Set<String> lookedAt = new HashSet<>();
+    private Consumer<Doubtful> selected = d -> {};
 
     /** @param shown told the line of the doubt that is selected */
     DoubtQueue(Consumer<ScoreLine> shown) {
@@ -63,11 +64,17 @@ final class DoubtQueue {
             }
         });
         list.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> {
+            selected.accept(now);
             if (now != null) {
                 lookedAt.add(now.key());
                 shown.accept(now.line());
             }
         });
+    }
+
+    /** {@code heard} is told which doubt is selected, null when none is. */
+    void onSelected(Consumer<Doubtful> heard) {
+        selected = heard;
     }
 
     ListView<Doubtful> list() {

@@ -42,6 +42,7 @@ public final class MatchStage implements StageView {
     private final RecordingSource recordings;
     private final ScoreView score;
     private final DoubtQueue doubts;
+    private final Candidates candidates;
     private final Label summary = new Label();
     private final TakeScreen screen;
     private final Label nowAt = new Label(DesktopText.of("match.match-stage.click-a-line-to-play"));
@@ -65,10 +66,16 @@ public final class MatchStage implements StageView {
         this.recordings = new RecordingSource(session, () -> window);
         this.screen = new TakeScreen(session.jobs()::say, f -> session.media().proxy(f), 416, 234);
         score = new ScoreView(
-                this::standAt, (p, end, time) -> pin(p, end, time, "move"), this::playFrom, nowAt::setText);
+                this::standAt,
+                (p, end, time) -> pin(p, end, time, "move"),
+                this::playFrom,
+                nowAt::setText,
+                new LinePictures(session.pictures(), this::file));
         score.list().addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         score.list().addEventFilter(KeyEvent.KEY_TYPED, this::typed);
         doubts = new DoubtQueue(score::select);
+        candidates = new Candidates(session.pictures(), this::file, this::pin);
+        doubts.onSelected(candidates::show);
         doubts.list().addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         summary.setId("match-summary");
         summary.setWrapText(true);
@@ -90,11 +97,12 @@ public final class MatchStage implements StageView {
 
     private Region filled() {
         Button film = Buttons.quiet(DesktopText.of("match.match-stage.film-again"), recordings::film);
+        film.setTooltip(new Tooltip(DesktopText.of("match.match-stage.film-again-tip")));
         Button bring = Buttons.quiet(DesktopText.of("match.match-stage.bring-in-a-recording"), recordings::bringIn);
         summary.setMaxWidth(Double.MAX_VALUE);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox tools = new HBox(10, score.order(), people.view(), space, film, bring);
+        HBox tools = new HBox(10, score.order(), people.view(), score.compare(), space, film, bring);
         tools.setAlignment(Pos.CENTER_LEFT);
         VBox head = new VBox(6, summary, tools);
         VBox.setVgrow(score.view(), Priority.ALWAYS);
@@ -110,7 +118,7 @@ public final class MatchStage implements StageView {
         loop.setTooltip(new Tooltip(DesktopText.of("match.match-stage.loop-tip")));
         HBox buttons = new HBox(8, play, loop, keep);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        VBox doubtPage = new VBox(8, buttons, doubts.list());
+        VBox doubtPage = new VBox(8, candidates.view(), buttons, doubts.list());
         VBox.setVgrow(doubts.list(), Priority.ALWAYS);
         sides.add("doubts", DesktopText.of("match.match-stage.doubts"), doubtPage);
         sides.add("findings", DesktopText.of("match.match-stage.findings"), findings.view());
@@ -227,7 +235,11 @@ public final class MatchStage implements StageView {
     }
 
     private Path fileOf(ScoreLine line) {
-        return session.media().files(session.workout()).get(line.take().id());
+        return file(line.take().id());
+    }
+
+    private Path file(String take) {
+        return session.media().files(session.workout()).get(take);
     }
 
     /** Shows one of the pages beside the Score: Doubts, Findings, Cuts, Words or Takes. */
@@ -243,8 +255,8 @@ public final class MatchStage implements StageView {
     }
 
     private void playStretch(CutProposal c) {
-        Path file = session.media().files(session.workout()).get(c.take());
-        if (c != null && file != null) {
+        Path file = file(c.take());
+        if (file != null) {
             Time<Axis.Take> from = Time.max(Time.zero(), c.span().start().minus(Length.ofSeconds(1)));
             screen.play(
                     file,
@@ -462,6 +474,10 @@ public final class MatchStage implements StageView {
             case D -> doubts.next();
             case F -> score.fold();
             case B -> pinSelected();
+            case C -> score.compare().fire();
+            case DIGIT1, NUMPAD1 -> candidates.choose(0);
+            case DIGIT2, NUMPAD2 -> candidates.choose(1);
+            case DIGIT3, NUMPAD3 -> candidates.choose(2);
             default -> {
                 return;
             }

@@ -17,6 +17,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -168,6 +170,17 @@ public record ScoreLine(
                 .map(Match.Placed::doubt)
                 .max(Comparator.naturalOrder())
                 .orElse(0.0);
+    }
+
+    /** The first of {@code lines} that shows the same move of the same block and side in another round or set. */
+    Optional<ScoreLine> otherRound(List<ScoreLine> lines) {
+        return lines.stream()
+                .filter(l -> l != this && isWork() && l.isWork() && !l.isMissing() && l.take() != null)
+                .filter(l -> l.round() != round()
+                        && Objects.equals(l.interval().first().move(), interval.first().move())
+                        && l.interval().first().side() == interval.first().side()
+                        && l.interval().first().block().equals(interval.first().block()))
+                .findFirst();
     }
 
     boolean isRest() {

@@ -13,7 +13,7 @@ final class ScoreMarks {
     static final double BAR_TOP = 8;
     static final double BAR = 13;
     static final double TRACE_TOP = 25;
-    static final double TRACE = 27;
+    static final double TRACE = 42;
     static final double TRACE_END = TRACE_TOP + TRACE;
 
     private ScoreMarks() {}
@@ -82,6 +82,13 @@ final class ScoreMarks {
     static void curve(Graphics2D g, Path2D path, Color colour) {
         g.setStroke(new BasicStroke(1.5f));
         g.setColor(colour);
+        g.draw(path);
+    }
+
+    /** The same in another round. */
+    static void compared(Graphics2D g, Path2D path, Color colour) {
+        g.setStroke(new BasicStroke(2.4f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND, 1, new float[] {1, 5}, 0));
+        g.setColor(Palette.faded(colour, 170));
         g.draw(path);
     }
 

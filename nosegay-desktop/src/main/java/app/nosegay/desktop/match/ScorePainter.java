@@ -30,13 +30,15 @@ import java.util.Arrays;
 import java.util.IdentityHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Predicate;
 
 /** Paints a line of the Score to an image, once; the window only moves images while scrolling. */
 final class ScorePainter {
     static final double BEFORE = 5;
     static final double AFTER = 8;
-    static final int ROW = 76;
+    static final int ROW = 92;
     static final int FOLD = 44;
     /** A rest nothing is wrong with. */
     static final int THIN = 24;
@@ -45,7 +47,7 @@ final class ScorePainter {
 
     static final int LEFT = 158;
     static final int RIGHT = 92;
-    private static final double WORDS = 66;
+    private static final double WORDS = 82;
     /** A curve of a joint is drawn where somebody was found for this share of the interval. */
     private static final double MOSTLY_FOUND = 0.7;
 
@@ -62,13 +64,20 @@ final class ScorePainter {
     private final double scale;
     private final Map<Trace, Double> quiet = new IdentityHashMap<>();
     private final Predicate<ScoreLine> thin;
+    private final Function<ScoreLine, Optional<ScoreLine>> compared;
 
     /**
      * @param width of the image in pixels
      * @param longestWork seconds of the longest work line: the scale all lines share
      * @param thin the lines that are only hinted at
+     * @param compared another round of what a line is, to be laid over it
      */
-    ScorePainter(int width, double longestWork, Predicate<ScoreLine> thin) {
+    ScorePainter(
+            int width,
+            double longestWork,
+            Predicate<ScoreLine> thin,
+            Function<ScoreLine, Optional<ScoreLine>> compared) {
+        this.compared = compared;
         this.thin = thin;
         this.width = width;
         this.span = longestWork + BEFORE + AFTER;
@@ -211,14 +220,14 @@ final class ScorePainter {
                 : Petals.awt(line.interval().kind());
         g.setColor(colour);
         g.fill(new Rectangle2D.Double(0, 8, 4, ROW - 18));
-        text(g, shortened(g, line.title(), Typefaces.strong(15), LEFT - 20), Typefaces.strong(15), Palette.INK, 12, 26);
+        text(g, shortened(g, line.title(), Typefaces.strong(15), LEFT - 20), Typefaces.strong(15), Palette.INK, 12, 22);
         text(
                 g,
                 shortened(g, line.detail(), Typefaces.text(13), LEFT - 20),
                 Typefaces.text(13),
                 Palette.FADED_INK,
                 12,
-                45);
+                40);
         double x = width - RIGHT + 10;
         if (line.isMissing()) {
             text(g, DesktopText.of("match.score-painter.not-found"), Typefaces.strong(14), Palette.CAUTION, x, 26);
@@ -370,24 +379,45 @@ final class ScorePainter {
             return false;
         }
         DrivingJoint joint = DrivingJoint.of(leader, start, end);
+        compared.apply(line).ifPresent(other -> compared(g, joint, other, from, to));
         for (int side = joint.isPaired() ? 1 : 0; side >= 0; side--) {
-            Path2D path = new Path2D.Double();
-            boolean begun = false;
-            for (double seconds = from; seconds < to; seconds += 0.1) {
-                double at = joint.at(leader, start + seconds, side == 1);
-                double y = ScoreMarks.TRACE_TOP + ScoreMarks.TRACE * (1 - at);
-                if (Double.isNaN(at)) {
-                    begun = false;
-                } else if (begun) {
-                    path.lineTo(at(seconds, from), y);
-                } else {
-                    path.moveTo(at(seconds, from), y);
-                    begun = true;
-                }
-            }
-            ScoreMarks.curve(g, path, !joint.isPaired() ? Palette.COUNT : side == 0 ? Skeleton.LEFT : Skeleton.RIGHT);
+            ScoreMarks.curve(g, way(joint, leader, start, side == 1, from, to), ink(joint, side == 1));
         }
         return true;
+    }
+
+    private static Color ink(DrivingJoint joint, boolean right) {
+        return !joint.isPaired() ? Palette.COUNT : right ? Skeleton.RIGHT : Skeleton.LEFT;
+    }
+
+    /** The way the joint goes in another round, from its own start on. */
+    private void compared(Graphics2D g, DrivingJoint joint, ScoreLine other, double from, double to) {
+        JointRows leader = JointRows.ofLeader(other.take()).orElse(null);
+        double start = other.recorded().start().seconds();
+        double end = Math.min(to, other.recorded().length().seconds());
+        for (int side = joint.isPaired() ? 1 : 0; leader != null && side >= 0; side--) {
+            Path2D way = way(joint, leader, start, side == 1, Math.max(0, from), end);
+            ScoreMarks.compared(g, way, ink(joint, side == 1));
+        }
+    }
+
+    private Path2D way(
+            DrivingJoint joint, JointRows leader, double start, boolean right, double from, double to) {
+        Path2D path = new Path2D.Double();
+        boolean begun = false;
+        for (double seconds = from; seconds < to; seconds += 0.1) {
+            double at = joint.at(leader, start + seconds, right);
+            double y = ScoreMarks.TRACE_TOP + ScoreMarks.TRACE * (1 - at);
+            if (Double.isNaN(at)) {
+                begun = false;
+            } else if (begun) {
+                path.lineTo(x(seconds), y);
+            } else {
+                path.moveTo(x(seconds), y);
+                begun = true;
+            }
+        }
+        return path;
     }
 
     private void motion(Graphics2D g, ScoreLine line, double from, double to) {

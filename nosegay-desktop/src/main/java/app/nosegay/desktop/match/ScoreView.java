@@ -22,6 +22,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.MouseEvent;
@@ -58,14 +59,16 @@ public final class ScoreView {
     private final Consumer<String> tell;
     private final ScoreScale scale = new ScoreScale();
     private final ScoreLegend legend = new ScoreLegend();
+    private final ToggleButton compare = new ToggleButton(DesktopText.of("match.score-view.compare"));
     private final ToggleButton explain = new ToggleButton(DesktopText.of("match.score-view.legend"));
     private final ScoreMap map;
+    private final LinePictures pictures;
     private final VBox view;
     /** Rests shown in full though nothing is wrong with them. */
     private final Set<String> unfolded = new HashSet<>();
 
     private Set<String> troubled = Set.of();
-    private ScorePainter painter = new ScorePainter(700, 40, l -> false);
+    private ScorePainter painter = new ScorePainter(700, 40, l -> false, l -> Optional.empty());
     private List<ScoreLine> lines = List.of();
     private Programme programme;
 
@@ -74,12 +77,15 @@ public final class ScoreView {
      * @param moved told where a boundary was dragged to
      * @param play told which moment of which line was clicked
      * @param tell says something of what is being dragged
+     * @param pictures what can be seen in the lines
      */
     public ScoreView(
             Consumer<ScoreLine> selected,
             Moved moved,
             BiConsumer<ScoreLine, Time<Axis.Take>> play,
-            Consumer<String> tell) {
+            Consumer<String> tell,
+            LinePictures pictures) {
+        this.pictures = pictures;
         this.moved = moved;
         this.play = play;
         this.tell = tell;
@@ -95,6 +101,11 @@ public final class ScoreView {
         order.setId("score-order");
         order.setAccessibleText(DesktopText.of("match.score-view.order-of-the-score"));
         order.setOnAction(e -> show(programme));
+        compare.setId("score-compare");
+        compare.getStyleClass().add("quiet");
+        compare.setMinWidth(Region.USE_PREF_SIZE);
+        compare.setTooltip(new Tooltip(DesktopText.of("match.score-view.compare-tip")));
+        compare.setOnAction(e -> repaint());
         map = new ScoreMap(this::jump);
         list.getSelectionModel().selectedIndexProperty().addListener((o, before, now) -> map.select(now.intValue()));
         explain.setId("score-explain");
@@ -124,6 +135,15 @@ public final class ScoreView {
         cells.forEach(c -> c.playhead(c.getItem() == line ? time : null));
     }
 
+    ToggleButton compare() {
+        return compare;
+    }
+
+    /** The first other round or set of the same move and side that was recorded; none while rounds are not compared. */
+    private Optional<ScoreLine> compared(ScoreLine line) {
+        return compare.isSelected() ? line.otherRound(lines) : Optional.empty();
+    }
+
     private boolean isThin(ScoreLine line) {
         return !order.getValue().equals(ScoreLine.ALL_RESTS)
                 && line.isPlainRest(troubled)
@@ -147,6 +167,7 @@ public final class ScoreView {
         programme = now;
         int selected = list.getSelectionModel().getSelectedIndex();
         lines = ScoreLine.of(now, order.getValue());
+        pictures.forget();
         troubled = now.matchFindings().stream()
                 .filter(f -> f.segment() != null)
                 .map(Finding::segment)
@@ -246,7 +267,7 @@ public final class ScoreView {
                 .max()
                 .orElse(40);
         double width = list.getWidth() > 100 ? list.getWidth() : 620;
-        painter = new ScorePainter((int) width - 30, longest, this::isThin);
+        painter = new ScorePainter((int) width - 30, longest, this::isThin, this::compared);
         images.paintedBy(painter);
         scale.show(painter, width - 30);
     }
@@ -268,7 +289,8 @@ public final class ScoreView {
         private final ImageView picture = new ImageView();
         private final Line drag = new Line();
         private final Line head = new Line();
-        private final Pane pane = new Pane(picture, drag, head);
+        private final LinePictures.Row seen = pictures.new Row();
+        private final Pane pane = new Pane(picture, seen.view(), drag, head);
         private Boundary held;
 
         Cell() {
@@ -295,6 +317,8 @@ public final class ScoreView {
             }
             head.setVisible(false);
             picture.setImage(images.of(row));
+            ScoreLine line = line(row);
+            seen.show(line == null || painter.isThin(line) ? null : line);
             for (int next : new int[] {getIndex() + AHEAD, getIndex() - AHEAD}) {
                 if (next >= 0 && next < list.getItems().size()) {
                     images.ahead(list.getItems().get(next));

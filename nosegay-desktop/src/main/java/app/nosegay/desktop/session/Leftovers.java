@@ -50,14 +50,12 @@ public final class Leftovers {
             ways.add(new Notice.Way(
                     DesktopText.of("session.leftovers.open", workout.getFileName()), () -> session.open(workout)));
         }
-        session.notices()
-                .say(
-                        DesktopText.of(
-                                "session.leftovers.recording",
-                                cutOff.movie().getFileName(),
-                                folder,
-                                Length.ofSeconds(cutOff.seconds()).clock()),
-                        ways.toArray(Notice.Way[]::new));
+        String name = cutOff.movie().getFileName().toString();
+        String length = Length.ofSeconds(cutOff.seconds()).clock();
+        String said = cutOff.finished()
+                ? DesktopText.of("session.leftovers.finished", name, folder, length)
+                : DesktopText.of("session.leftovers.recording", name, folder, length);
+        session.notices().say(said, ways.toArray(Notice.Way[]::new));
     }
 
     private static List<Path> workoutsIn(Path folder) {

@@ -56,6 +56,7 @@ public final class Session {
     private final ReadOnlyBooleanWrapper outdated = new ReadOnlyBooleanWrapper();
     private History history = new History(Workout.EMPTY);
     private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
+    private final TakePictures pictures = new TakePictures(take -> media.proxy(take));
     private GuideVoice guideVoice;
     /** When the workout was changed last in this window. */
     private FileTime changedAt = FileTime.fromMillis(0);
@@ -84,6 +85,11 @@ public final class Session {
     /** Who is in the pictures of the recordings. */
     public SessionSight sight() {
         return sight;
+    }
+
+    /** Small pictures of the recordings. */
+    public TakePictures pictures() {
+        return pictures;
     }
 
     /** What is written beside the workout's own file. */
@@ -361,6 +367,7 @@ public final class Session {
     /** The takes are read: the programme follows from them. */
     void media(WorkoutMedia read) {
         media = read;
+        pictures.forget();
         compute();
         sight.begin();
     }
@@ -417,6 +424,7 @@ public final class Session {
                 FailureLog.record("close", e);
             }
         }
+        pictures.close();
         sight.close();
         jobs.close();
         keeping.close();

@@ -21,6 +21,7 @@ import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.EnumSet;
 
 /** How takes come to the open workout: filmed by the practice camera, imported, joined, or with words heard in them. */
@@ -94,20 +95,32 @@ public final class SessionTakes {
                                     Media.transcriptBeside(movie),
                                     Media.logBeside(movie));
                         },
-                        recipient::take);
+                        take -> {
+                            CutOffRecordings.ended(movie);
+                            recipient.take(take);
+                        });
     }
 
-    /** Offers the recordings in {@code folder} that were going on when Nosegay ended. */
+    /** Offers the recordings in {@code folder} that were going on, or had been made and not brought in, when Nosegay ended. */
     void offerCutOff(Path folder) {
+        Collection<Path> known = session.media().files(session.workout()).values();
         for (CutOffRecordings.CutOff cutOff : CutOffRecordings.in(folder)) {
-            session.notices()
-                    .ofWorkout(
-                            DesktopText.of(
-                                    "session.takes.cut-off",
-                                    cutOff.movie().getFileName(),
-                                    Length.ofSeconds(cutOff.seconds()).clock()),
-                            new Notice.Way(DesktopText.of("session.takes.import-it"), () -> keep(cutOff)),
-                            new Notice.Way(DesktopText.of("session.takes.not-now"), () -> {}));
+            if (cutOff.finished() && known.contains(cutOff.movie())) {
+                CutOffRecordings.ended(cutOff.movie());
+                continue;
+            }
+            String name = cutOff.movie().getFileName().toString();
+            String length = Length.ofSeconds(cutOff.seconds()).clock();
+            Notice.Way bring = new Notice.Way(DesktopText.of("session.takes.import-it"), () -> keep(cutOff));
+            Notice.Way later = new Notice.Way(DesktopText.of("session.takes.not-now"), () -> {});
+            Notice.Way never = new Notice.Way(
+                    DesktopText.of("session.takes.leave-out"), () -> CutOffRecordings.ended(cutOff.movie()));
+            if (cutOff.finished()) {
+                session.notices()
+                        .ofWorkout(DesktopText.of("session.takes.not-in-it", name, length), bring, later, never);
+            } else {
+                session.notices().ofWorkout(DesktopText.of("session.takes.cut-off", name, length), bring, later);
+            }
         }
     }
 

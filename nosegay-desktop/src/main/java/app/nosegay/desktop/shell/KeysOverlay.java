@@ -76,6 +76,8 @@ final class KeysOverlay {
             new Key("match", "D", DesktopText.of("shell.keys-overlay.match-the-most-doubtful-boundary")),
             new Key("match", "B", DesktopText.of("shell.keys-overlay.match-keep-the-selected-boundary")),
             new Key("match", "R  ·  T  ·  U", DesktopText.of("shell.keys-overlay.match-repeat-around-the-start")),
+            new Key("match", "1  ·  2  ·  3", DesktopText.of("shell.keys-overlay.match-candidates")),
+            new Key("match", "C", DesktopText.of("shell.keys-overlay.match-compare")),
             new Key("match", "F", DesktopText.of("shell.keys-overlay.match-the-score-by-block")),
             new Key("match", ",  ·  .", DesktopText.of("shell.keys-overlay.match-the-start-a-tenth")),
             new Key("match", "[  ·  ]", DesktopText.of("shell.keys-overlay.match-the-lines-start-a")),
