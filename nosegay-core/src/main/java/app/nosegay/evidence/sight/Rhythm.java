@@ -25,6 +25,11 @@ public final class Rhythm {
     private static final double LONGEST = 5;
     /** The difference has to stand this far above that of neighbouring pictures: sensor noise comes round at any time. */
     private static final double ABOVE_NOISE = 3;
+    /**
+     * Grey values are whole numbers: two pictures, each cell the mean of two, differ by this much by rounding alone (a twelfth of a step
+     * is the variance of each). Less is the breathing of somebody who stands still, which comes round, too.
+     */
+    private static final double ROUNDING = 1 / 12.0;
 
     /** How lively a cell is, is told from pictures this far apart, in seconds. */
     private static final double APART = 0.5;
@@ -146,7 +151,7 @@ public final class Rhythm {
             }
             highest = Math.max(highest, difference);
         }
-        double clear = Math.max(0, Math.min(1, highest / (ABOVE_NOISE * Math.max(noise, 1e-6)) - 0.5));
+        double clear = Math.max(0, Math.min(1, highest / (ABOVE_NOISE * Math.max(noise, ROUNDING)) - 0.5));
         return deepest * clear;
     }
 

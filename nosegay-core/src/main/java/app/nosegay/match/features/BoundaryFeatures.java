@@ -103,7 +103,8 @@ public final class BoundaryFeatures {
                 Feature.NAMES.isOn() ? SpokenNames.in(take.words(), moves, heardCalls) : List.of(), moves, bins);
         talk = new TalkFeatures(take.words(), VoiceFeatures.speech(take, bins), bins);
         said = new LineFeatures(timeline, Feature.SCRIPT_LINES.isOn() ? lines : List.of(), take.words());
-        seen = new SightFeatures(take, bins, moves, timed && Feature.LESS_SEEN_BESIDE_TIMER.isOn());
+        seen = new SightFeatures(
+                take, bins, moves, timed && Feature.LESS_SEEN_BESIDE_TIMER.isOn(), stillShare(timeline));
         poses = take.pose();
         steps = new float[bins];
         calms = new float[bins];
@@ -146,6 +147,15 @@ public final class BoundaryFeatures {
     public synchronized BoundaryFeatures withoutVoice() {
         withoutVoice = withoutVoice == null ? new BoundaryFeatures(this) : withoutVoice;
         return withoutVoice;
+    }
+
+    /** The share of the plan in which nothing is to move. */
+    private static double stillShare(Timeline timeline) {
+        double still = timeline.segments().stream()
+                .filter(s -> !s.kind().isMoving() || isStill(s))
+                .mapToDouble(s -> s.duration().seconds())
+                .sum();
+        return still / Math.max(1, timeline.total().seconds());
     }
 
     /** How many times as long a take would go over from work to something else or back. */

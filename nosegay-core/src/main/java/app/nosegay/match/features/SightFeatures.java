@@ -13,6 +13,9 @@ import java.util.Map;
 
 /** What is seen in one take on the matcher's grid: whether somebody works ({@link Rhythm} and how much moves) and in what position. */
 final class SightFeatures {
+    /** Between still and moving, from either end of a take's range, as a share of it. */
+    private static final double EDGE = 0.2;
+
     private final int bins;
     private final double[] movement;
     private final double[] either;
@@ -22,11 +25,13 @@ final class SightFeatures {
     private final PostureSteps.Steps steps;
     private final Map<String, Integer> standing = new HashMap<>();
     private final boolean telling;
+    private final double still;
     private double motionPerSecond = MatchWeights.MOTION_PER_SECOND;
 
     /** What {@code take} shows in its {@code bins}; {@code moves} are those of the plan; {@code timed} where a timer is heard as well. */
-    SightFeatures(TakeEvidence take, int bins, Collection<String> moves, boolean timed) {
+    SightFeatures(TakeEvidence take, int bins, Collection<String> moves, boolean timed, double still) {
         this.bins = bins;
+        this.still = still;
         movement = new double[bins + 1];
         either = new double[bins + 1];
         telling = motion(take.motion(), Rhythm.of(take.pose()), timed ? MatchWeights.SEEN_BESIDE_TIMER_SHARE : 1);
@@ -149,9 +154,13 @@ final class SightFeatures {
         if (high - low <= telling) {
             return null;
         }
+        // As much of the take should lie below as the plan does not let move.
+        double between = Math.max(
+                low + EDGE * (high - low), Math.min(high - EDGE * (high - low), sorted[(int) ((bins - 1) * still)]));
         float[] out = new float[bins];
         for (int b = 0; b < bins; b++) {
-            out[b] = (float) Math.max(-1, Math.min(1, 2 * (values[b] - low) / (high - low) - 1));
+            double off = values[b] - between;
+            out[b] = (float) Math.max(-1, Math.min(1, off / (off > 0 ? high - between : between - low)));
         }
         return out;
     }

@@ -1,22 +1,29 @@
 package app.nosegay.desktop.dress;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.EnumWords;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.RecordingSource;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.dress.Layout;
+import app.nosegay.dress.Style;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.sight.CloseUp;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.PublishVideo;
+import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.script.Wordings;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,6 +35,8 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
+import javafx.scene.effect.GaussianBlur;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -36,12 +45,18 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.stage.Screen;
 
 /** The finished picture, segment by segment: the same pixels that are rendered. */
 public final class DressStage implements StageView {
     private static final double STEP_SECONDS = 0.1;
     private static final int WIDTH = 800;
     private static final int HEIGHT = 450;
+    /** A picture in the list of intervals, in pixels. */
+    private static final int SEEN = 44;
+
+    /** What half-shut eyes blur a phone's picture by, in pixels. */
+    private static final double SQUINT_PX = 5;
 
     private final Session session;
     private final ListView<Stretch> stretches = new ListView<>();
@@ -49,6 +64,9 @@ public final class DressStage implements StageView {
     private final Slider slider = new Slider();
     private final Label at = new Label();
     private final ComboBox<String> shape = new ComboBox<>();
+    private final ComboBox<Look> look = new ComboBox<>();
+    private final Label readable = new Label();
+    private final StackPane stage;
     private final OnScreenPage onScreen =
             new OnScreenPage(slider.valueProperty(), s -> slider.setValue(Math.max(0, Math.min(slider.getMax(), s))));
     private final Tabs pages = new Tabs("dress");
@@ -86,6 +104,7 @@ public final class DressStage implements StageView {
         slider.valueProperty().addListener((o, before, now) -> scrubbed());
         slider.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         at.setId("dress-at");
+        stage = new StackPane(picture.view(), drag);
         empty = new RecordingSource(session, () -> view.getScene().getWindow())
                 .none(DesktopText.of("dress.dress-stage.nothing-is-dressed-yet-film"));
         filled = filled();
@@ -97,14 +116,20 @@ public final class DressStage implements StageView {
     }
 
     private Region filled() {
-        StackPane stage = new StackPane(picture.view(), drag);
         stage.setMinSize(0, 0);
         stage.setPrefSize(WIDTH, HEIGHT);
         stage.setAccessibleText(DesktopText.of("dress.dress-stage.the-finished-picture"));
         stage.setId("finished-picture");
-        picture.view().fitWidthProperty().bind(stage.widthProperty());
-        picture.view().fitHeightProperty().bind(stage.heightProperty());
         StackPane.setAlignment(picture.view(), Pos.TOP_CENTER);
+        readable.setId("dress-readable");
+        readable.managedProperty().bind(readable.visibleProperty());
+        look.getItems().setAll(Look.values());
+        look.setConverter(new EnumWords<>(Look.class));
+        look.getSelectionModel().select(Look.LARGE);
+        look.setId("dress-look");
+        look.setAccessibleText(DesktopText.of("dress.dress-stage.how-to-look-at-it"));
+        look.setOnAction(e -> lookAtIt());
+        lookAtIt();
         VBox.setVgrow(stage, Priority.ALWAYS);
         Button play = new Button(DesktopText.of("dress.dress-stage.play-space"));
         play.getStyleClass().add("quiet");
@@ -112,7 +137,7 @@ public final class DressStage implements StageView {
         play.setId("dress-play");
         play.setOnAction(e -> togglePlay());
         HBox.setHgrow(slider, Priority.ALWAYS);
-        at.setMinWidth(190);
+        at.setMinWidth(160);
         for (PublishVideo.Shape s : PublishVideo.Shape.values()) {
             shape.getItems().add(s.words());
         }
@@ -121,7 +146,7 @@ public final class DressStage implements StageView {
         shape.setAccessibleText(DesktopText.of("dress.dress-stage.shape-of-the-picture"));
         shape.setTooltip(new Tooltip(DesktopText.of("dress.dress-stage.look-at-the-workout-in")));
         shape.setOnAction(e -> reshape());
-        HBox below = new HBox(12, play, slider, at, shape);
+        HBox below = new HBox(12, play, slider, at, look, shape);
         below.setAlignment(Pos.CENTER_LEFT);
         pages.add("on-screen", DesktopText.of("dress.dress-stage.on-screen"), onScreen.view());
         pages.add("style", DesktopText.of("dress.dress-stage.style"), styles.view());
@@ -131,7 +156,7 @@ public final class DressStage implements StageView {
         pages.add("sound", DesktopText.of("dress.dress-stage.sound"), sound.view());
         pages.view().setMinHeight(194);
         pages.view().setMaxHeight(194);
-        VBox centre = new VBox(10, stage, below, pages.view());
+        VBox centre = new VBox(10, stage, readable, below, pages.view());
         centre.getStyleClass().add("stage");
         Label heading = new Label(DesktopText.of("dress.dress-stage.intervals"));
         heading.getStyleClass().add("heading");
@@ -172,6 +197,7 @@ public final class DressStage implements StageView {
         kinds.show(now.workout().dressing());
         places.show(now.workout().dressing());
         sound.show(now.workout().dressing());
+        readable();
         int selected = Math.max(0, stretches.getSelectionModel().getSelectedIndex());
         List<Stretch> list = new ArrayList<>();
         for (Interval interval : now.timeline().intervals()) {
@@ -246,10 +272,42 @@ public final class DressStage implements StageView {
         }
     }
 
+    /** Large, at the size of a phone, or beside what it was. */
+    private void lookAtIt() {
+        Look now = look.getValue();
+        picture.view().fitWidthProperty().unbind();
+        picture.view().fitHeightProperty().unbind();
+        if (now.isPhone()) {
+            double px = Look.PHONE_MM / 25.4 * Screen.getPrimary().getDpi();
+            picture.view().setFitWidth(px);
+            picture.view().setFitHeight(px);
+        } else {
+            picture.view().fitWidthProperty().bind(stage.widthProperty());
+            picture.view().fitHeightProperty().bind(stage.heightProperty());
+        }
+        picture.view().setEffect(now == Look.SQUINT ? new GaussianBlur(SQUINT_PX) : null);
+        picture.setBeside(now == Look.BEFORE_AND_AFTER);
+        drag.setVisible(now == Look.LARGE);
+        readable();
+        draw();
+    }
+
+    /** Says from how far away words and timer can be read on a phone. */
+    private void readable() {
+        readable.setVisible(look.getValue().isPhone());
+        Style style = session.workout().dressing().style();
+        double mm = Look.PHONE_MM / Math.max(frame().width(), frame().height());
+        readable.setText(DesktopText.of(
+                "dress.dress-stage.readable",
+                Style.readableFrom(style.smallestWords(), mm),
+                Style.readableFrom(style.timerDigits(), mm)));
+    }
+
     private void reshape() {
         boolean playing = picture.isPlaying();
         picture.stop();
         picture.setShape(PublishVideo.Shape.values()[shape.getSelectionModel().getSelectedIndex()]);
+        readable();
         if (playing) {
             togglePlay();
         } else {
@@ -333,23 +391,74 @@ public final class DressStage implements StageView {
         following = false;
     }
 
-    /** An interval by name, round and side. */
-    private static final class StretchCell extends ListCell<Stretch> {
+    /** An interval as it can be seen where its move is at its clearest; a rest by its name alone. */
+    private final class StretchCell extends ListCell<Stretch> {
+        private final ImageView seen = new ImageView();
+        private final Label name = new Label();
+        private final Label when = new Label();
+        private final HBox row = new HBox(8, seen, new VBox(name, when));
+
+        StretchCell() {
+            seen.setFitWidth(SEEN);
+            seen.setFitHeight(SEEN);
+            seen.managedProperty().bind(seen.visibleProperty());
+            name.setMaxWidth(130);
+            when.getStyleClass().add("small");
+            row.setAlignment(Pos.CENTER_LEFT);
+        }
+
         @Override
         protected void updateItem(Stretch s, boolean none) {
             super.updateItem(s, none);
+            setText(null);
             if (none || s == null) {
-                setText(null);
+                session.pictures().clear(seen);
+                setGraphic(null);
                 return;
             }
             Segment first = s.interval().first();
-            String name = first.kind().isMoving()
-                    ? first.move()
-                    : first.kind() == SegmentKind.TALK
-                            ? first.block().name()
-                            : first.kind().word();
-            String round = first.round() == null ? "" : " · r" + first.round();
-            setText(s.span().start().toString().replaceAll("\\..*", "") + "   " + name + round);
+            boolean rest = first.kind() == SegmentKind.REST;
+            name.setText(Wordings.capital(
+                    first.kind().isMoving()
+                            ? first.move()
+                            : first.kind() == SegmentKind.TALK
+                                    ? first.block().name()
+                                    : first.kind().word()));
+            name.getStyleClass().setAll("label", rest ? "small" : "subheading");
+            String round =
+                    first.round() == null ? "" : DesktopText.of("dress.dress-stage.round", first.round());
+            when.setText(s.span().start().toString().replaceAll("\\..*", "") + round);
+            seen.setVisible(!rest);
+            if (rest) {
+                session.pictures().clear(seen);
+            } else {
+                picture(first);
+            }
+            setAccessibleText(name.getText() + ", " + when.getText());
+            setGraphic(row);
+        }
+
+        private void picture(Segment first) {
+            Match.Placed placed = programme.match().segment(first.id()).orElseThrow();
+            TakeEvidence take = programme.evidence().stream()
+                    .filter(t -> t.id().equals(placed.take()))
+                    .findFirst()
+                    .orElse(null);
+            Path file = session.media().files(session.workout()).get(placed.take());
+            if (take == null || file == null) {
+                session.pictures().clear(seen);
+                return;
+            }
+            Span<Axis.Take> done = new Span<>(
+                    placed.performedStart(), Time.max(placed.performedStart(), placed.performedEnd()));
+            session.pictures()
+                    .show(
+                            seen,
+                            file,
+                            CloseUp.clearest(take, done),
+                            CloseUp.around(take, done).orElse(null),
+                            2 * SEEN,
+                            2 * SEEN);
         }
     }
 }

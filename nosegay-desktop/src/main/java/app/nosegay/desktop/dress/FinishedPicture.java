@@ -13,6 +13,7 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.awt.Graphics2D;
+import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -27,6 +28,8 @@ final class FinishedPicture {
     private static final int STILL_HEIGHT = 720;
     private static final int PLAYED_WIDTH = 960;
     private static final int PLAYED_HEIGHT = 540;
+    /** Between before and after, in pixels. */
+    private static final int GAP = 12;
 
     private final Session session;
     private final Runnable shown;
@@ -34,6 +37,7 @@ final class FinishedPicture {
     private final Scrubber frames;
     private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
     private CutPlayback playing;
+    private volatile boolean beside;
     private PublishVideo.Shape shape = PublishVideo.Shape.AS_FILMED;
     private Programme shapedFor;
     private PublishVideo.Shape shapedAs;
@@ -65,6 +69,11 @@ final class FinishedPicture {
     /** From now on pictures have that shape. */
     synchronized void setShape(PublishVideo.Shape wanted) {
         shape = wanted;
+    }
+
+    /** From now on the recording stands to the left of the finished picture, as it is. */
+    void setBeside(boolean wanted) {
+        beside = wanted;
     }
 
     /** The dressing of {@code programme} as it was last shown: for the shape of its pictures. */
@@ -161,12 +170,33 @@ final class FinishedPicture {
     /** The pieces drawn on {@code image}, or on what stays of it in the chosen shape. */
     private BufferedImage dressed(BufferedImage image, Programme programme, Time<Axis.Cut> time) {
         PublishVideo.Shaped as = shaped(programme, image.getWidth(), image.getHeight());
+        BufferedImage before = beside ? copy(image) : null;
         BufferedImage picture =
                 as.reframing() == null ? image : as.reframing().shaped(image, as.width(), as.height(), time);
         Graphics2D g = picture.createGraphics();
         new PiecePainter(programme.dressing().notes().style())
                 .draw(as.dressing().shown(time), g, picture.getWidth(), picture.getHeight());
         g.dispose();
-        return picture;
+        return before == null ? picture : beside(before, picture);
+    }
+
+    private static BufferedImage copy(BufferedImage image) {
+        BufferedImage copy = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_ARGB);
+        image.copyData(copy.getRaster());
+        return copy;
+    }
+
+    /** Both pictures, half as large, one beside the other with a gap. */
+    private static BufferedImage beside(BufferedImage before, BufferedImage after) {
+        double scale = 0.5 * before.getHeight() / after.getHeight();
+        int left = before.getWidth() / 2;
+        int width = left + GAP + (int) (after.getWidth() * scale);
+        BufferedImage both = new BufferedImage(width, before.getHeight() / 2, BufferedImage.TYPE_INT_ARGB);
+        Graphics2D g = both.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+        g.drawImage(before, 0, 0, left, both.getHeight(), null);
+        g.drawImage(after, left + GAP, 0, width - left - GAP, both.getHeight(), null);
+        g.dispose();
+        return both;
     }
 }

@@ -81,7 +81,14 @@ public final class TakePictures implements AutoCloseable {
                 wishes.removeIf(w -> w.view() == view);
                 wishes.addLast(new Wish(key, view));
             }
-            thread.execute(this::grant);
+            beside(this::grant);
+        }
+    }
+
+    /** Does {@code work} on its own thread; nothing once it is closed. */
+    private void beside(Runnable work) {
+        if (!thread.isShutdown()) {
+            thread.execute(work);
         }
     }
 
@@ -101,7 +108,7 @@ public final class TakePictures implements AutoCloseable {
         synchronized (wishes) {
             wishes.clear();
         }
-        thread.execute(this::letGo);
+        beside(this::letGo);
     }
 
     private void grant() {
