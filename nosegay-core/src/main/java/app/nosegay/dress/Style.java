@@ -126,6 +126,7 @@ public record Style(
             0x5F4492,
             0xA93418,
             0x86540A);
+
     public static final Style TWINE = new Style(
             "Twine",
             Clock.DIGITS,

@@ -43,6 +43,9 @@ final class SequenceSolver {
         /** What each bin off the planned length costs. */
         double costPerBin(int k);
 
+        /** What a segment that is longer than planned costs at most. */
+        double mostForLonger();
+
         /** For the boundary between segments k − 1 and k without a pause. */
         double joint(int k, int bin);
 
@@ -58,6 +61,9 @@ final class SequenceSolver {
         /** Cumulative fit of segment {@code k} with what is seen and said, up to a bin. */
         double within(int k, int bin);
 
+        /** Cumulative fit of a pause with what is seen, up to a bin. */
+        double idle(int bin);
+
         /** The first and last boundary worth trying at a bin. */
         int low(int bin);
 
@@ -71,6 +77,7 @@ final class SequenceSolver {
     private final int bins;
     private final int n;
     private final int row;
+    private final double mostForLonger;
     private final float[] started;
     private final int[] endedFrom;
     private final int[] pausedFrom;
@@ -81,14 +88,13 @@ final class SequenceSolver {
     private final int[] byDistanceFrom;
     private final double[] any;
     private final int[] anyFrom;
-    private final double[] running;
-    private final int[] runningFrom;
-    private final int[][] window;
-    private final double[][] windowKey;
+    /** Starts a segment may be in the middle of: not longer ago than it lasts. */
+    private final SlidingMaximum[] running;
+    /** The same, by what each bin short of the planned length costs. */
+    private final SlidingMaximum[] shorter;
+
     private final int[] planned;
     private final double[] costPerBin;
-    private final int[] head;
-    private final int[] tail;
     private double bestScore = NEVER;
     private int bestBin;
     private int bestBoundary;
@@ -98,6 +104,7 @@ final class SequenceSolver {
         bins = e.bins();
         n = e.segments();
         row = n + 1;
+        mostForLonger = e.mostForLonger();
         started = new float[bins * n];
         endedFrom = new int[bins * row];
         pausedFrom = new int[bins * row];
@@ -106,21 +113,17 @@ final class SequenceSolver {
         paused = filled(row);
         byDistance = filled(n);
         any = filled(n);
-        running = filled(n);
         byDistanceFrom = new int[n];
         anyFrom = new int[n];
-        runningFrom = new int[n];
-        window = new int[n][];
-        windowKey = new double[n][];
-        head = new int[n];
-        tail = new int[n];
+        running = new SlidingMaximum[n];
+        shorter = new SlidingMaximum[n];
         planned = new int[n];
         costPerBin = new double[n];
         for (int k = 0; k < n; k++) {
             planned[k] = e.planned(k);
             costPerBin[k] = e.costPerBin(k);
-            window[k] = new int[planned[k] + 2];
-            windowKey[k] = new double[planned[k] + 2];
+            running[k] = new SlidingMaximum(planned[k]);
+            shorter[k] = new SlidingMaximum(planned[k]);
         }
     }
 
@@ -167,21 +170,19 @@ final class SequenceSolver {
             }
             double best = byDistance[j];
             int from = byDistanceFrom[j];
-            if (any[j] - MatchWeights.MOST_FOR_LONGER > best) {
-                best = any[j] - MatchWeights.MOST_FOR_LONGER;
+            if (any[j] - mostForLonger > best) {
+                best = any[j] - mostForLonger;
                 from = anyFrom[j];
             }
-            int size = window[j].length;
-            while (head[j] != tail[j] && window[j][head[j]] <= u) {
-                head[j] = (head[j] + 1) % size;
+            shorter[j].forget(t);
+            if (!shorter[j].isEmpty() && shorter[j].value() + cost * u > best) {
+                best = shorter[j].value() + cost * u;
+                from = shorter[j].bin();
             }
-            if (head[j] != tail[j] && windowKey[j][head[j]] + cost * u > best) {
-                best = windowKey[j][head[j]] + cost * u;
-                from = window[j][head[j]];
-            }
-            if (running[j] - MatchWeights.CUT_SHORT > best) {
-                best = running[j] - MatchWeights.CUT_SHORT;
-                from = runningFrom[j];
+            running[j].forget(t);
+            if (!running[j].isEmpty() && running[j].value() - MatchWeights.CUT_SHORT > best) {
+                best = running[j].value() - MatchWeights.CUT_SHORT;
+                from = running[j].bin();
             }
             ended[k] = best <= NEVER / 2 ? NEVER : best + e.within(j, t);
             endedFrom[base + k] = best <= NEVER / 2 ? NONE : from;
@@ -209,7 +210,8 @@ final class SequenceSolver {
 
     private void pause(int t, int low, int high) {
         int base = t * row;
-        double step = MatchWeights.PAUSE_PER_SECOND * e.binSeconds();
+        double seen = t == 0 ? 0 : e.idle(t) - e.idle(t - 1);
+        double step = MatchWeights.PAUSE_PER_SECOND * e.binSeconds() - seen;
         for (int k = low; k <= high; k++) {
             double best = paused[k] - step;
             int from = STAYED;
@@ -224,10 +226,13 @@ final class SequenceSolver {
                     best = again;
                     from = ENDED_AGAIN;
                 }
-                double broken = running[k] + e.within(k, t) + e.fluff(t) - MatchWeights.BROKEN_OFF;
+                running[k].forget(t);
+                double broken = running[k].isEmpty()
+                        ? NEVER
+                        : running[k].value() + e.within(k, t) + e.fluff(t) - MatchWeights.BROKEN_OFF;
                 if (broken > best) {
                     best = broken;
-                    from = runningFrom[k];
+                    from = running[k].bin();
                 }
             }
             paused[k] = best;
@@ -262,21 +267,8 @@ final class SequenceSolver {
             double v = best - e.within(k, t);
             started[t * n + k] = (float) v;
             startedBy[t * n + k] = by;
-            if (v > running[k]) {
-                running[k] = v;
-                runningFrom[k] = t;
-            }
-            double key = v - costPerBin[k] * t;
-            int size = window[k].length;
-            while (head[k] != tail[k] && windowKey[k][(tail[k] + size - 1) % size] <= key) {
-                tail[k] = (tail[k] + size - 1) % size;
-            }
-            window[k][tail[k]] = t;
-            windowKey[k][tail[k]] = key;
-            tail[k] = (tail[k] + 1) % size;
-            if (tail[k] == head[k]) {
-                head[k] = (head[k] + 1) % size;
-            }
+            running[k].add(t, v);
+            shorter[k].add(t, v - costPerBin[k] * t);
         }
     }
 

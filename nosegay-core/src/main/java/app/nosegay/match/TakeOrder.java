@@ -162,6 +162,7 @@ final class TakeOrder {
         private final BoundaryFeatures.Within[] within = new BoundaryFeatures.Within[n];
         private final int[] plannedStart = new int[n + 1];
         private final Map<float[], float[]> made = new java.util.IdentityHashMap<>();
+        private final BoundaryFeatures.Within idle = features.still();
         private final int before;
         private final int after;
 
@@ -232,6 +233,11 @@ final class TakeOrder {
         }
 
         @Override
+        public double mostForLonger() {
+            return features.seesMovement() ? MatchWeights.MOST_FOR_LONGER_SEEN : MatchWeights.MOST_FOR_LONGER;
+        }
+
+        @Override
         public double joint(int k, int bin) {
             return joint[k][bin];
         }
@@ -261,6 +267,11 @@ final class TakeOrder {
         @Override
         public double within(int k, int bin) {
             return within[k].at(bin * STRIDE);
+        }
+
+        @Override
+        public double idle(int bin) {
+            return idle.at(bin * STRIDE);
         }
 
         @Override

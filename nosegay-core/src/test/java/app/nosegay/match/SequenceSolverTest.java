@@ -24,6 +24,7 @@ class SequenceSolverTest {
         private final double[][] starting;
         private final double[][] within;
         private final double[] fluff;
+        private final double[] idle;
 
         Written(int bins, int... lengths) {
             this.bins = bins;
@@ -34,6 +35,7 @@ class SequenceSolverTest {
             starting = new double[n + 1][bins];
             within = new double[n][bins];
             fluff = new double[bins];
+            idle = new double[bins];
         }
 
         /** The boundary between segments {@code k} − 1 and {@code k} is heard at {@code bin}. */
@@ -48,6 +50,14 @@ class SequenceSolverTest {
         Written seen(int k, int from, int to) {
             for (int t = from; t < bins; t++) {
                 within[k][t] += 0.5 * (Math.min(t, to) - from);
+            }
+            return this;
+        }
+
+        /** Something moves from one bin to another that may be anything. */
+        Written moved(int from, int to) {
+            for (int t = from; t < bins; t++) {
+                idle[t] += 0.4 * (Math.min(t, to) - from);
             }
             return this;
         }
@@ -93,6 +103,11 @@ class SequenceSolverTest {
         }
 
         @Override
+        public double mostForLonger() {
+            return MatchWeights.MOST_FOR_LONGER_SEEN;
+        }
+
+        @Override
         public double joint(int k, int bin) {
             return joint[k][bin];
         }
@@ -118,6 +133,11 @@ class SequenceSolverTest {
         }
 
         @Override
+        public double idle(int bin) {
+            return idle[bin];
+        }
+
+        @Override
         public int low(int bin) {
             return 0;
         }
@@ -140,6 +160,18 @@ class SequenceSolverTest {
     @Test
     void withoutEvidenceThePlanIsTakenAtItsWord() {
         assertThat(solved(new Written(61, 20, 30, 10))).containsExactly("0 0-20", "1 20-50", "2 50-60");
+    }
+
+    /** What moves for long between two segments is neither a longer one nor one that was broken off. */
+    @Test
+    void movementBetweenTwoSegmentsIsAPause() {
+        Written take = new Written(101, 20, 20, 20)
+                .boundary(1, 20)
+                .boundary(2, 80)
+                .seen(1, 20, 80)
+                .moved(20, 60);
+        take.starting[1][60] += STRONG;
+        assertThat(solved(take)).containsExactly("0 0-20", "- 20-60", "1 60-80", "2 80-100");
     }
 
     @Test

@@ -19,6 +19,7 @@ import app.nosegay.time.Span;
 import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -229,6 +230,30 @@ public final class Accuracy {
         errors.sureAndRight += doubt <= SURE && right ? 1 : 0;
     }
 
+    /** How many of the stretches nobody planned were found, and how many that were found are none. */
+    public record Unplanned(int found, int all, int madeUp) {}
+
+    /** The same of a run with one move nobody planned, at one level of evidence. */
+    public static Unplanned unplanned(String sheet, long seed, Level level) {
+        MoveLibrary library = MoveLibrary.shipped();
+        Timeline timeline = Expansion.expand(RunSheetParser.parse(sheet, library), library);
+        CuePlan cues = CuePlanner.plan(timeline, library, SpeechRate.DEFAULT);
+        Performance p = Performance.of(timeline, cues, seed, EnumSet.of(Trouble.UNPLANNED_MOVE));
+        List<TakeEvidence> takes =
+                p.evidences("t").stream().map(e -> limited(e, level)).toList();
+        List<Match.Unplanned> truth = p.truthInParts("t").unplanned();
+        List<Match.Unplanned> found = Matcher.match(
+                        timeline, p.lines(), takes, Collections.nCopies(takes.size(), null), List.of(), Map.of())
+                .unplanned();
+        long told = truth.stream()
+                .filter(t -> found.stream().anyMatch(f -> f.span().overlaps(t.span())))
+                .count();
+        long none = found.stream()
+                .filter(f -> truth.stream().noneMatch(t -> f.span().overlaps(t.span())))
+                .count();
+        return new Unplanned((int) told, truth.size(), (int) none);
+    }
+
     /** The troubles of run {@code seed} of a mixed series: one to three of those that concern the order and the evidence. */
     static Set<Trouble> mixed(long seed) {
         Set<Trouble> troubles = EnumSet.noneOf(Trouble.class);
@@ -257,6 +282,18 @@ public final class Accuracy {
 
     /** The whole table as text: {@code runs} mixed runs per sheet and level, then each trouble alone with beeps and with everything. */
     public static void table(List<String> sheets, int runs, int alone, Consumer<String> lines) {
+        for (Level level : List.of(Level.MOTION, Level.ALL)) {
+            Unplanned sum = new Unplanned(0, 0, 0);
+            for (String sheet : sheets) {
+                for (long seed = 1; seed <= alone; seed++) {
+                    Unplanned one = unplanned(sheet, seed, level);
+                    sum = new Unplanned(
+                            sum.found + one.found, sum.all + one.all, sum.madeUp + one.madeUp);
+                }
+            }
+            lines.accept(String.format(
+                    "unplanned moves %-6s found %d of %d, made up %d", level, sum.found, sum.all, sum.madeUp));
+        }
         levels(sheets, runs)
                 .forEach((level, errors) -> lines.accept(
                         String.format(Locale.ROOT, "%-22s within %.3f s: %s", level, level.tolerance(), errors)));

@@ -32,6 +32,23 @@ class TroubledTakesTest {
         assertThat(errors.between()).isGreaterThanOrEqualTo(0.75);
     }
 
+    /** A move nobody planned, with nothing to hear but a voice: it is told as that, and nothing else is. */
+    @Test
+    void unplannedMovesAreFoundByTheirMovementAlone() {
+        int found = 0;
+        int all = 0;
+        for (String sheet : Demo.sheets()) {
+            for (long seed = 1; seed <= 2; seed++) {
+                Accuracy.Unplanned of = Accuracy.unplanned(sheet, seed, Accuracy.Level.MOTION);
+                found += of.found();
+                all += of.all();
+                assertThat(of.madeUp()).isZero();
+            }
+        }
+        assertThat(found).isGreaterThanOrEqualTo(all - 1);
+        assertThat(all).isEqualTo(2 * Demo.sheets().size());
+    }
+
     /** Words all through a recording do not make it one long goodbye. */
     @ParameterizedTest
     @CsvSource({"3, 1", "16, 1", "16, 2"})

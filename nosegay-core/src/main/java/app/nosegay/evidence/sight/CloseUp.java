@@ -38,7 +38,9 @@ public final class CloseUp {
         double top = Double.MAX_VALUE;
         double bottom = -Double.MAX_VALUE;
         Body body = person.body();
-        for (int s = person.sample(span.start().seconds()); s <= person.sample(span.end().seconds()); s++) {
+        for (int s = person.sample(span.start().seconds());
+                s <= person.sample(span.end().seconds());
+                s++) {
             if (!body.isIn(s)) {
                 continue;
             }

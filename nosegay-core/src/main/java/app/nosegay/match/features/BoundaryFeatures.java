@@ -199,6 +199,11 @@ public final class BoundaryFeatures {
         return !talk.greeting().isEmpty();
     }
 
+    /** Whether movement is seen that tells work from rest. */
+    public boolean seesMovement() {
+        return seen.isInformative();
+    }
+
     /** Whether speech and silence were held against the script. */
     public boolean hearsVoice() {
         return voice.isInformative();
@@ -257,9 +262,9 @@ public final class BoundaryFeatures {
         return new float[bins];
     }
 
-    /** The fit of a pause, which nothing is expected of. */
+    /** The fit of a pause, in which one may move or not. */
     public Within still() {
-        return new Within(seen.movement(), 0, null, null, 0, null);
+        return new Within(seen.either(), MatchWeights.IDLE_SHARE, null, null, 0, null);
     }
 
     /** How near a boundary can be placed with this evidence, in seconds: what its doubt is about. */

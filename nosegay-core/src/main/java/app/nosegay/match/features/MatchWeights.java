@@ -27,8 +27,10 @@ public final class MatchWeights {
     public static final double LEFT_OF_MINUTE_SHARE = 0.15;
     /** A set of repetitions ends with the last of them, at whatever tempo. */
     public static final double BY_REPS_SHARE = 0.55;
-    /** The most a longer segment costs: interruptions of any length happen. */
+    /** The most a longer segment costs: interruptions of any length happen … */
     public static final double MOST_FOR_LONGER = 12.5;
+    /** … and where movement is seen, which speaks for a longer set as well as for something unplanned. */
+    public static final double MOST_FOR_LONGER_SEEN = 18;
     /** A segment left out altogether. */
     public static final double LEFT_OUT = 14;
     /** Each further segment left out with it. */
@@ -39,12 +41,14 @@ public final class MatchWeights {
     public static final double PAUSE = 10;
     /** Each second of a pause: they may be long. */
     public static final double PAUSE_PER_SECOND = 0.03;
-    /** A segment broken off, to be begun again. */
-    public static final double BROKEN_OFF = 16;
+    /** In a pause one moves or stands still: of what either would gain it gains this share, less than anything that is planned. */
+    static final double IDLE_SHARE = 0.4;
+    /** A segment broken off, to be begun again: without a word of it, something unplanned is likelier. */
+    public static final double BROKEN_OFF = 24;
     /** Saying that something went wrong, where it is broken off. */
-    static final double FLUFF_SAID = 9;
+    static final double FLUFF_SAID = 17;
     /** Saying that it is done again from its beginning. */
-    static final double AGAIN_SAID = 14;
+    static final double AGAIN_SAID = 22;
     /** How near the words are to the breaking off, in seconds. */
     static final double FLUFF_SIGMA = 2;
     /** Beeps count less where a clock need not sound: at the ends of rests and talk. */

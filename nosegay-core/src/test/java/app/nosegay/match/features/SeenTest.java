@@ -20,6 +20,10 @@ class SeenTest {
 
     /** A dark bar of some rows at the height given for each second, 0 at the bottom to 1, before a light wall, with sensor noise. */
     private static TakeEvidence.Poses filmed(double seconds, DoubleFunction<Double> height) {
+        return filmed(seconds, height, 1);
+    }
+
+    private static TakeEvidence.Poses filmed(double seconds, DoubleFunction<Double> height, double noise) {
         int width = TakeEvidence.Poses.WIDTH;
         int count = (int) (seconds * HZ);
         byte[] grey = new byte[count * width * ROWS];
@@ -30,7 +34,7 @@ class SeenTest {
                 double covered = Math.max(0, Math.min(1, 2 - Math.abs(r + 0.5 - middle)));
                 for (int c = 0; c < width; c++) {
                     boolean body = c >= 12 && c < 20;
-                    double value = 180 - (body ? 120 * covered : 0) + random.nextGaussian();
+                    double value = 180 - (body ? 120 * covered : 0) + noise * random.nextGaussian();
                     grey[(i * ROWS + r) * width + c] = (byte) Math.round(value);
                 }
             }
@@ -55,6 +59,17 @@ class SeenTest {
                 filmed(40, t -> t < 20 ? 0.5 + 0.1 * Math.sin(2 * Math.PI * t / period) : 0.3 + 0.4 * (t - 20) / 20));
         assertThat(mean(rhythm, 4, 16)).isGreaterThan(0.7);
         assertThat(mean(rhythm, 26, 36)).isLessThan(0.4);
+    }
+
+    /** In a picture without noise, as cameras that smooth it give, breathing comes round; it is less than the rounding of a grey value. */
+    @Test
+    void breathingIsNoRepetition() {
+        Trace rhythm = Rhythm.of(filmed(
+                60,
+                t -> 0.5 + (t < 30 ? 0.1 * Math.sin(2 * Math.PI * t / 2.5) : 0.0004 * Math.sin(2 * Math.PI * t / 4)),
+                0));
+        assertThat(mean(rhythm, 4, 26)).isGreaterThan(0.7);
+        assertThat(mean(rhythm, 42, 54)).isLessThan(0.1);
     }
 
     /** Somebody steps aside and comes back, once, in every rest: that is no repetition. */
