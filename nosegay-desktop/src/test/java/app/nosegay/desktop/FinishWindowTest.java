@@ -11,6 +11,7 @@ import app.nosegay.jobs.DescriptionTemplate;
 import app.nosegay.plan.Finding;
 import app.nosegay.workout.Waiver;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import javafx.event.ActionEvent;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -75,7 +76,7 @@ class FinishWindowTest extends DrivenWindow {
     void everythingIsWrittenFromThePublishStage() throws Exception {
         openWithTake();
         clickOn("#stage-publish");
-        clickOn("#render");
+        clickOn("#export-channel");
         until(() -> Files.exists(folder.resolve("published/video.mp4"))
                 && !shell.session().jobs().isRunning());
         assertThat(Files.readString(folder.resolve("published/chapters.txt"))).startsWith("0:00 Hi\n");
@@ -84,12 +85,38 @@ class FinishWindowTest extends DrivenWindow {
         interact(() ->
                 shell.session().apply("leave it", shell.session().workout().withWaiver(SEEN)));
         until(() -> outputSays("△ older"));
-        clickOn("#render");
+        clickOn("#export-channel");
         until(() -> lookup("#replace").tryQuery().isPresent());
         assertThat(text("#replacing .label")).startsWith("Replaces").contains("video.mp4");
         clickOn("#replace");
         until(() -> shell.session().jobs().message().get().contains("0 % of the picture was rendered again"));
         until(() -> !outputSays("△ older"));
+        assertThat(folder.resolve("published/cut.otio")).as("it is for other programs").doesNotExist();
+        clickOn("#more-outputs");
+        clickOn("#render");
+        until(() -> Files.exists(folder.resolve("published/cut.otio")));
+    }
+
+    /** One file that cannot be written does not keep the others from it; it is tried again alone. */
+    @Test
+    void aFileThatFailedIsTriedAgainAlone() throws Exception {
+        openWithTake();
+        clickOn("#stage-publish");
+        Path inTheWay = Files.createDirectories(folder.resolve("published/description.txt/full"));
+        clickOn("#export-channel");
+        until(() -> !shell.session().jobs().isRunning() && lookup("#again-description").query().isVisible()
+                || lookup("#replace").tryQuery().filter(Node::isVisible).isPresent());
+        if (lookup("#replace").tryQuery().filter(Node::isVisible).isPresent()) {
+            clickOn("#replace");
+        }
+        until(() -> lookup("#again-description").query().isVisible());
+        assertThat(folder.resolve("published/video.mp4")).isRegularFile();
+        assertThat(folder.resolve("published/cover-1280x720.png")).isRegularFile();
+        Files.delete(inTheWay);
+        Files.delete(inTheWay.getParent());
+        clickOn("#again-description");
+        until(() -> Files.isRegularFile(folder.resolve("published/description.txt")));
+        until(() -> !lookup("#again-description").query().isVisible());
     }
 
     private boolean outputSays(String mark) {

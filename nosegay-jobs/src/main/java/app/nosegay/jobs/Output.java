@@ -1,6 +1,7 @@
 package app.nosegay.jobs;
 
 import java.nio.file.Path;
+import java.util.List;
 
 /** What a workout is published as, each with the file or folder it is written to. */
 public enum Output {
@@ -25,6 +26,9 @@ public enum Output {
     CLIPS("clips", JobText.of("output.clips-of-single-moves-portrait"), Group.VIDEO, true),
     LAYER_FILM("layer.mov", JobText.of("output.overlay-layer-prores-4444-with"), Group.LAYER, true),
     LAYER_PICTURES("layer", JobText.of("output.overlay-layer-png-pictures"), Group.LAYER, true);
+
+    /** The few files a video channel asks for: all others are for other programs and other places. */
+    public static final List<Output> CHANNEL = List.of(VIDEO, CAPTIONS_SRT, CHAPTER_LINES, DESCRIPTION, COVER_WIDE);
 
     /** Kinds of outputs, as they are laid out. */
     public enum Group {

@@ -41,6 +41,8 @@ import javafx.scene.shape.Line;
 public final class ScoreView {
     /** How near to a boundary a drag takes hold of it, in pixels. */
     private static final double GRIP = 6;
+    /** One line that lasts far longer than planned does not make all others small: it folds. */
+    private static final double MOST_STRETCH = 1.5;
     /** So many rows before one comes into view it is painted. */
     private static final int AHEAD = 12;
 
@@ -263,7 +265,11 @@ public final class ScoreView {
                 .filter(l -> !l.isUnplanned() && l.interval().kind() == SegmentKind.WORK)
                 .mapToDouble(l -> Math.max(
                         l.planned().seconds(),
-                        l.isMissing() ? 0 : l.recorded().length().seconds()))
+                        l.isMissing()
+                                ? 0
+                                : Math.min(
+                                        l.recorded().length().seconds(),
+                                        MOST_STRETCH * l.planned().seconds())))
                 .max()
                 .orElse(40);
         double width = list.getWidth() > 100 ? list.getWidth() : 620;

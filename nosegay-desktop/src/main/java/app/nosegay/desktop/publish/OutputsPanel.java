@@ -2,6 +2,7 @@ package app.nosegay.desktop.publish;
 
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.session.FolderOpener;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.DiskSpace;
 import app.nosegay.jobs.Output;
@@ -22,13 +23,16 @@ import java.util.Map;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -42,7 +46,10 @@ final class OutputsPanel {
     private final Session session;
     private final Stage window;
     private final Map<Output, CheckBox> chosen = new EnumMap<>(Output.class);
+    private final Map<Output, Labeled> labels = new EnumMap<>(Output.class);
     private final Map<Output, Label> states = new EnumMap<>(Output.class);
+    private final Map<Output, Button> retries = new EnumMap<>(Output.class);
+    private final Map<Output, String> failures = new EnumMap<>(Output.class);
     private final Label proof = new Label();
     private final Label where = new Label();
     private final ComboBox<String> shape = new ComboBox<>();
@@ -57,9 +64,14 @@ final class OutputsPanel {
         this.template = template;
         this.session = session;
         this.window = window;
-        Button write = Buttons.act(DesktopText.of("publish.outputs-panel.write-what-is-ticked"), this::write);
+        Button channel = Buttons.act(DesktopText.of("publish.outputs-panel.for-my-channel"), () -> write(Output.CHANNEL));
+        channel.setId("export-channel");
+        channel.disableProperty().bind(session.jobs().name().isNotEmpty());
+        Button write = Buttons.quiet(DesktopText.of("publish.outputs-panel.write-what-is-ticked"), () -> write(ticked()));
         write.setId("render");
         write.disableProperty().bind(session.jobs().name().isNotEmpty());
+        Button look = Buttons.quiet(DesktopText.of("publish.outputs-panel.show-in-folder"), this::showFolder);
+        look.setId("show-in-folder");
         Button choose = Buttons.quiet(DesktopText.of("publish.outputs-panel.another-folder"), this::chooseFolder);
         for (PublishVideo.Shape s : PublishVideo.Shape.values()) {
             shape.getItems().add(s.words());
@@ -79,14 +91,17 @@ final class OutputsPanel {
         where.setWrapText(true);
         where.setMinHeight(Region.USE_PREF_SIZE);
         where.getStyleClass().add("small");
-        VBox list = new VBox(3);
-        list.setId("outputs");
+        VBox host = new VBox(3);
+        host.setId("outputs");
+        Output.CHANNEL.forEach(output -> host.getChildren().add(row(output)));
+        VBox list = new VBox(3, write);
+        list.setId("other-outputs");
         for (Output.Group group : Output.Group.values()) {
             Label heading = new Label(group.words());
             heading.getStyleClass().add("subheading");
             list.getChildren().add(heading);
             for (Output output : Output.values()) {
-                if (output.group() == group) {
+                if (output.group() == group && !Output.CHANNEL.contains(output)) {
                     list.getChildren().add(row(output));
                 }
             }
@@ -94,36 +109,66 @@ final class OutputsPanel {
         ScrollPane scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("plain-scroll");
+        ToggleButton more = new ToggleButton(DesktopText.of("publish.outputs-panel.for-other-programs"));
+        more.setId("more-outputs");
+        more.getStyleClass().add("quiet");
+        scroll.visibleProperty().bind(more.selectedProperty());
+        scroll.managedProperty().bind(more.selectedProperty());
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        HBox buttons = new HBox(8, write, choose);
+        HBox folders = new HBox(4, look, choose);
         replacing.setId("replacing");
         replacing.getStyleClass().add("card");
         replacing.managedProperty().bind(replacing.visibleProperty());
         replacing.setVisible(false);
         replacing.setMinHeight(Region.USE_PREF_SIZE);
-        view = new VBox(9, proof, how, buttons, replacing, where, scroll);
+        view = new VBox(9, proof, how, channel, replacing, host, where, folders, more, scroll);
     }
 
     private HBox row(Output output) {
-        CheckBox box = new CheckBox(output.label());
-        box.setId("output-" + output.word());
-        box.setSelected(!output.isRendered() || output == Output.VIDEO);
+        Labeled box = Output.CHANNEL.contains(output) ? new Label(output.label()) : ticked(output);
         box.setMinWidth(0);
         Label state = new Label();
         state.getStyleClass().add("small");
         state.setMinWidth(Region.USE_PREF_SIZE);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        chosen.put(output, box);
+        labels.put(output, box);
         states.put(output, state);
-        HBox row = new HBox(6, box, space, state);
+        Button again = Buttons.quiet(DesktopText.of("publish.outputs-panel.again"), () -> write(List.of(output)));
+        again.setId("again-" + output.word());
+        again.setMinWidth(Region.USE_PREF_SIZE);
+        again.managedProperty().bind(again.visibleProperty());
+        again.setVisible(false);
+        retries.put(output, again);
+        HBox row = new HBox(6, box, space, state, again);
         row.setPadding(new Insets(0, 10, 0, 0));
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
 
+    private CheckBox ticked(Output output) {
+        CheckBox box = new CheckBox(output.label());
+        box.setId("output-" + output.word());
+        box.setSelected(!output.isRendered());
+        chosen.put(output, box);
+        return box;
+    }
+
+    private List<Output> ticked() {
+        return chosen.entrySet().stream()
+                .filter(e -> e.getValue().isSelected())
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
     Region view() {
         return view;
+    }
+
+    private void showFolder() {
+        if (!FolderOpener.open(target())) {
+            session.jobs().say(DesktopText.of("publish.outputs-panel.cannot-be-opened", target()));
+        }
     }
 
     void show(Programme now) {
@@ -135,7 +180,7 @@ final class OutputsPanel {
                         : DesktopText.of("publish.outputs-panel.look-at-proof-first", told.sentence()));
         proof.getStyleClass().setAll("label", told.isClear() ? "kept" : told.mayPublish() ? "plain" : "broken");
         List<Output> possible = PublishJob.possible(now);
-        chosen.forEach((output, box) -> box.setDisable(!possible.contains(output)));
+        labels.forEach((output, box) -> box.setDisable(!possible.contains(output)));
         refresh();
     }
 
@@ -163,8 +208,17 @@ final class OutputsPanel {
                 to.getNameCount() == 0 ? to : to.subpath(Math.max(0, names - 2), names),
                 room(to)));
         where.setTooltip(new Tooltip(to.toString()));
-        states.forEach((output, label) -> label.setText(
-                chosen.get(output).isDisabled() ? why(output) : state(output.in(target()), session.changedAt())));
+        states.forEach((output, label) -> {
+            String failed = failures.get(output);
+            retries.get(output).setVisible(failed != null);
+            label.setTooltip(failed == null ? null : new Tooltip(failed));
+            label.setText(
+                    labels.get(output).isDisabled()
+                            ? why(output)
+                            : failed != null
+                                    ? DesktopText.of("publish.outputs-panel.failed")
+                                    : state(output.in(target()), session.changedAt()));
+        });
     }
 
     /** What the video takes of the room there is, as far as that can be told. */
@@ -177,9 +231,8 @@ final class OutputsPanel {
                             .readings()
                             .keySet()
                             .containsAll(programme.cut().takes());
-            boolean video = read && chosen.get(Output.VIDEO).isSelected();
             return " · "
-                    + (video
+                    + (read
                             ? DesktopText.of(
                                     "publish.outputs-panel.video-about-of",
                                     DiskSpace.words(DiskSpace.of(
@@ -240,12 +293,10 @@ final class OutputsPanel {
     }
 
     /** Looks first what is there; what would be replaced is shown and asked about. */
-    private void write() {
+    private void write(List<Output> asked) {
         Path to = target();
-        List<Output> wanted = chosen.entrySet().stream()
-                .filter(e -> e.getValue().isSelected() && !e.getValue().isDisabled())
-                .map(Map.Entry::getKey)
-                .toList();
+        List<Output> wanted =
+                asked.stream().filter(o -> !labels.get(o).isDisabled()).toList();
         replacing.setVisible(false);
         session.jobs()
                 .run(
@@ -291,6 +342,13 @@ final class OutputsPanel {
                 .toList();
     }
 
+    /** What was written, and why what was not. */
+    private record Done(List<PublishJob.Written> written, Map<Output, String> failed) {}
+
+    private void under(Output output) {
+        states.get(output).setText(DesktopText.of("publish.outputs-panel.being-made"));
+    }
+
     private void row(String text) {
         Label label = new Label(text);
         label.setWrapText(true);
@@ -310,24 +368,37 @@ final class OutputsPanel {
                 .run(
                         what,
                         progress -> {
-                            List<PublishJob.Written> written = new ArrayList<>();
+                            Done all = new Done(new ArrayList<>(), new EnumMap<>(Output.class));
                             long done = 0;
                             for (Output output : wanted) {
                                 long before = done;
-                                written.add(PublishJob.write(
-                                        output,
-                                        of,
-                                        media,
-                                        to,
-                                        true,
-                                        choices,
-                                        share -> progress.at((before + (output.isRendered() ? share : 0)) / slow)));
+                                Platform.runLater(() -> under(output));
+                                try {
+                                    all.written.add(PublishJob.write(
+                                            output,
+                                            of,
+                                            media,
+                                            to,
+                                            true,
+                                            choices,
+                                            share -> progress.at((before + (output.isRendered() ? share : 0)) / slow)));
+                                } catch (IOException e) {
+                                    // The others can be written all the same; this one can be tried again alone.
+                                    all.failed.put(output, e.getMessage());
+                                }
                                 done += output.isRendered() ? 1 : 0;
                             }
-                            return written;
+                            return all;
                         },
-                        written -> {
+                        all -> {
+                            List<PublishJob.Written> written = all.written;
+                            failures.keySet().removeAll(wanted);
+                            failures.putAll(all.failed);
                             refresh();
+                            if (!all.failed.isEmpty()) {
+                                session.jobs().say(String.join(" ", all.failed.values()));
+                                return;
+                            }
                             String taken = written.stream()
                                     .flatMap(w -> w.taken().stream()
                                             .map(words -> DesktopText.of(
