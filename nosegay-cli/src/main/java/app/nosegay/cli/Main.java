@@ -24,6 +24,7 @@ import picocli.CommandLine.Parameters;
         subcommands = {
             PlanCommand.class,
             FitCommand.class,
+            ShortenCommand.class,
             ScriptCommand.class,
             SimulateCommand.class,
             MatchCommand.class,

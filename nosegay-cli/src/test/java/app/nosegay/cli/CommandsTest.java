@@ -180,6 +180,11 @@ class CommandsTest {
         assertThat(Ran.of("publish", workout, "--out", out, "--only", "hologram")
                         .err())
                 .contains("there is no output \"hologram\"");
+        Path shorter = folder.resolve("shorter.nosegay.json");
+        Ran none = Ran.of("shorten", workout, "--minutes", 1, "--save", shorter);
+        assertThat(none.code()).as("all of it is shorter than a minute").isEqualTo(2);
+        assertThat(none.err()).contains("at most 1 min");
+        assertThat(shorter).doesNotExist();
         Ran publish = Ran.of("publish", workout, "--out", out, "--only", "video,captions-vtt,chapter-lines");
         assertThat(publish.code()).isZero();
         assertThat(out.resolve("video.mp4")).exists();

@@ -108,11 +108,11 @@ public record Style(
             0xD2BDF2,
             0xF7AE9C,
             0xF0C987);
-    /** In large type. */
+    /** In large type: any larger, not everything has a place. */
     public static final Style SEED_PACKET = new Style(
             "Seed packet",
             Clock.BAR,
-            1.3,
+            1.2,
             true,
             Edge.TOP,
             3,

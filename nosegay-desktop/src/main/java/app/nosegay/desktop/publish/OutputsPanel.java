@@ -9,7 +9,9 @@ import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.jobs.Replacing;
+import app.nosegay.jobs.ShorterVersion;
 import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.workout.CutDown;
 import app.nosegay.workout.Programme;
 import java.io.File;
 import java.io.IOException;
@@ -18,6 +20,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
@@ -49,6 +52,8 @@ final class OutputsPanel {
     private final Map<Output, Labeled> labels = new EnumMap<>(Output.class);
     private final Map<Output, Label> states = new EnumMap<>(Output.class);
     private final Map<Output, Button> retries = new EnumMap<>(Output.class);
+    private VBox shorterVersions;
+    private final Map<Integer, Button> shorter = new HashMap<>();
     private final Map<Output, String> failures = new EnumMap<>(Output.class);
     private final Label proof = new Label();
     private final Label where = new Label();
@@ -121,7 +126,7 @@ final class OutputsPanel {
         replacing.managedProperty().bind(replacing.visibleProperty());
         replacing.setVisible(false);
         replacing.setMinHeight(Region.USE_PREF_SIZE);
-        view = new VBox(9, proof, how, channel, replacing, host, where, folders, more, scroll);
+        view = new VBox(9, proof, how, channel, replacing, host, where, folders, shorter(), more, scroll);
     }
 
     private HBox row(Output output) {
@@ -144,6 +149,47 @@ final class OutputsPanel {
         row.setPadding(new Insets(0, 10, 0, 0));
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
+    }
+
+    /** Shorter versions of what was filmed, each a workout of its own that opens. */
+    private VBox shorter() {
+        Label heading = new Label(DesktopText.of("publish.outputs-panel.shorter-versions"));
+        heading.getStyleClass().add("subheading");
+        HBox lengths = new HBox(4);
+        for (int minutes : ShorterVersion.MINUTES) {
+            Button make = Buttons.quiet(
+                    DesktopText.of("publish.outputs-panel.at-most", minutes), () -> makeShorter(minutes));
+            make.setId("shorter-" + minutes);
+            make.setTooltip(new Tooltip(DesktopText.of("publish.outputs-panel.shorter-tip")));
+            lengths.getChildren().add(make);
+            shorter.put(minutes, make);
+        }
+        shorterVersions = new VBox(2, heading, lengths);
+        shorterVersions.managedProperty().bind(shorterVersions.visibleProperty());
+        return shorterVersions;
+    }
+
+    private void makeShorter(int minutes) {
+        Path workout = session.file().orElse(null);
+        if (workout == null) {
+            session.jobs().say(DesktopText.of("publish.outputs-panel.save-first"));
+            return;
+        }
+        Programme of = programme;
+        Path in = session.folder();
+        session.jobs()
+                .run(
+                        DesktopText.of("publish.outputs-panel.making-a-shorter-version"),
+                        progress -> ShorterVersion.write(of, minutes, in, ShorterVersion.beside(workout, minutes)),
+                        made -> {
+                            session.open(made.file());
+                            session.notices()
+                                    .say(DesktopText.of(
+                                            "publish.outputs-panel.shorter-made",
+                                            made.version().length().clock(),
+                                            String.join(", ", made.version().leftOut()),
+                                            made.becomesFalse().size()));
+                        });
     }
 
     private CheckBox ticked(Output output) {
@@ -181,6 +227,9 @@ final class OutputsPanel {
         proof.getStyleClass().setAll("label", told.isClear() ? "kept" : told.mayPublish() ? "plain" : "broken");
         List<Output> possible = PublishJob.possible(now);
         labels.forEach((output, box) -> box.setDisable(!possible.contains(output)));
+        shorter.forEach((minutes, make) ->
+                make.setDisable(CutDown.of(now, minutes).isEmpty()));
+        shorterVersions.setVisible(shorter.values().stream().anyMatch(make -> !make.isDisabled()));
         refresh();
     }
 

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.publish;
 
 import app.nosegay.captions.TimedText;
+import app.nosegay.cut.Cut;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Pictures;
@@ -11,13 +12,17 @@ import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishPictures;
 import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BiConsumer;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -40,6 +45,10 @@ public final class PublishStage implements StageView {
     private static final int COVER_WIDTH = 800;
     private static final int COVER_HEIGHT = 450;
     private static final double SHOWN_WIDTH = 400;
+    /** A chapter's picture, in pixels, and how far into the chapter it is taken. */
+    private static final int SEEN_WIDTH = 96;
+
+    private static final double INTO_CHAPTER = 0.3;
 
     private final Session session;
     private final BorderPane view = new BorderPane();
@@ -96,9 +105,9 @@ public final class PublishStage implements StageView {
         VBox left = new VBox(8, frame, strip, description);
         left.setMinWidth(SHOWN_WIDTH);
         left.setMaxWidth(SHOWN_WIDTH);
-        chapters.setCellFactory(l -> new CueCell());
+        chapters.setCellFactory(l -> new CueCell(this::picture));
         chapters.setId("chapters");
-        captions.setCellFactory(l -> new CueCell());
+        captions.setCellFactory(l -> new CueCell(null));
         captions.setId("captions");
         Label none = new Label(DesktopText.of("publish.publish-stage.no-take-has-a-transcript"));
         none.getStyleClass().add("empty");
@@ -161,6 +170,19 @@ public final class PublishStage implements StageView {
         }
     }
 
+    /** What is seen a little into a chapter. */
+    private void picture(ImageView view, TimedText.Cue chapter) {
+        Time<Axis.Cut> at = chapter.span().start().plus(chapter.span().length().times(INTO_CHAPTER));
+        Cut.Clip clip = programme.cut().clipAt(at).orElse(null);
+        Path file = clip == null ? null : session.media().files(session.workout()).get(clip.take());
+        if (file == null) {
+            session.pictures().clear(view);
+        } else {
+            session.pictures()
+                    .show(view, file, clip.sourceAt(at), null, 2 * SEEN_WIDTH, 2 * SEEN_WIDTH * 9 / 16);
+        }
+    }
+
     private void describe() {
         if (programme != null) {
             description.setText(PublishJob.description(programme, template.template()));
@@ -209,16 +231,25 @@ public final class PublishStage implements StageView {
 
     /** A chapter or caption with its time. */
     private static final class CueCell extends ListCell<TimedText.Cue> {
+        private final BiConsumer<ImageView, TimedText.Cue> picture;
+        private final ImageView seen = new ImageView();
         private final Label time = new Label();
         private final Label text = new Label();
         private final HBox row = new HBox(8, time, text);
 
-        CueCell() {
+        /** @param picture puts what is seen in a cue into a view; null where none is shown */
+        CueCell(BiConsumer<ImageView, TimedText.Cue> picture) {
+            this.picture = picture;
+            if (picture != null) {
+                seen.setFitWidth(SEEN_WIDTH);
+                seen.setFitHeight(SEEN_WIDTH * 9.0 / 16);
+                row.getChildren().add(0, seen);
+            }
             time.getStyleClass().add("small");
             time.setMinWidth(58);
             text.setWrapText(true);
             text.setMinWidth(0);
-            row.setAlignment(Pos.TOP_LEFT);
+            row.setAlignment(picture == null ? Pos.TOP_LEFT : Pos.CENTER_LEFT);
             setMaxWidth(USE_PREF_SIZE);
         }
 
@@ -232,6 +263,9 @@ public final class PublishStage implements StageView {
             }
             if (!prefWidthProperty().isBound()) {
                 prefWidthProperty().bind(getListView().widthProperty().subtract(24));
+            }
+            if (picture != null) {
+                picture.accept(seen, cue);
             }
             time.setText(cue.span().start().toString());
             text.setText(cue.text().replace('\n', ' '));
