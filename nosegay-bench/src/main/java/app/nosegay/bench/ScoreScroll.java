@@ -43,8 +43,12 @@ public final class ScoreScroll {
     /** Once through unmeasured, as every row of the bench is warmed up. */
     private static final double WARM_UP_SECONDS = 6;
 
-    private final ScoreView score =
-            new ScoreView(line -> {}, (placed, end, time) -> {}, (line, time) -> {}, words -> {}, new LinePictures(null, take -> null));
+    private final ScoreView score = new ScoreView(
+            line -> {},
+            (placed, end, time) -> {},
+            (line, time) -> {},
+            words -> {},
+            new LinePictures(null, take -> null));
 
     /** The process the bench starts: prints the slow frames' time in milliseconds. */
     public static void main(String[] args) {

@@ -45,7 +45,8 @@ final class ShortenCommand implements Callable<Integer> {
                 "shorten-command.lasts",
                 shorter.version().length().clock(),
                 String.join(", ", shorter.version().leftOut())));
-        shorter.becomesFalse().forEach(f -> out.printf("%-5s %-26s %s%n", f.severity().word(), f.code(), f.message()));
+        shorter.becomesFalse()
+                .forEach(f -> out.printf("%-5s %-26s %s%n", f.severity().word(), f.code(), f.message()));
         out.println(save);
         out.flush();
         return Main.DONE;

@@ -91,7 +91,9 @@ class FinishWindowTest extends DrivenWindow {
         clickOn("#replace");
         until(() -> shell.session().jobs().message().get().contains("0 % of the picture was rendered again"));
         until(() -> !outputSays("△ older"));
-        assertThat(folder.resolve("published/cut.otio")).as("it is for other programs").doesNotExist();
+        assertThat(folder.resolve("published/cut.otio"))
+                .as("it is for other programs")
+                .doesNotExist();
         clickOn("#more-outputs");
         clickOn("#render");
         until(() -> Files.exists(folder.resolve("published/cut.otio")));
@@ -104,7 +106,8 @@ class FinishWindowTest extends DrivenWindow {
         clickOn("#stage-publish");
         Path inTheWay = Files.createDirectories(folder.resolve("published/description.txt/full"));
         clickOn("#export-channel");
-        until(() -> !shell.session().jobs().isRunning() && lookup("#again-description").query().isVisible()
+        until(() -> !shell.session().jobs().isRunning()
+                        && lookup("#again-description").query().isVisible()
                 || lookup("#replace").tryQuery().filter(Node::isVisible).isPresent());
         if (lookup("#replace").tryQuery().filter(Node::isVisible).isPresent()) {
             clickOn("#replace");

@@ -69,7 +69,9 @@ public final class CutOffRecordings {
     public static List<CutOff> in(Path folder) {
         List<CutOff> found = new ArrayList<>(parts(folder));
         Path own = folder.toAbsolutePath().normalize();
-        anywhere().stream().filter(c -> c.finished() && own.equals(c.movie().getParent())).forEach(found::add);
+        anywhere().stream()
+                .filter(c -> c.finished() && own.equals(c.movie().getParent()))
+                .forEach(found::add);
         return found;
     }
 

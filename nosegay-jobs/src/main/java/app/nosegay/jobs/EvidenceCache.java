@@ -19,6 +19,7 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
+import java.nio.channels.ClosedByInterruptException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -43,21 +44,31 @@ public final class EvidenceCache {
             throw new MediaException(movie, JobText.of("evidence-cache.there-is-no-such-file"));
         }
         Path entry = entry(movie, workoutFolder, ".reading");
-        if (Files.exists(entry)) {
-            try (DataInputStream in = new DataInputStream(new BufferedInputStream(Files.newInputStream(entry)))) {
-                if (in.readInt() == FORMAT) {
-                    TakeReader.Reading reading = load(in, movie, id);
-                    progress.at(1);
-                    return reading;
-                }
-            } catch (IOException | RuntimeException e) {
-                // A damaged entry is no loss: the take is read again.
-                Files.deleteIfExists(entry);
-            }
+        TakeReader.Reading there = onShelf(entry, movie, id);
+        if (there != null) {
+            progress.at(1);
+            return there;
         }
         TakeReader.Reading reading = TakeReader.read(movie, id, proxy(movie, workoutFolder), progress);
         keep(entry, reading);
         return reading;
+    }
+
+    /** The reading as it was kept; null where there is none of this version, or it is damaged. */
+    private static TakeReader.Reading onShelf(Path entry, Path movie, String id) throws IOException {
+        if (!Files.exists(entry)) {
+            return null;
+        }
+        try (DataInputStream in = new DataInputStream(new BufferedInputStream(Files.newInputStream(entry)))) {
+            return in.readInt() == FORMAT ? load(in, movie, id) : null;
+        } catch (ClosedByInterruptException e) {
+            // Whoever cancels has not found it damaged.
+            throw e;
+        } catch (IOException | RuntimeException e) {
+            // A damaged entry is no loss: the take is read again.
+            Files.deleteIfExists(entry);
+            return null;
+        }
     }
 
     private static Path entry(Path movie, Path workoutFolder, String kind) throws IOException {

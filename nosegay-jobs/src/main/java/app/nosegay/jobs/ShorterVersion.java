@@ -37,7 +37,9 @@ public record ShorterVersion(Path file, CutDown version, List<Finding> becomesFa
     /** A name beside the workout's file that no file has yet. */
     public static Path beside(Path workout, int minutes) throws IOException {
         String name = workout.getFileName().toString();
-        String stem = name.endsWith(WorkoutFile.ENDING) ? name.substring(0, name.length() - WorkoutFile.ENDING.length()) : name;
+        String stem = name.endsWith(WorkoutFile.ENDING)
+                ? name.substring(0, name.length() - WorkoutFile.ENDING.length())
+                : name;
         for (int i = 1; i <= MOST_NAMES; i++) {
             Path free = workout.resolveSibling(
                     stem + "-" + minutes + "-min" + (i == 1 ? "" : "-" + i) + WorkoutFile.ENDING);

@@ -1,17 +1,20 @@
 package app.nosegay.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.nosegay.match.Match;
 import app.nosegay.media.Progress;
 import app.nosegay.shoot.ShootLog;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -45,6 +48,27 @@ class DemoTest {
         assertThat(programme.evidence().get(0).bodies().people()).hasSizeGreaterThanOrEqualTo(3);
         assertThat(programme.dressing().pieces()).isNotEmpty();
         assertThat(programme.captions()).isNotEmpty();
+    }
+
+    /** Whoever cancels while a kept reading is opened has not found it damaged: reading an hour again takes minutes. */
+    @Test
+    void aKeptReadingSurvivesBeingCancelled() throws Exception {
+        Workout workout = WorkoutFile.open(Demo.place(folder));
+        Path movie = folder.resolve(workout.takes().get(0).file());
+        Progress cancelled = share -> {
+            throw new CancellationException();
+        };
+        assertThatThrownBy(() -> EvidenceCache.read(movie, "take-1", folder, cancelled))
+                .isInstanceOf(CancellationException.class);
+        assertThat(EvidenceCache.isKept(movie, folder)).isTrue();
+        Thread.currentThread().interrupt();
+        try {
+            assertThatThrownBy(() -> EvidenceCache.read(movie, "take-1", folder, Progress.NONE))
+                    .isInstanceOf(IOException.class);
+        } finally {
+            assertThat(Thread.interrupted()).isTrue();
+        }
+        assertThat(EvidenceCache.isKept(movie, folder)).isTrue();
     }
 
     @Test

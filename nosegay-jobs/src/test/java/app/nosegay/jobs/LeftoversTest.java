@@ -108,7 +108,9 @@ class LeftoversTest extends HomeFolder {
         assertThat(CutOffRecordings.in(folder)).as("nobody recorded it here").isEmpty();
         CutOffRecordings.begun(movie);
         CutOffRecordings.begun(elsewhere);
-        assertThat(CutOffRecordings.in(folder)).extracting(CutOffRecordings.CutOff::movie).containsExactly(movie);
+        assertThat(CutOffRecordings.in(folder))
+                .extracting(CutOffRecordings.CutOff::movie)
+                .containsExactly(movie);
         CutOffRecordings.CutOff found = CutOffRecordings.in(folder).get(0);
         assertThat(found.finished()).isTrue();
         assertThat(CutOffRecordings.keep(found)).as("it has its name").isEqualTo(movie);

@@ -22,8 +22,9 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** A shorter version beside the workout, on the same recordings. */
 class ShorterVersionTest {
-    private static final String SHEET = "title: Long\ntalk Hi  0:20\ncircuit One  rounds 3  work 0:40  rest 0:20\n  goblet squat\n"
-            + "  push-up\ncircuit Two  rounds 2  work 0:40  rest 0:20\n  reverse lunge\n  plank\ntalk Bye  0:10\n";
+    private static final String SHEET =
+            "title: Long\ntalk Hi  0:20\ncircuit One  rounds 3  work 0:40  rest 0:20\n  goblet squat\n"
+                    + "  push-up\ncircuit Two  rounds 2  work 0:40  rest 0:20\n  reverse lunge\n  plank\ntalk Bye  0:10\n";
 
     @TempDir
     private Path folder;
@@ -54,8 +55,7 @@ class ShorterVersionTest {
     @Test
     void itIsAWorkoutOfItsOwnOnTheSameRecordings() throws IOException {
         Path elsewhere = Files.createDirectories(folder.resolve("short"));
-        ShorterVersion made =
-                ShorterVersion.write(filmed(), 5, folder, elsewhere.resolve("long-5-min.nosegay.json"));
+        ShorterVersion made = ShorterVersion.write(filmed(), 5, folder, elsewhere.resolve("long-5-min.nosegay.json"));
         Workout read = WorkoutFile.open(made.file());
         assertThat(read).isNotEqualTo(Workout.EMPTY);
         assertThat(made.version().leftOut()).containsExactly("One");

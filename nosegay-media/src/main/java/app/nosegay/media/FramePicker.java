@@ -25,6 +25,7 @@ public final class FramePicker implements AutoCloseable {
     private final MediaInfo.Video video;
     /** The newest picture as decoded; it is only made upright and small when it is the one to show. */
     private final AVFrame newest = av_frame_alloc();
+
     private UprightPicture upright;
     private int width;
     private int height;

@@ -287,8 +287,7 @@ public final class Accuracy {
             for (String sheet : sheets) {
                 for (long seed = 1; seed <= alone; seed++) {
                     Unplanned one = unplanned(sheet, seed, level);
-                    sum = new Unplanned(
-                            sum.found + one.found, sum.all + one.all, sum.madeUp + one.madeUp);
+                    sum = new Unplanned(sum.found + one.found, sum.all + one.all, sum.madeUp + one.madeUp);
                 }
             }
             lines.accept(String.format(

@@ -425,8 +425,7 @@ public final class DressStage implements StageView {
                                     ? first.block().name()
                                     : first.kind().word()));
             name.getStyleClass().setAll("label", rest ? "small" : "subheading");
-            String round =
-                    first.round() == null ? "" : DesktopText.of("dress.dress-stage.round", first.round());
+            String round = first.round() == null ? "" : DesktopText.of("dress.dress-stage.round", first.round());
             when.setText(s.span().start().toString().replaceAll("\\..*", "") + round);
             seen.setVisible(!rest);
             if (rest) {
@@ -449,8 +448,8 @@ public final class DressStage implements StageView {
                 session.pictures().clear(seen);
                 return;
             }
-            Span<Axis.Take> done = new Span<>(
-                    placed.performedStart(), Time.max(placed.performedStart(), placed.performedEnd()));
+            Span<Axis.Take> done =
+                    new Span<>(placed.performedStart(), Time.max(placed.performedStart(), placed.performedEnd()));
             session.pictures()
                     .show(
                             seen,

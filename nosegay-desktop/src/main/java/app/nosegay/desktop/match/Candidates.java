@@ -22,8 +22,8 @@ import javafx.scene.layout.VBox;
 
 /** The moments a doubtful boundary may be at, as pictures: the earliest likely one, where it is now, the latest. One key takes one. */
 final class Candidates {
-    private static final int WIDTH = 132;
-    private static final int HEIGHT = 74;
+    private static final int WIDTH = 124;
+    private static final int HEIGHT = 70;
     /** Moments nearer to each other than this look the same. */
     private static final Length APART = Length.ofMillis(200);
 
@@ -47,6 +47,7 @@ final class Candidates {
         this.chosen = chosen;
         question.setId("which-moment");
         question.setWrapText(true);
+        question.setMinHeight(Region.USE_PREF_SIZE);
         view.managedProperty().bind(view.visibleProperty());
         show(null);
     }
@@ -65,7 +66,10 @@ final class Candidates {
             return;
         }
         question.setText(DesktopText.of(
-                "match.candidates.which", doubtful.end() ? "end" : "start", doubtful.line().title(), doubtful.line().detail()));
+                "match.candidates.which",
+                doubtful.end() ? "end" : "start",
+                doubtful.line().title(),
+                doubtful.line().detail()));
         for (int i = 0; i < moments.size(); i++) {
             row.getChildren().add(button(i));
         }
@@ -95,8 +99,9 @@ final class Candidates {
     }
 
     private static List<Time<Axis.Take>> moments(Doubtful doubtful) {
-        Span<Axis.Take> likely =
-                doubtful.end() ? doubtful.placed().endLikely() : doubtful.placed().startLikely();
+        Span<Axis.Take> likely = doubtful.end()
+                ? doubtful.placed().endLikely()
+                : doubtful.placed().startLikely();
         Time<Axis.Take> now = at(doubtful);
         List<Time<Axis.Take>> moments = new ArrayList<>(List.of(now));
         if (now.since(likely.start()).compareTo(APART) > 0) {

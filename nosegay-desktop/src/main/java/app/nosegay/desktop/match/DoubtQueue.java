@@ -59,6 +59,8 @@ final class DoubtQueue {
             @Override
             protected void updateItem(Doubtful d, boolean none) {
                 super.updateItem(d, none);
+                setWrapText(true);
+                setPrefWidth(0);
                 setGraphic(null);
                 setText(none || d == null ? null : d.told());
             }

@@ -177,7 +177,8 @@ public record ScoreLine(
         return lines.stream()
                 .filter(l -> l != this && isWork() && l.isWork() && !l.isMissing() && l.take() != null)
                 .filter(l -> l.round() != round()
-                        && Objects.equals(l.interval().first().move(), interval.first().move())
+                        && Objects.equals(
+                                l.interval().first().move(), interval.first().move())
                         && l.interval().first().side() == interval.first().side()
                         && l.interval().first().block().equals(interval.first().block()))
                 .findFirst();

@@ -401,8 +401,7 @@ final class ScorePainter {
         }
     }
 
-    private Path2D way(
-            DrivingJoint joint, JointRows leader, double start, boolean right, double from, double to) {
+    private Path2D way(DrivingJoint joint, JointRows leader, double start, boolean right, double from, double to) {
         Path2D path = new Path2D.Double();
         boolean begun = false;
         for (double seconds = from; seconds < to; seconds += 0.1) {

@@ -69,10 +69,12 @@ final class OutputsPanel {
         this.template = template;
         this.session = session;
         this.window = window;
-        Button channel = Buttons.act(DesktopText.of("publish.outputs-panel.for-my-channel"), () -> write(Output.CHANNEL));
+        Button channel =
+                Buttons.act(DesktopText.of("publish.outputs-panel.for-my-channel"), () -> write(Output.CHANNEL));
         channel.setId("export-channel");
         channel.disableProperty().bind(session.jobs().name().isNotEmpty());
-        Button write = Buttons.quiet(DesktopText.of("publish.outputs-panel.write-what-is-ticked"), () -> write(ticked()));
+        Button write =
+                Buttons.quiet(DesktopText.of("publish.outputs-panel.write-what-is-ticked"), () -> write(ticked()));
         write.setId("render");
         write.disableProperty().bind(session.jobs().name().isNotEmpty());
         Button look = Buttons.quiet(DesktopText.of("publish.outputs-panel.show-in-folder"), this::showFolder);
@@ -157,8 +159,8 @@ final class OutputsPanel {
         heading.getStyleClass().add("subheading");
         HBox lengths = new HBox(4);
         for (int minutes : ShorterVersion.MINUTES) {
-            Button make = Buttons.quiet(
-                    DesktopText.of("publish.outputs-panel.at-most", minutes), () -> makeShorter(minutes));
+            Button make =
+                    Buttons.quiet(DesktopText.of("publish.outputs-panel.at-most", minutes), () -> makeShorter(minutes));
             make.setId("shorter-" + minutes);
             make.setTooltip(new Tooltip(DesktopText.of("publish.outputs-panel.shorter-tip")));
             lengths.getChildren().add(make);
@@ -227,8 +229,8 @@ final class OutputsPanel {
         proof.getStyleClass().setAll("label", told.isClear() ? "kept" : told.mayPublish() ? "plain" : "broken");
         List<Output> possible = PublishJob.possible(now);
         labels.forEach((output, box) -> box.setDisable(!possible.contains(output)));
-        shorter.forEach((minutes, make) ->
-                make.setDisable(CutDown.of(now, minutes).isEmpty()));
+        shorter.forEach(
+                (minutes, make) -> make.setDisable(CutDown.of(now, minutes).isEmpty()));
         shorterVersions.setVisible(shorter.values().stream().anyMatch(make -> !make.isDisabled()));
         refresh();
     }

@@ -174,12 +174,12 @@ public final class PublishStage implements StageView {
     private void picture(ImageView view, TimedText.Cue chapter) {
         Time<Axis.Cut> at = chapter.span().start().plus(chapter.span().length().times(INTO_CHAPTER));
         Cut.Clip clip = programme.cut().clipAt(at).orElse(null);
-        Path file = clip == null ? null : session.media().files(session.workout()).get(clip.take());
+        Path file =
+                clip == null ? null : session.media().files(session.workout()).get(clip.take());
         if (file == null) {
             session.pictures().clear(view);
         } else {
-            session.pictures()
-                    .show(view, file, clip.sourceAt(at), null, 2 * SEEN_WIDTH, 2 * SEEN_WIDTH * 9 / 16);
+            session.pictures().show(view, file, clip.sourceAt(at), null, 2 * SEEN_WIDTH, 2 * SEEN_WIDTH * 9 / 16);
         }
     }
 

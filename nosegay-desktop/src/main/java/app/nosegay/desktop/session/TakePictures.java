@@ -145,7 +145,8 @@ public final class TakePictures implements AutoCloseable {
         double shape = key.width() / (double) key.height();
         int h = frame.getHeight();
         double wide = Math.min(frame.getWidth(), h * shape);
-        double x = key.part() == null ? (frame.getWidth() - wide) / 2 : key.part().x() * h;
+        double x =
+                key.part() == null ? (frame.getWidth() - wide) / 2 : key.part().x() * h;
         double y = key.part() == null ? (h - wide / shape) / 2 : key.part().y() * h;
         double scale = key.width() / (key.part() == null ? wide : key.part().width() * h);
         BufferedImage picture = new BufferedImage(key.width(), key.height(), BufferedImage.TYPE_INT_ARGB);
