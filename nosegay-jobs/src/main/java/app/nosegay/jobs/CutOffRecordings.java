@@ -86,7 +86,7 @@ public final class CutOffRecordings {
         }
     }
 
-    /** The recordings anywhere that were noted as going on, are in no workout yet, and hold something. Those that are gone are forgotten. */
+    /** The recordings anywhere that were noted as going on and are in no workout yet; those that are gone are forgotten. */
     public static List<CutOff> anywhere() {
         List<CutOff> found = new ArrayList<>();
         try {

@@ -32,7 +32,7 @@ public final class TakePictures implements AutoCloseable {
     /** The frames they are cut from are at most so wide and high, in pixels; as the small copies are. */
     private static final int FRAME = 640;
 
-    private static final String WISHED = "wished picture";
+    private static final String WISHED = "wished";
 
     private final UnaryOperator<Path> proxies;
     private final Deque<Wish> wishes = new ArrayDeque<>();
