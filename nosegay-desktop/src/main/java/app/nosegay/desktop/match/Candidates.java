@@ -85,8 +85,10 @@ final class Candidates {
         if (file != null) {
             pictures.show(picture, file, time, null, 2 * WIDTH, 2 * HEIGHT);
         }
-        Button button = new Button(
-                DesktopText.of(now ? "match.candidates.now" : "match.candidates.moment", index + 1, time), picture);
+        String words = now
+                ? DesktopText.of("match.candidates.now", index + 1, time)
+                : DesktopText.of("match.candidates.moment", index + 1, time);
+        Button button = new Button(words, picture);
         button.setContentDisplay(ContentDisplay.TOP);
         button.setId("candidate-" + (index + 1));
         button.getStyleClass().add("candidate");
