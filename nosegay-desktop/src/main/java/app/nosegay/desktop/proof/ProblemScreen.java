@@ -78,6 +78,7 @@ final class ProblemScreen {
         around.managedProperty().bind(around.visibleProperty());
         view = new VBox(6, new HBox(12, screen.view(), besides), where, around);
         view.managedProperty().bind(view.visibleProperty());
+        view.setId("problem");
         view.setVisible(false);
         problems.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> stand(now));
     }

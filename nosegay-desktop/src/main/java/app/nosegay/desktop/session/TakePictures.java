@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.scene.image.Image;
@@ -47,6 +48,7 @@ public final class TakePictures implements AutoCloseable {
             return size() > KEPT;
         }
     };
+    private final AtomicInteger under = new AtomicInteger();
     /** Counts how often everything was forgotten: what was asked for before is not kept any more. */
     private volatile int age;
 
@@ -88,8 +90,20 @@ public final class TakePictures implements AutoCloseable {
     /** Does {@code work} on its own thread; nothing once it is closed. */
     private void beside(Runnable work) {
         if (!thread.isShutdown()) {
-            thread.execute(work);
+            under.incrementAndGet();
+            thread.execute(() -> {
+                try {
+                    work.run();
+                } finally {
+                    under.decrementAndGet();
+                }
+            });
         }
+    }
+
+    /** Whether all that was asked for is there. */
+    public boolean isDone() {
+        return under.get() == 0;
     }
 
     /** Has {@code view} show nothing. */

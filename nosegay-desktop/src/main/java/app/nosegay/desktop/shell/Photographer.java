@@ -84,13 +84,13 @@ public final class Photographer {
             String picture = "match-" + page.toLowerCase(Locale.ROOT);
             steps.add(new Step(() -> ((MatchStage) shell.stage("match")).showPage(page), () -> true, picture));
         }
-        steps.add(new Step(() -> pick("dress", "#stretches", 6), () -> true, "dress"));
+        steps.add(new Step(() -> pick("dress", "#stretches", 6), () -> isPainted("#finished-picture"), "dress"));
         steps.add(new Step(
                 () -> ((DressStage) shell.stage("dress")).showPage("style", PublishVideo.Shape.PORTRAIT),
                 () -> true,
                 "dress-style"));
-        steps.add(new Step(() -> pick("proof", "#plaits", 6), () -> true, "proof"));
-        steps.add(new Step(() -> shell.go("publish"), this::coverIsPainted, "publish"));
+        steps.add(new Step(() -> pick("proof", "#proof-findings", 3), () -> isPainted("#problem"), "proof"));
+        steps.add(new Step(() -> shell.go("publish"), () -> isPainted("#cover"), "publish"));
         steps.add(new Step(() -> pick("library", "#moves", 4), () -> true, "library"));
         steps.add(new Step(this::series, () -> true, "series"));
         steps.add(new Step(this::logbook, () -> true, "logbook"));
@@ -101,10 +101,11 @@ public final class Photographer {
         clock.play();
     }
 
-    private boolean coverIsPainted() {
-        Node cover = shell.root().lookup("#cover");
-        return cover != null
-                && cover.lookupAll("*").stream()
+    /** Whether there is a picture in a part of the window. */
+    private boolean isPainted(String part) {
+        Node node = shell.root().lookup(part);
+        return node != null
+                && node.lookupAll("*").stream()
                         .anyMatch(n -> n instanceof ImageView picture && picture.getImage() != null);
     }
 
@@ -190,7 +191,8 @@ public final class Photographer {
             Platform.exit();
             return;
         }
-        if (step == null || !step.ready().getAsBoolean() || settled++ < SETTLE_LOOKS) {
+        boolean pictured = shell.session().pictures().isDone();
+        if (step == null || !step.ready().getAsBoolean() || !pictured || settled++ < SETTLE_LOOKS) {
             return;
         }
         if (step.picture() != null) {
