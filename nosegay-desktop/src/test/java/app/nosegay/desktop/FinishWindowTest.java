@@ -17,6 +17,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ColorPicker;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Slider;
@@ -70,6 +71,33 @@ class FinishWindowTest extends DrivenWindow {
         interact(() -> scrub.setValue(5));
         until(() -> !text("#dress-at").equals(stopped));
         assertThat(intervals.getSelectionModel().getSelectedIndex()).isEqualTo(2);
+    }
+
+    /** Large, as large as on a phone, with half-shut eyes, beside what it was: the picture is there in all of them. */
+    @Test
+    void thePictureIsLookedAtInFourWays() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        until(() -> lookup("#finished-picture .image-view").tryQuery().isPresent()
+                && lookup("#finished-picture .image-view")
+                                .queryAs(ImageView.class)
+                                .getImage()
+                        != null);
+        ImageView picture = lookup("#finished-picture .image-view").queryAs(ImageView.class);
+        double wide = picture.getImage().getWidth() / picture.getImage().getHeight();
+        ComboBox<?> look = lookup("#dress-look").queryComboBox();
+        assertThat(lookup("#dress-readable").query().isVisible()).isFalse();
+        interact(() -> look.getSelectionModel().select(1));
+        assertThat(text("#dress-readable")).startsWith("As large as on a phone. Words can be read up to 0.");
+        double phone = picture.getFitWidth();
+        interact(() -> look.getSelectionModel().select(2));
+        assertThat(picture.getFitWidth()).isEqualTo(phone);
+        assertThat(picture.getEffect()).isNotNull();
+        interact(() -> look.getSelectionModel().select(3));
+        until(() -> picture.getImage().getWidth() / picture.getImage().getHeight() > 1.8 * wide);
+        interact(() -> look.getSelectionModel().select(0));
+        until(() -> Math.abs(picture.getImage().getWidth() / picture.getImage().getHeight() - wide) < 0.01);
+        assertThat(picture.getEffect()).isNull();
     }
 
     @Test

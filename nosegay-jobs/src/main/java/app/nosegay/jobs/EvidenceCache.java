@@ -19,7 +19,6 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.channels.ClosedByInterruptException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -46,6 +45,7 @@ public final class EvidenceCache {
         Path entry = entry(movie, workoutFolder, ".reading");
         TakeReader.Reading there = onShelf(entry, movie, id);
         if (there != null) {
+            // Outside of the reading: whoever cancels here has not found it damaged.
             progress.at(1);
             return there;
         }
@@ -61,9 +61,6 @@ public final class EvidenceCache {
         }
         try (DataInputStream in = new DataInputStream(new BufferedInputStream(Files.newInputStream(entry)))) {
             return in.readInt() == FORMAT ? load(in, movie, id) : null;
-        } catch (ClosedByInterruptException e) {
-            // Whoever cancels has not found it damaged.
-            throw e;
         } catch (IOException | RuntimeException e) {
             // A damaged entry is no loss: the take is read again.
             Files.deleteIfExists(entry);
