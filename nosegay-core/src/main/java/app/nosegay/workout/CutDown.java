@@ -18,9 +18,11 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -55,11 +57,12 @@ public record CutDown(Workout workout, Length length, List<String> leftOut) {
                 .limit(MOST_BLOCKS)
                 .toList();
         Length most = Length.ofSeconds(60.0 * minutes).plus(OVER);
+        Map<Block, Length> lengths = lengths(from);
         Set<Block> best = null;
         Length longest = Length.ZERO;
         for (int choice = 1; choice < 1 << work.size(); choice++) {
             Set<Block> kept = kept(timeline, work, choice);
-            Length length = length(from, kept);
+            Length length = kept.stream().map(lengths::get).reduce(Length.ZERO, Length::plus);
             if (length.compareTo(most) <= 0 && length.compareTo(longest) > 0) {
                 best = kept;
                 longest = length;
@@ -92,16 +95,19 @@ public record CutDown(Workout workout, Length length, List<String> leftOut) {
         return kept;
     }
 
-    /** How long the segments of some blocks are as recorded, or as planned where they were not found. */
-    private static Length length(Programme of, Set<Block> blocks) {
-        return of.timeline().segments().stream()
-                .filter(s -> blocks.contains(s.block()))
-                .map(s -> of.match()
-                        .segment(s.id())
-                        .filter(Match.Placed::matched)
-                        .map(p -> p.end().since(p.start()))
-                        .orElse(s.duration()))
-                .reduce(Length.ZERO, Length::plus);
+    /** How long the segments of each block are as recorded, or as planned where they were not found. */
+    private static Map<Block, Length> lengths(Programme of) {
+        Map<Block, Length> lengths = new HashMap<>();
+        of.timeline().sheet().blocks().forEach(b -> lengths.put(b, Length.ZERO));
+        for (Segment s : of.timeline().segments()) {
+            Length length = of.match()
+                    .segment(s.id())
+                    .filter(Match.Placed::matched)
+                    .map(p -> p.end().since(p.start()))
+                    .orElse(s.duration());
+            lengths.merge(s.block(), length, Length::plus);
+        }
+        return lengths;
     }
 
     private static List<String> names(Timeline timeline, Set<Block> kept) {
