@@ -5,7 +5,6 @@ import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.plan.Finding;
 import app.nosegay.proof.IntervalComparison;
-import app.nosegay.proof.PickUps;
 import app.nosegay.proof.Proof;
 import app.nosegay.proof.ProofJson;
 import app.nosegay.workout.Programme;
@@ -64,7 +63,7 @@ final class ProofCommand implements Callable<Integer> {
         }
         Proof proof = programme.proof();
         if (pickUps != null) {
-            writePickUps(programme, proof);
+            writePickUps(programme);
         }
         if (!writing.json(
                 json,
@@ -74,9 +73,8 @@ final class ProofCommand implements Callable<Integer> {
         return proof.mayPublish() ? Main.DONE : Main.STOPPED_BY_FINDINGS;
     }
 
-    private void writePickUps(Programme p, Proof proof) throws IOException {
-        PickUps again = PickUps.of(p.timeline(), p.match(), p.cut(), p.misstatements(), proof.open());
-        writing.text(pickUps, again.sheet(p.timeline()));
+    private void writePickUps(Programme p) throws IOException {
+        writing.text(pickUps, p.pickUps().sheet(p.timeline()));
     }
 
     private void print(PrintWriter out, Proof proof, boolean recorded) {

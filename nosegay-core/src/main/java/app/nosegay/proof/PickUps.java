@@ -1,6 +1,7 @@
 package app.nosegay.proof;
 
 import app.nosegay.cut.Cut;
+import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
@@ -8,30 +9,43 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.review.Misstatement;
+import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.script.Wordings;
+import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 
 /**
- * What to record again: intervals that are missing or wrong in the picture, and lines that were said wrong or not at all.
+ * What to record again: intervals that are missing or wrong in the picture, and lines that were said wrong, too late or not at all.
  *
  * @param again intervals to film once more, in order
- * @param lines what to say once more, each with its interval
+ * @param lines what to say once more, each with its interval, in order
  */
-public record PickUps(List<Interval> again, List<Line> lines) {
+public record PickUps(List<Again> again, List<Line> lines) {
     /** What a new picture mends, not a new sentence. */
     private static final Set<String> PICTURE = Set.of(
             "match.missing",
             "match.short",
             "match.short-set",
             "match.sides-uneven",
+            "match.side-shown",
             "match.reps",
             "sound.clipping",
             "sound.quiet");
+
+    /** What viewers miss when it is not said; other lines are coaching that nobody knows of. */
+    private static final Set<CueKind> MISSED =
+            EnumSet.of(CueKind.EASIER, CueKind.HARDER, CueKind.INSTEAD, CueKind.BREATH, CueKind.CAUTION, CueKind.GEAR);
+    /** Whoever says less than this share of the script speaks freely, or was not understood: nothing is told of single lines. */
+    private static final double FOLLOWS_SCRIPT = 0.5;
+    /** The share of an interval in which an option has to come first (PRODUCT.md, cue plan). */
+    private static final double OPTION_BY = 1 / 3.0;
 
     public PickUps {
         again = List.copyOf(again);
@@ -39,53 +53,122 @@ public record PickUps(List<Interval> again, List<Line> lines) {
     }
 
     /**
+     * An interval to film again.
+     *
+     * @param why what is wrong with it, in a sentence
+     */
+    public record Again(Interval interval, String why) {}
+
+    /**
      * One line to say again.
      *
      * @param say the exact words
      * @param at where they belong in the programme; null where that part is cut away
      * @param said what was said there instead; empty when nothing was
+     * @param late by how much the line itself was said too late; zero when it was not
      */
-    public record Line(Interval interval, String say, Time<Axis.Cut> at, String said) {}
+    public record Line(Interval interval, String say, Time<Axis.Cut> at, String said, Length late) {}
 
     public boolean isEmpty() {
         return again.isEmpty() && lines.isEmpty();
     }
 
+    /**
+     * @param said the scripted lines and where they were said
+     * @param open the findings that are not waived
+     */
     public static PickUps of(
-            Timeline timeline, Match match, Cut cut, List<Misstatement> misstatements, List<Finding> open) {
-        Set<Interval> again = new LinkedHashSet<>();
+            Timeline timeline,
+            Match match,
+            Cut cut,
+            List<Misstatement> misstatements,
+            List<ScriptLineMatch> said,
+            List<Finding> open) {
+        List<Again> again = new ArrayList<>();
         List<Line> lines = new ArrayList<>();
+        boolean followed = said.stream().filter(ScriptLineMatch::isSaid).count() >= FOLLOWS_SCRIPT * said.size();
         for (Interval interval : timeline.intervals()) {
-            for (Segment s : interval.segments()) {
-                boolean missing = !match.takes().isEmpty()
-                        && interval.kind() != SegmentKind.REST
-                        && match.segment(s.id()).filter(Match.Placed::matched).isEmpty();
-                if (missing) {
-                    again.add(interval);
-                }
-                for (Finding f : open) {
-                    if (s.id().equals(f.segment()) && PICTURE.contains(f.code())) {
-                        again.add(interval);
-                    }
-                }
-                for (Misstatement misstatement : misstatements) {
-                    boolean stands = s.id().equals(misstatement.finding().segment())
-                            && !misstatement.say().isEmpty()
-                            && open.contains(misstatement.finding());
-                    if (stands) {
-                        lines.add(new Line(
-                                interval,
-                                misstatement.say(),
-                                cut.toCut(
-                                                misstatement.take(),
-                                                misstatement.span().start())
-                                        .orElse(null),
-                                misstatement.said()));
-                    }
+            String why = whyAgain(interval, match, open);
+            if (!why.isEmpty()) {
+                again.add(new Again(interval, why));
+            }
+            List<Line> here = new ArrayList<>();
+            for (Misstatement m : misstatements) {
+                if (isOf(interval, m.finding()) && !m.say().isEmpty() && open.contains(m.finding())) {
+                    here.add(new Line(
+                            interval,
+                            m.say(),
+                            cut.toCut(m.take(), m.span().start()).orElse(null),
+                            m.said(),
+                            Length.ZERO));
                 }
             }
+            if (followed) {
+                said.stream()
+                        .filter(l -> MISSED.contains(l.line().kind())
+                                && isOf(interval, l.line().segment()))
+                        .forEach(l -> missed(interval, match, cut, l, here));
+            }
+            here.sort(Comparator.comparing(Line::at, Comparator.nullsLast(Comparator.naturalOrder())));
+            lines.addAll(here);
         }
-        return new PickUps(List.copyOf(again), lines);
+        return new PickUps(again, lines);
+    }
+
+    private static boolean isOf(Interval interval, Finding finding) {
+        return finding != null && isOf(interval, finding.segment());
+    }
+
+    private static boolean isOf(Interval interval, String segment) {
+        return interval.segments().stream().anyMatch(s -> s.id().equals(segment));
+    }
+
+    /** What is wrong with the picture of an interval; empty for nothing. */
+    private static String whyAgain(Interval interval, Match match, List<Finding> open) {
+        String found = open.stream()
+                .filter(f -> PICTURE.contains(f.code()) && isOf(interval, f))
+                .findFirst()
+                .map(Finding::message)
+                .orElse("");
+        boolean missing = found.isEmpty()
+                && !match.takes().isEmpty()
+                && interval.kind() != SegmentKind.REST
+                && interval.segments().stream().anyMatch(s -> match.segment(s.id())
+                        .filter(Match.Placed::matched)
+                        .isEmpty());
+        return missing ? CoreText.of("proof.pick-ups.in-no-take") : found;
+    }
+
+    /** A line that was not said, or an option that came too late. */
+    private static void missed(Interval interval, Match match, Cut cut, ScriptLineMatch line, List<Line> lines) {
+        Match.Placed placed = match.segment(line.line().segment())
+                .filter(Match.Placed::matched)
+                .orElse(null);
+        if (placed == null || !placed.take().equals(line.take())) {
+            return;
+        }
+        Length into = line.line()
+                .start()
+                .since(segment(interval, line.line().segment()).start());
+        Time<Axis.Take> due = placed.start().plus(into);
+        Length late = Length.ZERO;
+        if (line.isSaid()) {
+            boolean counts = line.line().kind().isOption() && interval.kind().isMoving();
+            Time<Axis.Take> latest = placed.start().plus(interval.length().times(OPTION_BY));
+            late = counts ? line.time().since(Time.max(latest, due)) : Length.ZERO;
+            if (late.compareTo(line.line().spoken()) <= 0) {
+                return;
+            }
+        }
+        lines.add(new Line(
+                interval, line.line().text(), cut.toCut(line.take(), due).orElse(null), "", late));
+    }
+
+    private static Segment segment(Interval interval, String id) {
+        return interval.segments().stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The intervals to film again as a small run sheet of their own, with the heads of the whole one. */
@@ -101,10 +184,12 @@ public record PickUps(List<Interval> again, List<Line> lines) {
                     .append(l.say())
                     .append('\n'));
         }
-        for (Interval interval : again) {
+        for (Again wanted : again) {
+            Interval interval = wanted.interval();
             Segment s = interval.first();
             String seconds = Math.round(interval.length().seconds()) + "s";
             String name = s.move() == null ? s.block().name() : s.move();
+            sheet.append("\n# ").append(wanted.why());
             if (s.kind() == SegmentKind.TALK) {
                 sheet.append("\ntalk ")
                         .append(Wordings.capital(name))

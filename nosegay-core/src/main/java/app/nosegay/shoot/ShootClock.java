@@ -317,7 +317,7 @@ public final class ShootClock {
         Length whole = beforeIt.plus(end.since(start)).plus(behind);
         Segment next = k < segments.size() ? segments.get(k) : null;
         double share = whole.isPositive() ? Math.min(1, beforeIt.plus(into).seconds() / whole.seconds()) : 0;
-        ScriptLine[] lines = lines(s, into);
+        ScriptLine[] lines = lines(s);
         return new Moment(
                 s,
                 waiting ? start.since(now) : Length.ZERO,
@@ -330,9 +330,15 @@ public final class ShootClock {
                 finished);
     }
 
+    /** Where in the plan the clock is: never outside the running segment, however long it is held. */
+    public Time<Axis.Plan> planTime() {
+        Length into = now.isBefore(start) ? Length.ZERO : now.since(start);
+        return segment().start().plus(Length.min(into, segment().duration()));
+    }
+
     /** The line being said or due next, and the one after. */
-    private ScriptLine[] lines(Segment s, Length into) {
-        Time<Axis.Plan> at = s.start().plus(into);
+    private ScriptLine[] lines(Segment s) {
+        Time<Axis.Plan> at = planTime();
         List<ScriptLine> left = cues.lines().stream()
                 .filter(l -> l.end().plus(Length.ofMillis(800)).isAfter(at)
                         && !l.start().isBefore(s.start().minus(Length.ofMillis(1))))

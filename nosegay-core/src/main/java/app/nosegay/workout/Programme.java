@@ -23,6 +23,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanReport;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.proof.IntervalComparison;
+import app.nosegay.proof.PickUps;
 import app.nosegay.proof.Proof;
 import app.nosegay.publish.Captions;
 import app.nosegay.publish.Chapters;
@@ -191,6 +192,11 @@ public record Programme(
 
     public List<TimedText.Cue> chapters() {
         return Chapters.of(timeline, match, cut);
+    }
+
+    /** What to film and to say once more. */
+    public PickUps pickUps() {
+        return PickUps.of(timeline, match, cut, misstatements, said, proof.open());
     }
 
     /** What was said of the moves that no script had. */

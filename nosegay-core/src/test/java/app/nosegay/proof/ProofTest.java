@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
 import app.nosegay.cut.Cut;
+import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
@@ -14,6 +15,8 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.review.HeardCall;
 import app.nosegay.review.Misstatement;
+import app.nosegay.review.ScriptLineMatch;
+import app.nosegay.script.ScriptLine;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -183,16 +186,58 @@ class ProofTest {
         Finding left = Finding.at("match.wrong-name", Severity.FIX, row, "another name");
         Misstatement waived = new Misstatement(left, "t", at, "Next, rows.", "Next: x.", "");
 
-        PickUps wanted = PickUps.of(timeline, match, Cut.of(match), List.of(misstatement, waived), List.of(wrong));
+        PickUps wanted =
+                PickUps.of(timeline, match, Cut.of(match), List.of(misstatement, waived), List.of(), List.of(wrong));
 
-        assertThat(wanted.again()).extracting(i -> i.first().move()).containsExactly("goblet squat");
+        assertThat(wanted.again()).extracting(i -> i.interval().first().move()).containsExactly("goblet squat");
         assertThat(wanted.lines()).extracting(PickUps.Line::say).containsExactly("14 seconds left.");
         assertThat(wanted.sheet(timeline)).contains("14 seconds left.");
         Timeline small = SampleSheets.timeline(wanted.sheet(timeline));
         assertThat(small.sheet().problems()).isEmpty();
         assertThat(small.workMoves(true)).containsExactly("goblet squat");
-        assertThat(PickUps.of(timeline, Match.NOTHING, Cut.of(Match.NOTHING), List.of(), List.of())
+        assertThat(PickUps.of(timeline, Match.NOTHING, Cut.of(Match.NOTHING), List.of(), List.of(), List.of())
                         .isEmpty())
                 .isTrue();
+    }
+
+    /** An option that was not said, one that came too late and one in time; a cheer nobody misses. */
+    @Test
+    void linesViewersRelyOnAreSaidAgainWhereTheScriptWasFollowed() {
+        Match match = match(Set.of(), Map.of(), Map.of());
+        List<ScriptLineMatch> said = List.of(
+                said(CueKind.EASIER, "Easier: sit to a chair.", 5, null),
+                said(CueKind.HARDER, "Harder: hold the bottom.", 6, 30.0),
+                said(CueKind.EASIER, "Easier: no weight.", 2, 3.0),
+                said(CueKind.BREATH, "Breathe out as you stand.", 20, 28.0),
+                said(CueKind.CHEER, "Lovely.", 25, null));
+
+        List<PickUps.Line> lines = pickUps(match, said).lines();
+
+        assertThat(lines)
+                .extracting(PickUps.Line::say)
+                .containsExactly("Easier: sit to a chair.", "Harder: hold the bottom.");
+        assertThat(lines.get(0).late()).isEqualTo(Length.ZERO);
+        // A third of forty seconds is the latest for an option.
+        assertThat(lines.get(1).late().seconds()).isCloseTo(30 - 40 / 3.0, within(0.001));
+        // Whoever says little of the script speaks freely: single lines are not held against anyone.
+        assertThat(pickUps(match, List.of(said.get(0), said.get(4), said.get(2)))
+                        .lines())
+                .isEmpty();
+    }
+
+    private PickUps pickUps(Match match, List<ScriptLineMatch> said) {
+        return PickUps.of(timeline, match, Cut.of(match), List.of(), said, List.of());
+    }
+
+    /** A line of the squat: when it is due and when it was said, in seconds of the squat. */
+    private ScriptLineMatch said(CueKind kind, String text, double due, Double at) {
+        Segment squat = timeline.segment(id(SQUAT)).orElseThrow();
+        Time<Axis.Take> start = match(Set.of(), Map.of(), Map.of())
+                .segment(squat.id())
+                .orElseThrow()
+                .start();
+        ScriptLine line =
+                new ScriptLine(squat.id(), kind, text, squat.start().plus(Length.ofSeconds(due)), Length.ofSeconds(2));
+        return new ScriptLineMatch(line, "t", at == null ? null : start.plus(Length.ofSeconds(at)), at == null ? 0 : 1);
     }
 }

@@ -7,8 +7,11 @@ import app.nosegay.media.Device;
 import app.nosegay.media.Recording;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
+import app.nosegay.script.ScriptLine;
+import app.nosegay.shoot.OwedLines;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.shoot.ShootLog;
+import app.nosegay.shoot.VoiceMeter;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
@@ -47,8 +50,15 @@ public final class ShootRun implements AutoCloseable {
      * @param claps whether two claps let a held clock go on, or begin the interval again while it runs
      * @param camera null when the camera records by itself
      * @param microphone null for the camera's own sound
+     * @param rehearsal whether nothing is kept: no tones, no recording, no log
      */
-    public record Settings(double volume, boolean tones, boolean claps, Device camera, Device microphone) {}
+    public record Settings(
+            double volume, boolean tones, boolean claps, Device camera, Device microphone, boolean rehearsal) {
+        /** The same without anything that is kept. */
+        public Settings rehearsed() {
+            return new Settings(volume, false, claps, null, null, true);
+        }
+    }
 
     private final ShootClock clock;
     private final Settings settings;
@@ -63,6 +73,12 @@ public final class ShootRun implements AutoCloseable {
     private volatile String logProblem = "";
     private volatile boolean over;
     private volatile ShootClock.Moment moment;
+    private final OwedLines owedLines;
+    private final VoiceMeter voice = new VoiceMeter();
+    /** The level of the microphone beside a camera that records by itself, 0 to 1; −1 while nobody listens. */
+    private volatile double roomLevel = -1;
+
+    private volatile OwedLines.Owed owed;
 
     /** A sound that is being played, from sample {@code from} on. */
     private record Playing(long from, float[] samples, double gain) {}
@@ -86,6 +102,7 @@ public final class ShootRun implements AutoCloseable {
         String began = LocalDateTime.now().truncatedTo(ChronoUnit.SECONDS).toString();
         clock = new ShootClock(timeline, cues, from, run, began, line != null);
         moment = clock.moment();
+        owedLines = new OwedLines(timeline, cues);
         Files.createDirectories(folder);
         writeLog();
         Path movie = movie(folder, run);
@@ -96,8 +113,8 @@ public final class ShootRun implements AutoCloseable {
         thread = new Thread(() -> play(line), "shoot-clock");
         thread.setDaemon(true);
         thread.start();
-        if (settings.claps()) {
-            Thread recognizer = new Thread(this::listen, "shoot-claps");
+        if (settings.claps() || recording == null) {
+            Thread recognizer = new Thread(this::listen, "shoot-ear");
             recognizer.setDaemon(true);
             recognizer.start();
         }
@@ -164,6 +181,8 @@ public final class ShootRun implements AutoCloseable {
                 clock.at(Time.ofSeconds(heard(line, began)));
                 Time<Axis.Clock> until = Time.ofSeconds((sample + BLOCK) / (double) HZ);
                 clock.sounds(until).forEach(this::start);
+                owedLines.at(clock.planTime(), ear());
+                owed = clock.isFinished() ? null : owedLines.now().orElse(null);
                 moment = clock.moment();
                 over = clock.over() != null && clock.now().isAfter(clock.over());
                 boolean ended =
@@ -195,6 +214,16 @@ public final class ShootRun implements AutoCloseable {
     /** What can be heard now: what was written less what still waits in the device. */
     private static double heard(SourceDataLine line, long began) {
         return line == null ? (System.nanoTime() - began) / 1e9 : line.getLongFramePosition() / (double) HZ;
+    }
+
+    /** Whether somebody speaks now; what the clock itself plays into the room is no voice. */
+    private OwedLines.Ear ear() {
+        double level = recording == null ? roomLevel : recording.level();
+        if (level < 0) {
+            return OwedLines.Ear.NONE;
+        }
+        boolean speaks = voice.hear(level, BLOCK / (double) HZ) && playing.isEmpty();
+        return speaks ? OwedLines.Ear.VOICE : OwedLines.Ear.QUIET;
     }
 
     private boolean isClosing() {
@@ -255,15 +284,22 @@ public final class ShootRun implements AutoCloseable {
             float[] samples = new float[800];
             while (!isClosing() && !over) {
                 int n = line.read(bytes, 0, bytes.length) / 2;
+                float loudest = 0;
                 for (int i = 0; i < n; i++) {
                     samples[i] = (short) (bytes[2 * i] & 0xff | bytes[2 * i + 1] << 8) / 32768f;
+                    loudest = Math.max(loudest, Math.abs(samples[i]));
                 }
-                if (claps.listen(samples, n)) {
+                roomLevel = loudest;
+                if (settings.claps() && claps.listen(samples, n)) {
                     clapped();
                 }
             }
         } catch (LineUnavailableException | IllegalArgumentException e) {
-            notice.accept(JobText.of("shoot-run.no-microphone-can-be-listened"));
+            if (settings.claps()) {
+                notice.accept(JobText.of("shoot-run.no-microphone-can-be-listened"));
+            }
+        } finally {
+            roomLevel = -1;
         }
     }
 
@@ -287,6 +323,9 @@ public final class ShootRun implements AutoCloseable {
     }
 
     private void writeLog() throws IOException {
+        if (settings.rehearsal()) {
+            return;
+        }
         ShootLog log;
         synchronized (clock) {
             log = clock.log();
@@ -301,6 +340,30 @@ public final class ShootRun implements AutoCloseable {
             moment = clock.moment();
         }
         keepLog();
+    }
+
+    /** The creator says that the line that is owed has been said. */
+    public void said() {
+        synchronized (clock) {
+            owedLines.said();
+            owed = owedLines.now().orElse(null);
+        }
+    }
+
+    /** The line that should have been said by now and, as far as was heard, was not; null for none. */
+    public OwedLines.Owed owed() {
+        return owed;
+    }
+
+    /** What nobody was heard saying although its time is over; nothing where nobody listens. */
+    public List<ScriptLine> missed() {
+        synchronized (clock) {
+            return owedLines.missed();
+        }
+    }
+
+    public boolean isRehearsal() {
+        return settings.rehearsal();
     }
 
     /** What is to be seen now. */
@@ -362,6 +425,11 @@ public final class ShootRun implements AutoCloseable {
         close();
         keepLog();
         return recording == null ? null : recording.stop();
+    }
+
+    /** Ends a rehearsal, of which nothing is kept. */
+    public void end() {
+        closing.countDown();
     }
 
     @Override

@@ -7,6 +7,7 @@ import app.nosegay.media.MediaInput;
 import app.nosegay.plan.Timeline;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.shoot.ShootLog;
+import app.nosegay.time.Length;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.nio.file.Files;
@@ -37,7 +38,7 @@ class ShootRunTest {
                 0,
                 run,
                 folder,
-                new ShootRun.Settings(0.2, true, false, Device.testPicture(160, 90), null),
+                new ShootRun.Settings(0.2, true, false, Device.testPicture(160, 90), null, false),
                 notices::add)) {
             waitUntil(() -> !shoot.moment().getReady().isPositive());
             shoot.tell(ShootClock::mark);
@@ -53,6 +54,22 @@ class ShootRunTest {
             assertThat(log.endTone()).isNotNull();
         }
         assertThat(ShootRun.freeRun(folder)).isEqualTo(run + 1);
+    }
+
+    @Test
+    void aRehearsalRunsToItsEndAndLeavesNothingBehind(@TempDir Path folder) throws Exception {
+        ShootRun.Settings settings =
+                new ShootRun.Settings(0.2, true, false, Device.testPicture(160, 90), null, false).rehearsed();
+        assertThat(settings.camera()).isNull();
+        try (ShootRun shoot =
+                new ShootRun(PROGRAMME.timeline(), PROGRAMME.cues(), 0, 0, folder, settings, notice -> {})) {
+            waitUntil(() -> shoot.moment().getReady().equals(Length.ZERO));
+            shoot.tell(ShootClock::fluff);
+            waitUntil(shoot::isOver);
+            assertThat(shoot.isRehearsal()).isTrue();
+            shoot.end();
+        }
+        assertThat(folder).isEmptyDirectory();
     }
 
     private static void waitUntil(java.util.function.BooleanSupplier done) {

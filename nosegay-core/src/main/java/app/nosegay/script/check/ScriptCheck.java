@@ -2,7 +2,6 @@ package app.nosegay.script.check;
 
 import static app.nosegay.script.Wordings.capital;
 
-import app.nosegay.cache.TextMemo;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
@@ -17,6 +16,7 @@ import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
+import app.nosegay.script.PromisedCalls;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.Talk;
@@ -41,11 +41,6 @@ public final class ScriptCheck {
     /** The part of an interval in which an option has to come first. */
     private static final double OPTION_BY = 1 / 3.0;
 
-    private static final Pattern PROMISED_CALL = Pattern.compile(
-            "\\b(?:i(?:'ll| will)? (?:tell|call|let you know|say)|at|when we (?:are|get)).{0,30}\\bhalf-?way\\b",
-            Pattern.CASE_INSENSITIVE);
-    private static final TextMemo<Boolean> PROMISES_HALF =
-            new TextMemo<>(text -> PROMISED_CALL.matcher(text).find());
     private static final Pattern POINTS = Pattern.compile(
             "\\b(?:over here|up here|down here|right here|on (?:your|my|the) (?:left|right))\\b",
             Pattern.CASE_INSENSITIVE);
@@ -236,28 +231,16 @@ public final class ScriptCheck {
 
     /** A half-way change that is promised and never called. */
     private void promisedCalls() {
-        for (ScriptLine l : plan.lines()) {
-            if (l.kind() == CueKind.TIME || !PROMISES_HALF.of(l.text())) {
-                continue;
-            }
-            Segment s = segment(l);
-            int at = indexes.get(s.id());
-            boolean kept = timeline
-                    .segments()
-                    .subList(at, Math.min(at + 3, timeline.segments().size()))
-                    .stream()
-                    .flatMap(o -> lines(o).stream())
-                    .anyMatch(o -> o.kind() == CueKind.TIME
-                            && o.text().toLowerCase(Locale.ROOT).contains("half"));
-            if (!kept) {
+        PromisedCalls.of(timeline, plan).forEach((l, call) -> {
+            if (call.isEmpty()) {
                 findings.add(Finding.at(
                                 "script.call-missing",
                                 Severity.FIX,
-                                s,
+                                segment(l),
                                 CoreText.of("script.call-missing.message", l.text()))
                         .withFix("calls: half", callsWithHalf()));
             }
-        }
+        });
     }
 
     /** Whoever cannot see the screen has to hear the time: in an audio episode, and where a move turns the face away. */

@@ -3,11 +3,13 @@ package app.nosegay.desktop.controls;
 import app.nosegay.library.Move;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
+import app.nosegay.plan.terms.Side;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import javafx.scene.image.Image;
 
 /** A move as a small drawn figure. */
@@ -15,7 +17,11 @@ public final class MovePicture {
     /** Near the far end of a rep most moves are told apart best. */
     private static final double PHASE = 0.85;
 
-    private static final Map<String, Image> KEPT = new ConcurrentHashMap<>();
+    /** All that are kept have so many pixels at the most; a figure in motion of the clock has some 700,000. */
+    private static final long MOST_PIXELS = 12_000_000;
+
+    private static final Map<String, Image> KEPT = new LinkedHashMap<>(64, 0.75f, true);
+    private static long pixels;
 
     private MovePicture() {}
 
@@ -26,19 +32,42 @@ public final class MovePicture {
 
     /** The same at a moment of its rep: {@code phase} 0 at its start, 1 at its far end. */
     public static Image of(Move move, int size, double phase) {
-        String gear = String.join(" ", move.gear());
-        return KEPT.computeIfAbsent(
-                move.figure() + gear + size + " " + phase, k -> Pictures.toFx(draw(move, gear, size, phase)));
+        return of(move, size, phase, Side.BOTH);
     }
 
-    private static BufferedImage draw(Move move, String gear, int size, double phase) {
+    /** The same done with a side. */
+    public static Image of(Move move, int size, Side side) {
+        return of(move, size, PHASE, side);
+    }
+
+    /** The same at a moment of its rep, done with a side. */
+    static synchronized Image of(Move move, int size, double phase, Side side) {
+        String gear = String.join(" ", move.gear());
+        boolean swapped = side == Side.LEFT;
+        String key = move.figure() + gear + size + " " + phase + swapped;
+        Image kept = KEPT.get(key);
+        if (kept == null) {
+            kept = Pictures.toFx(draw(move, gear, size, phase, swapped));
+            KEPT.put(key, kept);
+            pixels += (long) size * size;
+            Iterator<Image> oldest = KEPT.values().iterator();
+            while (pixels > MOST_PIXELS && oldest.hasNext()) {
+                Image gone = oldest.next();
+                pixels -= Math.round(gone.getWidth() * gone.getHeight());
+                oldest.remove();
+            }
+        }
+        return kept;
+    }
+
+    private static BufferedImage draw(Move move, String gear, int size, double phase, boolean swapped) {
         BufferedImage image = new BufferedImage(size, size, BufferedImage.TYPE_INT_ARGB);
         Graphics2D g = image.createGraphics();
         g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         Figure.Prop prop = gear.contains("band")
                 ? Figure.Prop.BAND
                 : gear.contains("kettlebell") || gear.contains("dumbbell") ? Figure.Prop.KETTLEBELL : Figure.Prop.NONE;
-        Figure.presenter().draw(g, Motion.of(move.figure()), phase, false, prop, size / 2.0, size * 0.9, size * 0.74);
+        Figure.presenter().draw(g, Motion.of(move.figure()), phase, swapped, prop, size / 2.0, size * 0.9, size * 0.74);
         g.dispose();
         return image;
     }

@@ -4,15 +4,13 @@ import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.EnumWords;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.RecordingSource;
+import app.nosegay.desktop.session.SegmentPicture;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
-import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.evidence.sight.CloseUp;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.PublishVideo;
-import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
@@ -23,7 +21,6 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -431,33 +428,10 @@ public final class DressStage implements StageView {
             if (rest) {
                 session.pictures().clear(seen);
             } else {
-                picture(first);
+                SegmentPicture.show(session, programme, seen, first.id(), 2 * SEEN);
             }
             setAccessibleText(name.getText() + ", " + when.getText());
             setGraphic(row);
-        }
-
-        private void picture(Segment first) {
-            Match.Placed placed = programme.match().segment(first.id()).orElseThrow();
-            TakeEvidence take = programme.evidence().stream()
-                    .filter(t -> t.id().equals(placed.take()))
-                    .findFirst()
-                    .orElse(null);
-            Path file = session.media().files(session.workout()).get(placed.take());
-            if (take == null || file == null) {
-                session.pictures().clear(seen);
-                return;
-            }
-            Span<Axis.Take> done =
-                    new Span<>(placed.performedStart(), Time.max(placed.performedStart(), placed.performedEnd()));
-            session.pictures()
-                    .show(
-                            seen,
-                            file,
-                            CloseUp.clearest(take, done),
-                            CloseUp.around(take, done).orElse(null),
-                            2 * SEEN,
-                            2 * SEEN);
         }
     }
 }

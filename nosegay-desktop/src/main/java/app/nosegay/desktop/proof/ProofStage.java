@@ -23,7 +23,6 @@ import java.io.File;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.canvas.Canvas;
@@ -293,8 +292,7 @@ public final class ProofStage implements StageView {
     }
 
     private void showPickUps() {
-        PickUps wanted = PickUps.of(
-                programme.timeline(), programme.match(), programme.cut(), programme.misstatements(), proof.open());
+        PickUps wanted = programme.pickUps();
         pickUps.getItems().setAll(wanted.again());
         pickUps.getItems().addAll(wanted.lines());
         int n = pickUps.getItems().size();
@@ -308,13 +306,7 @@ public final class ProofStage implements StageView {
         File chosen = choose(DesktopText.of("proof.proof-stage.save-the-pick-ups-as"), "pick-ups.txt");
         if (chosen != null && session.exports().mayWrite(chosen.toPath())) {
             try {
-                PickUps wanted = PickUps.of(
-                        programme.timeline(),
-                        programme.match(),
-                        programme.cut(),
-                        programme.misstatements(),
-                        proof.open());
-                AtomicFile.write(chosen.toPath(), wanted.sheet(programme.timeline()));
+                AtomicFile.write(chosen.toPath(), programme.pickUps().sheet(programme.timeline()));
                 session.jobs().tell(DesktopText.of("proof.proof-stage.the-pick-ups-are-in", chosen));
             } catch (IOException e) {
                 session.jobs().say(DesktopText.of("proof.proof-stage.cannot-be-written", chosen, e.getMessage()));
@@ -423,7 +415,7 @@ public final class ProofStage implements StageView {
         }
 
         private static Interval interval(Object item) {
-            return item instanceof PickUps.Line line ? line.interval() : (Interval) Objects.requireNonNull(item);
+            return item instanceof PickUps.Line line ? line.interval() : ((PickUps.Again) item).interval();
         }
 
         @Override
@@ -443,14 +435,19 @@ public final class ProofStage implements StageView {
                                     line.say(),
                                     line.at() == null ? "" : DesktopText.of("proof.proof-stage.at", line.at()),
                                     s.id(),
-                                    line.said().isEmpty()
-                                            ? ""
-                                            : DesktopText.of("proof.proof-stage.it-was", line.said()))
+                                    line.late().isPositive()
+                                            ? DesktopText.of(
+                                                    "proof.proof-stage.it-was-late",
+                                                    line.late().seconds())
+                                            : line.said().isEmpty()
+                                                    ? ""
+                                                    : DesktopText.of("proof.proof-stage.it-was", line.said()))
                             : DesktopText.of(
                                     "proof.proof-stage.film-again",
                                     what,
                                     s.id(),
-                                    interval(item).length()));
+                                    interval(item).length(),
+                                    ((PickUps.Again) item).why()));
             setGraphic(row);
         }
     }

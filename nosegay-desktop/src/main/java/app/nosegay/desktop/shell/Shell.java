@@ -84,7 +84,7 @@ public final class Shell {
         start = new StartScreen(session, stage, () -> go("plan"));
         add("plan", () -> new PlanStage(session));
         add("script", () -> new ScriptStage(session));
-        add("shoot", () -> new ShootStage(session));
+        add("shoot", () -> new ShootStage(session, () -> go("match")));
         add("match", () -> new MatchStage(session, stage));
         add("dress", () -> new DressStage(session));
         add("proof", () -> new ProofStage(session, stage, this::jump, this::shootFrom, () -> go("publish")));

@@ -1,32 +1,51 @@
 package app.nosegay.desktop.shoot;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.MovingFigure;
+import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.ShootRun;
+import app.nosegay.library.Move;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.script.ScriptLine;
+import app.nosegay.script.Wordings;
+import app.nosegay.shoot.OwedLines;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.time.Length;
 import java.util.Locale;
 import javafx.animation.AnimationTimer;
 import javafx.beans.binding.Bindings;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.Tooltip;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** What the presenter sees while the clock runs: to be read from four metres, worked with one key, a click or a remote. */
 final class Prompter {
     /** Font size of the digits as a share of the height: what is said and the keys need the rest. */
-    private static final double SHARE_OF_HEIGHT = 0.31;
+    private static final double SHARE_OF_HEIGHT = 0.28;
+
+    /** A name longer than this is set smaller, in characters. */
+    private static final int SHORT_NAME = 24;
+
+    private static final PseudoClass LONG = PseudoClass.getPseudoClass("long");
+    private static final int FIGURE = 216;
+    private static final int NEXT_FIGURE = 78;
+    /** What is owed grows and fades once in this time, in seconds. */
+    private static final double PULSE_SECONDS = 1.6;
+
+    private static final double LEAST_OPACITY = 0.45;
 
     private final Timeline timeline;
     private final ShootRun run;
@@ -36,9 +55,15 @@ final class Prompter {
     private final Label what = new Label();
     private final Label digits = new Label();
     private final ProgressBar share = new ProgressBar(0);
+    private final MovingFigure figure = new MovingFigure(FIGURE);
+    private final Label side = new Label();
+    private final VBox standing = new VBox(2, tile(figure.view()), side);
+    private final MovingFigure nextFigure = new MovingFigure(NEXT_FIGURE);
+    private final Region nextTile = tile(nextFigure.view());
     private final Label next = new Label();
     private final Label line = new Label();
     private final Label then = new Label();
+    private final Label owed = new Label();
     private final Label told = new Label();
     private final Label alert = new Label();
     /** The digits have room above and below: what they give up is shared by that. */
@@ -74,6 +99,15 @@ final class Prompter {
         line.setMinHeight(Region.USE_PREF_SIZE);
         then.getStyleClass().add("prompt-then");
         then.setWrapText(true);
+        owed.getStyleClass().add("prompt-owed");
+        owed.setId("prompt-owed");
+        owed.setWrapText(true);
+        owed.setMinHeight(Region.USE_PREF_SIZE);
+        owed.managedProperty().bind(owed.visibleProperty());
+        owed.setVisible(false);
+        side.getStyleClass().add("prompt-side");
+        side.setId("prompt-side");
+        standing.setAlignment(Pos.CENTER);
         told.getStyleClass().add("prompt-small");
         told.setId("prompt-told");
         alert.setId("prompt-alert");
@@ -112,10 +146,16 @@ final class Prompter {
                 big(DesktopText.of("shoot.prompter.end"), DesktopText.of("shoot.prompter.esc"), this::end));
         keys.setAlignment(Pos.CENTER_LEFT);
         keys.setMinHeight(Region.USE_PREF_SIZE);
-        HBox clock = new HBox(36, digits, what);
+        HBox clock = new HBox(36, digits, what, standing);
         clock.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(what, Priority.ALWAYS);
-        view.getChildren().addAll(top, alert, clock, share, next, air, line, then, told, keys);
+        what.setMaxWidth(Double.MAX_VALUE);
+        what.setMinWidth(0);
+        standing.setMinWidth(Region.USE_PREF_SIZE);
+        digits.setMinWidth(Region.USE_PREF_SIZE);
+        HBox coming = new HBox(16, nextTile, next);
+        coming.setAlignment(Pos.CENTER_LEFT);
+        view.getChildren().addAll(top, alert, clock, share, coming, air, line, then, owed, told, keys);
         view.getStyleClass().add("prompter");
         view.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         view.setFocusTraversable(true);
@@ -140,6 +180,14 @@ final class Prompter {
 
     Region view() {
         return view;
+    }
+
+    private static Region tile(ImageView figure) {
+        StackPane tile = new StackPane(figure);
+        tile.getStyleClass().add("prompt-figure");
+        tile.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        tile.managedProperty().bind(tile.visibleProperty());
+        return tile;
     }
 
     private static Button big(String word, String key, Runnable action) {
@@ -177,6 +225,13 @@ final class Prompter {
         }
     }
 
+    private void said() {
+        if (run.owed() != null) {
+            run.said();
+            told.setText(DesktopText.of("shoot.prompter.noted-as-said"));
+        }
+    }
+
     private void end() {
         if (!run.moment().finished()) {
             run.tell(ShootClock::stop);
@@ -194,6 +249,7 @@ final class Prompter {
             case A, PAGE_UP -> tell(ShootClock::again, DesktopText.of("shoot.prompter.again"));
             case H, SPACE -> hold();
             case G, PAGE_DOWN -> goOn();
+            case S -> said();
             case ESCAPE -> end();
             default -> {
                 return;
@@ -214,20 +270,26 @@ final class Prompter {
                 timeline.segments().size()));
         double db = run.level() > 0 ? 20 * Math.log10(run.level()) : -60;
         level.setText(
-                run.isStopped()
-                        ? DesktopText.of("shoot.prompter.not-recording")
-                        : run.level() < 0
-                                ? DesktopText.of("shoot.prompter.your-camera-records")
-                                : DesktopText.of("shoot.prompter.recording-peak-db", db));
+                run.isRehearsal()
+                        ? DesktopText.of("shoot.prompter.rehearsal")
+                        : run.isStopped()
+                                ? DesktopText.of("shoot.prompter.not-recording")
+                                : run.level() < 0
+                                        ? DesktopText.of("shoot.prompter.your-camera-records")
+                                        : DesktopText.of("shoot.prompter.recording-peak-db", db));
         alert.setText(run.alert());
-        then.setManaged(alert.getText().isEmpty());
+        showOwed();
+        then.setManaged(alert.getText().isEmpty() && !owed.isVisible());
         then.setVisible(then.isManaged());
+        showFigures(s);
         alert.setVisible(!alert.getText().isEmpty());
         alert.getStyleClass().setAll("label", run.isLosing() ? "prompt-losing" : "prompt-warning");
+        String move = standing.isVisible() ? nameAlone(s) + reps(s) : name(s);
         what.setText(
                 m.finished()
                         ? DesktopText.of("shoot.prompter.done-stop-your-camera-after")
-                        : waits ? DesktopText.of("shoot.prompter.get-ready", name(s)) : name(s));
+                        : waits ? DesktopText.of("shoot.prompter.get-ready", move) : move);
+        what.pseudoClassStateChanged(LONG, what.getText().length() > SHORT_NAME);
         Length shown = waits ? m.getReady() : m.left();
         long seconds = (long) Math.ceil(shown.seconds() - 1e-6);
         digits.setText(
@@ -252,19 +314,72 @@ final class Prompter {
         }
     }
 
+    /** What should have been said by now pulses until it is. */
+    private void showOwed() {
+        OwedLines.Owed now = run.owed();
+        owed.setVisible(now != null);
+        if (now != null) {
+            owed.setText(
+                    now.promised()
+                            ? DesktopText.of(
+                                    "shoot.prompter.promised", now.line().text())
+                            : DesktopText.of("shoot.prompter.owed", now.line().text()));
+            double turn = System.nanoTime() / 1e9 / PULSE_SECONDS * 2 * Math.PI;
+            owed.setOpacity(LEAST_OPACITY + (1 - LEAST_OPACITY) * (0.5 + 0.5 * Math.cos(turn)));
+        }
+    }
+
+    /** What is being done, or in a rest what comes, with its side; small beside it what comes then. */
+    private void showFigures(Segment s) {
+        Segment large = s.kind().isMoving() ? s : moving(s);
+        Segment small = large == null ? null : moving(large);
+        Move move = move(large);
+        figure.show(move, large == null ? Side.BOTH : large.side());
+        standing.setVisible(move != null);
+        boolean oneSided = large != null && (large.side() == Side.LEFT || large.side() == Side.RIGHT);
+        side.setText(oneSided ? Wordings.capital(large.side().word()) : "");
+        Move then = large == s ? move(small) : null;
+        nextFigure.show(then, small == null ? Side.BOTH : small.side());
+        nextTile.setVisible(then != null);
+    }
+
+    /** The next segment in which somebody moves and that is not of the same interval; null for none. */
+    private Segment moving(Segment after) {
+        return timeline.segments().stream()
+                .filter(o -> o.kind().isMoving()
+                        && !o.start().isBefore(after.end())
+                        && !o.interval().equals(after.interval()))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static Move move(Segment s) {
+        return s == null
+                ? null
+                : s.moves(Libraries.current()).stream().findFirst().orElse(null);
+    }
+
     private static String text(ScriptLine of) {
         return of == null ? "" : of.text();
     }
 
+    /** The name with its side. */
     private String name(Segment s) {
+        boolean one = s.side() == Side.LEFT || s.side() == Side.RIGHT;
+        return nameAlone(s)
+                + (one ? DesktopText.of("shoot.prompter.your", s.side().word()) : "")
+                + reps(s);
+    }
+
+    private static String reps(Segment s) {
+        return s.reps() == null ? "" : "  ×" + s.reps();
+    }
+
+    private static String nameAlone(Segment s) {
         String move = s.move() == null
                 ? s.kind() == SegmentKind.TALK ? s.block().name() : s.kind().word()
                 : s.kind() == SegmentKind.REST ? DesktopText.of("shoot.prompter.rest", s.move()) : s.move();
-        boolean one = s.side() == Side.LEFT || s.side() == Side.RIGHT;
-        return move.substring(0, 1).toUpperCase(Locale.ROOT)
-                + move.substring(1)
-                + (one ? DesktopText.of("shoot.prompter.your", s.side().word()) : "")
-                + (s.reps() == null ? "" : "  ×" + s.reps());
+        return Wordings.capital(move);
     }
 
     private static String gear(Segment s) {

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.shoot;
 
+import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.SessionTakes;
@@ -11,6 +12,7 @@ import app.nosegay.jobs.ShootRun;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
+import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.SetUp;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.workout.Programme;
@@ -54,13 +56,25 @@ public final class ShootStage implements StageView {
     private final ListView<Workout.TakeRef> takes = new ListView<>();
     private final Label takesHeading = new Label(DesktopText.of("shoot.shoot-stage.no-takes-yet"));
     private final Button start = new Button(DesktopText.of("shoot.shoot-stage.start-the-clock"));
+    private final Button rehearse =
+            Buttons.quiet(DesktopText.of("shoot.shoot-stage.rehearse"), "shoot-rehearse", this::rehearse);
+    private final Button verdict =
+            Buttons.quiet(DesktopText.of("shoot.shoot-stage.verdict"), "shoot-verdict", this::showVerdict);
+    private final Runnable openMatch;
     private Region ready;
     private Programme programme;
+    /** The takes there were when the last run ended; null when no verdict is waited for. */
+    private List<Workout.TakeRef> before;
+
+    private List<ScriptLine> unheard = List.of();
+    private Region verdictPage;
     private ShootRun run;
     private SessionTakes.Recipient recipient;
 
-    public ShootStage(Session session) {
+    /** @param openMatch shows the Match stage */
+    public ShootStage(Session session, Runnable openMatch) {
         this.session = session;
+        this.openMatch = openMatch;
         devices = new DeviceChoice(session);
         ready = ready();
         view.setCenter(ready);
@@ -105,6 +119,9 @@ public final class ShootStage implements StageView {
         takes.setId("takes");
         takes.setPlaceholder(new Label(DesktopText.of("shoot.shoot-stage.each-run-of-the-clock")));
         VBox.setVgrow(takes, Priority.ALWAYS);
+        rehearse.setTooltip(new Tooltip(DesktopText.of("shoot.shoot-stage.rehearse-tip")));
+        verdict.setTooltip(new Tooltip(DesktopText.of("shoot.shoot-stage.verdict-tip")));
+        verdict.managedProperty().bind(verdict.visibleProperty());
         takesHeading.getStyleClass().add("heading");
         VBox right = new VBox(
                 8,
@@ -117,8 +134,10 @@ public final class ShootStage implements StageView {
                 tones,
                 claps,
                 start,
+                rehearse,
                 takesHeading,
-                takes);
+                takes,
+                verdict);
         right.getStyleClass().add("stage");
         right.setMinWidth(400);
         right.setMaxWidth(400);
@@ -158,6 +177,12 @@ public final class ShootStage implements StageView {
         programme = now;
         boolean any = !now.timeline().segments().isEmpty();
         start.setDisable(!any);
+        rehearse.setDisable(!any);
+        verdict.setVisible(!now.match().takes().isEmpty());
+        boolean isShown = view.getCenter() != null && view.getCenter() == verdictPage;
+        if (isShown || before != null && run == null && isNewMatched(now)) {
+            showVerdict();
+        }
         int chosen = Math.max(0, from.getSelectionModel().getSelectedIndex());
         from.getItems()
                 .setAll(now.timeline().segments().stream()
@@ -196,6 +221,44 @@ public final class ShootStage implements StageView {
                         : n == 1
                                 ? DesktopText.of("shoot.shoot-stage.one-take")
                                 : DesktopText.of("shoot.shoot-stage.takes", n));
+    }
+
+    /** Whether a take that came since the run has been read and matched. */
+    private boolean isNewMatched(Programme now) {
+        return now.workout().takes().stream()
+                .filter(t -> !before.contains(t))
+                .anyMatch(t -> now.match().takes().stream().anyMatch(m -> m.id().equals(t.id())));
+    }
+
+    private void showVerdict() {
+        before = null;
+        VerdictPage page = new VerdictPage(session, programme, unheard, new VerdictPage.Ways() {
+            @Override
+            public void filmFrom(String segment) {
+                back();
+                select(segment);
+            }
+
+            @Override
+            public void back() {
+                view.setCenter(ready);
+                start.requestFocus();
+            }
+
+            @Override
+            public void match() {
+                back();
+                openMatch.run();
+            }
+
+            @Override
+            public void listen() {
+                session.takes().listen();
+            }
+        });
+        verdictPage = page.view();
+        view.setCenter(verdictPage);
+        verdictPage.lookup("#verdict-match").requestFocus();
     }
 
     private static String title(Segment s) {
@@ -300,29 +363,48 @@ public final class ShootStage implements StageView {
             return;
         }
         if (devices.isSimulated()) {
+            unheard = List.of();
+            before = session.workout().takes();
             session.takes().film(System.nanoTime() & 0xffff);
             return;
         }
         Path folder = session.folder();
         recipient = session.takes().new Recipient();
         try {
-            run = new ShootRun(
-                    programme.timeline(),
-                    programme.cues(),
-                    Math.max(0, from.getSelectionModel().getSelectedIndex()),
-                    ShootRun.freeRun(folder),
-                    folder,
-                    new ShootRun.Settings(
-                            volume.getValue(),
-                            tones.isSelected(),
-                            claps.isSelected(),
-                            devices.camera(),
-                            devices.microphone()),
-                    text -> Platform.runLater(() -> session.jobs().say(text)));
+            run(folder, ShootRun.freeRun(folder), settings());
         } catch (IOException e) {
             session.jobs().say(e.getMessage());
-            return;
         }
+    }
+
+    private ShootRun.Settings settings() {
+        return new ShootRun.Settings(
+                volume.getValue(),
+                tones.isSelected(),
+                claps.isSelected(),
+                devices.camera(),
+                devices.microphone(),
+                false);
+    }
+
+    /** Runs the clock without keeping anything of it. */
+    private void rehearse() {
+        try {
+            run(session.folder(), 0, settings().rehearsed());
+        } catch (IOException e) {
+            session.jobs().say(e.getMessage());
+        }
+    }
+
+    private void run(Path folder, int number, ShootRun.Settings settings) throws IOException {
+        run = new ShootRun(
+                programme.timeline(),
+                programme.cues(),
+                Math.max(0, from.getSelectionModel().getSelectedIndex()),
+                number,
+                folder,
+                settings,
+                text -> Platform.runLater(() -> session.jobs().say(text)));
         Prompter prompter = new Prompter(programme.timeline(), run, this::ended);
         view.setCenter(prompter.view());
         prompter.view().requestFocus();
@@ -334,6 +416,12 @@ public final class ShootStage implements StageView {
         run = null;
         view.setCenter(ready);
         start.requestFocus();
+        if (done.isRehearsal()) {
+            done.end();
+            return;
+        }
+        unheard = done.missed();
+        before = session.workout().takes();
         session.jobs()
                 .run(
                         DesktopText.of("shoot.shoot-stage.finishing-the-take"),

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.plan.bed;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.MovingFigure;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;

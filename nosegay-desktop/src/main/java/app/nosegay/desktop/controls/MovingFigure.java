@@ -1,8 +1,9 @@
-package app.nosegay.desktop.plan.bed;
+package app.nosegay.desktop.controls;
 
-import app.nosegay.desktop.controls.MovePicture;
 import app.nosegay.library.Move;
+import app.nosegay.plan.terms.Side;
 import java.util.List;
+import java.util.Objects;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -10,7 +11,7 @@ import javafx.scene.image.ImageView;
 import javafx.util.Duration;
 
 /** A figure that moves at its usual tempo while it can be seen. */
-final class MovingFigure {
+public final class MovingFigure {
     private static final Duration EVERY = Duration.millis(80);
     private static final int PHASES = 12;
 
@@ -18,9 +19,11 @@ final class MovingFigure {
     private final ImageView view = new ImageView();
     private final Timeline clock = new Timeline(new KeyFrame(EVERY, e -> step()));
     private Move move;
+    private Side side = Side.BOTH;
     private long begun;
 
-    MovingFigure(int size) {
+    /** @param size of the square it stands in, in pixels */
+    public MovingFigure(int size) {
         this.size = size;
         view.setFitWidth(size);
         view.setFitHeight(size);
@@ -28,14 +31,23 @@ final class MovingFigure {
         view.sceneProperty().addListener((o, was, is) -> run());
     }
 
-    ImageView view() {
+    public ImageView view() {
         return view;
     }
 
-    void show(Move next) {
+    public void show(Move next) {
+        show(next, Side.BOTH);
+    }
+
+    /** Shows a move done with a side; nothing for a null. What is shown already goes on. */
+    public void show(Move next, Side with) {
+        if (Objects.equals(next, move) && with == side) {
+            return;
+        }
         move = next;
+        side = with;
         begun = System.nanoTime();
-        view.setImage(next == null ? null : MovePicture.of(next, size));
+        view.setImage(next == null ? null : MovePicture.of(next, size, with));
         run();
     }
 
@@ -62,6 +74,6 @@ final class MovingFigure {
             double then = at - out - tempo.get(1);
             phase = then <= 0 ? 1 : then < back ? 0.5 + 0.5 * Math.cos(Math.PI * then / back) : 0;
         }
-        view.setImage(MovePicture.of(move, size, Math.round(phase * PHASES) / (double) PHASES));
+        view.setImage(MovePicture.of(move, size, Math.round(phase * PHASES) / (double) PHASES, side));
     }
 }
