@@ -4,12 +4,15 @@ import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
+import app.nosegay.script.LineAlternatives;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.ScriptNotes.Decided;
 import app.nosegay.time.Length;
 import app.nosegay.time.SpeechRate;
+import app.nosegay.workout.Programme;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -34,6 +37,7 @@ final class LineEditor {
     private final Button free = button(DesktopText.of("script.line-editor.let-the-planner-place-it"), "script-free");
     private final Button drop = button(DesktopText.of("script.line-editor.leave-it-out"), "script-drop");
     private final Button back = button(DesktopText.of("script.line-editor.bring-back-what-was-left"), "script-back");
+    private final Button other = button(DesktopText.of("script.line-editor.other-words"), "script-other");
     private final VBox view;
     private Segment segment;
     private ScriptLine line;
@@ -59,11 +63,13 @@ final class LineEditor {
                 DesktopText.of("script.line-editor.leave-out-a-line"),
                 new Decided(segment.id(), line.of(), line.kind(), "", null)));
         back.setOnAction(e -> bringBack());
+        other.setOnAction(e -> otherWords());
+        other.setTooltip(new Tooltip(DesktopText.of("script.line-editor.other-words-tip")));
         HBox.setHgrow(text, Priority.ALWAYS);
         HBox words = new HBox(8, kind, text, length);
         words.setAlignment(Pos.CENTER_LEFT);
         length.setMinWidth(60);
-        HBox acts = new HBox(4, add, free, drop, back);
+        HBox acts = new HBox(4, other, add, free, drop, back);
         acts.setAlignment(Pos.CENTER_LEFT);
         view = new VBox(4, words, acts);
     }
@@ -95,12 +101,37 @@ final class LineEditor {
         kind.setValue(none ? null : chosen.kind().word());
         free.setDisable(none || !chosen.fixed());
         drop.setDisable(none);
+        other.setDisable(none || alternatives().size() < 2);
         back.setVisible(shown != null
                 && session.workout().script().lines().stream()
                         .anyMatch(d -> d.segment().equals(shown.id()) && d.isLeftOut()));
         text.setTooltip(new Tooltip(DesktopText.of("script.line-editor.enter-keeps-it-fields-such")));
         showing = false;
         measure();
+    }
+
+    private List<String> alternatives() {
+        Programme now = session.programme().get();
+        return LineAlternatives.of(now.timeline(), now.library(), session.workout().script().style(), line);
+    }
+
+    /** Says the chosen line in the next of the ways that are known. */
+    void otherWords() {
+        if (line == null || alternatives().size() < 2) {
+            return;
+        }
+        String next = LineAlternatives.next(alternatives(), line.text());
+        Length at = line.fixed() ? line.start().since(segment.start()) : null;
+        if (at == null && next.equals(line.of())) {
+            session.apply(
+                    DesktopText.of("script.line-editor.other-words-done"),
+                    session.workout()
+                            .withScript(session.workout().script().without(segment.id(), line.of())));
+        } else {
+            decide(
+                    DesktopText.of("script.line-editor.other-words-done"),
+                    new Decided(segment.id(), line.of(), line.kind(), next, at));
+        }
     }
 
     /** The seconds the words take at the creator's own rate. */

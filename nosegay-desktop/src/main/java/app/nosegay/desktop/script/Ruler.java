@@ -32,12 +32,22 @@ import javafx.scene.text.Text;
  */
 final class Ruler {
     private static final double TOP = 30;
-    private static final double ROW = 30;
+    private static final double LEAST_ROW = 30;
+    /** Where there is height for it, lines stand further apart and larger; more would tear them apart. */
+    private static final double MOST_ROW = 46;
+
     private static final double BAR = 16;
+    /** Font sizes of the words in the lowest row and in the highest, in pixels. */
+    private static final double LEAST_FONT = 14.5;
+
+    private static final double MOST_FONT = 18;
     private static final double LEFT = 14;
     private static final double GRID_SECONDS = 0.1;
     /** A picture cannot be higher than the graphics card allows. */
     private static final int MOST_LINES = 120;
+
+    private static final Color CHOSEN = Color.web("#e3e5cb");
+    private static final Color SAYING = Color.web("#f3dfae");
 
     private record Patch(Rectangle2D place, ScriptLine line) {}
 
@@ -54,6 +64,8 @@ final class Ruler {
     private List<CuePlan.Left> left = List.of();
     private ScriptLine selected;
     private Time<Axis.Plan> heard;
+    private ScriptLine saying;
+    private double row = LEAST_ROW;
     private double scale = 10;
     private double pressedX;
     private Length draggedTo;
@@ -113,7 +125,7 @@ final class Ruler {
             selected = lines.stream().filter(l -> !l.isCall()).findFirst().orElse(lines.get(0));
         }
         onSelected.accept(selected);
-        pane.setMinHeight(TOP + ROW * Math.max(4, lines.size() + left.size()) + 10);
+        pane.setMinHeight(TOP + LEAST_ROW * Math.max(4, lines.size() + left.size()) + 10);
         paint();
     }
 
@@ -123,9 +135,10 @@ final class Ruler {
         paint();
     }
 
-    /** Marks the moment that is heard; null for none. */
-    void hear(Time<Axis.Plan> time) {
+    /** Marks the moment that is heard and the line that is said; null for none. */
+    void hear(Time<Axis.Plan> time, ScriptLine said) {
         heard = time;
+        saying = said;
         paint();
     }
 
@@ -211,19 +224,21 @@ final class Ruler {
         }
         double seconds = segment.duration().seconds();
         scale = (width - 2 * LEFT) / Math.max(1, seconds);
+        double each = (height - TOP - 10) / Math.max(1, lines.size() + left.size());
+        row = Math.max(LEAST_ROW, Math.min(MOST_ROW, each));
         seconds(g, seconds, height);
-        double y = TOP;
+        double y = TOP + (row - LEAST_ROW) / 2;
         for (ScriptLine line : lines) {
             boolean dragged = line == selected && draggedTo != null;
             double at = dragged
                     ? draggedTo.seconds()
                     : line.start().since(segment.start()).seconds();
             bar(g, line, LEFT + at * scale, y, width, false);
-            y += ROW;
+            y += row;
         }
         for (CuePlan.Left l : left) {
             bar(g, l.line(), LEFT + l.line().start().since(segment.start()).seconds() * scale, y, width, true);
-            y += ROW;
+            y += row;
         }
         if (heard != null && !heard.isBefore(segment.start()) && heard.isBefore(segment.end())) {
             double x = LEFT + heard.since(segment.start()).seconds() * scale;
@@ -252,9 +267,10 @@ final class Ruler {
     private void bar(GraphicsContext g, ScriptLine line, double x, double y, double width, boolean noRoom) {
         double w = Math.max(6, line.spoken().seconds() * scale);
         Color colour = colour(line.kind());
-        if (line == selected) {
-            g.setFill(Color.web("#e3e5cb"));
-            g.fillRect(0, y - 4, width, ROW - 2);
+        double under = y - (row - BAR) / 2 + 3;
+        if (line == selected || line == saying) {
+            g.setFill(line == saying ? SAYING : CHOSEN);
+            g.fillRect(0, under, width, row - 2);
         }
         if (noRoom) {
             g.setStroke(Petals.CAUTION);
@@ -279,25 +295,27 @@ final class Ruler {
         String words = (saysItsKind ? "" : line.kind().word() + "  ")
                 + line.text()
                 + (noRoom ? DesktopText.of("script.ruler.no-room") : "");
-        g.setFont(Font.font("Source Sans 3", 14.5));
-        double textWidth = measured(words);
+        double size = LEAST_FONT + (MOST_FONT - LEAST_FONT) * (row - LEAST_ROW) / (MOST_ROW - LEAST_ROW);
+        Font font = line == saying ? Font.font("Source Sans 3 SemiBold", size) : Font.font("Source Sans 3", size);
+        g.setFont(font);
+        double textWidth = measured(words, font);
         boolean behind = x + w + 8 + textWidth <= width - 4 || x + w + 8 < width * 0.45;
         double tx = behind ? x + w + 8 : Math.max(4, x - 8 - textWidth);
         double room = behind ? width - tx - 4 : x - 8 - tx;
         g.setFill(noRoom ? Petals.CAUTION : Petals.INK);
-        g.fillText(textWidth > room ? shortened(words, room) : words, tx, y + 13);
-        patches.add(new Patch(new Rectangle2D(0, y - 4, width, ROW - 2), line));
+        g.fillText(textWidth > room ? shortened(words, room, font) : words, tx, y + 13);
+        patches.add(new Patch(new Rectangle2D(0, Math.max(0, under), width, row - 2), line));
     }
 
-    private static double measured(String words) {
+    private static double measured(String words, Font font) {
         Text text = new Text(words);
-        text.setFont(Font.font("Source Sans 3", 14.5));
+        text.setFont(font);
         return text.getLayoutBounds().getWidth();
     }
 
-    private static String shortened(String words, double room) {
+    private static String shortened(String words, double room, Font font) {
         String cut = words;
-        while (cut.length() > 8 && measured(cut + "…") > room) {
+        while (cut.length() > 8 && measured(cut + "…", font) > room) {
             cut = cut.substring(0, cut.length() - 1);
         }
         return cut + "…";

@@ -53,6 +53,8 @@ public final class ScriptStage implements StageView {
     private final Label words = new Label();
     private final Button read = new Button(DesktopText.of("script.script-stage.read-through-space"));
     private final Ruler ruler = new Ruler();
+    private final ScriptHeat heat = new ScriptHeat(this::choose);
+    private final Label whole = new Label();
     private final LineEditor line;
     private final FindingList findings;
     private final TalkPanel talk;
@@ -110,6 +112,7 @@ public final class ScriptStage implements StageView {
         below.setAlignment(Pos.CENTER_LEFT);
         ScrollPane scroll = new ScrollPane(ruler.view());
         scroll.setFitToWidth(true);
+        scroll.setFitToHeight(true);
         scroll.getStyleClass().add("plain-scroll");
         VBox.setVgrow(scroll, Priority.ALWAYS);
         VBox upper = new VBox(4, head, below, scroll, line.view());
@@ -127,8 +130,13 @@ public final class ScriptStage implements StageView {
         VBox.setVgrow(windows, Priority.ALWAYS);
         VBox left = new VBox(8, heading, windows);
         left.getStyleClass().add("stage");
+        whole.getStyleClass().add("small");
+        whole.setId("script-whole");
+        VBox top = new VBox(4, whole, heat);
+        top.getStyleClass().add("script-top");
         BorderPane pane = new BorderPane(right);
         pane.setLeft(left);
+        pane.setTop(top);
         return pane;
     }
 
@@ -168,9 +176,27 @@ public final class ScriptStage implements StageView {
                 open == 0
                         ? DesktopText.of("script.script-stage.findings")
                         : DesktopText.of("script.script-stage.findings-2", open));
+        showWhole();
         talk.show(now);
         voice.show(now);
         showSegment();
+    }
+
+    /** How much of the workout is too full, and how much of it silent. */
+    private void showWhole() {
+        long over = programme.cues().windows().stream()
+                .filter(TalkWindow::isOverfull)
+                .count();
+        long silent = programme.cues().windows().stream()
+                .filter(w -> w.lines() == 0 && w.left() == 0)
+                .count();
+        whole.setText(DesktopText.of("script.heat.summary", over, silent));
+    }
+
+    private void choose(Segment s) {
+        windows.getSelectionModel().select(s);
+        windows.scrollTo(Math.max(0, windows.getItems().indexOf(s) - 4));
+        ruler.view().requestFocus();
     }
 
     private void showSegment() {
@@ -195,9 +221,10 @@ public final class ScriptStage implements StageView {
             fit.getStyleClass().add(w.isOverfull() ? "broken" : "kept");
         });
         ruler.show(s, programme.cues());
+        heat.show(programme, s);
     }
 
-    private static String name(Segment s) {
+    static String name(Segment s) {
         String what = Wordings.capital(
                 s.kind() == SegmentKind.SWITCH || s.move() == null || s.kind() == SegmentKind.DEMO
                         ? s.kind() == SegmentKind.TALK
@@ -235,6 +262,9 @@ public final class ScriptStage implements StageView {
                 windows.getSelectionModel().select(next);
                 windows.scrollTo(Math.max(0, next - 4));
             }
+            e.consume();
+        } else if (e.getCode() == KeyCode.W) {
+            line.otherWords();
             e.consume();
         } else if (e.getCode() == KeyCode.E) {
             line.text().requestFocus();
@@ -280,11 +310,12 @@ public final class ScriptStage implements StageView {
                 windows.scrollTo(Math.max(0, windows.getItems().indexOf(s) - 4));
             }
         }
-        ruler.hear(time);
+        heat.hear(time);
         ScriptLine said = cues.lines().stream()
                 .filter(l -> !time.isBefore(l.start()) && time.isBefore(l.end().plus(STAYS)))
                 .reduce((a, b) -> b)
                 .orElse(null);
+        ruler.hear(time, said);
         words.setText(said == null ? "" : said.text());
     }
 
@@ -295,7 +326,8 @@ public final class ScriptStage implements StageView {
         }
         read.setText(DesktopText.of("script.script-stage.read-through-space"));
         words.setText("");
-        ruler.hear(null);
+        ruler.hear(null, null);
+        heat.hear(null);
     }
 
     /** A segment with how full its talk window is. */

@@ -59,6 +59,8 @@ final class KeysOverlay {
                     "script",
                     DesktopText.of("shell.keys-overlay.left-right"),
                     DesktopText.of("shell.keys-overlay.script-the-chosen-line-a")),
+            new Key("script", "W", DesktopText.of("shell.keys-overlay.script-other-words")),
+            new Key("shoot", "S", DesktopText.of("shell.keys-overlay.shoot-said")),
             new Key("shoot", "M  ·  F  ·  Esc", DesktopText.of("shell.keys-overlay.shoot-mark-log-a-fluff")),
             new Key(
                     "shoot",
