@@ -133,13 +133,29 @@ public record Request(String text, Set<MuscleGroup> muscles, Set<String> gear, i
 
     /** Its tags in one line. */
     public String tags() {
-        List<String> tags = new ArrayList<>();
-        muscles.forEach(m -> tags.add(m.word().replace('-', ' ')));
-        tags.addAll(gear);
+        return wishes().isEmpty() ? "no tags" : String.join(" · ", wishes());
+    }
+
+    private List<String> wishes() {
+        List<String> wishes = new ArrayList<>();
+        muscles.forEach(m -> wishes.add(m.word().replace('-', ' ')));
+        wishes.addAll(gear);
         if (minutes > 0) {
-            tags.add(minutes + " min");
+            wishes.add(minutes + " min");
         }
-        return tags.isEmpty() ? "no tags" : String.join(" · ", tags);
+        return wishes;
+    }
+
+    /** What more than one of {@code requests} ask for and how many do, the most wanted first. */
+    public static Map<String, Integer> counted(List<Request> requests) {
+        Map<String, Integer> all = new LinkedHashMap<>();
+        requests.forEach(r -> r.wishes().forEach(w -> all.merge(w, 1, Integer::sum)));
+        Map<String, Integer> wanted = new LinkedHashMap<>();
+        all.entrySet().stream()
+                .filter(w -> w.getValue() > 1)
+                .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
+                .forEach(w -> wanted.put(w.getKey(), w.getValue()));
+        return wanted;
     }
 
     /** A run sheet to begin with: moves for what is asked, with the gear that is named or none, of about the length asked. */

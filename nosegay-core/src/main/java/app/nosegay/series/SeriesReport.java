@@ -12,6 +12,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * What a series loads, day by day and in all.
@@ -36,6 +38,9 @@ public record SeriesReport(
     private static final double HEAVY_SHARE = 0.5;
     /** Fewer distinct moves than this share make a series look the same every day. */
     private static final double LEAST_VARIETY = 0.6;
+
+    /** Patterns that prepare and recover: nobody misses them among the work. */
+    private static final Set<String> NO_WORK = Set.of("stretch", "mobility");
 
     public SeriesReport {
         days = List.copyOf(days);
@@ -75,7 +80,7 @@ public record SeriesReport(
             }
         });
         double variety = all == 0 ? 1 : (double) counts.size() / all;
-        List<String> remarks = remarks(days, muscles, variety, repeated);
+        List<String> remarks = remarks(days, library, muscles, variety, repeated);
         return new SeriesReport(days, muscles, total, repeated, variety, remarks);
     }
 
@@ -89,9 +94,19 @@ public record SeriesReport(
         return load.compareTo(HEAVY) >= 0 && load.seconds() >= HEAVY_SHARE * most;
     }
 
-    private static List<String> remarks(
-            List<Day> days, Map<MuscleGroup, Length> muscles, double variety, Map<String, Integer> repeated) {
-        List<String> remarks = new ArrayList<>();
+    /**
+     * A muscle group that is worked heavily again before it has had a day.
+     *
+     * @param before the earlier of the two
+     */
+    public record Clash(MuscleGroup group, Day before, Day day) {}
+
+    public List<Clash> clashes() {
+        return clashes(days);
+    }
+
+    private static List<Clash> clashes(List<Day> days) {
+        List<Clash> clashes = new ArrayList<>();
         for (MuscleGroup group : MuscleGroup.values()) {
             Day before = null;
             for (Day day : days) {
@@ -99,16 +114,36 @@ public record SeriesReport(
                     continue;
                 }
                 if (before != null && day.day() - before.day() < 2) {
-                    remarks.add(CoreText.of(
-                            "series.series-report.heavily-on-day-and-on",
-                            name(group),
-                            before.day(),
-                            before.title(),
-                            day.day(),
-                            day.title()));
+                    clashes.add(new Clash(group, before, day));
                 }
                 before = day;
             }
+        }
+        return clashes;
+    }
+
+    /** Patterns of movement that no workout of the series has, in words. */
+    private static List<String> patternsNeverDone(List<Day> days, MoveLibrary library) {
+        Set<String> never = new TreeSet<>();
+        library.moves().forEach(m -> never.add(m.pattern()));
+        never.removeAll(NO_WORK);
+        days.forEach(d -> d.timeline().segments().stream()
+                .flatMap(s -> s.moves(library).stream())
+                .forEach(m -> never.remove(m.pattern())));
+        return List.copyOf(never);
+    }
+
+    private static List<String> remarks(
+            List<Day> days, MoveLibrary library, Map<MuscleGroup, Length> muscles, double variety, Map<String, Integer> repeated) {
+        List<String> remarks = new ArrayList<>();
+        for (Clash c : clashes(days)) {
+            remarks.add(CoreText.of(
+                    "series.series-report.heavily-on-day-and-on",
+                    name(c.group()),
+                    c.before().day(),
+                    c.before().title(),
+                    c.day().day(),
+                    c.day().title()));
         }
         if (days.size() > 1 && variety < LEAST_VARIETY) {
             remarks.add(CoreText.of(
@@ -132,6 +167,10 @@ public record SeriesReport(
             }
             if (!never.isEmpty()) {
                 remarks.add(CoreText.of("series.series-report.never-worked-in-the-series", String.join(", ", never)));
+            }
+            List<String> patterns = patternsNeverDone(days, library);
+            if (!patterns.isEmpty()) {
+                remarks.add(CoreText.of("series.series-report.never-done", String.join(", ", patterns)));
             }
         }
         return remarks;

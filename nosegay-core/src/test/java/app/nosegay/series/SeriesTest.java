@@ -43,6 +43,9 @@ class SeriesTest {
         assertThat(r.repeated()).containsEntry("squat", 2);
         assertThat(r.total()).isEqualTo(legs("One").total().times(2));
         assertThat(r.remarks()).anyMatch(x -> x.startsWith("Never worked in the series:") && x.contains("chest"));
+        assertThat(r.remarks())
+                .anyMatch(x -> x.startsWith("No move of these kinds") && x.contains("hinge") && !x.contains("squat"));
+        assertThat(r.clashes()).isEmpty();
     }
 
     @Test

@@ -92,8 +92,9 @@ class DeskWindowTest extends DrivenWindow {
         clickOn("#stage-logbook");
         VBox leaving = lookup("#leaving").query();
         until(() -> leaving.getChildren().size() > 1);
-        assertThat(((Label) leaving.getChildren().get(0)).getText())
-                .startsWith("Squat at")
+        assertThat(leaving.lookup("#retention").getBoundsInParent().getHeight()).isGreaterThan(100);
+        assertThat(((Label) leaving.getChildren().get(1)).getText())
+                .startsWith("1  Squat at")
                 .contains("% leave");
     }
 

@@ -27,6 +27,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
+import javafx.scene.control.Spinner;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
@@ -400,11 +401,21 @@ class PlanAndScriptWindowTest extends DrivenWindow {
         interact(() -> ((SeriesScreen) shell.stage("series")).add(List.of(one, two)));
         until(() -> lookup("#series-sums").queryAs(Label.class).getText().startsWith("2 workouts"));
         assertThat(lookup(".day").queryAll()).hasSize(2);
-        interact(() -> lookup(".day .spinner").queryAllAs(javafx.scene.control.Spinner.class).stream()
-                .reduce((a, b) -> b)
-                .ifPresent(s -> s.decrement(1)));
+        clickOn(lookup(".day").nth(1).<Node>query());
+        until(() -> lookup("#series-day").queryAs(Spinner.class).getValue().equals(3));
+        interact(() -> lookup("#series-day").queryAs(Spinner.class).decrement(1));
         until(() -> lookup("#series-remarks .label").queryAllAs(Label.class).stream()
                 .anyMatch(l -> l.getText().contains("leave a day between")));
+        // Carried a week on by a key, and back to the day behind it by the mouse.
+        interact(() -> lookup(".day").nth(1).<Node>query().requestFocus());
+        push(KeyCode.ALT, KeyCode.DOWN);
+        until(() -> lookup("#series-day").queryAs(Spinner.class).getValue().equals(9));
+        drag(lookup(".day").nth(1).<Node>query())
+                .moveTo(lookup(".calendar-day").nth(9).<Node>query())
+                .drop();
+        until(() -> lookup("#series-day").queryAs(Spinner.class).getValue().equals(10));
+        assertThat(lookup("#series-remarks .label").queryAllAs(Label.class))
+                .noneMatch(l -> l.getText().contains("leave a day between"));
     }
 
     @Test

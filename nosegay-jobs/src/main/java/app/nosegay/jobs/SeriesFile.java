@@ -32,12 +32,18 @@ public final class SeriesFile {
         AtomicFile.write(file, series.toJson());
     }
 
-    /** A computed series, and which of its workouts could not be read. */
-    public record Read(SeriesReport report, List<String> problems) {}
+    /**
+     * A computed series.
+     *
+     * @param entries those that could be read, one for each day of the report
+     * @param problems why the others could not
+     */
+    public record Read(SeriesReport report, List<Series.Entry> entries, List<String> problems) {}
 
     /** Reads the workouts of a series that lies in {@code folder} and computes it. */
     public static Read read(Series series, Path folder) {
         List<Map.Entry<Integer, Timeline>> plans = new ArrayList<>();
+        List<Series.Entry> entries = new ArrayList<>();
         List<String> problems = new ArrayList<>();
         for (Series.Entry entry : series.entries()) {
             try {
@@ -46,10 +52,11 @@ public final class SeriesFile {
                 plans.add(Map.entry(
                         entry.day(),
                         Expansion.expand(RunSheetParser.parse(sheet, Libraries.current()), Libraries.current())));
+                entries.add(entry);
             } catch (IOException e) {
                 problems.add(e.getMessage());
             }
         }
-        return new Read(SeriesReport.of(plans, Libraries.current()), problems);
+        return new Read(SeriesReport.of(plans, Libraries.current()), entries, problems);
     }
 }

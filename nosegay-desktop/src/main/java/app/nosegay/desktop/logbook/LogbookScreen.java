@@ -203,6 +203,23 @@ public final class LogbookScreen implements StageView {
             empty.getStyleClass().add("empty");
             page.getChildren().add(empty);
         }
+        List<Request> requests = logbook.of(Logbook.Kind.REQUEST).stream()
+                .map(e -> Request.of(e.text(), Libraries.current()))
+                .toList();
+        Map<String, Integer> wishes = Request.counted(requests);
+        if (requests.size() > 1 && !wishes.isEmpty()) {
+            Label asked = new Label(DesktopText.of(
+                    "logbook.logbook-screen.asked-for",
+                    requests.size(),
+                    wishes.entrySet().stream()
+                            .map(w -> DesktopText.of("logbook.logbook-screen.wish", w.getKey(), w.getValue()))
+                            .collect(Collectors.joining(", "))));
+            asked.setId("asked-for");
+            asked.getStyleClass().add("sentence");
+            asked.setWrapText(true);
+            asked.setMinHeight(Region.USE_PREF_SIZE);
+            page.getChildren().add(asked);
+        }
         for (Map.Entry<String, List<Logbook.Entry>> day : logbook.days().entrySet()) {
             Label date = new Label(shown(day.getKey()));
             date.getStyleClass().add("subheading");
@@ -286,9 +303,12 @@ public final class LogbookScreen implements StageView {
             leaving.getChildren().add(new Label(DesktopText.of("logbook.logbook-screen.no-curve-yet-put-retention")));
             return;
         }
-        for (Retention.Loss loss : curve.losses(of.timeline(), of.match(), of.cut()).stream()
-                .limit(LOSSES_SHOWN)
-                .toList()) {
+        List<Retention.Loss> losses = curve.losses(of.timeline(), of.match(), of.cut());
+        RetentionPicture picture = new RetentionPicture();
+        picture.show(curve, losses, LOSSES_SHOWN);
+        leaving.getChildren().add(picture);
+        int number = 0;
+        for (Retention.Loss loss : losses.stream().limit(LOSSES_SHOWN).toList()) {
             var s = loss.interval().first();
             String what = Wordings.capital(
                     s.move() != null
@@ -297,7 +317,11 @@ public final class LogbookScreen implements StageView {
                                     ? s.block().name()
                                     : s.kind().word());
             Label line = new Label(DesktopText.of(
-                    "logbook.logbook-screen.s-at-s-1f-leave", what, loss.at().start(), loss.lost() * 100));
+                    "logbook.logbook-screen.s-at-s-1f-leave",
+                    ++number,
+                    what,
+                    loss.at().start().toString().replaceAll("\\..*", ""),
+                    loss.lost() * 100));
             line.setWrapText(true);
             leaving.getChildren().add(line);
         }

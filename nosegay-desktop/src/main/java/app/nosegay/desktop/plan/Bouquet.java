@@ -28,12 +28,31 @@ public final class Bouquet {
         MuscleGroup.FRONT_SHOULDER
     };
 
-    private final Canvas canvas = new Canvas(WIDTH, HEIGHT);
-    private final StackPane pane = new StackPane(canvas);
+    private final double width;
+    private final double height;
+    private final double scale;
+    private final boolean named;
+    private final Canvas canvas;
+    private final StackPane pane;
 
     public Bouquet() {
-        pane.setMinSize(WIDTH, HEIGHT);
-        pane.setMaxSize(WIDTH, HEIGHT);
+        this(WIDTH, HEIGHT, 1, true);
+    }
+
+    /** A small one without words, in a square of {@code size} pixels. */
+    public static Bouquet small(double size) {
+        return new Bouquet(size, size, size / (2 * OUTER + 2), false);
+    }
+
+    private Bouquet(double width, double height, double scale, boolean named) {
+        this.width = width;
+        this.height = height;
+        this.scale = scale;
+        this.named = named;
+        canvas = new Canvas(width, height);
+        pane = new StackPane(canvas);
+        pane.setMinSize(width, height);
+        pane.setMaxSize(width, height);
         pane.setAccessibleText(DesktopText.of("plan.bouquet.load-per-muscle-group"));
     }
 
@@ -43,13 +62,15 @@ public final class Bouquet {
 
     public void show(Balance balance) {
         GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, WIDTH, HEIGHT);
+        g.clearRect(0, 0, width, height);
+        g.save();
+        g.scale(scale, scale);
         double most = balance.muscles().values().stream()
                 .mapToDouble(Length::seconds)
                 .max()
                 .orElse(1);
-        double cx = WIDTH / 2;
-        double cy = HEIGHT / 2;
+        double cx = width / scale / 2;
+        double cy = height / scale / 2;
         g.setStroke(Petals.RULE);
         g.strokeOval(cx - OUTER, cy - OUTER, 2 * OUTER, 2 * OUTER);
         for (int i = 0; i < ORDER.length; i++) {
@@ -57,13 +78,17 @@ public final class Bouquet {
                     balance.muscles().getOrDefault(ORDER[i], Length.ZERO).seconds();
             double degrees = i * 360.0 / ORDER.length;
             petal(g, cx, cy, degrees, INNER + (OUTER - INNER) * seconds / most, colour(ORDER[i]), seconds > 0);
-            label(g, cx, cy, degrees, ORDER[i].word().replace('-', ' '), seconds > 0);
+            if (named) {
+                label(g, cx, cy, degrees, ORDER[i].word().replace('-', ' '), seconds > 0);
+            }
         }
         g.setFill(Petals.VOICE);
         g.fillOval(cx - 8, cy - 8, 16, 16);
+        g.restore();
     }
 
-    private static Color colour(MuscleGroup group) {
+    /** The colour of a part of the body. */
+    public static Color colour(MuscleGroup group) {
         return switch (group.region()) {
             case UPPER -> Petals.WORK;
             case CORE -> Petals.OPTION;

@@ -5,6 +5,7 @@ import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.plan.Bouquet;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
+import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.Media;
 import app.nosegay.jobs.SeriesFile;
 import app.nosegay.jobs.WorkoutFile;
@@ -25,7 +26,6 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -33,19 +33,25 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 
-/** A week or a course of workouts: one bouquet per day, what is loaded heavily too soon again, variety, minutes. */
+/** A week or a course of workouts: a calendar of bouquets, what is loaded heavily too soon again, variety, minutes. */
 public final class SeriesScreen implements StageView {
     private static final int LAST_DAY = 366;
+    private static final double DETAIL = 330;
 
     private final Session session;
     private final Stage stage;
     private final TextField name = new TextField();
-    private final FlowPane days = new FlowPane(14, 14);
+    private final SeriesCalendar calendar = new SeriesCalendar(this::choose, (e, day) -> move(e, day));
+    private final RecoveryChart recovery = new RecoveryChart();
+    private final VBox detail = new VBox(8);
+    private final HBox filled = new HBox(20);
     private final VBox remarks = new VBox(4);
     private final Label sums = new Label();
     private final BorderPane view = new BorderPane();
     private final Label empty = new Label(DesktopText.of("series.series-screen.no-workouts-yet-add-the"));
     private Series series = Series.EMPTY;
+    private SeriesFile.Read shown;
+    private Series.Entry selected;
     private Path file;
     private Path folder;
     private int asked;
@@ -68,15 +74,21 @@ public final class SeriesScreen implements StageView {
         sums.getStyleClass().add("sentence");
         sums.setMinHeight(Region.USE_PREF_SIZE);
         remarks.setId("series-remarks");
-        ScrollPane scroll = new ScrollPane(days);
+        Label load = new Label(DesktopText.of("series.series-screen.load-over-the-days"));
+        load.getStyleClass().add("subheading");
+        ScrollPane scroll = new ScrollPane(new VBox(10, calendar.view(), load, recovery));
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("plain-scroll");
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        VBox all = new VBox(10, head, sums, remarks, scroll);
+        HBox.setHgrow(scroll, Priority.ALWAYS);
+        detail.setMinWidth(DETAIL);
+        detail.setMaxWidth(DETAIL);
+        filled.getChildren().setAll(scroll, detail);
+        VBox.setVgrow(filled, Priority.ALWAYS);
+        VBox all = new VBox(10, head, sums, remarks, filled, empty);
         all.getStyleClass().add("stage");
         empty.getStyleClass().add("empty");
         view.setCenter(all);
-        show(new SeriesFile.Read(SeriesReport.of(List.of(), app.nosegay.jobs.Libraries.current()), List.of()));
+        show(new SeriesFile.Read(SeriesReport.of(List.of(), Libraries.current()), List.of(), List.of()));
     }
 
     @Override
@@ -185,7 +197,6 @@ public final class SeriesScreen implements StageView {
         if (!name.isFocused()) {
             name.setText(series.name());
         }
-        days.getChildren().clear();
         sums.setText(
                 report.days().isEmpty()
                         ? ""
@@ -194,23 +205,42 @@ public final class SeriesScreen implements StageView {
                                 report.days().size(),
                                 Math.round(report.total().seconds() / 60),
                                 DesktopText.of("series.series-screen.0f-different-moves", 100 * report.variety())));
-        if (series.entries().isEmpty()) {
-            days.getChildren().add(empty);
+        for (Region part : new Region[] {filled, empty}) {
+            part.setVisible(part == filled != series.entries().isEmpty());
+            part.setManaged(part.isVisible());
         }
-        int index = 0;
-        for (SeriesReport.Day day : report.days()) {
-            days.getChildren().add(card(day, entryOf(index++, read)));
-        }
+        showChosen(read);
+        recovery.show(report);
         remarks.getChildren().clear();
         read.problems().forEach(p -> remarks.getChildren().add(remark("✗ " + p, "problem")));
         report.remarks().forEach(r -> remarks.getChildren().add(remark("◆ " + r, "remark")));
     }
 
-    private Series.Entry entryOf(int index, SeriesFile.Read read) {
-        // Workouts that could not be read have no day on screen; with none of those the order is the same.
-        return read.problems().isEmpty() && index < series.entries().size()
-                ? series.entries().get(index)
-                : null;
+    /** The calendar, and the chosen workout of it in full; the first where none is chosen. */
+    private void showChosen(SeriesFile.Read read) {
+        shown = read;
+        if (selected == null || !read.entries().contains(selected)) {
+            selected = read.entries().stream().findFirst().orElse(null);
+        }
+        calendar.show(read.report(), read.entries(), selected);
+        detail.getChildren().clear();
+        if (selected != null) {
+            detail(read.report().days().get(read.entries().indexOf(selected)), selected);
+        }
+    }
+
+    private void choose(Series.Entry entry) {
+        selected = entry;
+        showChosen(shown);
+    }
+
+    private void move(Series.Entry entry, int day) {
+        Series next = series.moved(entry, day);
+        selected = next.entries().stream()
+                .filter(e -> e.file().equals(entry.file()) && e.day() == day)
+                .findFirst()
+                .orElse(null);
+        change(next);
     }
 
     private static Label remark(String words, String style) {
@@ -220,23 +250,18 @@ public final class SeriesScreen implements StageView {
         return label;
     }
 
-    private VBox card(SeriesReport.Day day, Series.Entry entry) {
+    private void detail(SeriesReport.Day day, Series.Entry entry) {
         Label title = new Label(day.title());
-        title.getStyleClass().add("subheading");
+        title.getStyleClass().add("heading");
+        title.setWrapText(true);
+        title.setMinHeight(Region.USE_PREF_SIZE);
         Spinner<Integer> on = new Spinner<>(1, LAST_DAY, day.day());
+        on.setId("series-day");
         on.setPrefWidth(74);
         on.setAccessibleText(DesktopText.of("series.series-screen.day-of", day.title()));
-        on.setDisable(entry == null);
-        on.valueProperty().addListener((o, was, is) -> {
-            if (entry != null) {
-                change(series.moved(entry, is));
-            }
-        });
-        Button away = Buttons.quiet(DesktopText.of("series.series-screen.take-away"), () -> {
-            if (entry != null) {
-                change(series.withoutEntry(entry));
-            }
-        });
+        on.valueProperty().addListener((o, was, is) -> move(entry, is));
+        Button away = Buttons.quiet(
+                DesktopText.of("series.series-screen.take-away"), () -> change(series.withoutEntry(entry)));
         HBox head = new HBox(8, new Label(DesktopText.of("series.series-screen.day")), on, away);
         head.setAlignment(Pos.CENTER_LEFT);
         Bouquet bouquet = new Bouquet();
@@ -248,10 +273,7 @@ public final class SeriesScreen implements StageView {
         Label about = new Label(day.timeline().total().clock()
                 + (heavy.isEmpty() ? "" : DesktopText.of("series.series-screen.heavy", heavy)));
         about.setWrapText(true);
-        about.setMaxWidth(320);
         about.setMinHeight(Region.USE_PREF_SIZE);
-        VBox card = new VBox(4, title, head, bouquet.view(), about);
-        card.getStyleClass().addAll("card", "day");
-        return card;
+        detail.getChildren().setAll(title, head, bouquet.view(), about);
     }
 }

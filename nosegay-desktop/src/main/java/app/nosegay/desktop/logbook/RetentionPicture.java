@@ -1,0 +1,112 @@
+package app.nosegay.desktop.logbook;
+
+import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Petals;
+import app.nosegay.publish.Retention;
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Pane;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+
+/** How many viewers are still there, over the intervals of their workout; where most leave is numbered. */
+final class RetentionPicture extends Pane {
+    private static final double HEIGHT = 168;
+    private static final double LEFT = 44;
+    private static final double TOP = 8;
+    /** The intervals lie in a band of this height under the curve. */
+    private static final double BAND = 14;
+
+    private static final double BOTTOM = HEIGHT - BAND - 6;
+
+    private final Canvas canvas = new Canvas(10, HEIGHT);
+    private Retention curve;
+    private List<Retention.Loss> losses = List.of();
+    private int numbered;
+
+    RetentionPicture() {
+        setId("retention");
+        setMinHeight(HEIGHT);
+        setMaxHeight(HEIGHT);
+        setAccessibleText(DesktopText.of("logbook.retention.viewers-over-the-workout"));
+        getChildren().add(canvas);
+    }
+
+    /**
+     * @param all what each interval lost, the worst first
+     * @param worst how many of them are numbered
+     */
+    void show(Retention now, List<Retention.Loss> all, int worst) {
+        curve = now;
+        losses = all;
+        numbered = worst;
+        redraw();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        redraw();
+    }
+
+    private void redraw() {
+        canvas.setWidth(getWidth());
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, canvas.getWidth(), HEIGHT);
+        if (curve == null) {
+            return;
+        }
+        List<Retention.Point> points = curve.points();
+        double end = Math.max(1, points.get(points.size() - 1).second());
+        double most = Math.max(
+                1, points.stream().mapToDouble(Retention.Point::share).max().orElse(1));
+        double across = (canvas.getWidth() - LEFT) / end;
+        double up = (BOTTOM - TOP) / most;
+        scale(g, most, up);
+        for (int i = losses.size() - 1; i >= 0; i--) {
+            Retention.Loss l = losses.get(i);
+            double x = LEFT + l.at().start().seconds() * across;
+            double w = Math.max(1, l.at().length().seconds() * across - 1);
+            g.setFill(Petals.of(l.interval().kind()));
+            g.fillRect(x, HEIGHT - BAND, w, BAND);
+            if (i < numbered) {
+                g.setFill(Petals.CAUTION.deriveColor(0, 1, 1, 0.16));
+                g.fillRect(x, TOP, w, BOTTOM - TOP);
+            }
+        }
+        g.setStroke(Petals.INK);
+        g.setLineWidth(1.8);
+        g.beginPath();
+        for (Retention.Point p : points) {
+            g.lineTo(LEFT + p.second() * across, BOTTOM - p.share() * up);
+        }
+        g.stroke();
+        g.setFont(Font.font("Source Sans 3 SemiBold", 13));
+        g.setTextAlign(TextAlignment.CENTER);
+        for (int i = 0; i < Math.min(numbered, losses.size()); i++) {
+            Retention.Loss l = losses.get(i);
+            double middle = l.at().start().seconds() + l.at().length().seconds() / 2;
+            double x = LEFT + Math.max(8 / across, middle) * across;
+            g.setFill(Petals.PAPER);
+            g.fillOval(x - 9, BOTTOM - 22, 18, 18);
+            g.setFill(Petals.CAUTION);
+            g.fillText("" + (i + 1), x, BOTTOM - 13);
+        }
+        g.setTextAlign(TextAlignment.LEFT);
+    }
+
+    /** Shares at a line each: none, a half, all. */
+    private void scale(GraphicsContext g, double most, double up) {
+        g.setFont(Font.font("Source Sans 3", 13));
+        g.setTextBaseline(VPos.CENTER);
+        g.setLineWidth(1);
+        for (double share = 0; share <= most + 1e-9; share += 0.5) {
+            double y = BOTTOM - share * up;
+            g.setStroke(Petals.RULE);
+            g.strokeLine(LEFT, y, canvas.getWidth(), y);
+            g.setFill(Petals.FADED);
+            g.fillText(DesktopText.of("logbook.retention.per-cent", share * 100), 0, y);
+        }
+    }
+}

@@ -1,0 +1,97 @@
+package app.nosegay.desktop.series;
+
+import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Petals;
+import app.nosegay.desktop.plan.Bouquet;
+import app.nosegay.library.MuscleGroup;
+import app.nosegay.series.SeriesReport;
+import app.nosegay.time.Length;
+import java.util.List;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+
+/** A line per muscle group over the days: a seed as large as its load, thorns between days that leave it no rest. */
+final class RecoveryChart extends Pane {
+    private static final double ROW = 17;
+    private static final double NAMES = 118;
+    private static final double LARGEST = 7;
+
+    private final Canvas canvas = new Canvas(10, 10);
+    private SeriesReport report;
+
+    RecoveryChart() {
+        setId("series-recovery");
+        setMinHeight(ROW * MuscleGroup.values().length + 4);
+        setAccessibleText(DesktopText.of("series.recovery.load-per-day"));
+        getChildren().add(canvas);
+    }
+
+    void show(SeriesReport now) {
+        report = now;
+        redraw();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        redraw();
+    }
+
+    private void redraw() {
+        canvas.setWidth(getWidth());
+        canvas.setHeight(getMinHeight());
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        if (report == null) {
+            return;
+        }
+        int days = SeriesCalendar.weeks(report) * SeriesCalendar.WEEK;
+        double step = (canvas.getWidth() - NAMES) / days;
+        double most = report.days().stream()
+                .flatMap(d -> d.balance().muscles().values().stream())
+                .mapToDouble(Length::seconds)
+                .max()
+                .orElse(1);
+        List<SeriesReport.Clash> clashes = report.clashes();
+        double y = ROW / 2;
+        for (MuscleGroup group : MuscleGroup.values()) {
+            boolean worked = report.muscles().containsKey(group);
+            g.setFont(Font.font("Source Sans 3", 13));
+            g.setFill(worked ? Petals.INK : Petals.FADED);
+            g.fillText(group.word().replace('-', ' '), 0, y + 4);
+            g.setStroke(Petals.RULE);
+            g.setLineWidth(1);
+            g.strokeLine(NAMES, y, canvas.getWidth(), y);
+            Color colour = Bouquet.colour(group);
+            for (SeriesReport.Day day : report.days()) {
+                double load = day.balance()
+                        .muscles()
+                        .getOrDefault(group, Length.ZERO)
+                        .seconds();
+                double r = LARGEST * Math.sqrt(load / most);
+                g.setFill(colour);
+                g.fillOval(x(day, step) - r, y - r, 2 * r, 2 * r);
+            }
+            double at = y;
+            clashes.stream().filter(c -> c.group() == group).forEach(c -> thorns(g, c, step, at));
+            y += ROW;
+        }
+    }
+
+    private static double x(SeriesReport.Day day, double step) {
+        return NAMES + (day.day() - 0.5) * step;
+    }
+
+    private static void thorns(GraphicsContext g, SeriesReport.Clash clash, double step, double y) {
+        double from = x(clash.before(), step) + LARGEST;
+        double to = x(clash.day(), step) - LARGEST;
+        g.setStroke(Petals.CAUTION);
+        g.setLineWidth(2);
+        for (double x = from; x < to; x += 5) {
+            g.strokeLine(x, y + 3, x + 2.5, y - 3);
+            g.strokeLine(x + 2.5, y - 3, x + 5, y + 3);
+        }
+    }
+}
