@@ -134,7 +134,11 @@ public record SeriesReport(
     }
 
     private static List<String> remarks(
-            List<Day> days, MoveLibrary library, Map<MuscleGroup, Length> muscles, double variety, Map<String, Integer> repeated) {
+            List<Day> days,
+            MoveLibrary library,
+            Map<MuscleGroup, Length> muscles,
+            double variety,
+            Map<String, Integer> repeated) {
         List<String> remarks = new ArrayList<>();
         for (Clash c : clashes(days)) {
             remarks.add(CoreText.of(

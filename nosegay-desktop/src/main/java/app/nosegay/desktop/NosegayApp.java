@@ -6,6 +6,7 @@ import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.shell.Photographer;
 import app.nosegay.desktop.shell.Shell;
 import app.nosegay.desktop.shell.Tour;
+import app.nosegay.desktop.shell.WindowPlace;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.FailureLog;
 import app.nosegay.jobs.RunMarker;
@@ -47,6 +48,7 @@ public final class NosegayApp extends Application {
             default -> {
                 RunMarker marker = RunMarker.open();
                 shell.session().atClose(marker);
+                shell.session().atClose(WindowPlace.restored(stage));
                 new Leftovers(shell.session()).offer();
                 new Tour(stage.getScene()).beginOnce();
                 if (!file.isEmpty()) {
@@ -72,9 +74,10 @@ public final class NosegayApp extends Application {
             }
         }
         Session session = new Session();
-        FailureLog.shownBy(sentence -> Platform.runLater(() -> session.notices().failure(sentence)));
+        session.atClose(FailureLog.shownBy(
+                sentence -> Platform.runLater(() -> session.notices().failure(sentence))));
         Shell shell = new Shell(stage, session);
-        Scene scene = new Scene(shell.root(), WIDTH, HEIGHT);
+        Scene scene = new Scene(shell.zoomed(), WIDTH, HEIGHT);
         scene.getStylesheets().add(styles());
         shell.installKeys(scene);
         stage.setTitle(DesktopText.of("nosegay-app.nosegay"));

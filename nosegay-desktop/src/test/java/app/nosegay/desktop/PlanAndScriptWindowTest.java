@@ -23,11 +23,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.Spinner;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
-import javafx.scene.control.Spinner;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
@@ -388,6 +388,34 @@ class PlanAndScriptWindowTest extends DrivenWindow {
         clickOn("#move-forget");
         until(() -> programme().report().balance().muscles().isEmpty());
         assertThat(Libraries.own()).isEmpty();
+    }
+
+    /** A click in the strip over the whole workout chooses a part; W says its line otherwise, and in the end as before. */
+    @Test
+    void thePartsOfTheScriptAreChosenInTheStripAndLinesGetOtherWords() throws Exception {
+        plan(
+                "title: Long\ntalk Hi  0:10\ncircuit A  work 0:40  rest 0:20\n  reverse lunge\n  push-up\ntalk Bye  0:10\n");
+        clickOn("#stage-script");
+        Node heat = lookup("#script-heat").query();
+        until(() -> heat.getBoundsInLocal().getWidth() > 100);
+        var bounds = heat.localToScreen(heat.getBoundsInLocal());
+        clickOn(bounds.getMinX() + bounds.getWidth() * 0.25, bounds.getCenterY());
+        until(() -> text("#script-title").startsWith("Reverse lunge"));
+        assertThat(text("#script-whole")).startsWith("The whole workout");
+        // Not every line has other words; an option has.
+        for (int i = 0; i < 9 && lookup("#script-other").query().isDisabled(); i++) {
+            push(KeyCode.DOWN);
+        }
+        assertThat(lookup("#script-other").query().isDisabled()).isFalse();
+        String said = lookup("#script-text").queryAs(TextField.class).getText();
+        push(KeyCode.W);
+        until(() -> !lookup("#script-text").queryAs(TextField.class).getText().equals(said));
+        assertThat(shell.session().workout().script().lines()).hasSize(1);
+        for (int i = 0; i < 12 && !shell.session().workout().script().lines().isEmpty(); i++) {
+            push(KeyCode.W);
+            WaitForAsyncUtils.waitForFxEvents();
+        }
+        until(() -> lookup("#script-text").queryAs(TextField.class).getText().equals(said));
     }
 
     @Test

@@ -71,9 +71,14 @@ public final class FailureLog {
         Thread.setDefaultUncaughtExceptionHandler((thread, e) -> record(thread.getName(), e));
     }
 
-    /** Has every failure shown by {@code view}, as one sentence; called on whatever thread failed. */
-    public static void shownBy(Consumer<String> view) {
+    /**
+     * Has every failure shown by {@code view}, as one sentence; called on whatever thread failed.
+     *
+     * @return ends it: a view that is gone is not to be kept for the sake of failures
+     */
+    public static AutoCloseable shownBy(Consumer<String> view) {
         SHOWN_BY.add(view);
+        return () -> SHOWN_BY.remove(view);
     }
 
     /** Logs a failure nobody planned for, with where it happened, and has it shown. */

@@ -7,6 +7,8 @@ import java.util.Objects;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
+import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
 import javafx.scene.image.ImageView;
 import javafx.util.Duration;
 
@@ -18,6 +20,9 @@ public final class MovingFigure {
     private final int size;
     private final ImageView view = new ImageView();
     private final Timeline clock = new Timeline(new KeyFrame(EVERY, e -> step()));
+    /** Held by the figure alone: figures come and go, the wish stays. */
+    private final InvalidationListener stilled = o -> run();
+
     private Move move;
     private Side side = Side.BOTH;
     private long begun;
@@ -29,6 +34,7 @@ public final class MovingFigure {
         view.setFitHeight(size);
         clock.setCycleCount(Animation.INDEFINITE);
         view.sceneProperty().addListener((o, was, is) -> run());
+        Stillness.wanted().addListener(new WeakInvalidationListener(stilled));
     }
 
     public ImageView view() {
@@ -52,7 +58,7 @@ public final class MovingFigure {
     }
 
     private void run() {
-        if (move != null && view.getScene() != null) {
+        if (move != null && view.getScene() != null && !Stillness.wanted().get()) {
             clock.play();
         } else {
             clock.stop();

@@ -92,12 +92,14 @@ public final class DressStage implements StageView {
                 session, () -> area() == null ? null : area().stretch(), this::frame, this::showOccupancy);
         drag = new DragPane(this::frame, this::area, () -> session.workout().dressing(), places::put);
         stretches.setId("stretches");
+        stretches.setAccessibleText(DesktopText.of("dress.dress-stage.intervals"));
         stretches.setCellFactory(list -> new StretchCell());
         stretches.setMinWidth(216);
         stretches.setMaxWidth(216);
         stretches.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> enter(now));
         stretches.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         slider.setId("scrub");
+        slider.setAccessibleText(DesktopText.of("dress.dress-stage.moment"));
         slider.valueProperty().addListener((o, before, now) -> scrubbed());
         slider.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         at.setId("dress-at");

@@ -61,6 +61,7 @@ public final class LibraryScreen implements StageView {
         search.setAccessibleText(DesktopText.of("library.library-screen.search-moves"));
         search.textProperty().addListener((o, was, is) -> refresh());
         moves.setId("moves");
+        moves.setAccessibleText(DesktopText.of("library.library-screen.moves-list"));
         moves.setCellFactory(l -> new MoveCell());
         moves.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
             if (is != null) {

@@ -20,6 +20,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -121,6 +122,7 @@ final class MoveSheet {
             Label label = label(row.getKey());
             GridPane.setValignment(label, VPos.CENTER);
             grid.add(label, 0, y);
+            named(label, row.getValue());
             grid.add(row.getValue(), 1, y++);
             GridPane.setHgrow(row.getValue(), Priority.ALWAYS);
         }
@@ -156,6 +158,19 @@ final class MoveSheet {
         label.setMinWidth(Region.USE_PREF_SIZE);
         label.setMaxHeight(Double.MAX_VALUE);
         return label;
+    }
+
+    /** A screen reader hears of a field what stands before it; in a row of several, each has its own words. */
+    private static void named(Label before, Region field) {
+        Label words = before;
+        List<? extends Node> parts = field instanceof HBox box ? box.getChildren() : List.of(field);
+        for (Node part : parts) {
+            if (part instanceof Label label) {
+                words = label;
+            } else {
+                part.setAccessibleText(words.getText());
+            }
+        }
     }
 
     private static TextField field(String id) {

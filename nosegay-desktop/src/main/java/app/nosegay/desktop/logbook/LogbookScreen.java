@@ -68,8 +68,10 @@ public final class LogbookScreen implements StageView {
         kind.getSelectionModel().select(0);
         kind.setMinWidth(110);
         kind.setId("entry-kind");
+        kind.setAccessibleText(DesktopText.of("logbook.logbook-screen.kind"));
         text.setPromptText(DesktopText.of("logbook.logbook-screen.what-to-remember-shoes-are"));
         text.setId("entry-text");
+        text.setAccessibleText(DesktopText.of("logbook.logbook-screen.entry"));
         text.setOnAction(e -> add());
         HBox.setHgrow(text, Priority.ALWAYS);
         Button write = Buttons.act(DesktopText.of("logbook.logbook-screen.write-it-down"), this::add);
@@ -95,6 +97,7 @@ public final class LogbookScreen implements StageView {
         Channel.profiles().forEach(p -> profile.getItems().add(p.label()));
         profile.getSelectionModel().select(0);
         profile.setId("profile");
+        profile.setAccessibleText(DesktopText.of("logbook.logbook-screen.profile"));
         Button submit = Buttons.quiet(DesktopText.of("logbook.logbook-screen.hand-it-in"), this::submit);
         submit.setId("submit");
         Button news = Buttons.quiet(DesktopText.of("logbook.logbook-screen.ask-for-news"), this::news);

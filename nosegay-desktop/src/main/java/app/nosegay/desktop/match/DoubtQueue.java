@@ -54,6 +54,7 @@ final class DoubtQueue {
     /** @param shown told the line of the doubt that is selected */
     DoubtQueue(Consumer<ScoreLine> shown) {
         list.setId("doubts");
+        list.setAccessibleText(DesktopText.of("match.doubt-queue.list"));
         list.setPlaceholder(new Label(DesktopText.of("match.doubt-queue.nothing-is-in-doubt")));
         list.setCellFactory(l -> new ListCell<>() {
             @Override

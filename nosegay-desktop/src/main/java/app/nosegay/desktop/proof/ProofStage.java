@@ -103,6 +103,7 @@ public final class ProofStage implements StageView {
                 .add(Wordings.capital(s)));
         stage.getSelectionModel().select(0);
         stage.setId("proof-stage");
+        stage.setAccessibleText(DesktopText.of("proof.proof-stage.which-stage"));
         stage.setOnAction(e -> showFindings());
         view.setCenter(threads());
         view.setRight(besides());

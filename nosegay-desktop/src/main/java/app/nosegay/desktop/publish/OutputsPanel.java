@@ -59,6 +59,9 @@ final class OutputsPanel {
     private final Label where = new Label();
     private final ComboBox<String> shape = new ComboBox<>();
     private final ComboBox<String> quality = new ComboBox<>();
+    /** The name of the thread on which shorter versions are looked for. */
+    private static final String SHORTER = "shorter";
+
     private final Supplier<String> template;
     private final VBox replacing = new VBox(6);
     private final VBox view;
@@ -89,7 +92,9 @@ final class OutputsPanel {
         shape.getSelectionModel().select(0);
         quality.getSelectionModel().select(1);
         shape.setId("shape");
+        shape.setAccessibleText(DesktopText.of("publish.outputs-panel.shape"));
         quality.setId("quality");
+        quality.setAccessibleText(DesktopText.of("publish.outputs-panel.quality"));
         HBox how = new HBox(8, new Label(DesktopText.of("publish.outputs-panel.picture")), shape, quality);
         how.setAlignment(Pos.CENTER_LEFT);
         proof.setWrapText(true);
@@ -229,10 +234,21 @@ final class OutputsPanel {
         proof.getStyleClass().setAll("label", told.isClear() ? "kept" : told.mayPublish() ? "plain" : "broken");
         List<Output> possible = PublishJob.possible(now);
         labels.forEach((output, box) -> box.setDisable(!possible.contains(output)));
-        shorter.forEach(
-                (minutes, make) -> make.setDisable(CutDown.of(now, minutes).isEmpty()));
-        shorterVersions.setVisible(shorter.values().stream().anyMatch(make -> !make.isDisabled()));
+        shorterVersions.setVisible(false);
+        session.jobs().beside(SHORTER, () -> possibleLengths(now), lengths -> {
+            if (programme == now) {
+                shorter.forEach((minutes, make) -> make.setDisable(!lengths.contains(minutes)));
+                shorterVersions.setVisible(!lengths.isEmpty());
+            }
+        });
         refresh();
+    }
+
+    /** Every choice of blocks is tried for each length: too much for the interface thread where there are many. */
+    private static List<Integer> possibleLengths(Programme of) {
+        return ShorterVersion.MINUTES.stream()
+                .filter(minutes -> CutDown.of(of, minutes).isPresent())
+                .toList();
     }
 
     private Path target() {

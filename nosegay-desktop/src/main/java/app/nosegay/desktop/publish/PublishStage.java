@@ -107,6 +107,7 @@ public final class PublishStage implements StageView {
         left.setMaxWidth(SHOWN_WIDTH);
         chapters.setCellFactory(l -> new CueCell(this::picture));
         chapters.setId("chapters");
+        chapters.setAccessibleText(DesktopText.of("publish.publish-stage.chapter-list"));
         captions.setCellFactory(l -> new CueCell(null));
         captions.setId("captions");
         Label none = new Label(DesktopText.of("publish.publish-stage.no-take-has-a-transcript"));

@@ -112,7 +112,8 @@ final class LineEditor {
 
     private List<String> alternatives() {
         Programme now = session.programme().get();
-        return LineAlternatives.of(now.timeline(), now.library(), session.workout().script().style(), line);
+        return LineAlternatives.of(
+                now.timeline(), now.library(), session.workout().script().style(), line);
     }
 
     /** Says the chosen line in the next of the ways that are known. */
@@ -125,8 +126,7 @@ final class LineEditor {
         if (at == null && next.equals(line.of())) {
             session.apply(
                     DesktopText.of("script.line-editor.other-words-done"),
-                    session.workout()
-                            .withScript(session.workout().script().without(segment.id(), line.of())));
+                    session.workout().withScript(session.workout().script().without(segment.id(), line.of())));
         } else {
             decide(
                     DesktopText.of("script.line-editor.other-words-done"),

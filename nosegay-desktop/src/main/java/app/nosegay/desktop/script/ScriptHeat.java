@@ -88,11 +88,8 @@ final class ScriptHeat extends Pane {
     private void point(MouseEvent e) {
         Segment s = at(e);
         if (s != null) {
-            double share = programme
-                    .cues()
-                    .window(s.id())
-                    .map(TalkWindow::share)
-                    .orElse(0.0);
+            double share =
+                    programme.cues().window(s.id()).map(TalkWindow::share).orElse(0.0);
             tip.setText(DesktopText.of("script.heat.part", ScriptStage.name(s), s.start(), 100 * share));
         }
     }

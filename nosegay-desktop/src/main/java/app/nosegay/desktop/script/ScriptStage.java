@@ -73,6 +73,7 @@ public final class ScriptStage implements StageView {
         talk = new TalkPanel(session);
         voice = new VoicePanel(session);
         windows.setId("windows");
+        windows.setAccessibleText(DesktopText.of("script.script-stage.talk-windows"));
         windows.setCellFactory(l -> new WindowCell());
         windows.setMinWidth(322);
         windows.setMaxWidth(322);

@@ -66,10 +66,8 @@ final class RecoveryChart extends Pane {
             g.strokeLine(NAMES, y, canvas.getWidth(), y);
             Color colour = Bouquet.colour(group);
             for (SeriesReport.Day day : report.days()) {
-                double load = day.balance()
-                        .muscles()
-                        .getOrDefault(group, Length.ZERO)
-                        .seconds();
+                double load =
+                        day.balance().muscles().getOrDefault(group, Length.ZERO).seconds();
                 double r = LARGEST * Math.sqrt(load / most);
                 g.setFill(colour);
                 g.fillOval(x(day, step) - r, y - r, 2 * r, 2 * r);

@@ -58,10 +58,7 @@ final class SeriesCalendar {
 
     /** How many weeks are shown for a series: a free one is always there to carry a workout to. */
     static int weeks(SeriesReport report) {
-        int last = report.days().stream()
-                .mapToInt(SeriesReport.Day::day)
-                .max()
-                .orElse(1);
+        int last = report.days().stream().mapToInt(SeriesReport.Day::day).max().orElse(1);
         return Math.max(2, (last + WEEK - 1) / WEEK);
     }
 

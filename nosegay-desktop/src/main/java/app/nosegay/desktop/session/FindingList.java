@@ -56,6 +56,7 @@ public final class FindingList {
         this.piles = piles;
         this.goTo = goTo;
         list.setId(id);
+        list.setAccessibleText(DesktopText.of("session.finding-list.findings"));
         list.setCellFactory(l -> new Cell());
         list.setPlaceholder(empty());
         list.setOnKeyPressed(this::key);

@@ -33,6 +33,7 @@ final class KeysOverlay {
             new Key("all", "Ctrl+1 … Ctrl+0", DesktopText.of("shell.keys-overlay.plan-script-shoot-match-dress")),
             new Key("all", "Ctrl+Z  ·  Ctrl+Shift+Z", DesktopText.of("shell.keys-overlay.undo-redo-step-by-step")),
             new Key("all", "Ctrl+S  ·  Ctrl+O", DesktopText.of("shell.keys-overlay.save-open-a-workout")),
+            new Key("all", "Ctrl+Plus  ·  Ctrl+Minus", DesktopText.of("shell.keys-overlay.zoom")),
             new Key("plan", "Enter  ·  Shift+Enter", DesktopText.of("shell.keys-overlay.bed-add")),
             new Key("plan", "+  ·  −", DesktopText.of("shell.keys-overlay.bed-step")),
             new Key("plan", "Alt+arrows", DesktopText.of("shell.keys-overlay.bed-carry")),

@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -63,6 +64,8 @@ public final class Shell {
     private final Session session;
     private final BorderPane frame = new BorderPane();
     private final StackPane root = new StackPane(frame);
+    private final ZoomPane zoom = new ZoomPane(root);
+    private final ViewMenu viewMenu;
     private final List<Place> places = new ArrayList<>();
     private final List<ToggleButton> tabs = new ArrayList<>();
     private final Label title = new Label();
@@ -81,6 +84,7 @@ public final class Shell {
     public Shell(Stage stage, Session session) {
         this.stage = stage;
         this.session = session;
+        viewMenu = new ViewMenu(session, zoom);
         start = new StartScreen(session, stage, () -> go("plan"));
         add("plan", () -> new PlanStage(session));
         add("script", () -> new ScriptStage(session));
@@ -103,6 +107,8 @@ public final class Shell {
         frame.setBottom(foot);
         root.getChildren().add(keys.view());
         session.programme().addListener((o, before, now) -> refreshHead());
+        session.jobs().name().addListener((o, before, now) -> done(before, now));
+        stage.focusedProperty().addListener((o, was, is) -> refreshHead());
         drop = new FileDrop(session, start, this::showStart, () -> go("plan"), () -> go("match"));
         drop.install(root);
         showStart();
@@ -154,6 +160,11 @@ public final class Shell {
 
     public StackPane root() {
         return root;
+    }
+
+    /** What the scene shows: all of it, as large as the user wants it. */
+    public Parent zoomed() {
+        return zoom;
     }
 
     public Session session() {
@@ -214,7 +225,7 @@ public final class Shell {
         Button saveAs = Buttons.quiet(DesktopText.of("shell.shell.save-as"), this::saveAs);
         undo.setTooltip(new Tooltip(DesktopText.of("shell.shell.ctrl-z")));
         redo.setTooltip(new Tooltip(DesktopText.of("shell.shell.ctrl-shift-z")));
-        HBox head = new HBox(title, space, undo, redo, begin, open, save, saveAs);
+        HBox head = new HBox(title, space, undo, redo, begin, open, save, saveAs, viewMenu.button());
         head.getStyleClass().add("head");
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
@@ -298,6 +309,13 @@ public final class Shell {
         foot.getStyleClass().add("foot");
         foot.setAlignment(Pos.CENTER_LEFT);
         return foot;
+    }
+
+    /** Whoever looks at another window sees in the title that a job has ended. */
+    private void done(String before, String now) {
+        if (now.isEmpty() && !before.isEmpty() && !stage.isFocused()) {
+            stage.setTitle(DesktopText.of("shell.shell.done", before.replaceAll(" ·.*", "")));
+        }
     }
 
     private void refreshHead() {
@@ -403,6 +421,7 @@ public final class Shell {
     }
 
     public void installKeys(Scene scene) {
+        viewMenu.installKeys(scene);
         KeyCode[] digits = {
             KeyCode.DIGIT1,
             KeyCode.DIGIT2,

@@ -46,12 +46,14 @@ final class DeviceChoice {
     DeviceChoice(Session session) {
         this.session = session;
         camera.setId("shoot-camera");
+        camera.setAccessibleText(DesktopText.of("shoot.device-choice.camera"));
         camera.setMaxWidth(Double.MAX_VALUE);
         camera.getItems().setAll(OWN, SIMULATED);
         camera.getSelectionModel().select(OWN);
         camera.setOnShowing(e -> find());
         camera.setOnAction(e -> refresh());
         microphone.setId("shoot-microphone");
+        microphone.setAccessibleText(DesktopText.of("shoot.device-choice.microphone"));
         microphone.setMaxWidth(Double.MAX_VALUE);
         microphone.getItems().setAll(CAMERA_SOUND);
         microphone.getSelectionModel().select(0);

@@ -2,6 +2,7 @@ package app.nosegay.desktop.shoot;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.MovingFigure;
+import app.nosegay.desktop.controls.Stillness;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.ShootRun;
 import app.nosegay.library.Move;
@@ -325,7 +326,8 @@ final class Prompter {
                                     "shoot.prompter.promised", now.line().text())
                             : DesktopText.of("shoot.prompter.owed", now.line().text()));
             double turn = System.nanoTime() / 1e9 / PULSE_SECONDS * 2 * Math.PI;
-            owed.setOpacity(LEAST_OPACITY + (1 - LEAST_OPACITY) * (0.5 + 0.5 * Math.cos(turn)));
+            owed.setOpacity(
+                    Stillness.wanted().get() ? 1 : LEAST_OPACITY + (1 - LEAST_OPACITY) * (0.5 + 0.5 * Math.cos(turn)));
         }
     }
 

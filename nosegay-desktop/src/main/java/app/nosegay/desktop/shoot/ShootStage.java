@@ -112,11 +112,13 @@ public final class ShootStage implements StageView {
         start.setTooltip(new Tooltip(DesktopText.of("shoot.shoot-stage.the-start-tone-plays-then")));
         start.setOnAction(e -> begin());
         from.setId("shoot-from");
+        from.setAccessibleText(DesktopText.of("shoot.shoot-stage.start-from"));
         from.setMaxWidth(Double.MAX_VALUE);
         tones.setSelected(true);
         volume.setAccessibleText(DesktopText.of("shoot.shoot-stage.volume-of-the-beeps"));
         takes.setCellFactory(list -> new TakeCell());
         takes.setId("takes");
+        takes.setAccessibleText(DesktopText.of("shoot.shoot-stage.takes-list"));
         takes.setPlaceholder(new Label(DesktopText.of("shoot.shoot-stage.each-run-of-the-clock")));
         VBox.setVgrow(takes, Priority.ALWAYS);
         rehearse.setTooltip(new Tooltip(DesktopText.of("shoot.shoot-stage.rehearse-tip")));

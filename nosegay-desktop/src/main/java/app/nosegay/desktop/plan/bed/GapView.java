@@ -59,7 +59,7 @@ final class GapView extends StackPane {
             setCursor(Cursor.H_RESIZE);
             Tooltip.install(this, new Tooltip(DesktopText.of("plan.bed.gap-tip")));
             addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
-                pressedX = e.getSceneX();
+                pressedX = across(e);
                 wanted = null;
             });
             addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
@@ -72,12 +72,17 @@ final class GapView extends StackPane {
     }
 
     private void drag(MouseEvent e) {
-        double by = (e.getSceneX() - pressedX) / LeafView.PER_SECOND;
+        double by = (across(e) - pressedX) / LeafView.PER_SECOND;
         double to = Math.round((gap.length().seconds() + by) / GRID_SECONDS) * GRID_SECONDS;
         wanted = Length.ofSeconds(Math.max(0, to));
         seconds.setText(wanted.clock());
         width(wanted);
         e.consume();
+    }
+
+    /** Where the mouse is in the row: the gap itself grows under it, and the window may be shown larger. */
+    private double across(MouseEvent e) {
+        return getParent().sceneToLocal(e.getSceneX(), e.getSceneY()).getX();
     }
 
     private void width(Length length) {
