@@ -5,6 +5,7 @@ import app.nosegay.calls.CallKind;
 import app.nosegay.calls.meaning.CallInterpreter;
 import app.nosegay.calls.meaning.ExpectedCalls;
 import app.nosegay.calls.phrase.AnyOf;
+import app.nosegay.calls.phrase.Beginnings;
 import app.nosegay.calls.phrase.CallPatterns;
 import app.nosegay.calls.phrase.CallRule;
 import app.nosegay.calls.phrase.CallWords;
@@ -77,12 +78,14 @@ public final class CallReader {
 
     private final Speech speech;
     private final String text;
+    private final Beginnings beginnings;
     private final boolean[] claimed;
     private final List<FoundCall> found = new ArrayList<>();
 
     private CallReader(List<Caption> captions) {
         speech = new Speech(captions);
         text = speech.text();
+        beginnings = new Beginnings(text);
         claimed = new boolean[text.length()];
     }
 
@@ -127,21 +130,29 @@ public final class CallReader {
     private void where(CallRule rule, String heard) {
         Matcher m = rule.pattern().matcher(heard);
         m.useTransparentBounds(true);
-        boolean is = m.find();
-        while (is) {
-            int from = m.start();
+        int next = 0;
+        for (int from : beginnings.of(rule.pattern(), heard)) {
+            if (from < next || !isAt(m, from)) {
+                continue;
+            }
             int to = m.end();
             // Where only its first or last words belong to something else, the rest may still be a call.
             int free = freeUpTo(from, to);
-            boolean shorter = free > from && free < to && m.region(from, free).lookingAt();
+            m.useAnchoringBounds(true);
+            boolean shorter =
+                    free > from && free < to && m.region(from, free).lookingAt();
             if (free == to || shorter) {
-                to = m.end();
+                next = m.end();
                 apply(rule, m);
-                is = to <= heard.length() && m.find(to);
-            } else {
-                is = m.find(from + 1);
             }
         }
+    }
+
+    /** Whether it begins at {@code from}. */
+    private static boolean isAt(Matcher m, int from) {
+        m.reset();
+        m.useAnchoringBounds(false);
+        return m.region(from, m.regionEnd()).lookingAt();
     }
 
     private void apply(CallRule rule, Matcher m) {
@@ -289,10 +300,16 @@ public final class CallReader {
                         + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in|for \\d+)\\b)"));
         for (Pattern pattern : ways) {
             Matcher m = pattern.matcher(text);
-            while (m.find()) {
-                if (isFree(m.start(), m.end())) {
-                    claim(m.start(), m.end());
-                    found.add(new FoundCall(null, null, m.start(), m.end(), null, null, known(names, m.group(1))));
+            m.useTransparentBounds(true);
+            int next = 0;
+            for (int from : beginnings.of(pattern, text)) {
+                if (from < next || !isAt(m, from)) {
+                    continue;
+                }
+                next = m.end();
+                if (isFree(from, next)) {
+                    claim(from, next);
+                    found.add(new FoundCall(null, null, from, next, null, null, known(names, m.group(1))));
                 }
             }
         }
