@@ -23,6 +23,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
@@ -194,6 +195,11 @@ class MatchWindowTest extends DrivenWindow {
         until(() -> !text("#now-at").equals(first));
         // 2.2 s further the same moment comes again.
         until(() -> text("#now-at").equals(first) || seconds(text("#now-at")) < start);
+        // Slower, from the beginning of the stretch, and still over and over.
+        push(KeyCode.V);
+        assertThat(lookup("#half-speed").queryAs(ToggleButton.class).isSelected()).isTrue();
+        until(() -> seconds(text("#now-at")) > start);
+        until(() -> seconds(text("#now-at")) < start);
         push(KeyCode.SPACE);
         until(() -> text("#now-at").contains("starts at"));
     }

@@ -71,8 +71,8 @@ class ViewWindowTest extends DrivenWindow {
             push(KeyCode.CONTROL, KeyCode.EQUALS);
         }
         until(() -> text("#message").contains("no room for more"));
-        assertThat(shell.root().getWidth()).isGreaterThanOrEqualTo(1023);
-        assertThat(WindowSettings.read().zoom()).isBetween(1.3, 1.5);
+        assertThat(shell.root().getWidth()).isGreaterThanOrEqualTo(1099);
+        assertThat(WindowSettings.read().zoom()).isBetween(1.2, 1.5);
     }
 
     /** How wide a node is on the screen. */

@@ -37,6 +37,7 @@ final class PicturePacer<A extends Axis> {
     private final BlockingQueue<Picture<A>> pictures = new ArrayBlockingQueue<>(QUEUED_PICTURES);
     private final Screen<A> screen;
     private final Time<A> from;
+    private final double speed;
     private final Thread presenter;
     private volatile boolean stopped;
     private volatile boolean complete;
@@ -46,7 +47,13 @@ final class PicturePacer<A extends Axis> {
     private volatile String failure;
 
     PicturePacer(Time<A> from, Screen<A> screen) {
+        this(from, 1, screen);
+    }
+
+    /** @param speed 1 as it was, 0.5 half as fast, and the sound an octave lower */
+    PicturePacer(Time<A> from, double speed, Screen<A> screen) {
         this.from = from;
+        this.speed = speed;
         this.screen = screen;
         presenter = new Thread(() -> RealTime.during(this::present), "playback-presenter");
         presenter.setDaemon(true);
@@ -67,8 +74,8 @@ final class PicturePacer<A extends Axis> {
         return line != null;
     }
 
-    private static SourceDataLine openLine() {
-        AudioFormat format = new AudioFormat(SOUND_HZ, 16, 2, true, false);
+    private SourceDataLine openLine() {
+        AudioFormat format = new AudioFormat((float) (SOUND_HZ * speed), 16, 2, true, false);
         try {
             SourceDataLine opened = AudioSystem.getSourceDataLine(format);
             opened.open(format, LINE_BYTES);
@@ -136,9 +143,9 @@ final class PicturePacer<A extends Axis> {
         SourceDataLine out = line;
         Time<A> start = lineStart;
         if (out != null && out.isOpen() && start != null) {
-            return start.plus(new Length(out.getMicrosecondPosition()));
+            return start.plus(new Length(out.getMicrosecondPosition()).times(speed));
         }
-        return from.plus(new Length((System.nanoTime() - clockStartNanos) / 1000));
+        return from.plus(new Length((System.nanoTime() - clockStartNanos) / 1000).times(speed));
     }
 
     private void present() {
@@ -153,7 +160,7 @@ final class PicturePacer<A extends Axis> {
                 }
                 long waitMicros = next.time().since(now()).micros();
                 while (waitMicros > 0 && !stopped) {
-                    TimeUnit.MICROSECONDS.sleep(Math.min(waitMicros, 20_000));
+                    TimeUnit.MICROSECONDS.sleep(Math.min(Math.round(waitMicros / speed), 20_000));
                     waitMicros = next.time().since(now()).micros();
                 }
                 if (!stopped && waitMicros > -TOO_LATE.micros()) {

@@ -17,7 +17,13 @@ public final class Playback implements AutoCloseable {
 
     /** Starts playing {@code file} at {@code from}, up to {@code until}, with pictures fitted into {@code width} × {@code height}. */
     public Playback(Path file, Time<Axis.Take> from, Time<Axis.Take> until, int width, int height, Screen screen) {
-        this.pacer = new PicturePacer<>(from, screen);
+        this(file, from, until, 1, width, height, screen);
+    }
+
+    /** @param speed 1 as it was filmed, 0.5 half as fast */
+    public Playback(
+            Path file, Time<Axis.Take> from, Time<Axis.Take> until, double speed, int width, int height, Screen screen) {
+        this.pacer = new PicturePacer<>(from, speed, screen);
         this.from = from;
         this.until = until;
         Thread decoder = new Thread(() -> decode(file, width, height), "playback-decoder");

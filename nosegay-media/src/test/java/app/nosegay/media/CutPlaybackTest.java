@@ -142,4 +142,29 @@ class CutPlaybackTest {
         assertThat(seen.message).contains("t").contains("missing");
         assertThat(seen.times).isEmpty();
     }
+
+    /** A second of a take lasts two, and all its pictures are seen in their order. */
+    @Test
+    void aTakePlaysAtHalfItsSpeed() throws Exception {
+        List<Double> times = Collections.synchronizedList(new ArrayList<>());
+        CountDownLatch over = new CountDownLatch(1);
+        long began = System.nanoTime();
+        try (Playback playback = new Playback(
+                film, Time.ofSeconds(1), Time.ofSeconds(2), 0.5, Movies.WIDTH, Movies.HEIGHT, new Playback.Screen() {
+                    @Override
+                    public void show(BufferedImage picture, Time<Axis.Take> time) {
+                        times.add(time.seconds());
+                    }
+
+                    @Override
+                    public void ended(String message) {
+                        over.countDown();
+                    }
+                })) {
+            assertThat(over.await(20, TimeUnit.SECONDS)).isTrue();
+        }
+        assertThat((System.nanoTime() - began) / 1e9).isGreaterThan(1.9);
+        assertThat(times).isSorted().hasSizeGreaterThan(20);
+        assertThat(times.get(times.size() - 1)).isGreaterThan(1.9);
+    }
 }

@@ -26,6 +26,7 @@ import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -59,7 +60,9 @@ public final class MatchStage implements StageView {
     private final VBox empty;
     private final VBox unread;
     private final Region filled;
+    private static final double HALF = 0.5;
     private boolean looping;
+    private final ToggleButton slow = new ToggleButton(DesktopText.of("match.match-stage.half-speed"));
 
     public MatchStage(Session session, Stage window) {
         this.session = session;
@@ -116,7 +119,12 @@ public final class MatchStage implements StageView {
         Button loop = Buttons.quiet(DesktopText.of("match.match-stage.loop-r"), this::loop);
         loop.setId("loop");
         loop.setTooltip(new Tooltip(DesktopText.of("match.match-stage.loop-tip")));
-        HBox buttons = new HBox(8, play, loop, keep);
+        slow.setId("half-speed");
+        slow.getStyleClass().add("quiet");
+        slow.setMinWidth(Region.USE_PREF_SIZE);
+        slow.setTooltip(new Tooltip(DesktopText.of("match.match-stage.half-speed-tip")));
+        slow.setOnAction(e -> changeSpeed());
+        HBox buttons = new HBox(4, play, loop, slow, keep);
         buttons.setAlignment(Pos.CENTER_LEFT);
         VBox doubtPage = new VBox(8, candidates.view(), buttons, doubts.list());
         VBox.setVgrow(doubts.list(), Priority.ALWAYS);
@@ -287,6 +295,20 @@ public final class MatchStage implements StageView {
                     }
                 },
                 () -> {});
+    }
+
+    /** What is playing goes on from where it is, at the other speed. */
+    private void changeSpeed() {
+        screen.speed(slow.isSelected() ? HALF : 1);
+        ScoreLine line = score.selected();
+        if (!screen.isPlaying() || line == null || line.isMissing()) {
+            return;
+        }
+        if (looping) {
+            loop();
+        } else if (playing != null) {
+            playFrom(line, playing);
+        }
     }
 
     /** Counts a rep of the playing line at the moment that is seen. */
@@ -467,6 +489,7 @@ public final class MatchStage implements StageView {
         switch (e.getCode()) {
             case R -> loop();
             case T -> tap();
+            case V -> slow.fire();
             case U -> useOther();
             case SPACE -> playSelected();
             case J -> score.step(1);

@@ -31,6 +31,7 @@ public final class TakeScreen {
     private Path shown;
     private Time<Axis.Take> shownAt;
     private Playback playing;
+    private double speed = 1;
 
     /** Draws over a picture of a take before it is shown; on the thread the picture comes on. */
     public interface Overlay {
@@ -69,6 +70,11 @@ public final class TakeScreen {
         return picture.getImage();
     }
 
+    /** How fast takes are played from now on: 1 as they were filmed. */
+    public void speed(double times) {
+        speed = times;
+    }
+
     public boolean isPlaying() {
         return playing != null;
     }
@@ -78,7 +84,7 @@ public final class TakeScreen {
         stop();
         Time<Axis.Take> end = from.plus(Length.ofSeconds(36_000));
         Playback[] mine = new Playback[1];
-        mine[0] = new Playback(file, from, end, width, height, new Playback.Screen() {
+        mine[0] = new Playback(file, from, end, speed, width, height, new Playback.Screen() {
             @Override
             public void show(BufferedImage image, Time<Axis.Take> time) {
                 overlay.draw(image, file, time);

@@ -79,6 +79,7 @@ final class KeysOverlay {
             new Key("match", "D", DesktopText.of("shell.keys-overlay.match-the-most-doubtful-boundary")),
             new Key("match", "B", DesktopText.of("shell.keys-overlay.match-keep-the-selected-boundary")),
             new Key("match", "R  ·  T  ·  U", DesktopText.of("shell.keys-overlay.match-repeat-around-the-start")),
+            new Key("match", "V", DesktopText.of("shell.keys-overlay.match-half-speed")),
             new Key("match", "1  ·  2  ·  3", DesktopText.of("shell.keys-overlay.match-candidates")),
             new Key("match", "C", DesktopText.of("shell.keys-overlay.match-compare")),
             new Key("match", "F", DesktopText.of("shell.keys-overlay.match-the-score-by-block")),

@@ -6,10 +6,10 @@ import javafx.scene.transform.Scale;
 
 /** Shows the whole window larger: what is inside is laid out in less room and drawn to fill it. */
 final class ZoomPane extends Pane {
-    /** What a stage needs in any case, in pixels: nothing is made so large that less is left. */
-    private static final double LEAST_WIDTH = 1024;
+    /** What a stage needs in any case, in pixels, as the smallest window has it: nothing is made so large that less is left. */
+    private static final double LEAST_WIDTH = 1100;
 
-    private static final double LEAST_HEIGHT = 600;
+    private static final double LEAST_HEIGHT = 640;
 
     private final Region content;
     private final Scale scale = new Scale(1, 1, 0, 0);
