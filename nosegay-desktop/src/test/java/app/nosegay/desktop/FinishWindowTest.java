@@ -73,6 +73,27 @@ class FinishWindowTest extends DrivenWindow {
         assertThat(intervals.getSelectionModel().getSelectedIndex()).isEqualTo(2);
     }
 
+    /** The beginning is seen as viewers will see it, in place of the cover; so is a chapter. */
+    @Test
+    void theFirstTenSecondsPlayWhereTheCoverIs() throws Exception {
+        openWithTake();
+        clickOn("#stage-publish");
+        clickOn("#play-opening");
+        until(() -> text("#played-at").startsWith("0:0"));
+        assertThat(lookup("#play-opening").queryAs(Button.class).getText()).isEqualTo("Stop");
+        clickOn("#play-opening");
+        until(() -> text("#played-at").isEmpty());
+        ListView<?> chapters = lookup("#chapters").queryListView();
+        interact(() -> {
+            chapters.getSelectionModel().select(1);
+            chapters.requestFocus();
+        });
+        push(KeyCode.ENTER);
+        until(() -> text("#played-at").startsWith("0:1"));
+        // It stops by itself, and the cover is back.
+        until(() -> text("#played-at").isEmpty());
+    }
+
     /** Large, as large as on a phone, with half-shut eyes, beside what it was: the picture is there in all of them. */
     @Test
     void thePictureIsLookedAtInFourWays() throws Exception {

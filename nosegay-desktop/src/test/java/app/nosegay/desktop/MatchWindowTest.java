@@ -21,9 +21,9 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
@@ -197,7 +197,8 @@ class MatchWindowTest extends DrivenWindow {
         until(() -> text("#now-at").equals(first) || seconds(text("#now-at")) < start);
         // Slower, from the beginning of the stretch, and still over and over.
         push(KeyCode.V);
-        assertThat(lookup("#half-speed").queryAs(ToggleButton.class).isSelected()).isTrue();
+        assertThat(lookup("#half-speed").queryAs(ToggleButton.class).isSelected())
+                .isTrue();
         until(() -> seconds(text("#now-at")) > start);
         until(() -> seconds(text("#now-at")) < start);
         push(KeyCode.SPACE);

@@ -41,6 +41,8 @@ public final class ChangeKeeper implements AutoCloseable {
      */
     public ChangeKeeper(Consumer<IOException> listener) {
         this.listener = listener;
+        // The first writing of a program takes longest: what it needs is loaded before there is anything to lose.
+        thread.execute(() -> WorkoutJson.write(Workout.EMPTY));
     }
 
     /** The workout has changed: it is kept in {@code target} soon. */

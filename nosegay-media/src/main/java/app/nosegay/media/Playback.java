@@ -22,7 +22,13 @@ public final class Playback implements AutoCloseable {
 
     /** @param speed 1 as it was filmed, 0.5 half as fast */
     public Playback(
-            Path file, Time<Axis.Take> from, Time<Axis.Take> until, double speed, int width, int height, Screen screen) {
+            Path file,
+            Time<Axis.Take> from,
+            Time<Axis.Take> until,
+            double speed,
+            int width,
+            int height,
+            Screen screen) {
         this.pacer = new PicturePacer<>(from, speed, screen);
         this.from = from;
         this.until = until;

@@ -139,8 +139,7 @@ public final class CallReader {
             // Where only its first or last words belong to something else, the rest may still be a call.
             int free = freeUpTo(from, to);
             m.useAnchoringBounds(true);
-            boolean shorter =
-                    free > from && free < to && m.region(from, free).lookingAt();
+            boolean shorter = free > from && free < to && m.region(from, free).lookingAt();
             if (free == to || shorter) {
                 next = m.end();
                 apply(rule, m);

@@ -51,6 +51,7 @@ class BeginningsTest {
         String text = " keep going half way there half way ";
         assertThat(new Beginnings(text).of(Pattern.compile("(?<= )(?:half way)(?= )"), text))
                 .containsExactly(12, 27);
-        assertThat(Beginnings.withoutLookBehind("(?<=[.)] )(?:a(?<!\\)x)b|\\(?<)c")).isEqualTo("(?:ab|\\(?<)c");
+        assertThat(Beginnings.withoutLookBehind("(?<=[.)] )(?:a(?<!\\)x)b|\\(?<)c"))
+                .isEqualTo("(?:ab|\\(?<)c");
     }
 }

@@ -23,7 +23,7 @@ import javafx.application.Platform;
 import javafx.scene.image.ImageView;
 
 /** The programme as it will be rendered: standing at a moment, or playing with the sound as it will be mixed. */
-final class FinishedPicture {
+public final class FinishedPicture {
     private static final int STILL_WIDTH = 1280;
     private static final int STILL_HEIGHT = 720;
     private static final int PLAYED_WIDTH = 960;
@@ -48,7 +48,7 @@ final class FinishedPicture {
     /**
      * @param shown told on the interface thread when a standing picture is there: where its pieces lie is known from then on
      */
-    FinishedPicture(Session session, Runnable shown) {
+    public FinishedPicture(Session session, Runnable shown) {
         this.session = session;
         this.shown = shown;
         this.frames = new Scrubber(
@@ -58,11 +58,11 @@ final class FinishedPicture {
         view.setPreserveRatio(true);
     }
 
-    ImageView view() {
+    public ImageView view() {
         return view;
     }
 
-    boolean isPlaying() {
+    public boolean isPlaying() {
         return playing != null;
     }
 
@@ -100,7 +100,7 @@ final class FinishedPicture {
     }
 
     /** Plays from {@code from} to the end; {@code follow} hears the moment that is seen. */
-    void play(Programme of, Time<Axis.Cut> from, Consumer<Time<Axis.Cut>> follow) {
+    public void play(Programme of, Time<Axis.Cut> from, Consumer<Time<Axis.Cut>> follow) {
         stop();
         SoundPlan sound;
         try {
@@ -144,7 +144,7 @@ final class FinishedPicture {
         playing = mine[0];
     }
 
-    void stop() {
+    public void stop() {
         if (playing != null) {
             playing.close();
             playing = null;

@@ -2,10 +2,12 @@ package app.nosegay.desktop.publish;
 
 import app.nosegay.captions.TimedText;
 import app.nosegay.cut.Cut;
+import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.dress.FinishedPicture;
 import app.nosegay.desktop.session.RecordingSource;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
@@ -13,6 +15,7 @@ import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishPictures;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.awt.image.BufferedImage;
@@ -25,12 +28,14 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BiConsumer;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -45,6 +50,8 @@ public final class PublishStage implements StageView {
     private static final int COVER_WIDTH = 800;
     private static final int COVER_HEIGHT = 450;
     private static final double SHOWN_WIDTH = 400;
+    /** Within these a viewer stays or goes. */
+    private static final Length OPENING = Length.ofSeconds(10);
     /** A chapter's picture, in pixels, and how far into the chapter it is taken. */
     private static final int SEEN_WIDTH = 96;
 
@@ -69,11 +76,17 @@ public final class PublishStage implements StageView {
         thread.setDaemon(true);
         return thread;
     });
+    private final FinishedPicture played;
+    private final Button opening =
+            Buttons.quiet(DesktopText.of("publish.publish-stage.play-opening"), "play-opening", this::playOpening);
+    private final Label playedAt = new Label();
     private Programme programme;
     private Programme painted;
 
     public PublishStage(Session session, Stage window) {
         this.session = session;
+        played = new FinishedPicture(session, () -> {});
+        session.atClose(played::stop);
         coverPage = new CoverPage(session, painting);
         template = new TemplatePage(session, this::describe);
         outputs = new OutputsPanel(session, window, template::template);
@@ -90,7 +103,10 @@ public final class PublishStage implements StageView {
     private Region filled() {
         cover.setFitWidth(SHOWN_WIDTH);
         cover.setPreserveRatio(true);
-        StackPane frame = new StackPane(cover);
+        played.view().setFitWidth(SHOWN_WIDTH);
+        played.view().setFitHeight(SHOWN_WIDTH * 9 / 16);
+        played.view().setVisible(false);
+        StackPane frame = new StackPane(cover, played.view());
         frame.setMinSize(SHOWN_WIDTH, SHOWN_WIDTH * 9 / 16);
         frame.setMaxSize(SHOWN_WIDTH, SHOWN_WIDTH * 9 / 16);
         frame.getStyleClass().add("picture");
@@ -102,11 +118,26 @@ public final class PublishStage implements StageView {
         description.setId("description");
         description.setAccessibleText(DesktopText.of("publish.publish-stage.the-description"));
         VBox.setVgrow(description, Priority.ALWAYS);
-        VBox left = new VBox(8, frame, strip, description);
+        playedAt.getStyleClass().add("small");
+        playedAt.setId("played-at");
+        HBox play = new HBox(8, opening, playedAt);
+        play.setAlignment(Pos.CENTER_LEFT);
+        VBox left = new VBox(6, frame, strip, play, description);
         left.setMinWidth(SHOWN_WIDTH);
         left.setMaxWidth(SHOWN_WIDTH);
         chapters.setCellFactory(l -> new CueCell(this::picture));
         chapters.setId("chapters");
+        chapters.setOnMouseClicked(e -> {
+            if (e.getClickCount() == 2) {
+                playChapter();
+            }
+        });
+        chapters.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+                playChapter();
+                e.consume();
+            }
+        });
         chapters.setAccessibleText(DesktopText.of("publish.publish-stage.chapter-list"));
         captions.setCellFactory(l -> new CueCell(null));
         captions.setId("captions");
@@ -197,7 +228,44 @@ public final class PublishStage implements StageView {
 
     @Override
     public void left() {
+        stopPlaying();
         template.keep();
+    }
+
+    /** What decides whether a viewer stays. */
+    private void playOpening() {
+        if (played.isPlaying()) {
+            stopPlaying();
+        } else {
+            play(Time.zero());
+        }
+    }
+
+    private void playChapter() {
+        TimedText.Cue chapter = chapters.getSelectionModel().getSelectedItem();
+        if (chapter != null) {
+            play(chapter.span().start());
+        }
+    }
+
+    /** Shows ten seconds of the finished video in place of the cover. */
+    private void play(Time<Axis.Cut> from) {
+        Time<Axis.Cut> until = from.plus(OPENING);
+        played.play(programme, from, time -> {
+            played.view().setVisible(true);
+            playedAt.setText(time.toString());
+            if (!time.isBefore(until)) {
+                stopPlaying();
+            }
+        });
+        opening.setText(DesktopText.of("publish.publish-stage.stop"));
+    }
+
+    private void stopPlaying() {
+        played.stop();
+        played.view().setVisible(false);
+        playedAt.setText("");
+        opening.setText(DesktopText.of("publish.publish-stage.play-opening"));
     }
 
     /** Paints the cover beside the interface thread; only the newest is shown. */

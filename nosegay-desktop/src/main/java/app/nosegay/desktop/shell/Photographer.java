@@ -73,14 +73,15 @@ public final class Photographer {
         steps.add(new Step(() -> pick("script", "#windows", 8), () -> true, "script"));
         steps.add(new Step(() -> shell.go("shoot"), () -> true, "shoot"));
         steps.add(new Step(
-                () -> shoot().startFrom(9), () -> shoot().isRunning() && shoot().secondsLeft() < 10, "shoot-clock"));
+                () -> shoot().startFrom(10), () -> shoot().isRunning() && shoot().secondsLeft() < 10, "shoot-clock"));
         steps.add(new Step(
                 () -> shoot().end(),
                 () -> !shoot().isRunning() && !session.jobs().isRunning(),
                 null));
         steps.add(new Step(() -> session.jobs().tell(""), () -> true, null));
+        steps.add(new Step(() -> shoot().showVerdict(), () -> isPainted("#verdict-filmed"), "shoot-verdict"));
         steps.add(new Step(() -> pick("match", "#score", 6), () -> true, "match"));
-        for (String page : List.of("findings", "cuts", "words", "takes")) {
+        for (String page : List.of("findings", "cuts", "words")) {
             String picture = "match-" + page.toLowerCase(Locale.ROOT);
             steps.add(new Step(() -> ((MatchStage) shell.stage("match")).showPage(page), () -> true, picture));
         }

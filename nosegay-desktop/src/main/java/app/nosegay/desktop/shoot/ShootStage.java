@@ -232,7 +232,8 @@ public final class ShootStage implements StageView {
                 .anyMatch(t -> now.match().takes().stream().anyMatch(m -> m.id().equals(t.id())));
     }
 
-    private void showVerdict() {
+    /** Shows what is to be filmed and said once more. */
+    public void showVerdict() {
         before = null;
         VerdictPage page = new VerdictPage(session, programme, unheard, new VerdictPage.Ways() {
             @Override
