@@ -25,7 +25,7 @@ public final class WindowPlace {
                 stage.setMaximized(kept.maximised());
             }
         } catch (IOException e) {
-            FailureLog.note("the place of the window", e);
+            FailureLog.note("window-place", e);
         }
         return () -> WindowSettings.change(s -> stage.isMaximized()
                 ? s.withPlace(s.x(), s.y(), s.width(), s.height(), true)
