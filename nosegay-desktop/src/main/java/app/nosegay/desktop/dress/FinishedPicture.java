@@ -37,6 +37,7 @@ public final class FinishedPicture {
     private final Scrubber frames;
     private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
     private CutPlayback playing;
+    private Runnable ended = () -> {};
     private volatile boolean beside;
     private PublishVideo.Shape shape = PublishVideo.Shape.AS_FILMED;
     private Programme shapedFor;
@@ -60,6 +61,11 @@ public final class FinishedPicture {
 
     public ImageView view() {
         return view;
+    }
+
+    /** Has something done when playing has come to the end by itself. */
+    public void onEnded(Runnable done) {
+        ended = done;
     }
 
     public boolean isPlaying() {
@@ -134,7 +140,10 @@ public final class FinishedPicture {
                     @Override
                     public void ended(String message) {
                         Platform.runLater(() -> {
-                            playing = playing == mine[0] ? null : playing;
+                            if (playing == mine[0]) {
+                                playing = null;
+                                ended.run();
+                            }
                             if (message != null) {
                                 session.jobs().say(message);
                             }

@@ -86,6 +86,7 @@ public final class PublishStage implements StageView {
     public PublishStage(Session session, Stage window) {
         this.session = session;
         played = new FinishedPicture(session, () -> {});
+        played.onEnded(this::stopPlaying);
         session.atClose(played::stop);
         coverPage = new CoverPage(session, painting);
         template = new TemplatePage(session, this::describe);
