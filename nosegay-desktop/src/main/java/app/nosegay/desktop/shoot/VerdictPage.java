@@ -63,7 +63,11 @@ final class VerdictPage {
         boolean words = programme.evidence().stream().anyMatch(e -> !e.words().isEmpty());
         List<ScriptLine> missed = words ? List.of() : unheard;
         int n = wanted.again().size() + wanted.lines().size() + missed.size();
-        Label heading = new Label(DesktopText.of("shoot.verdict.heading", n));
+        // Nobody puts the lights out before it is known what was said.
+        Label heading = new Label(
+                n == 0 && !words
+                        ? DesktopText.of("shoot.verdict.nothing-seen")
+                        : DesktopText.of("shoot.verdict.heading", n));
         heading.getStyleClass().add("verdict-heading");
         heading.setId("verdict");
         heading.setWrapText(true);
