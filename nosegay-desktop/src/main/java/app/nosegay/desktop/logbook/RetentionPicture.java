@@ -1,18 +1,17 @@
 package app.nosegay.desktop.logbook;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.DrawnPane;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.publish.Retention;
 import java.util.List;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.layout.Pane;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 
 /** How many viewers are still there, over the intervals of their workout; where most leave is numbered. */
-final class RetentionPicture extends Pane {
+final class RetentionPicture extends DrawnPane {
     private static final double HEIGHT = 168;
     private static final double LEFT = 44;
     private static final double TOP = 8;
@@ -21,17 +20,13 @@ final class RetentionPicture extends Pane {
 
     private static final double BOTTOM = HEIGHT - BAND - 6;
 
-    private final Canvas canvas = new Canvas(10, HEIGHT);
     private Retention curve;
     private List<Retention.Loss> losses = List.of();
     private int numbered;
 
     RetentionPicture() {
-        setId("retention");
-        setMinHeight(HEIGHT);
-        setMaxHeight(HEIGHT);
+        super("retention", HEIGHT);
         setAccessibleText(DesktopText.of("logbook.retention.viewers-over-the-workout"));
-        getChildren().add(canvas);
     }
 
     /**
@@ -46,14 +41,7 @@ final class RetentionPicture extends Pane {
     }
 
     @Override
-    protected void layoutChildren() {
-        redraw();
-    }
-
-    private void redraw() {
-        canvas.setWidth(getWidth());
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, canvas.getWidth(), HEIGHT);
+    protected void draw(GraphicsContext g, double width, double height) {
         if (curve == null) {
             return;
         }
@@ -61,9 +49,9 @@ final class RetentionPicture extends Pane {
         double end = Math.max(1, points.get(points.size() - 1).second());
         double most = Math.max(
                 1, points.stream().mapToDouble(Retention.Point::share).max().orElse(1));
-        double across = (canvas.getWidth() - LEFT) / end;
+        double across = (width - LEFT) / end;
         double up = (BOTTOM - TOP) / most;
-        scale(g, most, up);
+        scale(g, width, most, up);
         for (int i = losses.size() - 1; i >= 0; i--) {
             Retention.Loss l = losses.get(i);
             double x = LEFT + l.at().start().seconds() * across;
@@ -97,14 +85,14 @@ final class RetentionPicture extends Pane {
     }
 
     /** Shares at a line each: none, a half, all. */
-    private void scale(GraphicsContext g, double most, double up) {
+    private static void scale(GraphicsContext g, double width, double most, double up) {
         g.setFont(Font.font("Source Sans 3", 13));
         g.setTextBaseline(VPos.CENTER);
         g.setLineWidth(1);
         for (double share = 0; share <= most + 1e-9; share += 0.5) {
             double y = BOTTOM - share * up;
             g.setStroke(Petals.RULE);
-            g.strokeLine(LEFT, y, canvas.getWidth(), y);
+            g.strokeLine(LEFT, y, width, y);
             g.setFill(Petals.FADED);
             g.fillText(DesktopText.of("logbook.retention.per-cent", share * 100), 0, y);
         }

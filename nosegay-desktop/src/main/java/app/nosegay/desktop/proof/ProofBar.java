@@ -1,6 +1,7 @@
 package app.nosegay.desktop.proof;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.DrawnPane;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.proof.IntervalComparison;
@@ -8,40 +9,28 @@ import app.nosegay.proof.Proof;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 
 /** The whole video as a bar: what is proven, what is to be looked at, what must be fixed, and what is not in it at all. */
-final class ProofBar extends Pane {
+final class ProofBar extends DrawnPane {
     private static final double HEIGHT = 16;
 
-    private final Canvas canvas = new Canvas(10, HEIGHT);
     private final Consumer<IntervalComparison> chosen;
     private Proof proof = new Proof(List.of(), List.of(), List.of());
 
     /** @param chosen told the interval that was clicked */
     ProofBar(Consumer<IntervalComparison> chosen) {
+        super("proof-bar", HEIGHT);
         this.chosen = chosen;
-        setId("proof-bar");
-        setMinHeight(HEIGHT);
-        setMaxHeight(HEIGHT);
         setCursor(Cursor.HAND);
-        getChildren().add(canvas);
         setOnMouseClicked(this::click);
     }
 
     void show(Proof now) {
         proof = now;
         setAccessibleText(DesktopText.of("proof.proof-bar.proven", now.proven()));
-        redraw();
-    }
-
-    @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
         redraw();
     }
 
@@ -53,17 +42,16 @@ final class ProofBar extends Pane {
                         .sum());
     }
 
-    private void redraw() {
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, canvas.getWidth(), HEIGHT);
-        double scale = canvas.getWidth() / total();
+    @Override
+    protected void draw(GraphicsContext g, double width, double height) {
+        double scale = width / total();
         double x = 0;
         for (IntervalComparison c : proof.comparisons()) {
-            double width = c.interval().length().seconds() * scale;
+            double w = c.interval().length().seconds() * scale;
             g.setFill(colour(c));
             g.setGlobalAlpha(proof.isProven(c) ? 0.6 : 1);
-            g.fillRect(x, 0, Math.max(1, width - 1), HEIGHT);
-            x += width;
+            g.fillRect(x, 0, Math.max(1, w - 1), height);
+            x += w;
         }
         g.setGlobalAlpha(1);
     }
@@ -77,7 +65,7 @@ final class ProofBar extends Pane {
     }
 
     private void click(MouseEvent e) {
-        double at = e.getX() / canvas.getWidth() * total();
+        double at = e.getX() / getWidth() * total();
         for (IntervalComparison c : proof.comparisons()) {
             at -= c.interval().length().seconds();
             if (at < 0) {

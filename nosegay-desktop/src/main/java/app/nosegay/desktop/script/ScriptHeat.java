@@ -1,6 +1,7 @@
 package app.nosegay.desktop.script;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.DrawnPane;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.plan.Segment;
 import app.nosegay.script.TalkWindow;
@@ -9,22 +10,19 @@ import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.util.function.Consumer;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 
 /** The whole workout in true proportion: how full of words each part is. Too full stands out over the line, silence is paper. */
-final class ScriptHeat extends Pane {
+final class ScriptHeat extends DrawnPane {
     private static final double HEIGHT = 46;
     /** A full part reaches to here; what is too much stands above it. */
     private static final double FULL = 34;
     /** Parts that hardly fill at all still show that something is said. */
     private static final double LEAST = 3;
 
-    private final Canvas canvas = new Canvas(10, HEIGHT);
     private final Tooltip tip = new Tooltip();
     private final Consumer<Segment> chosen;
     private Programme programme;
@@ -33,12 +31,9 @@ final class ScriptHeat extends Pane {
 
     /** @param chosen told the part that was clicked */
     ScriptHeat(Consumer<Segment> chosen) {
+        super("script-heat", HEIGHT);
         this.chosen = chosen;
-        setId("script-heat");
-        setMinHeight(HEIGHT);
-        setMaxHeight(HEIGHT);
         setCursor(Cursor.HAND);
-        getChildren().add(canvas);
         setAccessibleText(DesktopText.of("script.heat.of-the-workout"));
         Tooltip.install(this, tip);
         setOnMouseClicked(this::click);
@@ -57,14 +52,8 @@ final class ScriptHeat extends Pane {
         redraw();
     }
 
-    @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        redraw();
-    }
-
     private double scale() {
-        return canvas.getWidth() / Math.max(1, programme.timeline().total().seconds());
+        return getWidth() / Math.max(1, programme.timeline().total().seconds());
     }
 
     private Segment at(MouseEvent e) {
@@ -94,9 +83,8 @@ final class ScriptHeat extends Pane {
         }
     }
 
-    private void redraw() {
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, canvas.getWidth(), HEIGHT);
+    @Override
+    protected void draw(GraphicsContext g, double width, double height) {
         if (programme == null) {
             return;
         }

@@ -1,32 +1,28 @@
 package app.nosegay.desktop.series;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.DrawnPane;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.plan.Bouquet;
 import app.nosegay.library.MuscleGroup;
 import app.nosegay.series.SeriesReport;
 import app.nosegay.time.Length;
 import java.util.List;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 
 /** A line per muscle group over the days: a seed as large as its load, thorns between days that leave it no rest. */
-final class RecoveryChart extends Pane {
+final class RecoveryChart extends DrawnPane {
     private static final double ROW = 17;
     private static final double NAMES = 118;
     private static final double LARGEST = 7;
 
-    private final Canvas canvas = new Canvas(10, 10);
     private SeriesReport report;
 
     RecoveryChart() {
-        setId("series-recovery");
-        setMinHeight(ROW * MuscleGroup.values().length + 4);
+        super("series-recovery", ROW * MuscleGroup.values().length + 4);
         setAccessibleText(DesktopText.of("series.recovery.load-per-day"));
-        getChildren().add(canvas);
     }
 
     void show(SeriesReport now) {
@@ -35,20 +31,12 @@ final class RecoveryChart extends Pane {
     }
 
     @Override
-    protected void layoutChildren() {
-        redraw();
-    }
-
-    private void redraw() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getMinHeight());
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    protected void draw(GraphicsContext g, double width, double height) {
         if (report == null) {
             return;
         }
         int days = SeriesCalendar.weeks(report) * SeriesCalendar.WEEK;
-        double step = (canvas.getWidth() - NAMES) / days;
+        double step = (width - NAMES) / days;
         double most = report.days().stream()
                 .flatMap(d -> d.balance().muscles().values().stream())
                 .mapToDouble(Length::seconds)
@@ -63,7 +51,7 @@ final class RecoveryChart extends Pane {
             g.fillText(group.word().replace('-', ' '), 0, y + 4);
             g.setStroke(Petals.RULE);
             g.setLineWidth(1);
-            g.strokeLine(NAMES, y, canvas.getWidth(), y);
+            g.strokeLine(NAMES, y, width, y);
             Color colour = Bouquet.colour(group);
             for (SeriesReport.Day day : report.days()) {
                 double load =
