@@ -40,6 +40,11 @@ public enum CueKind {
         return this == EASIER || this == HARDER || this == INSTEAD;
     }
 
+    /** Whether viewers miss it when it is not said; of other lines nobody but the creator knows. */
+    public boolean isReliedOn() {
+        return isOption() || this == BREATH || this == CAUTION || this == GEAR;
+    }
+
     public static Optional<CueKind> of(String word) {
         return Arrays.stream(values()).filter(k -> k.word().equals(word)).findFirst();
     }

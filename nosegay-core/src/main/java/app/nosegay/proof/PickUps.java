@@ -1,7 +1,6 @@
 package app.nosegay.proof;
 
 import app.nosegay.cut.Cut;
-import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
@@ -17,7 +16,6 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 
@@ -39,11 +37,6 @@ public record PickUps(List<Again> again, List<Line> lines) {
             "sound.clipping",
             "sound.quiet");
 
-    /** What viewers miss when it is not said; other lines are coaching that nobody knows of. */
-    private static final Set<CueKind> MISSED =
-            EnumSet.of(CueKind.EASIER, CueKind.HARDER, CueKind.INSTEAD, CueKind.BREATH, CueKind.CAUTION, CueKind.GEAR);
-    /** Whoever says less than this share of the script speaks freely, or was not understood: nothing is told of single lines. */
-    private static final double FOLLOWS_SCRIPT = 0.5;
     /** The share of an interval in which an option has to come first (PRODUCT.md, cue plan). */
     private static final double OPTION_BY = 1 / 3.0;
 
@@ -86,7 +79,7 @@ public record PickUps(List<Again> again, List<Line> lines) {
             List<Finding> open) {
         List<Again> again = new ArrayList<>();
         List<Line> lines = new ArrayList<>();
-        boolean followed = said.stream().filter(ScriptLineMatch::isSaid).count() >= FOLLOWS_SCRIPT * said.size();
+        List<ScriptLineMatch> relied = ScriptLineMatch.reliedOn(said);
         for (Interval interval : timeline.intervals()) {
             String why = whyAgain(interval, match, open);
             if (!why.isEmpty()) {
@@ -103,12 +96,9 @@ public record PickUps(List<Again> again, List<Line> lines) {
                             Length.ZERO));
                 }
             }
-            if (followed) {
-                said.stream()
-                        .filter(l -> MISSED.contains(l.line().kind())
-                                && isOf(interval, l.line().segment()))
-                        .forEach(l -> missed(interval, match, cut, l, here));
-            }
+            relied.stream()
+                    .filter(l -> isOf(interval, l.line().segment()))
+                    .forEach(l -> missed(interval, timeline, match, cut, l, here));
             here.sort(Comparator.comparing(Line::at, Comparator.nullsLast(Comparator.naturalOrder())));
             lines.addAll(here);
         }
@@ -140,21 +130,15 @@ public record PickUps(List<Again> again, List<Line> lines) {
     }
 
     /** A line that was not said, or an option that came too late. */
-    private static void missed(Interval interval, Match match, Cut cut, ScriptLineMatch line, List<Line> lines) {
-        Match.Placed placed = match.segment(line.line().segment())
-                .filter(Match.Placed::matched)
-                .orElse(null);
-        if (placed == null || !placed.take().equals(line.take())) {
-            return;
-        }
-        Length into = line.line()
-                .start()
-                .since(segment(interval, line.line().segment()).start());
-        Time<Axis.Take> due = placed.start().plus(into);
+    private static void missed(
+            Interval interval, Timeline timeline, Match match, Cut cut, ScriptLineMatch line, List<Line> lines) {
+        Time<Axis.Take> due = line.due(timeline, match);
         Length late = Length.ZERO;
         if (line.isSaid()) {
             boolean counts = line.line().kind().isOption() && interval.kind().isMoving();
-            Time<Axis.Take> latest = placed.start().plus(interval.length().times(OPTION_BY));
+            Time<Axis.Take> begins =
+                    match.segment(interval.first().id()).map(Match.Placed::start).orElse(due);
+            Time<Axis.Take> latest = begins.plus(interval.length().times(OPTION_BY));
             late = counts ? line.time().since(Time.max(latest, due)) : Length.ZERO;
             if (late.compareTo(line.line().spoken()) <= 0) {
                 return;
@@ -162,13 +146,6 @@ public record PickUps(List<Again> again, List<Line> lines) {
         }
         lines.add(new Line(
                 interval, line.line().text(), cut.toCut(line.take(), due).orElse(null), "", late));
-    }
-
-    private static Segment segment(Interval interval, String id) {
-        return interval.segments().stream()
-                .filter(s -> s.id().equals(id))
-                .findFirst()
-                .orElseThrow();
     }
 
     /** The intervals to film again as a small run sheet of their own, with the heads of the whole one. */

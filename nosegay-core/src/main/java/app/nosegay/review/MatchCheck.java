@@ -70,7 +70,9 @@ public final class MatchCheck {
             check.found.all(spoken.findings());
             check.misstatements.addAll(spoken.misstatements());
         }
-        List<VoiceOver> overs = VoiceOver.of(check.misstatements, match, takes);
+        List<Misstatement> again = new ArrayList<>(check.misstatements);
+        again.addAll(ScriptLineMatch.unsaid(timeline, match, said));
+        List<VoiceOver> overs = VoiceOver.of(again, match, takes);
         check.mended(overs);
         check.takes(overs);
         return new ReviewResult(check.found.worstFirst(), check.misstatements, overs);
@@ -79,7 +81,9 @@ public final class MatchCheck {
     /** What is said again and laid over is no slip any more. */
     private void mended(List<VoiceOver> overs) {
         for (VoiceOver over : overs) {
-            found.remove(over.misstatement().finding());
+            if (over.misstatement().finding() != null) {
+                found.remove(over.misstatement().finding());
+            }
             misstatements.remove(over.misstatement());
         }
     }

@@ -11,6 +11,7 @@ import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -51,8 +52,36 @@ public record ScriptLineMatch(ScriptLine line, String take, Time<Axis.Take> time
             CueKind.CAUTION,
             CueKind.PERMIT);
 
+    /** Whoever says less than this share of the script speaks freely, or was not understood: nothing is told of single lines. */
+    private static final double FOLLOWS_SCRIPT = 0.5;
+
     public boolean isSaid() {
         return time != null;
+    }
+
+    /** The lines viewers rely on, of moves that were filmed; none where the script was not followed. */
+    public static List<ScriptLineMatch> reliedOn(List<ScriptLineMatch> said) {
+        boolean followed = said.stream().filter(ScriptLineMatch::isSaid).count() >= FOLLOWS_SCRIPT * said.size();
+        return said.stream()
+                .filter(l -> followed && l.take() != null && l.line().kind().isReliedOn())
+                .toList();
+    }
+
+    /** When it is due in the take its segment lies in. */
+    public Time<Axis.Take> due(Timeline timeline, Match match) {
+        Time<Axis.Plan> start = timeline.segment(line.segment()).orElseThrow().start();
+        return match.segment(line.segment()).orElseThrow().start().plus(line.start().since(start));
+    }
+
+    /** What should be said where it was not, as far as viewers rely on it. */
+    static List<Misstatement> unsaid(Timeline timeline, Match match, List<ScriptLineMatch> said) {
+        return reliedOn(said).stream()
+                .filter(l -> !l.isSaid())
+                .map(l -> {
+                    Time<Axis.Take> due = l.due(timeline, match);
+                    return new Misstatement(null, l.take(), new Span<>(due, due), "", l.line().text(), "");
+                })
+                .toList();
     }
 
     /** Whether a call is nothing but a part of this line, which coaches. */

@@ -1,6 +1,5 @@
 package app.nosegay.shoot;
 
-import app.nosegay.library.CueKind;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
@@ -10,7 +9,6 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -24,8 +22,6 @@ import java.util.Set;
  * on as it has words. Driven by the clock, not thread-safe.
  */
 public final class OwedLines {
-    private static final Set<CueKind> RELIED_ON =
-            EnumSet.of(CueKind.EASIER, CueKind.HARDER, CueKind.INSTEAD, CueKind.BREATH, CueKind.CAUTION, CueKind.GEAR);
     /** Speech as long as this share of a line is taken for the line: people speak faster than planned, and drop words. */
     private static final double SAID = 0.6;
     /** A line may be begun so much before its second. */
@@ -125,7 +121,7 @@ public final class OwedLines {
 
     private boolean isReliedOn(ScriptLine line) {
         boolean ofThisRun = first != null && !line.start().isBefore(first);
-        return ofThisRun && (RELIED_ON.contains(line.kind()) || promised.contains(line));
+        return ofThisRun && (line.kind().isReliedOn() || promised.contains(line));
     }
 
     private boolean isSaid(ScriptLine line) {

@@ -196,7 +196,11 @@ public record Programme(
 
     /** What to film and to say once more. */
     public PickUps pickUps() {
-        return PickUps.of(timeline, match, cut, misstatements, said, proof.open());
+        List<ScriptLineMatch> open = said.stream()
+                .filter(l -> overs.stream()
+                        .noneMatch(o -> o.misstatement().say().equals(l.line().text())))
+                .toList();
+        return PickUps.of(timeline, match, cut, misstatements, open, proof.open());
     }
 
     /** What was said of the moves that no script had. */

@@ -25,6 +25,7 @@ import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.review.VoiceOver;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
+import app.nosegay.script.ScriptLine;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -251,6 +252,41 @@ class OffTheScriptTest {
         assertThat(Captions.of(Map.of("t", List.of(at("a/push-up/r1", 14, "Ten seconds."))), cut, mended.overs()))
                 .extracting(TimedText.Cue::text)
                 .containsExactly("Sixteen seconds left.");
+    }
+
+    /** An option nobody said is said later on its own: it lies where it was due, and the take is no stranger. */
+    @Test
+    void anOptionThatWasForgottenIsLaidInWhenItIsSaidLater() {
+        Match whole = asPlanned();
+        Match.Take other = new Match.Take("p", "p.wav", Length.ofSeconds(30), null, 0, List.of(), true);
+        Match match = new Match(List.of(whole.takes().get(0), other), whole.segments(), List.of(), Map.of());
+        String option = "Easier: put your knees down.";
+        Caption later = new Caption(Time.ofSeconds(4), Time.ofSeconds(6), option);
+        TakeEvidence pick = new TakeEvidence(
+                "p", "p.wav", Length.ofSeconds(30), List.of(), List.of(), Trace.NONE, Trace.NONE, null, List.of(later));
+        Segment pushUp = TIMELINE.segment("a/push-up/r1").orElseThrow();
+        Time<Axis.Plan> planned = pushUp.start().plus(Length.ofSeconds(3));
+        ScriptLine line = new ScriptLine(pushUp.id(), CueKind.EASIER, option, planned, Length.ofSeconds(2));
+        ScriptLine cheer = new ScriptLine(pushUp.id(), CueKind.CHEER, "Good.", planned, Length.ofSeconds(1));
+        Time<Axis.Take> due =
+                match.segment(pushUp.id()).orElseThrow().start().plus(Length.ofSeconds(3));
+        List<ScriptLineMatch> said =
+                List.of(new ScriptLineMatch(line, "t", null, 0), new ScriptLineMatch(cheer, "t", due, 1));
+
+        ReviewResult result = MatchCheck.check(
+                TIMELINE, CUES, match, MatchNotes.NONE, List.of(take(), pick), List.of(), said);
+
+        assertThat(codes(result.findings())).contains("match.pick-up-lines").doesNotContain("match.foreign");
+        Cut cut = Cut.of(whole);
+        assertThat(result.overs()).singleElement().satisfies(o -> {
+            assertThat(o.words()).isEqualTo(option);
+            assertThat(o.in(cut).orElseThrow().contains(cut.toCut("t", due).orElseThrow()))
+                    .isTrue();
+        });
+        // Who says little of the script speaks freely: the line is not taken for one that is missing.
+        ReviewResult freely = MatchCheck.check(
+                TIMELINE, CUES, match, MatchNotes.NONE, List.of(take(), pick), List.of(), said.subList(0, 1));
+        assertThat(freely.overs()).isEmpty();
     }
 
     @ParameterizedTest

@@ -67,6 +67,9 @@ public final class ShootStage implements StageView {
     private List<Workout.TakeRef> before;
 
     private List<ScriptLine> unheard = List.of();
+    /** The workout the last run, or the page that is shown, is of. */
+    private long opened;
+
     private Region verdictPage;
     private ShootRun run;
     private SessionTakes.Recipient recipient;
@@ -182,7 +185,9 @@ public final class ShootStage implements StageView {
         rehearse.setDisable(!any);
         verdict.setVisible(!now.match().takes().isEmpty());
         boolean isShown = view.getCenter() != null && view.getCenter() == verdictPage;
-        if (isShown || before != null && run == null && isNewMatched(now)) {
+        if (isShown && (!session.isOpen(opened) || now.match().takes().isEmpty())) {
+            view.setCenter(ready);
+        } else if (isShown || before != null && run == null && session.isOpen(opened) && isNewMatched(now)) {
             showVerdict();
         }
         int chosen = Math.max(0, from.getSelectionModel().getSelectedIndex());
@@ -235,6 +240,7 @@ public final class ShootStage implements StageView {
     /** Shows what is to be filmed and said once more. */
     public void showVerdict() {
         before = null;
+        opened = session.opened();
         VerdictPage page = new VerdictPage(session, programme, unheard, new VerdictPage.Ways() {
             @Override
             public void filmFrom(String segment) {
@@ -368,6 +374,7 @@ public final class ShootStage implements StageView {
         if (devices.isSimulated()) {
             unheard = List.of();
             before = session.workout().takes();
+        opened = session.opened();
             session.takes().film(System.nanoTime() & 0xffff);
             return;
         }
@@ -425,6 +432,7 @@ public final class ShootStage implements StageView {
         }
         unheard = done.missed();
         before = session.workout().takes();
+        opened = session.opened();
         session.jobs()
                 .run(
                         DesktopText.of("shoot.shoot-stage.finishing-the-take"),

@@ -87,7 +87,12 @@ final class VerdictPage {
             wanted.lines().forEach(l -> rows.add(line(l)));
             missed.forEach(l -> rows.add(
                     line(l.text(), programme.timeline().spoken(l.segment()), DesktopText.of("shoot.verdict.unheard"))));
-            parts.getChildren().add(part(DesktopText.of("shoot.verdict.say-again"), rows));
+            VBox part = part(DesktopText.of("shoot.verdict.say-again"), rows);
+            Label how = new Label(DesktopText.of("shoot.verdict.say-how"));
+            how.getStyleClass().add("small");
+            how.setWrapText(true);
+            part.getChildren().add(how);
+            parts.getChildren().add(part);
         }
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
