@@ -136,8 +136,9 @@ public record PickUps(List<Again> again, List<Line> lines) {
         Length late = Length.ZERO;
         if (line.isSaid()) {
             boolean counts = line.line().kind().isOption() && interval.kind().isMoving();
-            Time<Axis.Take> begins =
-                    match.segment(interval.first().id()).map(Match.Placed::start).orElse(due);
+            Time<Axis.Take> begins = match.segment(interval.first().id())
+                    .map(Match.Placed::start)
+                    .orElse(due);
             Time<Axis.Take> latest = begins.plus(interval.length().times(OPTION_BY));
             late = counts ? line.time().since(Time.max(latest, due)) : Length.ZERO;
             if (late.compareTo(line.line().spoken()) <= 0) {

@@ -70,7 +70,10 @@ public record ScriptLineMatch(ScriptLine line, String take, Time<Axis.Take> time
     /** When it is due in the take its segment lies in. */
     public Time<Axis.Take> due(Timeline timeline, Match match) {
         Time<Axis.Plan> start = timeline.segment(line.segment()).orElseThrow().start();
-        return match.segment(line.segment()).orElseThrow().start().plus(line.start().since(start));
+        return match.segment(line.segment())
+                .orElseThrow()
+                .start()
+                .plus(line.start().since(start));
     }
 
     /** What should be said where it was not, as far as viewers rely on it. */
@@ -79,7 +82,8 @@ public record ScriptLineMatch(ScriptLine line, String take, Time<Axis.Take> time
                 .filter(l -> !l.isSaid())
                 .map(l -> {
                     Time<Axis.Take> due = l.due(timeline, match);
-                    return new Misstatement(null, l.take(), new Span<>(due, due), "", l.line().text(), "");
+                    return new Misstatement(
+                            null, l.take(), new Span<>(due, due), "", l.line().text(), "");
                 })
                 .toList();
     }

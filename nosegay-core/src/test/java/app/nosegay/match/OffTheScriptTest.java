@@ -268,13 +268,12 @@ class OffTheScriptTest {
         Time<Axis.Plan> planned = pushUp.start().plus(Length.ofSeconds(3));
         ScriptLine line = new ScriptLine(pushUp.id(), CueKind.EASIER, option, planned, Length.ofSeconds(2));
         ScriptLine cheer = new ScriptLine(pushUp.id(), CueKind.CHEER, "Good.", planned, Length.ofSeconds(1));
-        Time<Axis.Take> due =
-                match.segment(pushUp.id()).orElseThrow().start().plus(Length.ofSeconds(3));
+        Time<Axis.Take> due = match.segment(pushUp.id()).orElseThrow().start().plus(Length.ofSeconds(3));
         List<ScriptLineMatch> said =
                 List.of(new ScriptLineMatch(line, "t", null, 0), new ScriptLineMatch(cheer, "t", due, 1));
 
-        ReviewResult result = MatchCheck.check(
-                TIMELINE, CUES, match, MatchNotes.NONE, List.of(take(), pick), List.of(), said);
+        ReviewResult result =
+                MatchCheck.check(TIMELINE, CUES, match, MatchNotes.NONE, List.of(take(), pick), List.of(), said);
 
         assertThat(codes(result.findings())).contains("match.pick-up-lines").doesNotContain("match.foreign");
         Cut cut = Cut.of(whole);

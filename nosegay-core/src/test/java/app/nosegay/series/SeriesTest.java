@@ -49,6 +49,18 @@ class SeriesTest {
     }
 
     @Test
+    void theNewestWorkoutWithAMoveTellsHowItWasDone() {
+        Timeline newest = SampleSheets.timeline(
+                "title: New\ngear: kettlebell heavy\ncircuit A  rounds 3  work 0:40  rest 0:20\n  goblet squat\n");
+        Timeline older = SampleSheets.timeline(
+                "title: Old\nsets B  sets 2  rest 0:30\n  goblet squat  reps 12\n  push-up  reps 10\n");
+        Map<String, LastTime> last = LastTime.of(List.of(newest, older), MoveLibrary.shipped());
+        assertThat(last.get("goblet squat").words()).isEqualTo("Last time, in \"New\": 3 × 0:40, heavy kettlebell.");
+        assertThat(last.get("push-up").words()).isEqualTo("Last time, in \"Old\": 2 × 10 reps.");
+        assertThat(last).doesNotContainKey("squat");
+    }
+
+    @Test
     void aSeriesSurvivesItsFile() throws IOException {
         Series s = new Series(
                 "Week", List.of(new Series.Entry(3, "b.nosegay.json"), new Series.Entry(1, "a.nosegay.json")));

@@ -3,6 +3,7 @@ package app.nosegay.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.desktop.plan.PlanStage;
+import app.nosegay.jobs.RecentWorkouts;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.plan.bed.Starter;
 import app.nosegay.workout.Workout;
@@ -61,6 +62,21 @@ class BedWindowTest extends DrivenWindow {
 
     private void waitFor(String query) throws Exception {
         until(() -> lookup(query).tryQuery().filter(Node::isVisible).isPresent());
+    }
+
+    /** What was lifted last time is beside the move, as soon as the other workouts have been looked at. */
+    @Test
+    void theLastTimeOfAMoveIsToldBesideIt() throws Exception {
+        Path older = folder.resolve("older" + WorkoutFile.ENDING);
+        WorkoutFile.save(
+                older,
+                Workout.EMPTY.withSheet(
+                        "title: Older\ngear: kettlebell heavy\ncircuit  rounds 2  work 0:30  rest 0:20\n  goblet squat\n"));
+        RecentWorkouts.touch(older);
+        given("circuit  rounds 2  work 0:40  rest 0:20\n  goblet squat\n", 2);
+        interact(() -> plan().tabs().show("move"));
+        waitFor("#last-time");
+        assertThat(text("#last-time")).isEqualTo("Last time, in \"Older\": 2 × 0:30, heavy kettlebell.");
     }
 
     @Test

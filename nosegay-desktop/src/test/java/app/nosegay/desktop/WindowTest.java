@@ -270,7 +270,7 @@ class WindowTest extends DrivenWindow {
         until(() -> lookup("#note-take-1").tryQuery().isPresent());
         clickOn("#note-take-1").write("left light went out").push(KeyCode.ENTER);
         until(() -> shell.session().workout().takes().get(0).note().equals("left light went out"));
-        assertThat(lookup("#undo").queryAs(Button.class).getText()).isEqualTo("Undo: note on take-1");
+        until(() -> lookup("#undo").queryAs(Button.class).getText().equals("Undo: note on take-1"));
         clickOn("#stage-match");
         interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
         clickOn("#match-tab-takes");

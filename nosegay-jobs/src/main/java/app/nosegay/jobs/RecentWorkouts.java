@@ -7,12 +7,14 @@ import app.nosegay.plan.Balance;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.series.LastTime;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 
 /** The workouts that were open lately, the last one first: one path a line in the settings folder. */
@@ -104,6 +106,16 @@ public final class RecentWorkouts {
                 Balance.of(timeline, library),
                 stage,
                 missing);
+    }
+
+    /** How moves were done in the other workouts that were open lately, by the names of moves. */
+    public static Map<String, LastTime> lastTimes(Path but) throws IOException {
+        return LastTime.of(
+                read(MOST).stream()
+                        .filter(r -> !r.file().equals(but))
+                        .map(Recent::timeline)
+                        .toList(),
+                Libraries.current());
     }
 
     /** The names of the moves of the other workouts that were open lately, so that not the same is done again. */

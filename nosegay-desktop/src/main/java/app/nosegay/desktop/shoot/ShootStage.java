@@ -374,7 +374,7 @@ public final class ShootStage implements StageView {
         if (devices.isSimulated()) {
             unheard = List.of();
             before = session.workout().takes();
-        opened = session.opened();
+            opened = session.opened();
             session.takes().film(System.nanoTime() & 0xffff);
             return;
         }

@@ -2,7 +2,10 @@ package app.nosegay.desktop.plan.bed;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.MovingFigure;
+import app.nosegay.desktop.session.Session;
+import app.nosegay.jobs.FailureLog;
 import app.nosegay.jobs.Libraries;
+import app.nosegay.jobs.RecentWorkouts;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.plan.bed.BedRow;
@@ -19,10 +22,14 @@ import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.Level;
 import app.nosegay.plan.terms.SideWay;
+import app.nosegay.series.LastTime;
 import app.nosegay.time.SpeechRate;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -36,6 +43,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -56,6 +64,9 @@ final class LeafPanel {
     private Tag.Kind asked;
     private Spot askedAt;
     private List<Object> shown = List.of();
+
+    private Map<String, LastTime> lastTimes = Map.of();
+    private long lastTimesOf = -1;
 
     LeafPanel(BedDesk desk, BedView bed) {
         this.desk = desk;
@@ -165,7 +176,7 @@ final class LeafPanel {
             }
         });
         HBox row = new HBox(6, kind, words);
-        HBox.setHgrow(words, javafx.scene.layout.Priority.ALWAYS);
+        HBox.setHgrow(words, Priority.ALWAYS);
         return row;
     }
 
@@ -191,7 +202,7 @@ final class LeafPanel {
         remove.setAccessibleText(DesktopText.of("plan.bed.menu-remove"));
         remove.setOnAction(e -> desk.withoutCue(cue.line()));
         HBox row = new HBox(4, words, remove);
-        HBox.setHgrow(words, javafx.scene.layout.Priority.ALWAYS);
+        HBox.setHgrow(words, Priority.ALWAYS);
         words.setMaxWidth(Double.MAX_VALUE);
         row.setAlignment(Pos.TOP_LEFT);
         return row;
@@ -212,9 +223,44 @@ final class LeafPanel {
         if (round > 1) {
             words.getChildren().add(small(DesktopText.of("plan.bed.in-round", round)));
         }
+        LastTime last = moves.size() == 1 ? lastTimes().get(moves.get(0).name()) : null;
+        if (last != null) {
+            Label told = small(last.words());
+            told.setId("last-time");
+            words.getChildren().add(told);
+        }
         HBox head = new HBox(8, figure.view(), words);
+        HBox.setHgrow(words, Priority.ALWAYS);
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
+    }
+
+    /** How moves were done in other workouts; looked for beside, once for each workout that is opened. */
+    private Map<String, LastTime> lastTimes() {
+        Session session = desk.session();
+        if (lastTimesOf != session.opened()) {
+            long of = session.opened();
+            Path file = session.file().orElse(null);
+            lastTimesOf = of;
+            lastTimes = Map.of();
+            session.jobs().beside("last-times", () -> LeafPanel.lastTimes(file), found -> {
+                if (session.isOpen(of)) {
+                    lastTimes = found;
+                    shown = List.of();
+                    show();
+                }
+            });
+        }
+        return lastTimes;
+    }
+
+    private static Map<String, LastTime> lastTimes(Path but) {
+        try {
+            return RecentWorkouts.lastTimes(but);
+        } catch (IOException e) {
+            FailureLog.note("last-times", e);
+            return Map.of();
+        }
     }
 
     private static Label small(String text) {
