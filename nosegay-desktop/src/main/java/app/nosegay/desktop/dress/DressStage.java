@@ -3,6 +3,7 @@ package app.nosegay.desktop.dress;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.EnumWords;
 import app.nosegay.desktop.controls.Tabs;
+import app.nosegay.desktop.session.FinishedPicture;
 import app.nosegay.desktop.session.RecordingSource;
 import app.nosegay.desktop.session.SegmentPicture;
 import app.nosegay.desktop.session.Session;

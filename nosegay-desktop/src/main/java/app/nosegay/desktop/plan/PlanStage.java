@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan;
 
+import app.nosegay.desktop.controls.Bouquet;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.plan.bed.BedView;

@@ -1,10 +1,10 @@
 package app.nosegay.desktop.proof;
 
+import app.nosegay.desktop.controls.Bouquet;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Tabs;
-import app.nosegay.desktop.plan.Bouquet;
 import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;

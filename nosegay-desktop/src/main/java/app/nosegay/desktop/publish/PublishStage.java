@@ -7,7 +7,7 @@ import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.desktop.controls.Tabs;
-import app.nosegay.desktop.dress.FinishedPicture;
+import app.nosegay.desktop.session.FinishedPicture;
 import app.nosegay.desktop.session.RecordingSource;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;

@@ -1,9 +1,9 @@
 package app.nosegay.desktop.series;
 
+import app.nosegay.desktop.controls.Bouquet;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.DrawnPane;
 import app.nosegay.desktop.controls.Petals;
-import app.nosegay.desktop.plan.Bouquet;
 import app.nosegay.library.MuscleGroup;
 import app.nosegay.series.SeriesReport;
 import app.nosegay.time.Length;

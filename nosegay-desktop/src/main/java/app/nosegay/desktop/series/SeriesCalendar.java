@@ -1,7 +1,7 @@
 package app.nosegay.desktop.series;
 
+import app.nosegay.desktop.controls.Bouquet;
 import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.desktop.plan.Bouquet;
 import app.nosegay.series.Series;
 import app.nosegay.series.SeriesReport;
 import java.util.List;

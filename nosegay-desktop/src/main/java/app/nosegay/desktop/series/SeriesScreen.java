@@ -1,8 +1,8 @@
 package app.nosegay.desktop.series;
 
+import app.nosegay.desktop.controls.Bouquet;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.desktop.plan.Bouquet;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.Libraries;

@@ -1,8 +1,7 @@
-package app.nosegay.desktop.dress;
+package app.nosegay.desktop.session;
 
 import app.nosegay.cut.Cut;
 import app.nosegay.desktop.controls.Pictures;
-import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.Dressing;
 import app.nosegay.dress.SoundPlan;
 import app.nosegay.jobs.PublishVideo;
@@ -73,22 +72,22 @@ public final class FinishedPicture {
     }
 
     /** From now on pictures have that shape. */
-    synchronized void setShape(PublishVideo.Shape wanted) {
+    public synchronized void setShape(PublishVideo.Shape wanted) {
         shape = wanted;
     }
 
     /** From now on the recording stands to the left of the finished picture, as it is. */
-    void setBeside(boolean wanted) {
+    public void setBeside(boolean wanted) {
         beside = wanted;
     }
 
     /** The dressing of {@code programme} as it was last shown: for the shape of its pictures. */
-    synchronized Dressing laidOut(Programme programme) {
+    public synchronized Dressing laidOut(Programme programme) {
         return shapedFor == programme && shapedAs == shape ? shaped.dressing() : programme.dressing();
     }
 
     /** Shows the programme at {@code time}; of several wishes in a row only the last is granted. */
-    void stand(Programme of, Time<Axis.Cut> time) {
+    public void stand(Programme of, Time<Axis.Cut> time) {
         Cut.Clip clip = of.cut().clipAt(time).orElse(null);
         if (clip == null) {
             return; // the recordings were just removed: nothing is shown of them

@@ -1,7 +1,5 @@
-package app.nosegay.desktop.plan;
+package app.nosegay.desktop.controls;
 
-import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.desktop.controls.Petals;
 import app.nosegay.library.MuscleGroup;
 import app.nosegay.plan.Balance;
 import app.nosegay.time.Length;
