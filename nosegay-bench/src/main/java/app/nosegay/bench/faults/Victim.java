@@ -52,6 +52,7 @@ public final class Victim {
 
     private static void type(Path folder) throws InterruptedException {
         ChangeKeeper keeper = new ChangeKeeper(failure -> {});
+        keeper.flush(); // a window takes longer to come up than its keeper to be ready: nobody types before
         for (long n = 1; ; n++) {
             keeper.changed(folder.resolve("w.autosave"), numbered(n));
             System.out.println(n + " " + System.nanoTime());
