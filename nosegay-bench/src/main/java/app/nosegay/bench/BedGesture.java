@@ -59,7 +59,7 @@ public final class BedGesture {
         BedView bed = new BedView(session);
         Parent root = new StackPane(bed.view());
         Scene scene = new Scene(root, WINDOW_WIDTH, WINDOW_HEIGHT);
-        scene.getStylesheets().add(NosegayApp.styles());
+        scene.getStylesheets().addAll(NosegayApp.styles());
         stage.setScene(scene);
         stage.show();
         bed.show(report(sheet));

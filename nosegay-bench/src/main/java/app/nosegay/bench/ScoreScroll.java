@@ -66,7 +66,7 @@ public final class ScoreScroll {
     private void show(Stage stage) throws IOException {
         String sheet = Files.readString(Path.of(System.getProperty("nosegay.scroll-score")));
         Scene scene = new Scene(view(), WINDOW_WIDTH, WINDOW_HEIGHT);
-        scene.getStylesheets().add(NosegayApp.styles());
+        scene.getStylesheets().addAll(NosegayApp.styles());
         stage.setScene(scene);
         stage.show();
         scroll(sheet, seconds -> {

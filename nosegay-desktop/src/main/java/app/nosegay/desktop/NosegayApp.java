@@ -1,6 +1,7 @@
 package app.nosegay.desktop;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.session.Leftovers;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.shell.Photographer;
@@ -17,6 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
@@ -58,9 +60,11 @@ public final class NosegayApp extends Application {
         }
     }
 
-    /** The window's style sheet. */
-    public static String styles() {
-        return NosegayApp.class.getResource("nosegay.css").toExternalForm();
+    /** The window's style sheets, by the light there is. */
+    public static List<String> styles() {
+        return List.of(
+                Lamplight.styles(NosegayApp.class, "nosegay.css"),
+                NosegayApp.class.getResource("dark-room.css").toExternalForm());
     }
 
     /** Builds and shows the window; used by the tests as well. */
@@ -78,7 +82,10 @@ public final class NosegayApp extends Application {
                 sentence -> Platform.runLater(() -> session.notices().failure(sentence))));
         Shell shell = new Shell(stage, session);
         Scene scene = new Scene(shell.zoomed(), WIDTH, HEIGHT);
-        scene.getStylesheets().add(styles());
+        scene.getStylesheets().setAll(styles());
+        ChangeListener<Boolean> lit = (o, was, is) -> scene.getStylesheets().setAll(styles());
+        Lamplight.on().addListener(lit);
+        session.atClose(() -> Lamplight.on().removeListener(lit));
         shell.installKeys(scene);
         stage.setTitle(DesktopText.of("nosegay-app.nosegay"));
         stage.setMinWidth(1100);

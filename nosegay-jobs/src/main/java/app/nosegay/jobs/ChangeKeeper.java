@@ -14,8 +14,8 @@ import java.util.concurrent.TimeoutException;
 import java.util.function.Consumer;
 
 /**
- * Keeps the changes of a workout that are not saved yet: on the disk {@value #AFTER_MILLIS} ms after the first of them, however the changes go on, on a
- * thread of its own. What cannot be written is tried again until it can.
+ * Keeps the changes of a workout that are not saved yet: on the disk {@value #AFTER_MILLIS} ms after the first of them, however the
+ * changes go on, on a thread of its own. What cannot be written is tried again until it can.
  */
 public final class ChangeKeeper implements AutoCloseable {
     /** With the writing itself this stays under the second and a half of work that may be lost. */

@@ -59,6 +59,10 @@ public final class Bouquet {
     }
 
     public void show(Balance balance) {
+        Lamplight.paint(canvas, () -> draw(balance));
+    }
+
+    private void draw(Balance balance) {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, width, height);
         g.save();
@@ -69,7 +73,7 @@ public final class Bouquet {
                 .orElse(1);
         double cx = width / scale / 2;
         double cy = height / scale / 2;
-        g.setStroke(Petals.RULE);
+        g.setStroke(Petals.rule());
         g.strokeOval(cx - OUTER, cy - OUTER, 2 * OUTER, 2 * OUTER);
         for (int i = 0; i < ORDER.length; i++) {
             double seconds =
@@ -80,7 +84,7 @@ public final class Bouquet {
                 label(g, cx, cy, degrees, ORDER[i].word().replace('-', ' '), seconds > 0);
             }
         }
-        g.setFill(Petals.VOICE);
+        g.setFill(Petals.voice());
         g.fillOval(cx - 8, cy - 8, 16, 16);
         g.restore();
     }
@@ -88,9 +92,9 @@ public final class Bouquet {
     /** The colour of a part of the body. */
     public static Color colour(MuscleGroup group) {
         return switch (group.region()) {
-            case UPPER -> Petals.WORK;
-            case CORE -> Petals.OPTION;
-            case LOWER -> Petals.COUNT;
+            case UPPER -> Petals.work();
+            case CORE -> Petals.option();
+            case LOWER -> Petals.count();
         };
     }
 
@@ -120,7 +124,7 @@ public final class Bouquet {
         double x = cx + Math.sin(a) * (OUTER + 9);
         double y = cy - Math.cos(a) * (OUTER + 11) + 4;
         g.setFont(Font.font("Source Sans 3", 13));
-        g.setFill(loaded ? Petals.INK : Petals.FADED);
+        g.setFill(loaded ? Petals.ink() : Petals.faded());
         g.setTextAlign(
                 Math.abs(Math.sin(a)) < 0.1
                         ? TextAlignment.CENTER

@@ -18,6 +18,7 @@ public abstract class DrawnPane extends Pane {
         setMaxHeight(height);
         canvas.setHeight(height);
         getChildren().add(canvas);
+        Lamplight.follow(this, this::redraw);
     }
 
     /** Draws on an empty canvas of that size, in pixels. */

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.controls;
 
 import app.nosegay.library.Move;
+import app.nosegay.paint.DarkVariant;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
 import app.nosegay.plan.terms.Side;
@@ -10,7 +11,10 @@ import java.awt.image.BufferedImage;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.function.Supplier;
+import javafx.beans.InvalidationListener;
 import javafx.scene.image.Image;
+import javafx.scene.image.WritableImage;
 
 /** A move as a small drawn figure. */
 public final class MovePicture {
@@ -20,8 +24,28 @@ public final class MovePicture {
     /** All that are kept have so many pixels at the most; a figure in motion of the clock has some 700,000. */
     private static final long MOST_PIXELS = 12_000_000;
 
-    private static final Map<String, Image> KEPT = new LinkedHashMap<>(64, 0.75f, true);
+    private static final Map<String, Kept> KEPT = new LinkedHashMap<>(64, 0.75f, true);
     private static long pixels;
+
+    /** A picture and what draws it. */
+    private record Kept(WritableImage image, Supplier<BufferedImage> drawing) {
+        static Kept of(Supplier<BufferedImage> drawing) {
+            return new Kept(Pictures.toFx(drawing.get()), drawing);
+        }
+
+        double size() {
+            return image.getWidth() * image.getHeight();
+        }
+    }
+
+    static {
+        // The pictures stay where they are shown; what is on them changes.
+        Lamplight.on().addListener((InvalidationListener) o -> relight());
+    }
+
+    private static synchronized void relight() {
+        KEPT.values().forEach(k -> Pictures.onto(k.image(), k.drawing().get()));
+    }
 
     private MovePicture() {}
 
@@ -45,19 +69,18 @@ public final class MovePicture {
         String gear = String.join(" ", move.gear());
         boolean swapped = side == Side.LEFT;
         String key = move.figure() + gear + size + " " + phase + swapped;
-        Image kept = KEPT.get(key);
+        Kept kept = KEPT.get(key);
         if (kept == null) {
-            kept = Pictures.toFx(draw(move, gear, size, phase, swapped));
+            kept = Kept.of(() -> draw(move, gear, size, phase, swapped));
             KEPT.put(key, kept);
             pixels += (long) size * size;
-            Iterator<Image> oldest = KEPT.values().iterator();
+            Iterator<Kept> oldest = KEPT.values().iterator();
             while (pixels > MOST_PIXELS && oldest.hasNext()) {
-                Image gone = oldest.next();
-                pixels -= Math.round(gone.getWidth() * gone.getHeight());
+                pixels -= Math.round(oldest.next().size());
                 oldest.remove();
             }
         }
-        return kept;
+        return kept.image();
     }
 
     private static BufferedImage draw(Move move, String gear, int size, double phase, boolean swapped) {
@@ -69,6 +92,6 @@ public final class MovePicture {
                 : gear.contains("kettlebell") || gear.contains("dumbbell") ? Figure.Prop.KETTLEBELL : Figure.Prop.NONE;
         Figure.presenter().draw(g, Motion.of(move.figure()), phase, swapped, prop, size / 2.0, size * 0.9, size * 0.74);
         g.dispose();
-        return image;
+        return Lamplight.on().get() ? DarkVariant.of(image) : image;
     }
 }

@@ -20,8 +20,14 @@ public final class Pictures {
 
     /** A copy of an image with int ARGB pixels. */
     public static WritableImage toFx(BufferedImage image) {
-        int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
         WritableImage shown = new WritableImage(image.getWidth(), image.getHeight());
+        onto(shown, image);
+        return shown;
+    }
+
+    /** Copies an image with int ARGB pixels onto a picture of its size. */
+    static void onto(WritableImage shown, BufferedImage image) {
+        int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
         shown.getPixelWriter()
                 .setPixels(
                         0,
@@ -32,6 +38,5 @@ public final class Pictures {
                         pixels,
                         0,
                         image.getWidth());
-        return shown;
     }
 }

@@ -134,7 +134,7 @@ final class DragPane extends Pane {
         if (held != null && over != null) {
             for (Layout.Anchor a : Layout.Anchor.of(frame())) {
                 Box b = box(a, held);
-                g.setStroke(a == over ? Petals.WORK : Color.color(1, 1, 1, 0.75));
+                g.setStroke(a == over ? Petals.work() : Color.color(1, 1, 1, 0.75));
                 g.setLineWidth(a == over ? 3 : 1.2);
                 g.setLineDashes(a == over ? new double[0] : new double[] {4, 5});
                 g.strokeRect(left() + b.x() * scale(), b.y() * scale(), b.width() * scale(), b.height() * scale());

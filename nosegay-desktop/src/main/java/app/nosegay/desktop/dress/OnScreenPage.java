@@ -1,6 +1,7 @@
 package app.nosegay.desktop.dress;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.dress.Face;
 import app.nosegay.dress.Piece;
@@ -86,13 +87,13 @@ final class OnScreenPage {
         track.setOnMousePressed(e -> goTo.accept(e.getX() / Math.max(1, track.getWidth()) * length.get()));
         track.setOnMouseDragged(e -> goTo.accept(e.getX() / Math.max(1, track.getWidth()) * length.get()));
         Rectangle stroke = new Rectangle(0, (ROW - STROKE) / 2, 1, STROKE);
-        stroke.setFill(colour(face));
+        Lamplight.paint(stroke, () -> stroke.setFill(colour(face)));
         stroke.setArcWidth(STROKE);
         stroke.setArcHeight(STROKE);
         stroke.xProperty().bind(track.widthProperty().multiply(from / length.get()));
         stroke.widthProperty().bind(track.widthProperty().multiply((to - from) / length.get()));
         Line head = new Line(0, 0, 0, ROW);
-        head.setStroke(Petals.INK);
+        Lamplight.paint(head, () -> head.setStroke(Petals.ink()));
         head.startXProperty().bind(track.widthProperty().multiply(now).divide(length));
         head.endXProperty().bind(head.startXProperty());
         track.getChildren().setAll(stroke, head);
@@ -104,15 +105,15 @@ final class OnScreenPage {
     private static Color colour(Face face) {
         if (face instanceof Face.Card card) {
             return switch (card.kind()) {
-                case NEXT -> Petals.REST;
-                case OPTION -> Petals.OPTION;
-                case CAUTION, CORRECTION -> Petals.CAUTION;
-                default -> Petals.VOICE;
+                case NEXT -> Petals.rest();
+                case OPTION -> Petals.option();
+                case CAUTION, CORRECTION -> Petals.caution();
+                default -> Petals.voice();
             };
         }
         boolean counts =
                 face instanceof Face.RepCounter || face instanceof Face.Tempo || face instanceof Face.SideBadge;
-        return counts ? Petals.COUNT : face instanceof Face.LevelBadge ? Petals.OPTION : Petals.WORK;
+        return counts ? Petals.count() : face instanceof Face.LevelBadge ? Petals.option() : Petals.work();
     }
 
     private static String name(Face face) {

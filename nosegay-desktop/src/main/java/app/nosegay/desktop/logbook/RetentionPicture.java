@@ -59,11 +59,11 @@ final class RetentionPicture extends DrawnPane {
             g.setFill(Petals.of(l.interval().kind()));
             g.fillRect(x, HEIGHT - BAND, w, BAND);
             if (i < numbered) {
-                g.setFill(Petals.CAUTION.deriveColor(0, 1, 1, 0.16));
+                g.setFill(Petals.caution().deriveColor(0, 1, 1, 0.16));
                 g.fillRect(x, TOP, w, BOTTOM - TOP);
             }
         }
-        g.setStroke(Petals.INK);
+        g.setStroke(Petals.ink());
         g.setLineWidth(1.8);
         g.beginPath();
         for (Retention.Point p : points) {
@@ -76,9 +76,9 @@ final class RetentionPicture extends DrawnPane {
             Retention.Loss l = losses.get(i);
             double middle = l.at().start().seconds() + l.at().length().seconds() / 2;
             double x = LEFT + Math.max(8 / across, middle) * across;
-            g.setFill(Petals.PAPER);
+            g.setFill(Petals.paper());
             g.fillOval(x - 9, BOTTOM - 22, 18, 18);
-            g.setFill(Petals.CAUTION);
+            g.setFill(Petals.caution());
             g.fillText("" + (i + 1), x, BOTTOM - 13);
         }
         g.setTextAlign(TextAlignment.LEFT);
@@ -91,9 +91,9 @@ final class RetentionPicture extends DrawnPane {
         g.setLineWidth(1);
         for (double share = 0; share <= most + 1e-9; share += 0.5) {
             double y = BOTTOM - share * up;
-            g.setStroke(Petals.RULE);
+            g.setStroke(Petals.rule());
             g.strokeLine(LEFT, y, width, y);
-            g.setFill(Petals.FADED);
+            g.setFill(Petals.faded());
             g.fillText(DesktopText.of("logbook.retention.per-cent", share * 100), 0, y);
         }
     }

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.paint.Palette;
 import app.nosegay.paint.Skeleton;
@@ -30,17 +31,16 @@ final class ScoreLegend extends FlowPane {
         super(12, 0);
         setId("score-legend");
         getStyleClass().add("score-legend");
-        Color work = Palette.WORK;
-        add(DesktopText.of("match.score-legend.planned"), g -> ScoreMarks.planned(g, 2, WIDTH - 4, work, true));
+        add(DesktopText.of("match.score-legend.planned"), g -> ScoreMarks.planned(g, 2, WIDTH - 4, work(), true));
         add(DesktopText.of("match.score-legend.done"), g -> {
-            ScoreMarks.planned(g, 2, WIDTH - 4, work, true);
-            ScoreMarks.done(g, 10, WIDTH - 14, work);
+            ScoreMarks.planned(g, 2, WIDTH - 4, work(), true);
+            ScoreMarks.done(g, 10, WIDTH - 14, work());
         });
-        add(DesktopText.of("match.score-legend.missing"), g -> ScoreMarks.planned(g, 2, WIDTH - 4, work, false));
+        add(DesktopText.of("match.score-legend.missing"), g -> ScoreMarks.planned(g, 2, WIDTH - 4, work(), false));
         add(DesktopText.of("match.score-legend.boundary"), g -> boundary(g, false));
         add(DesktopText.of("match.score-legend.doubt"), g -> {
             boundary(g, false);
-            ScoreMarks.whisker(g, MIDDLE, 4 * MIDDLE - 8, Palette.WORK);
+            ScoreMarks.whisker(g, MIDDLE, 4 * MIDDLE - 8, work());
         });
         add(DesktopText.of("match.score-legend.pinned"), g -> boundary(g, true));
         add(DesktopText.of("match.score-legend.beep"), lifted(g -> ScoreMarks.beep(g, MIDDLE), 10));
@@ -64,9 +64,13 @@ final class ScoreLegend extends FlowPane {
                 lifted(g -> ScoreMarks.word(g, MIDDLE), ScoreMarks.TRACE_END - 13));
     }
 
+    private static Color work() {
+        return Lamplight.of(Palette.WORK);
+    }
+
     private static void boundary(Graphics2D g, boolean pinned) {
         g.scale(SMALLER, SMALLER);
-        ScoreMarks.boundary(g, MIDDLE / SMALLER, pinned, Palette.WORK);
+        ScoreMarks.boundary(g, MIDDLE / SMALLER, pinned, work());
     }
 
     private static Consumer<Graphics2D> lifted(Consumer<Graphics2D> mark, double by) {
@@ -77,7 +81,7 @@ final class ScoreLegend extends FlowPane {
     }
 
     private static Consumer<Graphics2D> curve(double phase, Color colour) {
-        return lifted(g -> ScoreMarks.curve(g, wave(phase), colour), ScoreMarks.TRACE_TOP - 2);
+        return lifted(g -> ScoreMarks.curve(g, wave(phase), Lamplight.of(colour)), ScoreMarks.TRACE_TOP - 2);
     }
 
     private static Path2D wave(double phase) {
@@ -94,18 +98,23 @@ final class ScoreLegend extends FlowPane {
     }
 
     private void add(String meaning, Consumer<Graphics2D> mark) {
-        BufferedImage image = new BufferedImage(FINER * WIDTH, FINER * HEIGHT, BufferedImage.TYPE_INT_ARGB_PRE);
-        Graphics2D g = image.createGraphics();
-        g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-        g.scale(FINER, FINER);
-        mark.accept(g);
-        g.dispose();
-        ImageView picture = new ImageView(Pictures.shared(image));
+        ImageView picture = new ImageView();
+        Lamplight.paint(picture, () -> picture.setImage(Pictures.shared(drawn(mark))));
         picture.setFitWidth(WIDTH);
         picture.setFitHeight(HEIGHT);
         Label label = new Label(meaning, picture);
         label.setGraphicTextGap(4);
         label.setPrefWidth(WIDTH + LABEL);
         getChildren().add(label);
+    }
+
+    private static BufferedImage drawn(Consumer<Graphics2D> mark) {
+        BufferedImage image = new BufferedImage(FINER * WIDTH, FINER * HEIGHT, BufferedImage.TYPE_INT_ARGB_PRE);
+        Graphics2D g = image.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        g.scale(FINER, FINER);
+        mark.accept(g);
+        g.dispose();
+        return image;
     }
 }

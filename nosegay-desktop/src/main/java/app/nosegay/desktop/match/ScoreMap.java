@@ -1,6 +1,7 @@
 package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import java.util.List;
 import java.util.Set;
@@ -29,6 +30,7 @@ final class ScoreMap extends Pane {
         setCursor(Cursor.HAND);
         setAccessibleText(DesktopText.of("match.score-map.all-lines"));
         getChildren().add(canvas);
+        Lamplight.follow(this, this::redraw);
         setOnMousePressed(e -> jump.accept(at(e.getY())));
         setOnMouseDragged(e -> jump.accept(at(e.getY())));
     }
@@ -68,14 +70,14 @@ final class ScoreMap extends Pane {
             List<ScoreLine> lines = rows.get(i) instanceof ScoreFold f ? f.lines() : List.of((ScoreLine) rows.get(i));
             boolean wrong = lines.stream().anyMatch(l -> l.isTroubled(troubled));
             boolean unsure = lines.stream().anyMatch(l -> l.doubt() > ScorePainter.DOUBTFUL);
-            Color colour = wrong ? Petals.CAUTION : unsure ? Petals.VOICE : Petals.COUNT;
+            Color colour = wrong ? Petals.caution() : unsure ? Petals.voice() : Petals.count();
             double width = wrong || unsure ? WIDTH - 8 : lines.get(0).isRest() ? 6 : 12;
             g.setGlobalAlpha(wrong || unsure ? 1 : 0.55);
             g.setFill(colour);
             g.fillRect(4, i * pitch + (pitch - stroke) / 2, width, stroke);
             g.setGlobalAlpha(1);
             if (i == selected) {
-                g.setStroke(Petals.INK);
+                g.setStroke(Petals.ink());
                 g.setLineWidth(1.2);
                 g.strokeRect(1.5, i * pitch - 0.5, WIDTH - 3, Math.max(3, pitch));
             }

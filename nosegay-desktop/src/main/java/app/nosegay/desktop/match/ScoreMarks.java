@@ -1,5 +1,6 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.paint.Palette;
 import java.awt.BasicStroke;
 import java.awt.Color;
@@ -62,12 +63,12 @@ final class ScoreMarks {
         mark.lineTo(x, TRACE_TOP + 5);
         mark.lineTo(x - 4, TRACE_TOP);
         mark.closePath();
-        g.setColor(Palette.REST);
+        g.setColor(Lamplight.of(Palette.REST));
         g.fill(mark);
     }
 
     static void rep(Graphics2D g, double x) {
-        g.setColor(Palette.COUNT);
+        g.setColor(Lamplight.of(Palette.COUNT));
         g.setStroke(new BasicStroke(2));
         g.draw(new Line2D.Double(x, TRACE_END - 7, x, TRACE_END + 1));
     }
@@ -75,7 +76,7 @@ final class ScoreMarks {
     /** How loud it is at a moment, from nothing (0) to full height (1). */
     static void sound(Graphics2D g, double x, double level) {
         double h = Math.max(0.6, level * TRACE);
-        g.setColor(Palette.faded(Palette.VOICE, 120));
+        g.setColor(Palette.faded(Lamplight.of(Palette.VOICE), 120));
         g.fill(new Rectangle2D.Double(x, TRACE_TOP + TRACE / 2 - h / 2, 1.1, h));
     }
 
@@ -94,7 +95,7 @@ final class ScoreMarks {
 
     /** Where words begin that are written below. */
     static void word(Graphics2D g, double x) {
-        g.setColor(Palette.VOICE);
+        g.setColor(Lamplight.of(Palette.VOICE));
         g.setStroke(new BasicStroke(2));
         g.draw(new Line2D.Double(x, TRACE_END, x, TRACE_END + 3));
     }

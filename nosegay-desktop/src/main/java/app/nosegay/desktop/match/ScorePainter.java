@@ -2,6 +2,7 @@ package app.nosegay.desktop.match;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
@@ -131,7 +132,7 @@ final class ScorePainter {
         } else if (row instanceof ScoreLine line) {
             line(g, line);
         }
-        g.setColor(Palette.RULE);
+        g.setColor(Lamplight.of(Palette.RULE));
         g.draw(new Line2D.Double(0, image.getHeight() - 0.5, width, image.getHeight() - 0.5));
         g.dispose();
         return image;
@@ -144,13 +145,13 @@ final class ScorePainter {
         arrow.lineTo(fold.open() ? 14 : 13, fold.open() ? 17 : 20);
         arrow.lineTo(fold.open() ? 8 : 4, 26);
         arrow.closePath();
-        g.setColor(Palette.INK);
+        g.setColor(Lamplight.of(Palette.INK));
         g.fill(arrow);
         text(
                 g,
                 shortened(g, fold.name(), Typefaces.heading(16), FOLD_LEFT - 34),
                 Typefaces.heading(16),
-                Palette.INK,
+                Lamplight.of(Palette.INK),
                 22,
                 26);
         double room = width - FOLD_LEFT - RIGHT;
@@ -159,7 +160,7 @@ final class ScorePainter {
         for (ScoreLine l : fold.lines()) {
             double w = l.planned().seconds() / total * room;
             Color colour = l.isUnplanned()
-                    ? Palette.FADED_INK
+                    ? Lamplight.of(Palette.FADED_INK)
                     : Petals.awt(l.interval().kind());
             Rectangle2D bar = new Rectangle2D.Double(x, 12, Math.max(1, w - 2), 18);
             g.setColor(Palette.faded(colour, 150));
@@ -169,8 +170,8 @@ final class ScorePainter {
             g.setColor(colour);
             g.draw(bar);
             if (l.doubt() > DOUBTFUL) {
-                g.setColor(Palette.INK);
-                text(g, "?", Typefaces.strong(14), Palette.INK, x + w / 2 - 4, 26);
+                g.setColor(Lamplight.of(Palette.INK));
+                text(g, "?", Typefaces.strong(14), Lamplight.of(Palette.INK), x + w / 2 - 4, 26);
             }
             x += w;
         }
@@ -182,7 +183,13 @@ final class ScorePainter {
                         : String.format(Locale.ROOT, "%+.1f s", drift);
         boolean fine =
                 fold.missing() == 0 && Math.abs(drift) < 0.5 * fold.lines().size();
-        text(g, told, Typefaces.strong(15), fine ? Palette.COUNT : Palette.CAUTION, width - RIGHT + 10, 26);
+        text(
+                g,
+                told,
+                Typefaces.strong(15),
+                fine ? Lamplight.of(Palette.COUNT) : Lamplight.of(Palette.CAUTION),
+                width - RIGHT + 10,
+                26);
     }
 
     /** A rest as it should be: its name, its bar, how long it is. */
@@ -190,7 +197,7 @@ final class ScorePainter {
         Color colour = Petals.awt(line.interval().kind());
         g.setColor(colour);
         g.fill(new Rectangle2D.Double(0, 4, 4, THIN - 9));
-        text(g, line.title(), Typefaces.text(13), Palette.FADED_INK, 12, 16);
+        text(g, line.title(), Typefaces.text(13), Lamplight.of(Palette.FADED_INK), 12, 16);
         double seconds = line.recorded().length().seconds();
         double room = width - LEFT - RIGHT - BEFORE * scale;
         g.setColor(Palette.faded(colour, 120));
@@ -199,7 +206,7 @@ final class ScorePainter {
                 g,
                 DesktopText.of("match.score-painter.seconds", seconds),
                 Typefaces.text(13),
-                Palette.FADED_INK,
+                Lamplight.of(Palette.FADED_INK),
                 width - RIGHT + 10,
                 16);
     }
@@ -216,25 +223,37 @@ final class ScorePainter {
 
     private void margins(Graphics2D g, ScoreLine line) {
         Color colour = line.isUnplanned()
-                ? Palette.FADED_INK
+                ? Lamplight.of(Palette.FADED_INK)
                 : Petals.awt(line.interval().kind());
         g.setColor(colour);
         g.fill(new Rectangle2D.Double(0, 8, 4, ROW - 18));
-        text(g, shortened(g, line.title(), Typefaces.strong(15), LEFT - 20), Typefaces.strong(15), Palette.INK, 12, 22);
+        text(
+                g,
+                shortened(g, line.title(), Typefaces.strong(15), LEFT - 20),
+                Typefaces.strong(15),
+                Lamplight.of(Palette.INK),
+                12,
+                22);
         text(
                 g,
                 shortened(g, line.detail(), Typefaces.text(13), LEFT - 20),
                 Typefaces.text(13),
-                Palette.FADED_INK,
+                Lamplight.of(Palette.FADED_INK),
                 12,
                 40);
         double x = width - RIGHT + 10;
         if (line.isMissing()) {
-            text(g, DesktopText.of("match.score-painter.not-found"), Typefaces.strong(14), Palette.CAUTION, x, 26);
+            text(
+                    g,
+                    DesktopText.of("match.score-painter.not-found"),
+                    Typefaces.strong(14),
+                    Lamplight.of(Palette.CAUTION),
+                    x,
+                    26);
             return;
         }
         if (line.isUnplanned()) {
-            text(g, line.recorded().length().toString(), Typefaces.strong(15), Palette.INK, x, 26);
+            text(g, line.recorded().length().toString(), Typefaces.strong(15), Lamplight.of(Palette.INK), x, 26);
             return;
         }
         double drift = line.drift().seconds();
@@ -252,7 +271,11 @@ final class ScorePainter {
                 g,
                 shown,
                 Typefaces.strong(15),
-                counted ? Palette.INK : Math.abs(drift) < 0.5 && !startsLate ? Palette.COUNT : Palette.CAUTION,
+                counted
+                        ? Lamplight.of(Palette.INK)
+                        : Math.abs(drift) < 0.5 && !startsLate
+                                ? Lamplight.of(Palette.COUNT)
+                                : Lamplight.of(Palette.CAUTION),
                 x,
                 26);
         if (line.interval().kind() == SegmentKind.WORK) {
@@ -261,7 +284,7 @@ final class ScorePainter {
                     line.reps().size(),
                     line.target() > 0 ? DesktopText.of("match.score-painter.of", line.target()) : "");
             boolean off = counted && line.reps().size() != line.target();
-            text(g, reps, Typefaces.text(13), off ? Palette.CAUTION : Palette.INK, x, 45);
+            text(g, reps, Typefaces.text(13), off ? Lamplight.of(Palette.CAUTION) : Lamplight.of(Palette.INK), x, 45);
         }
         if (line.doubt() > DOUBTFUL) {
             text(
@@ -270,7 +293,7 @@ final class ScorePainter {
                             ? DesktopText.of("match.score-painter.very-unsure")
                             : DesktopText.of("match.score-painter.unsure"),
                     Typefaces.text(13),
-                    Palette.VOICE,
+                    Lamplight.of(Palette.VOICE),
                     x,
                     62);
         }
@@ -322,14 +345,17 @@ final class ScorePainter {
     private void ticks(Graphics2D g, double from, double to) {
         g.setStroke(new BasicStroke(1));
         for (int s = (int) Math.ceil(from / 5) * 5; s <= to; s += 5) {
-            g.setColor(s == 0 ? Palette.FADED_INK : Palette.faded(Palette.RULE, s % 10 == 0 ? 200 : 110));
+            g.setColor(
+                    s == 0
+                            ? Lamplight.of(Palette.FADED_INK)
+                            : Palette.faded(Lamplight.of(Palette.RULE), s % 10 == 0 ? 200 : 110));
             g.draw(new Line2D.Double(at(s, from), 4, at(s, from), ScoreMarks.TRACE_END));
         }
     }
 
     private void planned(Graphics2D g, ScoreLine line, double from) {
         if (line.isUnplanned()) {
-            g.setColor(Palette.FADED_INK);
+            g.setColor(Lamplight.of(Palette.FADED_INK));
             g.setStroke(new BasicStroke(1.4f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 4, new float[] {5, 4}, 0));
             g.draw(new Rectangle2D.Double(
                     at(0, from), ScoreMarks.BAR_TOP, line.recorded().length().seconds() * scale, ScoreMarks.BAR));
@@ -387,7 +413,9 @@ final class ScorePainter {
     }
 
     private static Color ink(DrivingJoint joint, boolean right) {
-        return !joint.isPaired() ? Palette.COUNT : right ? Skeleton.RIGHT : Skeleton.LEFT;
+        return !joint.isPaired()
+                ? Lamplight.of(Palette.COUNT)
+                : right ? Lamplight.of(Skeleton.RIGHT) : Lamplight.of(Skeleton.LEFT);
     }
 
     /** The way the joint goes in another round, from its own start on. */
@@ -436,7 +464,7 @@ final class ScorePainter {
                 path.lineTo(at(seconds, from), y);
             }
         }
-        ScoreMarks.curve(g, path, Palette.COUNT);
+        ScoreMarks.curve(g, path, Lamplight.of(Palette.COUNT));
     }
 
     /**
@@ -453,7 +481,7 @@ final class ScorePainter {
             double first = p.performedStart().since(line.recorded().start()).seconds();
             double last = p.performedEnd().since(line.recorded().start()).seconds();
             Color colour = line.interval() == null
-                    ? Palette.FADED_INK
+                    ? Lamplight.of(Palette.FADED_INK)
                     : Petals.awt(line.interval()
                             .segments()
                             .get(line.placed().indexOf(p))
@@ -502,7 +530,7 @@ final class ScorePainter {
             boolean fits = x >= free && x + room <= width - RIGHT;
             ScoreMarks.word(g, x);
             if (fits) {
-                g.setColor(Palette.INK);
+                g.setColor(Lamplight.of(Palette.INK));
                 g.drawString(words, (float) x, (float) WORDS);
                 free = x + room + 8;
             }
@@ -517,7 +545,7 @@ final class ScorePainter {
 
     /** A line that goes on below is torn at the edge. */
     private void torn(Graphics2D g, int r, int rows) {
-        g.setColor(Palette.faded(Palette.FADED_INK, 150));
+        g.setColor(Palette.faded(Lamplight.of(Palette.FADED_INK), 150));
         g.setStroke(new BasicStroke(1.2f));
         for (int side = 0; side < 2; side++) {
             boolean tears = side == 0 ? r > 0 : r < rows - 1;

@@ -36,9 +36,9 @@ final class ScoreScale extends Canvas {
         double last = painter.seconds(width - ScorePainter.RIGHT, 0);
         for (int s = 0; s <= last; s += step) {
             double x = painter.x(s);
-            g.setFill(s == 0 ? Petals.INK : Petals.FADED);
+            g.setFill(s == 0 ? Petals.ink() : Petals.faded());
             g.fillText(s == 0 ? DesktopText.of("match.score-scale.start") : s + " s", x, HEIGHT / 2 - 1);
-            g.setFill(s == 0 ? Petals.FADED : Petals.RULE);
+            g.setFill(s == 0 ? Petals.faded() : Petals.rule());
             g.fillRect(x - 0.5, HEIGHT - 4, 1, 4);
         }
     }

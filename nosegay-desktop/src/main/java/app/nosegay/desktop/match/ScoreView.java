@@ -1,6 +1,7 @@
 package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
@@ -96,6 +97,7 @@ public final class ScoreView {
         list.setAccessibleText(DesktopText.of("match.score-view.score-one-line-per-interval"));
         list.setCellFactory(l -> new Cell());
         list.widthProperty().addListener((o, before, now) -> repaint());
+        Lamplight.follow(list, this::repaint);
         list.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> selected.accept(line(now)));
         order.getItems().setAll(ScoreLine.ORDERS);
         order.getSelectionModel().select(0);
@@ -306,7 +308,7 @@ public final class ScoreView {
             head.setVisible(false);
             head.setStrokeWidth(1.5);
             head.getStyleClass().add("playhead");
-            head.setStroke(Petals.INK);
+            Lamplight.paint(head, () -> head.setStroke(Petals.ink()));
             pane.setOnMouseMoved(e -> pane.setCursor(boundaryAt(e) == null ? Cursor.DEFAULT : Cursor.H_RESIZE));
             pane.setOnMousePressed(e -> held = boundaryAt(e));
             pane.setOnMouseDragged(this::drag);

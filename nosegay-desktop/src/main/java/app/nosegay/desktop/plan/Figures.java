@@ -1,6 +1,7 @@
 package app.nosegay.desktop.plan;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Timeline;
@@ -10,6 +11,7 @@ import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Length;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Supplier;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -66,7 +68,7 @@ final class Figures {
                 3,
                 DesktopText.of("plan.figures.push-pull"),
                 b.push().clock() + " : " + b.pull().clock(),
-                pair(b.push(), b.pull(), Petals.WORK, Petals.REST),
+                pair(b.push(), b.pull(), Petals::work, Petals::rest),
                 DesktopText.of("plan.figures.work-seconds-of-pushing-and"));
         Length upper = b.regions().get(app.nosegay.library.MuscleGroup.Region.UPPER);
         Length lower = b.regions().get(app.nosegay.library.MuscleGroup.Region.LOWER);
@@ -74,13 +76,13 @@ final class Figures {
                 4,
                 DesktopText.of("plan.figures.upper-lower"),
                 upper.clock() + " : " + lower.clock(),
-                pair(upper, lower, Petals.WORK, Petals.COUNT),
+                pair(upper, lower, Petals::work, Petals::count),
                 DesktopText.of("plan.figures.work-seconds-by-where-the"));
         row(
                 5,
                 DesktopText.of("plan.figures.front-back"),
                 b.front().clock() + " : " + b.back().clock(),
-                pair(b.front(), b.back(), Petals.OPTION, Petals.VOICE),
+                pair(b.front(), b.back(), Petals::option, Petals::voice),
                 DesktopText.of("plan.figures.load-of-the-muscle-groups"));
         boolean even = b.left().equals(b.right());
         row(
@@ -88,7 +90,7 @@ final class Figures {
                 DesktopText.of("plan.figures.left-right"),
                 b.left().time().clock() + " : " + b.right().time().clock()
                         + (even ? "" : DesktopText.of("plan.figures.uneven")),
-                pair(b.left().time(), b.right().time(), Petals.REST, Petals.REST),
+                pair(b.left().time(), b.right().time(), Petals::rest, Petals::rest),
                 DesktopText.of(
                         "plan.figures.seconds-sets-and-reps-of",
                         b.left().sets(),
@@ -140,11 +142,13 @@ final class Figures {
     }
 
     /** Two lengths as two parts of one bar. */
-    private static HBox pair(Length a, Length b, Color left, Color right) {
+    private static HBox pair(Length a, Length b, Supplier<Color> left, Supplier<Color> right) {
         double sum = a.seconds() + b.seconds();
         double share = sum == 0 ? 0.5 : a.seconds() / sum;
-        Rectangle l = new Rectangle(Math.max(1, BAR * share), 8, left);
-        Rectangle r = new Rectangle(Math.max(1, BAR * (1 - share)), 8, right.deriveColor(0, 0.8, 1.2, 0.75));
+        Rectangle l = new Rectangle(Math.max(1, BAR * share), 8);
+        Lamplight.paint(l, () -> l.setFill(left.get()));
+        Rectangle r = new Rectangle(Math.max(1, BAR * (1 - share)), 8);
+        Lamplight.paint(r, () -> r.setFill(right.get().deriveColor(0, 0.8, 1.2, 0.75)));
         HBox bar = new HBox(2, l, r);
         bar.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         return bar;

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.plan;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.library.Move;
@@ -73,6 +74,7 @@ final class Ribbon {
         pane.setAccessibleText(DesktopText.of("plan.ribbon.timeline-of-the-workout-one"));
         tip.setShowDelay(Duration.millis(150));
         Tooltip.install(canvas, tip);
+        Lamplight.follow(canvas, this::paint);
         canvas.setOnMouseMoved(this::look);
         canvas.setOnMousePressed(this::press);
         canvas.setOnMouseDragged(this::drag);
@@ -124,9 +126,9 @@ final class Ribbon {
             GraphicsContext g = canvas.getGraphicsContext2D();
             Rectangle2D p = held.place();
             double x = p.getMaxX() + (wanted.seconds() - now.seconds()) * scale;
-            g.setStroke(Petals.INK);
+            g.setStroke(Petals.ink());
             g.strokeLine(x, p.getMinY() - 2, x, p.getMaxY());
-            g.setFill(Petals.INK);
+            g.setFill(Petals.ink());
             g.fillText(wanted.clock(), x + 4, p.getMinY() + 12);
         } else if (carried != null) {
             canvas.setCursor(Cursor.CLOSED_HAND);
@@ -135,7 +137,7 @@ final class Ribbon {
             if (target != null && target != carried) {
                 GraphicsContext g = canvas.getGraphicsContext2D();
                 double y = 2 + ROW * (int) ((e.getY() - 2) / ROW);
-                g.setStroke(Petals.WORK);
+                g.setStroke(Petals.work());
                 g.setLineWidth(2);
                 g.strokeLine(2, y, canvas.getWidth() - 4, y);
             }
@@ -214,7 +216,7 @@ final class Ribbon {
         g.clearRect(0, 0, width, height);
         patches.clear();
         if (timeline == null || timeline.segments().isEmpty()) {
-            g.setFill(Petals.FADED);
+            g.setFill(Petals.faded());
             g.setFont(Font.font("Source Sans 3", 16));
             g.fillText(DesktopText.of("plan.ribbon.write-a-block-for-example"), 2, 24, width - 10);
             return;
@@ -231,7 +233,7 @@ final class Ribbon {
         int strands = 0;
         for (Map.Entry<Block, List<Segment>> entry : blocks.entrySet()) {
             if (strands++ == MOST_STRANDS) {
-                g.setFill(Petals.FADED);
+                g.setFill(Petals.faded());
                 g.fillText(DesktopText.of("plan.ribbon.and-more-blocks", blocks.size() - MOST_STRANDS), 2, y + 13);
                 break;
             }
@@ -253,8 +255,8 @@ final class Ribbon {
                         .toList());
         Move.Height height = ChangeOver.heightOf(s, Libraries.current());
         if (!gear.equals(lastGear)) {
-            g.setFill(gear.isEmpty() ? Petals.PAPER : Petals.INK);
-            g.setStroke(Petals.INK);
+            g.setFill(gear.isEmpty() ? Petals.paper() : Petals.ink());
+            g.setStroke(Petals.ink());
             g.setLineWidth(1);
             double[] xs = {x + 4, x + 8, x};
             double[] ys = {y + 1, y + 7, y + 7};
@@ -263,7 +265,7 @@ final class Ribbon {
         }
         if (lastHeight != null && height != lastHeight) {
             boolean down = height.compareTo(lastHeight) > 0;
-            g.setStroke(Petals.REST);
+            g.setStroke(Petals.rest());
             g.setLineWidth(2);
             g.strokePolyline(
                     new double[] {x + 11, x + 15, x + 15, x + 19},
@@ -275,7 +277,7 @@ final class Ribbon {
     }
 
     private void strand(GraphicsContext g, Block block, List<Segment> segments, double y, double scale) {
-        g.setFill(Petals.INK);
+        g.setFill(Petals.ink());
         g.setFont(Font.font("Source Sans 3", 14));
         String name =
                 Character.toUpperCase(block.name().charAt(0)) + block.name().substring(1);
@@ -293,7 +295,7 @@ final class Ribbon {
             g.setFill(high ? colour : colour.deriveColor(0, 0.8, 1.2, 0.55));
             g.fillRect(x, top, Math.max(1, w - 1), h);
             if (s.side() == Side.LEFT || s.side() == Side.RIGHT) {
-                g.setFill(Petals.PAPER);
+                g.setFill(Petals.paper());
                 double mark = s.side() == Side.LEFT ? x + 2 : x + w - 5;
                 g.fillRect(mark, top + 3, 2, h - 6);
             }

@@ -65,11 +65,11 @@ final class MomentPicture {
     private void place(Moment moment) {
         double x = x(moment.span().start());
         double width = Math.max(3, x(moment.span().end()) - x);
-        g.setFill(Petals.CAUTION.deriveColor(0, 1, 1, 0.28));
+        g.setFill(Petals.caution().deriveColor(0, 1, 1, 0.28));
         g.fillRect(x, SOUND_TOP - 4, width, SOUND_END - SOUND_TOP + 8);
-        g.setFill(Petals.CAUTION);
+        g.setFill(Petals.caution());
         g.fillRect(x, SOUND_TOP - 4, 2, SOUND_END - SOUND_TOP + 8);
-        mark(DesktopText.of("proof.moment-picture.here"), x, Petals.INK);
+        mark(DesktopText.of("proof.moment-picture.here"), x, Petals.ink());
     }
 
     /** Where it should have been. */
@@ -78,12 +78,12 @@ final class MomentPicture {
             return;
         }
         double x = x(moment.due());
-        g.setStroke(Petals.WORK);
+        g.setStroke(Petals.work());
         g.setLineWidth(2);
         g.setLineDashes(4, 4);
         g.strokeLine(x, SOUND_TOP - 4, x, SOUND_END + 4);
         g.setLineDashes();
-        mark(DesktopText.of("proof.moment-picture.due"), x, Petals.WORK);
+        mark(DesktopText.of("proof.moment-picture.due"), x, Petals.work());
     }
 
     private void mark(String word, double x, Color colour) {
@@ -100,7 +100,7 @@ final class MomentPicture {
         Arrays.sort(sorted);
         double quiet = sorted[sorted.length / 5] + OVER_QUIET;
         double middle = (SOUND_TOP + SOUND_END) / 2;
-        g.setFill(Petals.VOICE);
+        g.setFill(Petals.voice());
         for (double x = 0; x < WIDTH; x += 2) {
             double level = (loudness.at(Time.ofSeconds(from + x / scale)) - quiet) / Math.max(6, FULL - quiet);
             double h = Math.max(1, Math.min(1, level) * (SOUND_END - SOUND_TOP));
@@ -109,7 +109,7 @@ final class MomentPicture {
     }
 
     private void signals(TakeEvidence take) {
-        g.setFill(Petals.REST);
+        g.setFill(Petals.rest());
         for (Beep beep : take.beeps()) {
             double x = x(beep.time());
             g.fillPolygon(
@@ -123,7 +123,7 @@ final class MomentPicture {
     private void words(TakeEvidence take) {
         double[] free = new double[2];
         g.setFont(SMALL);
-        g.setFill(Petals.INK);
+        g.setFill(Petals.ink());
         for (Caption c : take.words()) {
             double x = x(c.start());
             double end = x(c.end());

@@ -25,9 +25,9 @@ final class PlaitPicture {
         g.clearRect(0, 0, WIDTH, HEIGHT);
         g.setLineCap(StrokeLineCap.ROUND);
         boolean heard = comparison.saidApart() >= 0;
-        thread(g, 0, 0, Petals.INK, false);
-        thread(g, 1, heard ? -comparison.saidApart() : 0, Petals.VOICE, !heard);
-        thread(g, 2, comparison.shownApart(), Petals.WORK, comparison.at() == null);
+        thread(g, 0, 0, Petals.ink(), false);
+        thread(g, 1, heard ? -comparison.saidApart() : 0, Petals.voice(), !heard);
+        thread(g, 2, comparison.shownApart(), Petals.work(), comparison.at() == null);
     }
 
     /** One thread; it strays in the middle of the interval by a share of the most, up or down. */

@@ -2,6 +2,7 @@ package app.nosegay.desktop.proof;
 
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.MovePicture;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.TakeScreen;
@@ -162,7 +163,7 @@ final class ProblemScreen {
                         .filter(t -> t.id().equals(moment.take()))
                         .findFirst();
         around.setVisible(take.isPresent());
-        take.ifPresent(t -> MomentPicture.paint(around, moment, t));
+        take.ifPresent(t -> Lamplight.paint(around, () -> MomentPicture.paint(around, moment, t)));
     }
 
     /** Chooses the next problem, after the last the first, and plays what is around it. */

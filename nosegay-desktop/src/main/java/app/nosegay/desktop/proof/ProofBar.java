@@ -61,7 +61,7 @@ final class ProofBar extends DrawnPane {
                 || c.findings().stream()
                         .filter(proof.open()::contains)
                         .anyMatch(f -> f.severity() == Severity.STOP || f.severity() == Severity.FIX);
-        return proof.isProven(c) ? Petals.COUNT : wrong ? Petals.CAUTION : Petals.VOICE;
+        return proof.isProven(c) ? Petals.count() : wrong ? Petals.caution() : Petals.voice();
     }
 
     private void click(MouseEvent e) {

@@ -3,6 +3,7 @@ package app.nosegay.desktop.proof;
 import app.nosegay.desktop.controls.Bouquet;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
@@ -24,6 +25,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
@@ -122,9 +124,9 @@ public final class ProofStage implements StageView {
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox legend = new HBox(
                 16,
-                key(Petals.INK, "planned"),
-                key(Petals.VOICE, "said"),
-                key(Petals.WORK, "shown"),
+                key(Petals::ink, "planned"),
+                key(Petals::voice, "said"),
+                key(Petals::work, "shown"),
                 space,
                 onlyApart,
                 print);
@@ -135,9 +137,9 @@ public final class ProofStage implements StageView {
         return left;
     }
 
-    private static HBox key(Color colour, String word) {
+    private static HBox key(Supplier<Color> colour, String word) {
         Line line = new Line(0, 0, 22, 0);
-        line.setStroke(colour);
+        Lamplight.paint(line, () -> line.setStroke(colour.get()));
         line.setStrokeWidth(3);
         HBox key = new HBox(6, line, new Label(word));
         key.setAlignment(Pos.CENTER_LEFT);
@@ -383,7 +385,7 @@ public final class ProofStage implements StageView {
             }
             name.setText(title(p));
             under.setText(detail(p));
-            PlaitPicture.paint(canvas, p);
+            Lamplight.paint(canvas, () -> PlaitPicture.paint(canvas, p));
             planned.setText(DesktopText.of("proof.proof-stage.planned", p.planned()));
             said.setText(DesktopText.of("proof.proof-stage.said", p.said()));
             shown.setText(DesktopText.of("proof.proof-stage.shown", p.shown()));

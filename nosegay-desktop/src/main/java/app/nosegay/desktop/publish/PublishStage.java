@@ -4,6 +4,7 @@ import app.nosegay.captions.TimedText;
 import app.nosegay.cut.Cut;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.desktop.controls.Tabs;
@@ -193,7 +194,8 @@ public final class PublishStage implements StageView {
                     * list.get(i).span().length().seconds()
                     / total;
             Rectangle bar = new Rectangle(Math.max(3, width), 10);
-            bar.setFill(i % 2 == 0 ? Petals.WORK : Petals.COUNT);
+            boolean even = i % 2 == 0;
+            Lamplight.paint(bar, () -> bar.setFill(even ? Petals.work() : Petals.count()));
             Tooltip.install(bar, new Tooltip(list.get(i).text()));
             strip.getChildren().add(bar);
         }

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.script;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
@@ -46,8 +47,8 @@ final class Ruler {
     /** A picture cannot be higher than the graphics card allows. */
     private static final int MOST_LINES = 120;
 
-    private static final Color CHOSEN = Color.web("#e3e5cb");
-    private static final Color SAYING = Color.web("#f3dfae");
+    private static final java.awt.Color CHOSEN = new java.awt.Color(0xE3E5CB);
+    private static final java.awt.Color SAYING = new java.awt.Color(0xF3DFAE);
 
     private record Patch(Rectangle2D place, ScriptLine line) {}
 
@@ -78,6 +79,7 @@ final class Ruler {
         pane.setMinHeight(120);
         pane.getStyleClass().add("ruler");
         pane.setAccessibleText(DesktopText.of("script.ruler.the-lines-of-this-segment"));
+        Lamplight.follow(canvas, this::paint);
         canvas.setOnMouseMoved(e ->
                 canvas.setCursor(at(e) == null ? Cursor.DEFAULT : at(e).isCall() ? Cursor.HAND : Cursor.OPEN_HAND));
         canvas.setOnMousePressed(this::press);
@@ -203,11 +205,11 @@ final class Ruler {
 
     private static Color colour(CueKind kind) {
         return switch (kind) {
-            case TIME, COUNT -> Petals.COUNT;
-            case EASIER, HARDER, INSTEAD -> Petals.OPTION;
-            case CAUTION -> Petals.CAUTION;
-            case NEXT, NAME, GEAR -> Petals.REST;
-            default -> Petals.VOICE;
+            case TIME, COUNT -> Petals.count();
+            case EASIER, HARDER, INSTEAD -> Petals.option();
+            case CAUTION -> Petals.caution();
+            case NEXT, NAME, GEAR -> Petals.rest();
+            default -> Petals.voice();
         };
     }
 
@@ -242,7 +244,7 @@ final class Ruler {
         }
         if (heard != null && !heard.isBefore(segment.start()) && heard.isBefore(segment.end())) {
             double x = LEFT + heard.since(segment.start()).seconds() * scale;
-            g.setStroke(Petals.INK);
+            g.setStroke(Petals.ink());
             g.setLineWidth(1.5);
             g.strokeLine(x, 4, x, height - 2);
         }
@@ -253,13 +255,13 @@ final class Ruler {
         g.setFont(Font.font("Source Sans 3", 13));
         for (int s = 0; s <= seconds; s += step) {
             double x = LEFT + s * scale;
-            g.setStroke(Petals.RULE);
+            g.setStroke(Petals.rule());
             g.setLineWidth(1);
             g.strokeLine(x, 20, x, height - 4);
-            g.setFill(Petals.FADED);
+            g.setFill(Petals.faded());
             g.fillText("" + s, x - (s < 10 ? 3 : 7), 15);
         }
-        g.setStroke(Petals.INK);
+        g.setStroke(Petals.ink());
         g.strokeLine(LEFT, 21, LEFT + seconds * scale, 21);
         g.strokeLine(LEFT + seconds * scale, 21, LEFT + seconds * scale, height - 4);
     }
@@ -269,11 +271,11 @@ final class Ruler {
         Color colour = colour(line.kind());
         double under = y - (row - BAR) / 2 + 3;
         if (line == selected || line == saying) {
-            g.setFill(line == saying ? SAYING : CHOSEN);
+            g.setFill(Petals.fx(line == saying ? SAYING : CHOSEN));
             g.fillRect(0, under, width, row - 2);
         }
         if (noRoom) {
-            g.setStroke(Petals.CAUTION);
+            g.setStroke(Petals.caution());
             g.setLineDashes(4, 3);
             g.strokeRect(x, y, w, BAR);
             g.setLineDashes();
@@ -285,7 +287,7 @@ final class Ruler {
             g.setFill(colour);
             g.fillRoundRect(x, y, w, BAR, 6, 6);
             if (line.fixed()) {
-                g.setFill(Petals.PAPER);
+                g.setFill(Petals.paper());
                 g.fillOval(x + 4, y + 5, 6, 6);
             }
         }
@@ -302,7 +304,7 @@ final class Ruler {
         boolean behind = x + w + 8 + textWidth <= width - 4 || x + w + 8 < width * 0.45;
         double tx = behind ? x + w + 8 : Math.max(4, x - 8 - textWidth);
         double room = behind ? width - tx - 4 : x - 8 - tx;
-        g.setFill(noRoom ? Petals.CAUTION : Petals.INK);
+        g.setFill(noRoom ? Petals.caution() : Petals.ink());
         g.fillText(textWidth > room ? shortened(words, room, font) : words, tx, y + 13);
         patches.add(new Patch(new Rectangle2D(0, Math.max(0, under), width, row - 2), line));
     }

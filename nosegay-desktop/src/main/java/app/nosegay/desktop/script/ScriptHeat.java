@@ -103,17 +103,17 @@ final class ScriptHeat extends DrawnPane {
                 g.fillRect(x, HEIGHT - h, w, h);
             }
             if (window != null && window.isOverfull()) {
-                g.setFill(Petals.CAUTION);
+                g.setFill(Petals.caution());
                 g.fillPolygon(new double[] {x, x + w, x + w / 2}, new double[] {HEIGHT - FULL, HEIGHT - FULL, 2}, 3);
             }
             if (s == selected) {
-                g.setStroke(Petals.INK);
+                g.setStroke(Petals.ink());
                 g.setLineWidth(2);
                 g.strokeRect(x + 1, HEIGHT - FULL + 1, Math.max(2, w - 2), FULL - 2);
             }
         }
         if (heard != null) {
-            g.setFill(Petals.INK);
+            g.setFill(Petals.ink());
             g.fillRect(heard.seconds() * scale - 1, 0, 2, HEIGHT);
         }
     }

@@ -1,6 +1,7 @@
 package app.nosegay.desktop.script;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
@@ -351,7 +352,6 @@ public final class ScriptStage implements StageView {
             bar.setMaxSize(BAR, 9);
             bar.getStyleClass().add("window-bar");
             mark.setMinWidth(14);
-            over.setFill(Petals.CAUTION);
             row.setAlignment(Pos.CENTER_LEFT);
             prefWidthProperty().bind(windows.widthProperty().subtract(20));
             setMaxWidth(USE_PREF_SIZE);
@@ -370,7 +370,10 @@ public final class ScriptStage implements StageView {
             TalkWindow w = programme.cues().window(s.id()).orElse(null);
             double share = w == null ? 0 : w.share();
             full.setWidth(BAR * Math.min(1, share));
-            full.setFill(Petals.of(s.kind()));
+            Lamplight.paint(bar, () -> {
+                full.setFill(Petals.of(s.kind()));
+                over.setFill(Petals.caution());
+            });
             boolean overfull = w != null && w.isOverfull();
             over.setWidth(overfull ? 6 : 0);
             over.setX(BAR - 6);

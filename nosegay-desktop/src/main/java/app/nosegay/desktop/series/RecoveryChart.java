@@ -47,9 +47,9 @@ final class RecoveryChart extends DrawnPane {
         for (MuscleGroup group : MuscleGroup.values()) {
             boolean worked = report.muscles().containsKey(group);
             g.setFont(Font.font("Source Sans 3", 13));
-            g.setFill(worked ? Petals.INK : Petals.FADED);
+            g.setFill(worked ? Petals.ink() : Petals.faded());
             g.fillText(group.word().replace('-', ' '), 0, y + 4);
-            g.setStroke(Petals.RULE);
+            g.setStroke(Petals.rule());
             g.setLineWidth(1);
             g.strokeLine(NAMES, y, width, y);
             Color colour = Bouquet.colour(group);
@@ -73,7 +73,7 @@ final class RecoveryChart extends DrawnPane {
     private static void thorns(GraphicsContext g, SeriesReport.Clash clash, double step, double y) {
         double from = x(clash.before(), step) + LARGEST;
         double to = x(clash.day(), step) - LARGEST;
-        g.setStroke(Petals.CAUTION);
+        g.setStroke(Petals.caution());
         g.setLineWidth(2);
         for (double x = from; x < to; x += 5) {
             g.strokeLine(x, y + 3, x + 2.5, y - 3);

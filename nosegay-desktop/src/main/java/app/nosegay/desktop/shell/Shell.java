@@ -108,7 +108,10 @@ public final class Shell {
         root.getChildren().add(keys.view());
         session.programme().addListener((o, before, now) -> refreshHead());
         session.jobs().name().addListener((o, before, now) -> done(before, now));
-        stage.focusedProperty().addListener((o, was, is) -> refreshHead());
+        stage.focusedProperty().addListener((o, was, is) -> {
+            refreshHead();
+            viewMenu.followSystem();
+        });
         drop = new FileDrop(session, start, this::showStart, () -> go("plan"), () -> go("match"));
         drop.install(root);
         showStart();

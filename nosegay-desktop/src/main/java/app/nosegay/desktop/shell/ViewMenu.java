@@ -1,20 +1,28 @@
 package app.nosegay.desktop.shell;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Stillness;
 import app.nosegay.desktop.session.Session;
+import app.nosegay.jobs.SystemAppearance;
 import app.nosegay.jobs.WindowSettings;
+import app.nosegay.jobs.WindowSettings.Appearance;
 import java.io.IOException;
+import java.util.Locale;
 import java.util.function.UnaryOperator;
+import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 
-/** How large everything is, and whether anything moves by itself; kept for the next start. */
+/** How large everything is, whether anything moves by itself, and by what light it is shown; kept for the next start. */
 final class ViewMenu {
     private static final double STEP = 0.1;
 
@@ -22,6 +30,8 @@ final class ViewMenu {
     private final ZoomPane pane;
     private final MenuButton button = new MenuButton(DesktopText.of("shell.view-menu.view"));
     private final MenuItem size = new MenuItem();
+    private final ToggleGroup appearances = new ToggleGroup();
+    private Appearance appearance = Appearance.LIGHT;
     private double zoom = 1;
 
     ViewMenu(Session session, ZoomPane pane) {
@@ -40,16 +50,59 @@ final class ViewMenu {
         still.setId("view-still");
         still.selectedProperty().bindBidirectional(Stillness.wanted());
         still.setOnAction(e -> keep(s -> s.withStill(still.isSelected())));
-        button.getItems().setAll(size, larger, smaller, still);
+        button.getItems().setAll(size, larger, smaller, still, new SeparatorMenuItem());
+        for (Appearance a : Appearance.values()) {
+            String name = a.name().toLowerCase(Locale.ROOT).replace('_', '-');
+            RadioMenuItem way = new RadioMenuItem(DesktopText.of("shell.view-menu.appearance." + name));
+            way.setId("view-" + name);
+            way.setToggleGroup(appearances);
+            way.setUserData(a);
+            way.setOnAction(e -> {
+                keep(s -> s.withAppearance(a));
+                light(a);
+            });
+            button.getItems().add(way);
+        }
         button.setOnShowing(e -> say());
         try {
             WindowSettings kept = WindowSettings.read();
             zoom = kept.zoom();
             Stillness.wanted().set(kept.still());
+            light(kept.appearance());
         } catch (IOException e) {
             session.jobs().say(e.getMessage());
         }
         pane.zoom(zoom);
+    }
+
+    /** The window light or dark; as the system has it once the system has said so. */
+    private void light(Appearance wanted) {
+        appearance = wanted;
+        appearances.getToggles().forEach(t -> t.setSelected(t.getUserData() == wanted));
+        if (wanted == Appearance.AS_THE_SYSTEM) {
+            followSystem();
+        } else {
+            Lamplight.on().set(wanted == Appearance.DARK);
+        }
+    }
+
+    /** Asks the system again, where it is followed: it may have changed while another window was in front. */
+    void followSystem() {
+        if (appearance != Appearance.AS_THE_SYSTEM) {
+            return;
+        }
+        Thread asking = new Thread(
+                () -> {
+                    boolean dark = SystemAppearance.isDark();
+                    Platform.runLater(() -> {
+                        if (appearance == Appearance.AS_THE_SYSTEM) {
+                            Lamplight.on().set(dark);
+                        }
+                    });
+                },
+                "system-appearance");
+        asking.setDaemon(true);
+        asking.start();
     }
 
     MenuButton button() {

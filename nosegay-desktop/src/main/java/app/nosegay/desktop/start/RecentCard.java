@@ -1,6 +1,7 @@
 package app.nosegay.desktop.start;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.jobs.RecentWorkouts;
 import app.nosegay.jobs.RecentWorkouts.Recent;
@@ -76,7 +77,12 @@ final class RecentCard extends Button {
 
     private static Canvas ribbon(Recent recent) {
         Canvas canvas = new Canvas(RIBBON, RIBBON_HIGH);
-        GraphicsContext g = canvas.getGraphicsContext2D();
+        Lamplight.paint(canvas, () -> drawRibbon(canvas.getGraphicsContext2D(), recent));
+        return canvas;
+    }
+
+    private static void drawRibbon(GraphicsContext g, Recent recent) {
+        g.clearRect(0, 0, RIBBON, RIBBON_HIGH);
         double total = Math.max(1, recent.timeline().total().seconds());
         double x = 0;
         for (Segment s : recent.timeline().segments()) {
@@ -86,12 +92,17 @@ final class RecentCard extends Button {
             g.fillRect(x, RIBBON_HIGH - high, Math.max(0.6, w - 0.4), high);
             x += w;
         }
-        return canvas;
     }
 
     private static Canvas bouquet(Recent recent) {
         Canvas canvas = new Canvas(BOUQUET, BOUQUET);
-        GraphicsContext g = canvas.getGraphicsContext2D();
+        Lamplight.paint(canvas, () -> drawBouquet(canvas.getGraphicsContext2D(), recent));
+        return canvas;
+    }
+
+    private static void drawBouquet(GraphicsContext g, Recent recent) {
+        g.clearRect(0, 0, BOUQUET, BOUQUET);
+        g.save();
         Map<MuscleGroup, Length> load = recent.balance().muscles();
         double most = load.values().stream().mapToDouble(Length::seconds).max().orElse(1);
         MuscleGroup[] groups = MuscleGroup.values();
@@ -101,17 +112,17 @@ final class RecentCard extends Button {
                     + (BOUQUET / 2 - 5) * load.getOrDefault(group, Length.ZERO).seconds() / Math.max(1, most);
             g.setFill(
                     switch (group.region()) {
-                        case UPPER -> Petals.WORK;
-                        case CORE -> Petals.OPTION;
-                        case LOWER -> Petals.COUNT;
+                        case UPPER -> Petals.work();
+                        case CORE -> Petals.option();
+                        case LOWER -> Petals.count();
                     });
             g.setGlobalAlpha(0.75);
             g.fillOval(-3, -length, 6, length);
             g.rotate(360.0 / groups.length);
         }
         g.setGlobalAlpha(1);
-        g.setFill(Petals.VOICE);
+        g.setFill(Petals.voice());
         g.fillOval(-4, -4, 8, 8);
-        return canvas;
+        g.restore();
     }
 }

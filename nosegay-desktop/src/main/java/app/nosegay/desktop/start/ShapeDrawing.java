@@ -1,5 +1,6 @@
 package app.nosegay.desktop.start;
 
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.plan.bed.Starter;
 import javafx.scene.canvas.Canvas;
@@ -15,8 +16,8 @@ final class ShapeDrawing extends Canvas {
     private static final double REST = 10;
 
     private final GraphicsContext g = getGraphicsContext2D();
-    private double x = 4;
-    private double y = 6;
+    private double x;
+    private double y;
 
     ShapeDrawing(Starter starter) {
         this(shape(starter));
@@ -24,9 +25,13 @@ final class ShapeDrawing extends Canvas {
 
     ShapeDrawing(String shape) {
         super(WIDTH, HEIGHT);
-        if (!shape.contains("|")) {
-            y = HEIGHT / 2 - HIGH / 2;
-        }
+        Lamplight.paint(this, () -> draw(shape));
+    }
+
+    private void draw(String shape) {
+        g.clearRect(0, 0, WIDTH, HEIGHT);
+        x = 4;
+        y = shape.contains("|") ? 6 : HEIGHT / 2 - HIGH / 2;
         shape.chars().forEach(c -> piece((char) c));
     }
 
@@ -47,10 +52,10 @@ final class ShapeDrawing extends Canvas {
 
     private static Color colour(char c) {
         return switch (Character.toUpperCase(c)) {
-            case 'A' -> Petals.WORK;
-            case 'B' -> Petals.COUNT;
-            case 'C' -> Petals.OPTION;
-            default -> Petals.VOICE;
+            case 'A' -> Petals.work();
+            case 'B' -> Petals.count();
+            case 'C' -> Petals.option();
+            default -> Petals.voice();
         };
     }
 
@@ -64,7 +69,7 @@ final class ShapeDrawing extends Canvas {
                 leaf(colour(c == 'X' ? 'B' : 'D'), true);
             }
             case '.' -> {
-                g.setStroke(Petals.REST);
+                g.setStroke(Petals.rest());
                 g.setLineWidth(2);
                 g.strokeLine(x, y + HIGH / 2, x + REST, y + HIGH / 2);
                 x += REST + 2;
@@ -75,13 +80,13 @@ final class ShapeDrawing extends Canvas {
             }
             case 'O', 'o' -> bead(c == 'O' ? 16 : 5);
             case '-' -> {
-                g.setFill(Petals.OPTION);
+                g.setFill(Petals.option());
                 g.fillRoundRect(x, y + HIGH / 2 - 3, 20, 6, 6, 6);
                 x += 22;
             }
             case '(', ')' -> bracket(c == '(');
             case '!' -> {
-                g.setStroke(Petals.INK);
+                g.setStroke(Petals.ink());
                 g.setLineWidth(1.5);
                 g.strokeLine(x, y - 6, x, y + HIGH + 6);
                 x += 4;
@@ -113,7 +118,7 @@ final class ShapeDrawing extends Canvas {
     }
 
     private void bead(double size) {
-        g.setFill(Petals.WORK);
+        g.setFill(Petals.work());
         g.fillOval(x, y + HIGH / 2 - size / 2, size, size);
         x += size + 2.5;
     }
@@ -121,7 +126,7 @@ final class ShapeDrawing extends Canvas {
     private void bracket(boolean open) {
         double far = open ? x + 4 : x;
         double near = open ? x : x + 4;
-        g.setStroke(Petals.INK);
+        g.setStroke(Petals.ink());
         g.setLineWidth(1.3);
         g.strokePolyline(
                 new double[] {far, near, near, far}, new double[] {y - 2, y - 2, y + HIGH + 2, y + HIGH + 2}, 4);
@@ -129,7 +134,7 @@ final class ShapeDrawing extends Canvas {
     }
 
     private void wave() {
-        g.setStroke(Petals.VOICE);
+        g.setStroke(Petals.voice());
         g.setLineWidth(2);
         for (int i = 0; i < 3; i++) {
             double high = i == 1 ? HIGH : HIGH * 0.55;
@@ -140,7 +145,7 @@ final class ShapeDrawing extends Canvas {
     }
 
     private void chair() {
-        g.setStroke(Petals.INK);
+        g.setStroke(Petals.ink());
         g.setLineWidth(2);
         g.strokePolyline(new double[] {x, x, x + 12, x + 12}, new double[] {y, y + 11, y + 11, y + HIGH}, 4);
         g.strokeLine(x, y + 11, x, y + HIGH);

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan.bed;
 
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.plan.bed.Bead;
 import java.util.List;
@@ -14,13 +15,19 @@ final class BeadString extends Canvas {
 
     BeadString(List<Bead> beads, double most) {
         super(most, HEIGHT);
-        GraphicsContext g = getGraphicsContext2D();
         double wide = beads.stream().mapToDouble(b -> width(b) + GAP).sum();
+        Lamplight.paint(this, () -> draw(beads, wide, most));
+        setWidth(Math.min(most, wide));
+    }
+
+    private void draw(List<Bead> beads, double wide, double most) {
+        GraphicsContext g = getGraphicsContext2D();
+        g.clearRect(0, 0, most, HEIGHT);
+        g.save();
         // A long phrase is drawn smaller, so that all of it is there.
-        double scale = Math.min(1, most / Math.max(1, wide));
-        g.scale(scale, 1);
+        g.scale(Math.min(1, most / Math.max(1, wide)), 1);
         double middle = HEIGHT / 2;
-        g.setStroke(Petals.FADED);
+        g.setStroke(Petals.faded());
         g.strokeLine(0, middle, wide, middle);
         double x = 0;
         for (Bead bead : beads) {
@@ -28,7 +35,7 @@ final class BeadString extends Canvas {
             switch (bead.shape()) {
                 case REP -> round(g, x, w, Math.min(HEIGHT - 2, 5 + 2.2 * bead.counts()));
                 case HOLD -> {
-                    g.setFill(Petals.OPTION);
+                    g.setFill(Petals.option());
                     g.fillRoundRect(x, middle - 4, w, 8, 8, 8);
                 }
                 case PULSE -> round(g, x, w, 4);
@@ -37,11 +44,11 @@ final class BeadString extends Canvas {
             }
             x += w + GAP;
         }
-        setWidth(Math.min(most, wide));
+        g.restore();
     }
 
     private static void round(GraphicsContext g, double x, double w, double high) {
-        g.setFill(Petals.WORK);
+        g.setFill(Petals.work());
         g.fillOval(x, HEIGHT / 2 - high / 2, w, high);
     }
 
@@ -49,10 +56,10 @@ final class BeadString extends Canvas {
         boolean open = bead.shape() == Bead.Shape.OPEN;
         double far = open ? x + 4 : x;
         double near = open ? x : x + 4;
-        g.setStroke(Petals.INK);
+        g.setStroke(Petals.ink());
         g.strokePolyline(new double[] {far, near, near, far}, new double[] {1, 1, HEIGHT - 1, HEIGHT - 1}, 4);
         if (!open) {
-            g.setFill(Petals.INK);
+            g.setFill(Petals.ink());
             g.fillText("×" + bead.counts(), x + 6, HEIGHT - 4);
         }
     }

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.plan.bed;
 
+import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.plan.terms.SideWay;
 import javafx.scene.canvas.Canvas;
@@ -13,8 +14,13 @@ final class SideSign extends Canvas {
 
     SideSign(SideWay way) {
         super(WIDTH, HEIGHT);
+        Lamplight.paint(this, () -> draw(way));
+    }
+
+    private void draw(SideWay way) {
         GraphicsContext g = getGraphicsContext2D();
-        g.setStroke(Petals.INK);
+        g.clearRect(0, 0, WIDTH, HEIGHT);
+        g.setStroke(Petals.ink());
         g.setLineWidth(1.2);
         switch (way) {
             case NONE -> {
@@ -64,7 +70,7 @@ final class SideSign extends Canvas {
     private static void half(GraphicsContext g, double x, double y, double r, boolean left, boolean filled) {
         double start = left ? 90 : -90;
         if (filled) {
-            g.setFill(left ? Petals.REST : Petals.COUNT);
+            g.setFill(left ? Petals.rest() : Petals.count());
             g.fillArc(x - r * 0.8, y - r * 0.85, r * 1.6, r * 1.7, start, 180, ArcType.CHORD);
         } else {
             g.strokeArc(x - r * 0.8, y - r * 0.85, r * 1.6, r * 1.7, start, 180, ArcType.CHORD);
