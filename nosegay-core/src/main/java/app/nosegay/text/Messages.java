@@ -27,6 +27,7 @@ public final class Messages {
 
     private final String source;
     private final Properties patterns = new Properties();
+    private final Set<String> keys;
     private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
 
     /** The texts beside {@code anchor}. */
@@ -40,6 +41,7 @@ public final class Messages {
         } catch (IOException e) {
             throw new UncheckedIOException(source + " cannot be read", e);
         }
+        keys = Set.copyOf(patterns.stringPropertyNames());
     }
 
     /**
@@ -62,7 +64,7 @@ public final class Messages {
     }
 
     public Set<String> keys() {
-        return patterns.stringPropertyNames();
+        return keys;
     }
 
     private String filled(String key, String pattern, Object... args) {

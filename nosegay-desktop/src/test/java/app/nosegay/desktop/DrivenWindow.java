@@ -18,12 +18,15 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.collections.ListChangeListener;
+import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -34,6 +37,8 @@ import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.robot.KeyboardRobot;
+import org.testfx.robot.MouseRobot;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Nosegay in a real window for one test, with a small workout and a recording of it at hand. */
@@ -116,18 +121,54 @@ abstract class DrivenWindow extends ApplicationTest {
         } catch (TimeoutException e) {
             throw new AssertionError("no window got the keyboard", e);
         }
-        return super.push(keys);
+        KeyboardRobot keyboard = robotContext().getKeyboardRobot();
+        keyboard.pressNoWait(keys);
+        List<KeyCode> held = new ArrayList<>(List.of(keys));
+        Collections.reverse(held);
+        keyboard.releaseNoWait(held.toArray(KeyCode[]::new));
+        WaitForAsyncUtils.waitForFxEvents();
+        return this;
     }
 
+    /** The toolkit has one window for all tests: what listens there must not hold the test. */
     private void watch(Window window) {
-        window.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> released.incrementAndGet());
+        AtomicInteger count = released;
+        window.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> count.incrementAndGet());
     }
 
-    /** A click comes by way of the display, which on a busy machine takes longer than what the program has to do just then. */
+    /**
+     * The keys of a text one after the other, and then one wait until all of them have arrived: the robot waits some seventy milliseconds
+     * after each.
+     */
+    @Override
+    public FxRobot write(String text) {
+        Scene scene = listWindows().stream()
+                .filter(Window::isFocused)
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no window has the keyboard"))
+                .getScene();
+        text.chars().forEach(c -> robotContext()
+                .getBaseRobot()
+                .typeKeyboard(
+                        scene,
+                        c == '\n' ? KeyCode.ENTER : c == '\t' ? KeyCode.TAB : KeyCode.UNDEFINED,
+                        Character.toString(c)));
+        WaitForAsyncUtils.waitForFxEvents();
+        return this;
+    }
+
+    /**
+     * A click comes by way of the display, which on a busy machine takes longer than what the program has to do just then. One wait for all
+     * of it: the robot waits after each step of it.
+     */
     @Override
     public FxRobot clickOn(String query, MouseButton... buttons) {
         int before = released.get();
-        super.clickOn(query, buttons);
+        MouseRobot mouse = robotContext().getMouseRobot();
+        mouse.moveNoWait(point(query).query());
+        MouseButton[] pressed = buttons.length == 0 ? new MouseButton[] {MouseButton.PRIMARY} : buttons;
+        mouse.pressNoWait(pressed);
+        mouse.releaseNoWait(pressed);
         try {
             WaitForAsyncUtils.waitFor(1, TimeUnit.SECONDS, () -> released.get() > before);
         } catch (TimeoutException e) {

@@ -193,7 +193,11 @@ public final class PublishVideo {
             throws IOException {
         RenderJob job = job(programme, media, true, choices);
         DiskSpace.check(target.toAbsolutePath().getParent(), DiskSpace.of(job), JobText.of("publish-video.the-video"));
+        long began = System.nanoTime();
         double fresh = Renderer.render(job, target, memory(media, target), progress);
+        if (fresh >= 1) {
+            RenderPace.learn(choices.quality(), job, (System.nanoTime() - began) / 1e9);
+        }
         readBack(target, programme.cut().total().seconds());
         return fresh;
     }

@@ -49,6 +49,24 @@ public record Leaf(
                 offset, name, moves, ends, amount, way, length, tags, missing, changed, bonus, beads, List.of());
     }
 
+    /** This leaf without what was found about it, done as much as {@code other}. */
+    public Leaf asMuchAs(Leaf other) {
+        return new Leaf(
+                offset,
+                name,
+                moves,
+                other.ends,
+                other.amount,
+                way,
+                other.length,
+                tags,
+                missing,
+                changed,
+                bonus,
+                beads,
+                List.of());
+    }
+
     /** The line as it would be spoken, for those who hear the screen. */
     public String spoken() {
         StringBuilder words = new StringBuilder(name).append(", ").append(amount);

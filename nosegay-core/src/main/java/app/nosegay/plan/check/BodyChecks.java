@@ -365,9 +365,11 @@ final class BodyChecks {
     private Optional<Move> helping(List<MuscleGroup> missing, String pattern) {
         boolean floorFree = context.timeline().sheet().header().promise().absent().stream()
                 .anyMatch(a -> a.startsWith("floor") || a.startsWith("lying"));
+        Set<String> planned = new HashSet<>();
+        context.segments().forEach(s -> planned.add(s.move()));
         return context.library().moves().stream()
                 .filter(m -> m.pattern().equals(pattern) && !(floorFree && m.isOnFloor()))
-                .filter(m -> context.segments().stream().noneMatch(s -> m.name().equals(s.move())))
+                .filter(m -> !planned.contains(m.name()))
                 .max(Comparator.comparingDouble(
                         m -> missing.stream().mapToDouble(m::share).sum()))
                 .filter(m -> missing.stream().anyMatch(g -> m.share(g) > 0));

@@ -8,6 +8,8 @@ import app.nosegay.jobs.DiskSpace;
 import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishVideo;
+import app.nosegay.jobs.RenderPace;
+import app.nosegay.media.RenderJob;
 import app.nosegay.jobs.Replacing;
 import app.nosegay.jobs.ShorterVersion;
 import app.nosegay.jobs.WorkoutMedia;
@@ -59,6 +61,9 @@ final class OutputsPanel {
     private final Label where = new Label();
     private final ComboBox<String> shape = new ComboBox<>();
     private final ComboBox<String> quality = new ComboBox<>();
+    /** A longer time is told in minutes. */
+    private static final int MINUTES_FROM_SECONDS = 90;
+
     /** The name of the thread on which shorter versions are looked for. */
     private static final String SHORTER = "shorter";
 
@@ -298,17 +303,28 @@ final class OutputsPanel {
                             .readings()
                             .keySet()
                             .containsAll(programme.cut().takes());
-            return " · "
-                    + (read
-                            ? DesktopText.of(
-                                    "publish.outputs-panel.video-about-of",
-                                    DiskSpace.words(DiskSpace.of(
-                                            PublishVideo.job(programme, session.media(), false, choices()))))
-                            : "")
-                    + DiskSpace.words(free) + DesktopText.of("publish.outputs-panel.free");
+            return " · " + (read ? video() : "") + DiskSpace.words(free)
+                    + DesktopText.of("publish.outputs-panel.free");
         } catch (IOException e) {
             return "";
         }
+    }
+
+    /** How long making the video takes on this computer, once that is known, and how much room. */
+    private String video() throws IOException {
+        RenderJob job = PublishVideo.job(programme, session.media(), false, choices());
+        String size = DiskSpace.words(DiskSpace.of(job));
+        return RenderPace.read()
+                .of(choices().quality(), job)
+                .map(time -> DesktopText.of(
+                        "publish.outputs-panel.video-about-in-of",
+                        time.seconds() < MINUTES_FROM_SECONDS
+                                ? DesktopText.of(
+                                        "publish.outputs-panel.seconds",
+                                        Math.max(5, 5 * Math.round(time.seconds() / 5)))
+                                : DesktopText.of("publish.outputs-panel.minutes", Math.round(time.seconds() / 60)),
+                        size))
+                .orElseGet(() -> DesktopText.of("publish.outputs-panel.video-about-of", size));
     }
 
     private PublishJob.Choices choices() {

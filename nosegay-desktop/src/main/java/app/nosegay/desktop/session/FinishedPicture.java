@@ -16,7 +16,6 @@ import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.image.ImageView;
@@ -34,7 +33,7 @@ public final class FinishedPicture {
     private final Runnable shown;
     private final ImageView view = new ImageView();
     private final Scrubber frames;
-    private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
+    private final NewestFrame newest = new NewestFrame();
     private CutPlayback playing;
     private Runnable ended = () -> {};
     private volatile boolean beside;
@@ -125,15 +124,12 @@ public final class FinishedPicture {
                 new CutPlayback.Screen() {
                     @Override
                     public void show(BufferedImage image, Time<Axis.Cut> time) {
-                        if (newest.getAndSet(dressed(image, of, time)) == null) {
-                            Platform.runLater(() -> {
-                                BufferedImage latest = newest.getAndSet(null);
-                                if (latest != null && playing == mine[0]) {
-                                    view.setImage(Pictures.toFx(latest));
-                                    follow.accept(time);
-                                }
-                            });
-                        }
+                        newest.offer(dressed(image, of, time), latest -> {
+                            if (playing == mine[0]) {
+                                view.setImage(latest);
+                                follow.accept(time);
+                            }
+                        });
                     }
 
                     @Override
@@ -157,7 +153,7 @@ public final class FinishedPicture {
             playing.close();
             playing = null;
         }
-        newest.set(null);
+        newest.forget();
     }
 
     /** The programme in the chosen shape, from pictures of that size: takes need not be 16 : 9. Used from several threads. */

@@ -9,7 +9,6 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
@@ -25,7 +24,7 @@ public final class TakeScreen {
     private final ImageView picture = new ImageView();
     private final StackPane pane = new StackPane(picture);
     private final Scrubber frames;
-    private final AtomicReference<BufferedImage> newest = new AtomicReference<>();
+    private final NewestFrame newest = new NewestFrame();
     private final Consumer<String> failed;
     private volatile Overlay overlay = (picture, file, time) -> {};
     private Path shown;
@@ -88,15 +87,12 @@ public final class TakeScreen {
             @Override
             public void show(BufferedImage image, Time<Axis.Take> time) {
                 overlay.draw(image, file, time);
-                if (newest.getAndSet(image) == null) {
-                    Platform.runLater(() -> {
-                        BufferedImage latest = newest.getAndSet(null);
-                        if (latest != null && playing == mine[0]) {
-                            picture.setImage(Pictures.toFx(latest));
-                            moved.accept(time);
-                        }
-                    });
-                }
+                newest.offer(image, latest -> {
+                    if (playing == mine[0]) {
+                        picture.setImage(latest);
+                        moved.accept(time);
+                    }
+                });
             }
 
             @Override
@@ -120,7 +116,7 @@ public final class TakeScreen {
             playing.close();
             playing = null;
         }
-        newest.set(null);
+        newest.forget();
     }
 
     /** Lets go of the file; nothing is shown any more. */

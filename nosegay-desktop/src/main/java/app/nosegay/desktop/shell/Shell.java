@@ -29,6 +29,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
+import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
@@ -108,10 +109,12 @@ public final class Shell {
         root.getChildren().add(keys.view());
         session.programme().addListener((o, before, now) -> refreshHead());
         session.jobs().name().addListener((o, before, now) -> done(before, now));
-        stage.focusedProperty().addListener((o, was, is) -> {
+        ChangeListener<Boolean> inFront = (o, was, is) -> {
             refreshHead();
             viewMenu.followSystem();
-        });
+        };
+        stage.focusedProperty().addListener(inFront);
+        session.atClose(() -> stage.focusedProperty().removeListener(inFront));
         drop = new FileDrop(session, start, this::showStart, () -> go("plan"), () -> go("match"));
         drop.install(root);
         showStart();

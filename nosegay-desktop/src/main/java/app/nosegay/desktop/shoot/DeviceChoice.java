@@ -24,6 +24,9 @@ import javafx.scene.layout.VBox;
 
 /** Which camera and microphone a run is recorded with, and a short test of both with its level. */
 final class DeviceChoice {
+    /** How often the level is shown; a voice changes no faster. */
+    private static final long LEVEL_MILLIS = 60;
+
     private static final String OWN = DesktopText.of("shoot.device-choice.my-camera-records-by-itself");
     private static final String SIMULATED = DesktopText.of("shoot.device-choice.the-simulated-camera");
     private static final String CAMERA_SOUND = DesktopText.of("shoot.device-choice.the-cameras-own-sound");
@@ -147,7 +150,7 @@ final class DeviceChoice {
                                 long began = System.nanoTime();
                                 double done = 0;
                                 while (done < 1) {
-                                    Thread.sleep(60);
+                                    Thread.sleep(LEVEL_MILLIS);
                                     done = (System.nanoTime() - began) / 1e9 / TEST_SECONDS;
                                     double now = recording.level();
                                     loudest = Math.max(loudest, now);

@@ -33,7 +33,8 @@ final class LeafView extends VBox {
     private static final int FIGURE = 58;
     private static final double PADDING = 22;
 
-    private final Leaf leaf;
+    private Leaf leaf;
+    private final Label amount = new Label();
     private final VBox signs = new VBox(2);
     private final int index;
     private Node glyph;
@@ -45,10 +46,6 @@ final class LeafView extends VBox {
         super(2);
         this.leaf = leaf;
         this.index = index;
-        double width = Math.max(LEAST, Math.min(MOST, PER_SECOND * leaf.length().seconds()));
-        setPrefWidth(width);
-        setMinWidth(width);
-        setMaxWidth(width);
         getStyleClass()
                 .addAll(
                         "leaf",
@@ -58,12 +55,11 @@ final class LeafView extends VBox {
             getStyleClass().add("leaf-apart");
         }
         setAccessibleRole(AccessibleRole.LIST_ITEM);
-        setAccessibleText(leaf.spoken());
+        amount();
         Label name = new Label(leaf.name());
         name.getStyleClass().add("leaf-name");
         name.setWrapText(true);
         name.setMinHeight(Region.USE_PREF_SIZE);
-        Label amount = new Label(leaf.amount());
         amount.getStyleClass().add("leaf-amount");
         amount.setMinWidth(Region.USE_PREF_SIZE);
         Region space = new Region();
@@ -81,13 +77,23 @@ final class LeafView extends VBox {
         HBox top = new HBox(2, figures(), space, signs);
         getChildren().addAll(top, name, amount);
         if (!leaf.beads().isEmpty()) {
-            getChildren().add(new BeadString(leaf.beads(), width - PADDING));
+            getChildren().add(new BeadString(leaf.beads(), getPrefWidth() - PADDING));
         }
         getChildren().add(tags(missing));
     }
 
+    /** Shows how much it is: in words, and by its width. */
+    private void amount() {
+        amount.setText(leaf.amount());
+        setAccessibleText(leaf.spoken());
+        double width = Math.max(LEAST, Math.min(MOST, PER_SECOND * leaf.length().seconds()));
+        setPrefWidth(width);
+        setMinWidth(width);
+        setMaxWidth(width);
+    }
+
     /** Shows what was found about it now. */
-    void marks(List<Mark> found) {
+    private void marks(List<Mark> found) {
         signs.getChildren().remove(glyph);
         glyph = mark(found).orElse(null);
         if (glyph != null) {
@@ -100,9 +106,20 @@ final class LeafView extends VBox {
         return index == number;
     }
 
-    /** Whether {@code other} is drawn alike, whatever was found about it. */
-    boolean isOf(Leaf other) {
-        return leaf.unmarked().equals(other.unmarked());
+    /** Shows {@code next} where that is the same move in all but how much it is and what was found about it; whether it does. */
+    boolean becomes(Leaf next) {
+        if (!leaf.asMuchAs(next).equals(next.unmarked()) || !leaf.beads().isEmpty() && !leaf.equals(next)) {
+            return false;
+        }
+        Leaf before = leaf;
+        leaf = next;
+        if (!before.amount().equals(next.amount()) || !before.length().equals(next.length())) {
+            amount();
+        }
+        if (!before.marks().equals(next.marks())) {
+            marks(next.marks());
+        }
+        return true;
     }
 
     /** The figures of its parts; a plain slip where the library knows none. */
@@ -163,7 +180,7 @@ final class LeafView extends VBox {
             label.getStyleClass()
                     .setAll("leaf-tag", "leaf-tag-" + tag.kind().name().toLowerCase(java.util.Locale.ROOT));
             label.setTooltip(new Tooltip(tag.text()));
-            label.setMaxWidth(getPrefWidth() - PADDING);
+            label.maxWidthProperty().bind(prefWidthProperty().subtract(PADDING));
             row.getChildren().add(label);
         }
         return row;

@@ -45,6 +45,8 @@ final class RowView extends VBox {
     private final FlowPane flow = new FlowPane(3, 8);
     private final HBox tag = new HBox(10);
     private final Button add = new Button(DesktopText.of("plan.bed.add"));
+    private final Label length = new Label();
+    private final HBox found = new HBox();
     private BedRow row;
     private int index;
 
@@ -61,6 +63,8 @@ final class RowView extends VBox {
                 bed.press(e, new Spot(index, Spot.TAG));
             }
         });
+        length.getStyleClass().add("tag-length");
+        length.setMinWidth(USE_PREF_SIZE);
         add.getStyleClass().setAll("bed-add");
         add.setMinWidth(USE_PREF_SIZE);
         add.setOnAction(e -> bed.addAt(new Spot(index, Spot.TAG), add));
@@ -77,6 +81,12 @@ final class RowView extends VBox {
         if (before == null || !sameTag(before.block(), next.block())) {
             tag();
         }
+        length.setText(next.block().length().clock());
+        if (before == null || !before.block().marks().equals(next.block().marks())) {
+            found.getChildren().setAll(LeafView.mark(next.block().marks()).stream().toList());
+            found.setManaged(!found.getChildren().isEmpty());
+        }
+        tag.setAccessibleText(desk.spoken(next));
         if (before == null
                 || !items(before).equals(items(next))
                 || before.block().kind() != next.block().kind()) {
@@ -85,14 +95,13 @@ final class RowView extends VBox {
         mark();
     }
 
+    /** Whether two blocks have the same tag; how long they take and what was found in them is shown in it without drawing it again. */
     private static boolean sameTag(BedRow.Content a, BedRow.Content b) {
         return a.name().equals(b.name())
                 && a.sentence().equals(b.sentence())
                 && a.rounds() == b.rounds()
                 && a.round() == b.round()
-                && a.length().equals(b.length())
-                && a.kind() == b.kind()
-                && a.marks().equals(b.marks());
+                && a.kind() == b.kind();
     }
 
     /** A value keeps the keyboard that a click gives it. */
@@ -140,15 +149,13 @@ final class RowView extends VBox {
 
     private void tag() {
         tag.getChildren().clear();
-        tag.setAccessibleText(desk.spoken(row));
         Circle hole = new Circle(HOLE);
         hole.getStyleClass().add("tag-hole");
         VBox words = new VBox(0);
         HBox.setHgrow(words, Priority.ALWAYS);
         Field name = row.block().name();
-        HBox head = new HBox(8, value(name, "tag-name"));
+        HBox head = new HBox(8, value(name, "tag-name"), found);
         head.setAlignment(Pos.BASELINE_LEFT);
-        LeafView.mark(row.block().marks()).ifPresent(head.getChildren()::add);
         boolean brief = !row.block().hasMoves();
         TextFlow sentence = new TextFlow();
         sentence.getStyleClass().add("sentence-flow");
@@ -166,9 +173,6 @@ final class RowView extends VBox {
         // Talk and rests say all of it on one line.
         head.getChildren().add(brief ? sentence : space);
         rounds(head);
-        Label length = new Label(row.block().length().clock());
-        length.getStyleClass().add("tag-length");
-        length.setMinWidth(Region.USE_PREF_SIZE);
         head.getChildren().addAll(length, more());
         words.getChildren().add(head);
         if (!brief) {
@@ -265,11 +269,10 @@ final class RowView extends VBox {
         }
     }
 
-    /** Whether a node shows an item already; only what was found about it is shown anew. */
+    /** Whether a node shows an item, or does now that only its amount or what was found about it is shown anew. */
     private static boolean stays(Node node, BedItem item, int leaves) {
-        if (node instanceof LeafView view && item instanceof Leaf leaf && view.isOf(leaf) && view.isNumber(leaves)) {
-            view.marks(leaf.marks());
-            return true;
+        if (node instanceof LeafView view && item instanceof Leaf leaf) {
+            return view.isNumber(leaves) && view.becomes(leaf);
         }
         return node instanceof GapView gap && gap.gap().equals(item);
     }
