@@ -24,6 +24,7 @@ import javafx.scene.control.Slider;
 import javafx.scene.control.TextArea;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
@@ -131,6 +132,8 @@ class FinishWindowTest extends DrivenWindow {
         assertThat(Files.readString(folder.resolve("published/chapters.txt"))).startsWith("0:00 Hi\n");
         until(() -> outputSays("✓ "));
         assertThat(outputSays("△ older")).isFalse();
+        // How long it takes is known from here on.
+        until(() -> text("#publish-where").matches("(?s).*video in about \\d+ (s|min), .*"));
         interact(() ->
                 shell.session().apply("leave it", shell.session().workout().withWaiver(SEEN)));
         until(() -> outputSays("△ older"));
@@ -146,6 +149,29 @@ class FinishWindowTest extends DrivenWindow {
         clickOn("#more-outputs");
         clickOn("#render");
         until(() -> Files.exists(folder.resolve("published/cut.otio")));
+    }
+
+    /** What is shown can be pasted into another program: the dressed picture, and the chapter lines. */
+    @Test
+    void thePictureAndTheChaptersAreCopied() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        clickOn("#stretches");
+        until(() -> !shell.session().jobs().isRunning());
+        push(KeyCode.CONTROL, KeyCode.C);
+        until(() -> text("#message").startsWith("Picture copied"));
+        Image[] copied = new Image[1];
+        interact(() -> copied[0] = Clipboard.getSystemClipboard().getImage());
+        assertThat(copied[0].getWidth()).isGreaterThan(300);
+        clickOn("#stage-publish");
+        clickOn("#chapters");
+        push(KeyCode.CONTROL, KeyCode.C);
+        String[] lines = new String[1];
+        until(() -> {
+            interact(() -> lines[0] = Clipboard.getSystemClipboard().getString());
+            return lines[0] != null;
+        });
+        assertThat(lines[0]).startsWith("0:00 Hi\n").hasLineCount(3);
     }
 
     /** One file that cannot be written does not keep the others from it; it is tried again alone. */

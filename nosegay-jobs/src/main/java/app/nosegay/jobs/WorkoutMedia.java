@@ -39,8 +39,8 @@ public record WorkoutMedia(
     /** Less than this may be the rounding of the container. */
     private static final Length CUT_OFF = Length.ofSeconds(1);
 
-    /** Almost five hours of somebody talking at the usual 140 words a minute; calls are looked for in that in some ten seconds. */
-    private static final int MOST_WORDS = 40_000;
+    /** Three hours of somebody talking without a break at the usual 140 words a minute; calls are looked for in that in two or three seconds. */
+    private static final int MOST_WORDS = 25_000;
 
     /** Some twenty hours of takes: worth a word. */
     private static final long MUCH_KEPT = 3_000_000_000L;

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.dress;
 
+import app.nosegay.desktop.controls.Copying;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.EnumWords;
 import app.nosegay.desktop.controls.Tabs;
@@ -109,6 +110,7 @@ public final class DressStage implements StageView {
                 .none(DesktopText.of("dress.dress-stage.nothing-is-dressed-yet-film"));
         filled = filled();
         view.setCenter(empty);
+        Copying.picture(view, () -> picture.view().getImage(), session.jobs()::tell);
         session.programme().addListener((o, before, now) -> show(now));
         if (session.programme().get() != null) {
             show(session.programme().get());

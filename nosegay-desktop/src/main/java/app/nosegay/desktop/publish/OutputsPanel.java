@@ -100,11 +100,14 @@ final class OutputsPanel {
         shape.setAccessibleText(DesktopText.of("publish.outputs-panel.shape"));
         quality.setId("quality");
         quality.setAccessibleText(DesktopText.of("publish.outputs-panel.quality"));
+        shape.setOnAction(e -> refresh());
+        quality.setOnAction(e -> refresh());
         HBox how = new HBox(8, new Label(DesktopText.of("publish.outputs-panel.picture")), shape, quality);
         how.setAlignment(Pos.CENTER_LEFT);
         proof.setWrapText(true);
         proof.setMinHeight(Region.USE_PREF_SIZE);
         proof.setId("publish-proof");
+        where.setId("publish-where");
         where.setWrapText(true);
         where.setMinHeight(Region.USE_PREF_SIZE);
         where.getStyleClass().add("small");

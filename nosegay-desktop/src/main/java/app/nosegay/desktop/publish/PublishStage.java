@@ -1,5 +1,6 @@
 package app.nosegay.desktop.publish;
 
+import app.nosegay.desktop.controls.Copying;
 import app.nosegay.captions.TimedText;
 import app.nosegay.cut.Cut;
 import app.nosegay.desktop.controls.Buttons;
@@ -35,6 +36,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.Tooltip;
+import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
@@ -96,6 +98,8 @@ public final class PublishStage implements StageView {
                 .none(DesktopText.of("publish.publish-stage.there-is-nothing-to-publish"));
         filled = filled();
         view.setCenter(empty);
+        Copying.picture(view, this::shown, session.jobs()::tell);
+        Copying.words(chapters, () -> TimedText.descriptionLines(chapters.getItems()), session.jobs()::tell);
         session.programme().addListener((o, before, now) -> show(now));
         if (session.programme().get() != null) {
             show(session.programme().get());
@@ -167,6 +171,11 @@ public final class PublishStage implements StageView {
     @Override
     public Region view() {
         return view;
+    }
+
+    /** The picture that is shown: the cover, or the video while it plays. */
+    private Image shown() {
+        return played.view().isVisible() ? played.view().getImage() : cover.getImage();
     }
 
     @Override

@@ -1,5 +1,6 @@
 package app.nosegay.desktop.session;
 
+import app.nosegay.desktop.controls.Copying;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.plan.Finding;
@@ -60,6 +61,12 @@ public final class FindingList {
         list.setCellFactory(l -> new Cell());
         list.setPlaceholder(empty());
         list.setOnKeyPressed(this::key);
+        Copying.words(
+                list,
+                () -> list.getSelectionModel().getSelectedItem() == null
+                        ? null
+                        : list.getSelectionModel().getSelectedItem().message(),
+                session.jobs()::tell);
         folded.getStyleClass().add("small");
         folded.setId(id + "-folded");
         folded.managedProperty().bind(folded.visibleProperty());

@@ -91,6 +91,8 @@ final class KeysOverlay {
                     "dress",
                     DesktopText.of("shell.keys-overlay.left-right"),
                     DesktopText.of("shell.keys-overlay.dress-a-tenth-of-a")),
+            new Key("dress", "Ctrl+C", DesktopText.of("shell.keys-overlay.dress-copy")),
+            new Key("publish", "Ctrl+C", DesktopText.of("shell.keys-overlay.publish-copy")),
             new Key("all", "F1", DesktopText.of("shell.keys-overlay.this-sheet")));
 
     private final StackPane shade = new StackPane();
