@@ -39,7 +39,7 @@ public record WorkoutMedia(
     /** Less than this may be the rounding of the container. */
     private static final Length CUT_OFF = Length.ofSeconds(1);
 
-    /** Three hours of somebody talking without a break at the usual 140 words a minute; calls are looked for in that in two or three seconds. */
+    /** Three hours of talk without a break at the usual 140 words a minute; finding the calls in it takes two or three seconds. */
     private static final int MOST_WORDS = 25_000;
 
     /** Some twenty hours of takes: worth a word. */

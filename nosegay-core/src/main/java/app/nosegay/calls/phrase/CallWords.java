@@ -23,7 +23,7 @@ public final class CallWords {
                     + "last|final) 1|last but not least");
     /** What moves are called that no library knows: the last word, with one or two before it. */
     public static final String MOVE_WORDS =
-            "(?:squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|"
+            FirstLetters.of("squats?|lunges?|press(?:es)?|rows?|rowing|curls?|raises?|fl(?:y|ies|yes)|planks?|bridges?|"
                     + "thrusts?|thrusters?|deadlifts?|(?:push|press|sit|pull|step|chin) ups?|crunch(?:es)?|twists?|"
                     + "kick ?backs?|extensions?|pull ?(?:downs?|overs?|aparts?)|jacks?|climbers?|burpees?|bicycles|"
                     + "hammers|figure 4s?|(?:neck|chest|shoulder|back|lat|side|hip|hip flexor|flexor|glute|hamstring|"
@@ -40,7 +40,7 @@ public final class CallWords {
                     + "?vines?|frog pumps?|(?:shadow )?boxing|jab cross|upper ?cuts?|kick ?throughs?|(?:bear|hollow|"
                     + "squat|lunge) holds?|roll ?ups|(?:sit|shoot|pull) ?throughs?|wood ?chop(?:s|pers?)?|(?:monster|"
                     + "crab|duck|lateral|bear|band(?:ed)?) walks?|around the worlds?|warrior (?:1|2|3)|(?:warrior|"
-                    + "chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose)";
+                    + "chair|boat|bridge|triangle|pigeon|tree|cobra|crow|camel) pose");
 
     public static final List<String> VERBS = List.of(
             "up", "down", "lift", "press", "squat", "lunge", "row", "curl", "raise", "pull", "push", "swing", "march",

@@ -9,10 +9,10 @@ import app.nosegay.jobs.Output;
 import app.nosegay.jobs.PublishJob;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.jobs.RenderPace;
-import app.nosegay.media.RenderJob;
 import app.nosegay.jobs.Replacing;
 import app.nosegay.jobs.ShorterVersion;
 import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.media.RenderJob;
 import app.nosegay.workout.CutDown;
 import app.nosegay.workout.Programme;
 import java.io.File;
@@ -306,8 +306,7 @@ final class OutputsPanel {
                             .readings()
                             .keySet()
                             .containsAll(programme.cut().takes());
-            return " · " + (read ? video() : "") + DiskSpace.words(free)
-                    + DesktopText.of("publish.outputs-panel.free");
+            return " · " + (read ? video() : "") + DiskSpace.words(free) + DesktopText.of("publish.outputs-panel.free");
         } catch (IOException e) {
             return "";
         }

@@ -1,9 +1,9 @@
 package app.nosegay.desktop.publish;
 
-import app.nosegay.desktop.controls.Copying;
 import app.nosegay.captions.TimedText;
 import app.nosegay.cut.Cut;
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.Copying;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;

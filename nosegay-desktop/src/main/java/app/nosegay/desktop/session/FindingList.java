@@ -1,7 +1,7 @@
 package app.nosegay.desktop.session;
 
-import app.nosegay.desktop.controls.Copying;
 import app.nosegay.desktop.controls.Buttons;
+import app.nosegay.desktop.controls.Copying;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.FindingPile;

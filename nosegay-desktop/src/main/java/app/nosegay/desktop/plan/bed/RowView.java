@@ -83,7 +83,8 @@ final class RowView extends VBox {
         }
         length.setText(next.block().length().clock());
         if (before == null || !before.block().marks().equals(next.block().marks())) {
-            found.getChildren().setAll(LeafView.mark(next.block().marks()).stream().toList());
+            found.getChildren()
+                    .setAll(LeafView.mark(next.block().marks()).stream().toList());
             found.setManaged(!found.getChildren().isEmpty());
         }
         tag.setAccessibleText(desk.spoken(next));
