@@ -42,6 +42,20 @@ public final class SystemAppearance {
         if (name.startsWith("mac")) {
             return said(asking, "defaults", "read", "-g", "AppleInterfaceStyle").equals("dark");
         }
+        // Of most desktops by the way they have agreed on: (<<uint32 1>>,) is dark; of others by the settings of GNOME.
+        String agreed = said(
+                asking,
+                "gdbus",
+                "call",
+                "--session",
+                "--dest=org.freedesktop.portal.Desktop",
+                "--object-path=/org/freedesktop/portal/desktop",
+                "--method=org.freedesktop.portal.Settings.Read",
+                "org.freedesktop.appearance",
+                "color-scheme");
+        if (agreed.contains("uint32")) {
+            return agreed.contains("uint32 1");
+        }
         String desktop = "org.gnome.desktop.interface";
         return said(asking, "gsettings", "get", desktop, "color-scheme").contains("prefer-dark")
                 || said(asking, "gsettings", "get", desktop, "gtk-theme").contains("-dark");

@@ -37,7 +37,9 @@ import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
@@ -102,6 +104,16 @@ class PublishJobTest {
         programme = media.programme(workout);
     }
 
+    private static final Map<Output, Path> DRAFTS = new EnumMap<>(Output.class);
+
+    /** An output of the programme as a draft, written once for all tests. */
+    private static Path draft(Output output) throws IOException {
+        if (!DRAFTS.containsKey(output)) {
+            DRAFTS.put(output, write(output, DRAFT));
+        }
+        return DRAFTS.get(output);
+    }
+
     private static Path write(Output output, PublishJob.Choices choices) throws IOException {
         return PublishJob.write(output, programme, media, folder.resolve("out"), true, choices, Progress.NONE)
                 .file();
@@ -143,9 +155,8 @@ class PublishJobTest {
 
     @Test
     void theCutListAddsUpToTheProgramme() throws Exception {
-        JsonNode root = JsonMapper.builder()
-                .build()
-                .readTree(write(Output.CUT_LIST, DRAFT).toFile());
+        JsonNode root =
+                JsonMapper.builder().build().readTree(draft(Output.CUT_LIST).toFile());
 
         assertThat(root.path("OTIO_SCHEMA").asText()).isEqualTo("Timeline.1");
         JsonNode tracks = root.path("tracks").path("children");
@@ -163,7 +174,7 @@ class PublishJobTest {
 
     @Test
     void theVideoShowsWhatThePreviewShowsAtTheTargetLoudness() throws Exception {
-        Path video = write(Output.VIDEO, DRAFT);
+        Path video = draft(Output.VIDEO);
 
         MediaInfo info = MediaInput.probe(video);
         assertThat(info.length().seconds()).isCloseTo(programme.cut().total().seconds(), within(0.15));
@@ -201,10 +212,10 @@ class PublishJobTest {
 
     @Test
     void episodePortraitAndClipsHaveTheirShape() throws Exception {
-        MediaInfo episode = MediaInput.probe(write(Output.EPISODE, DRAFT));
+        MediaInfo episode = MediaInput.probe(draft(Output.EPISODE));
         assertThat(episode.video()).isNull();
         assertThat(episode.length().seconds()).isCloseTo(programme.cut().total().seconds(), within(0.15));
-        Path clips = write(Output.CLIPS, DRAFT);
+        Path clips = draft(Output.CLIPS);
         try (Stream<Path> films = Files.list(clips)) {
             List<Path> all = films.sorted().toList();
             assertThat(all)
@@ -222,10 +233,10 @@ class PublishJobTest {
 
     @Test
     void theLayerIsAsLongAsTheProgrammeAndItsPicturesAreTransparentInTheMiddle() throws Exception {
-        Path film = write(Output.LAYER_FILM, DRAFT);
+        Path film = draft(Output.LAYER_FILM);
         assertThat(MediaInput.probe(film).length().seconds())
                 .isCloseTo(programme.cut().total().seconds(), within(0.15));
-        Path pictures = write(Output.LAYER_PICTURES, DRAFT);
+        Path pictures = draft(Output.LAYER_PICTURES);
         String list = Files.readString(pictures.resolve("layer.ffconcat"));
         double sum = list.lines()
                 .filter(l -> l.startsWith("duration"))
@@ -248,7 +259,7 @@ class PublishJobTest {
     void everyOutputIsOpenedByAnotherProgram() throws Exception {
         int chapters = programme.chapters().size();
         int captions = programme.captions().size();
-        Path video = write(Output.VIDEO, DRAFT);
+        Path video = draft(Output.VIDEO);
         assertThat(streams(video)).contains("h264,640,360,yuv420p,24000/1001", "aac");
         assertThat(count("-show_chapters -of csv=p=0", video)).isEqualTo(chapters);
         double length = programme.cut().total().seconds();
@@ -256,27 +267,27 @@ class PublishJobTest {
                 .isCloseTo(length, within(0.1));
         assertThat(Ffmpeg.probe("-show_entries format_tags=title -of csv=p=0", video))
                 .contains("Small Beds");
-        assertThat(streams(write(Output.EPISODE, DRAFT))).contains("aac");
-        assertThat(streams(write(Output.LAYER_FILM, DRAFT)).get(0)).startsWith("prores,640,360,yuva444p");
-        assertThat(streams(write(Output.CAPTIONS_VTT, DRAFT)).get(0)).startsWith("webvtt");
-        assertThat(count("-show_packets -of csv=p=0", write(Output.CAPTIONS_VTT, DRAFT)))
+        assertThat(streams(draft(Output.EPISODE))).contains("aac");
+        assertThat(streams(draft(Output.LAYER_FILM)).get(0)).startsWith("prores,640,360,yuva444p");
+        assertThat(streams(draft(Output.CAPTIONS_VTT)).get(0)).startsWith("webvtt");
+        assertThat(count("-show_packets -of csv=p=0", draft(Output.CAPTIONS_VTT)))
                 .isEqualTo(captions);
-        assertThat(streams(write(Output.CAPTIONS_SRT, DRAFT)).get(0)).startsWith("subrip");
-        assertThat(count("-show_packets -of csv=p=0", write(Output.CAPTIONS_SRT, DRAFT)))
+        assertThat(streams(draft(Output.CAPTIONS_SRT)).get(0)).startsWith("subrip");
+        assertThat(count("-show_packets -of csv=p=0", draft(Output.CAPTIONS_SRT)))
                 .isEqualTo(captions);
-        assertThat(count("-show_packets -of csv=p=0", write(Output.CHAPTERS_VTT, DRAFT)))
+        assertThat(count("-show_packets -of csv=p=0", draft(Output.CHAPTERS_VTT)))
                 .isEqualTo(chapters);
-        assertThat(count("-f ffmetadata -show_chapters -of csv=p=0", write(Output.CHAPTERS_FFMETADATA, DRAFT)))
+        assertThat(count("-f ffmetadata -show_chapters -of csv=p=0", draft(Output.CHAPTERS_FFMETADATA)))
                 .isEqualTo(chapters);
         for (Output picture : List.of(Output.COVER_WIDE, Output.COVER_SQUARE, Output.COVER_TALL, Output.CARD_PNG)) {
-            assertThat(streams(write(picture, DRAFT)).get(0)).startsWith("png");
+            assertThat(streams(draft(picture)).get(0)).startsWith("png");
         }
     }
 
     /** The layer's pictures with their times and the finished film are laid together by another program, as people will do. */
     @Test
     void anotherProgramLaysTheLayerOverTheBareCut() throws Exception {
-        Path pictures = write(Output.LAYER_PICTURES, DRAFT);
+        Path pictures = draft(Output.LAYER_PICTURES);
         Path joined = folder.resolve("joined.mp4");
         Ffmpeg.run(
                 "-i $0 -f concat -safe 0 -i $1 -filter_complex overlay -an -t 20 -preset ultrafast $2",
@@ -284,7 +295,7 @@ class PublishJobTest {
                 pictures.resolve("layer.ffconcat"),
                 joined);
         assertThat(streams(joined).get(0)).startsWith("h264,640,360");
-        Path film = write(Output.LAYER_FILM, DRAFT);
+        Path film = draft(Output.LAYER_FILM);
         Ffmpeg.run(
                 "-i $0 -vf alphaextract,format=gray -frames:v 1 -ss 14 -update 1 $1",
                 film,

@@ -14,6 +14,9 @@ class SystemAppearanceTest extends HomeFolder {
     @CsvSource(
             nullValues = "-",
             value = {
+                "Linux, org.freedesktop.appearance, '(<<uint32 1>>,)', true",
+                "Linux, org.freedesktop.appearance, '(<<uint32 2>>,)', false",
+                "Linux, org.freedesktop.appearance, '(<<uint32 0>>,)', false",
                 "Linux, color-scheme, 'prefer-dark', true",
                 "Linux, color-scheme, 'default', false",
                 "Linux, gtk-theme, 'Adwaita-dark', true",

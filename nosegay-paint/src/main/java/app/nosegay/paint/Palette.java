@@ -10,7 +10,7 @@ public final class Palette {
     public static final Color RULE = new Color(0xCFC5AC);
     public static final Color WORK = new Color(0xA62A55);
     public static final Color REST = new Color(0x35589E);
-    public static final Color VOICE = new Color(0x9A5B00);
+    public static final Color VOICE = new Color(0x985A00);
     public static final Color COUNT = new Color(0x46702C);
     public static final Color OPTION = new Color(0x66489A);
     public static final Color CAUTION = new Color(0xB3321F);

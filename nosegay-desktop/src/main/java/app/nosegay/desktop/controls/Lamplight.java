@@ -22,7 +22,7 @@ public final class Lamplight {
     private static volatile boolean on;
 
     private static final Map<Integer, java.awt.Color> TURNED = new ConcurrentHashMap<>();
-    private static final Pattern COLOUR = Pattern.compile("#([0-9a-f]{6})(?=(?:[0-9a-f]{2})?[; ,)])");
+    private static final Pattern COLOUR = Pattern.compile("#([0-9a-f]{6})(?=(?:[0-9a-f]{2})?[; ,)][^{}]*\\})");
 
     static {
         // The first to hear of it: who draws again reads it.

@@ -9,7 +9,7 @@ import javafx.scene.paint.Color;
 
 /** The shape of a way to begin, drawn with the bed's own leaves and gaps: a letter is a leaf, a dot a rest, a bar a new line. */
 final class ShapeDrawing extends Canvas {
-    static final double WIDTH = 168;
+    static final double WIDTH = 172;
     private static final double HEIGHT = 58;
     private static final double LEAF = 22;
     private static final double HIGH = 19;
