@@ -6,6 +6,7 @@ import app.nosegay.files.AtomicFile;
 import app.nosegay.listen.ScriptListener;
 import app.nosegay.media.Progress;
 import app.nosegay.media.SoundReader;
+import app.nosegay.proof.PickUps;
 import app.nosegay.review.Misstatement;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
@@ -17,6 +18,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Listens for the script in the takes that came without a transcript. What is heard is written beside the workout as WebVTT with word times
@@ -74,11 +76,12 @@ public final class ListenJob {
                 share -> progress.at(READING + (1 - READING) * share));
     }
 
-    /** In a take in which nothing of the plan is done, the lines to say again may be said at any time. */
-    private static List<ScriptListener.Expected> pickUps(Programme programme, Workout.TakeRef take) {
+    /** In a take in which nothing of the plan is done, what is to be said again, or was not said yet, may be said at any time. */
+    static List<ScriptListener.Expected> pickUps(Programme programme, Workout.TakeRef take) {
         Span<Axis.Take> whole = new Span<>(Time.zero(), Time.ofSeconds(take.seconds()));
-        return programme.misstatements().stream()
-                .map(Misstatement::say)
+        return Stream.concat(
+                        programme.misstatements().stream().map(Misstatement::say),
+                        programme.pickUps().lines().stream().map(PickUps.Line::say))
                 .filter(say -> !say.isEmpty())
                 .distinct()
                 .map(say -> new ScriptListener.Expected(say, whole))

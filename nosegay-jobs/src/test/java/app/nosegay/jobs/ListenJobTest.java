@@ -4,17 +4,25 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.TranscriptReader;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.listen.ScriptListener;
 import app.nosegay.media.Progress;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.CuePlanner;
 import app.nosegay.standins.GuideVoice;
+import app.nosegay.standins.Performance;
 import app.nosegay.standins.SimulatedTake;
+import app.nosegay.time.SpeechRate;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
@@ -71,6 +79,33 @@ class ListenJobTest {
         assertThat(ListenJob.open(heard))
                 .as("what was heard may be heard again")
                 .hasSize(1);
+    }
+
+    /** What was forgotten is listened for in a recording of its own, with what was said wrong. */
+    @Test
+    void aForgottenOptionIsListenedFor() {
+        String sheet = SHEET.replace("  push-up\n", "  push-up\n    easier: Hands on a wall, feet near it.\n");
+        Timeline timeline = Expansion.expand(RunSheetParser.parse(sheet, Libraries.current()), Libraries.current());
+        CuePlan cues = CuePlanner.plan(timeline, Libraries.current(), SpeechRate.DEFAULT);
+        Performance run = Performance.of(timeline, cues, 1, Set.of());
+        TakeEvidence whole = run.evidence("take-1");
+        List<Caption> forgotten = whole.words().stream()
+                .filter(c -> !c.text().toLowerCase(Locale.ROOT).contains("wall"))
+                .toList();
+        assertThat(forgotten)
+                .as("it is in the script")
+                .hasSizeLessThan(whole.words().size());
+        Workout.TakeRef take = new Workout.TakeRef("take-2", "take-2.mp4", 1, 20, "", null, null);
+        assertThat(expected(sheet, whole, run, take)).noneMatch(t -> t.contains("wall"));
+        assertThat(expected(sheet, whole.withWords(forgotten), run, take)).anyMatch(t -> t.contains("wall"));
+    }
+
+    private static List<String> expected(String sheet, TakeEvidence heard, Performance run, Workout.TakeRef take) {
+        Programme programme = Programme.of(
+                Workout.EMPTY.withSheet(sheet), List.of(heard), Arrays.asList(run.log()), Libraries.current());
+        return ListenJob.pickUps(programme, take).stream()
+                .map(ScriptListener.Expected::text)
+                .toList();
     }
 
     @Test
