@@ -50,7 +50,7 @@ public final class PlanCheck {
 
     static List<Finding> findings(PlanContext context) {
         PlanCheck check = new PlanCheck(context.timeline(), context.library());
-        check.unread();
+        check.unread(context);
         check.promise();
         check.title();
         check.absences();
@@ -124,7 +124,7 @@ public final class PlanCheck {
                                 .toList()));
     }
 
-    private void unread() {
+    private void unread(PlanContext context) {
         for (Problem p : timeline.sheet().problems()) {
             String code = !p.note() ? "plan.unread" : p.isUnknownMove() ? "plan.unknown-move" : "plan.remark";
             Finding finding = Finding.of(code, p.note() ? Severity.NOTE : Severity.STOP, p.message())
@@ -132,13 +132,14 @@ public final class PlanCheck {
             findings.add(
                     p.nearest() == null
                             ? finding
-                            : finding.withFix(CoreText.of("plan.check.plan-check.write", p.nearest()), replaced(p)));
+                            : finding.withFix(
+                                    CoreText.of("plan.check.plan-check.write", p.nearest()),
+                                    replaced(p, context.line(p.line()))));
         }
     }
 
     /** The line with the nearest known word in place of the one that could not be read. */
-    private SheetEdit replaced(Problem p) {
-        String line = SheetText.line(timeline.sheet().text(), p.line());
+    private static SheetEdit replaced(Problem p, String line) {
         int at = line.toLowerCase(Locale.ROOT).indexOf(p.found().toLowerCase(Locale.ROOT), Math.max(0, p.column() - 2));
         return at < 0 || p.found().isEmpty()
                 ? null
