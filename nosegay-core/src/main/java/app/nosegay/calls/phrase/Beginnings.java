@@ -2,9 +2,11 @@ package app.nosegay.calls.phrase;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.WeakHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -14,6 +16,9 @@ import java.util.regex.Pattern;
  * itself: it cannot when it fails at the word without having wanted to see what comes next ({@link Matcher#hitEnd()}).
  */
 public final class Beginnings {
+    /** Patterns without what they want before them: compiling hundreds takes longer than reading a short transcript. */
+    private static final Map<Pattern, Pattern> ALONE = Collections.synchronizedMap(new WeakHashMap<>());
+
     private final String text;
     private final Map<String, List<Integer>> places = new LinkedHashMap<>();
 
@@ -35,7 +40,7 @@ public final class Beginnings {
      * @param heard the text, with characters of it struck out; where a word is struck out it may begin in any case
      */
     public int[] of(Pattern pattern, String heard) {
-        Pattern alone = Pattern.compile(withoutLookBehind(pattern.pattern()), pattern.flags());
+        Pattern alone = ALONE.computeIfAbsent(pattern, p -> Pattern.compile(withoutLookBehind(p.pattern()), p.flags()));
         int[] found = new int[text.length()];
         int n = 0;
         for (Map.Entry<String, List<Integer>> word : places.entrySet()) {

@@ -76,6 +76,13 @@ public final class CallReader {
     /** Of fewer repetitions nobody makes a figure of the plan: "two dumbbell rows" are rows with two of them. */
     private static final int FEWEST_REPS = 4;
 
+    /** What sounds like a move's name. Its patterns are long, and the same for every transcript. */
+    private static final String ANY_NAME = "((?:[a-z]+ ){0,2}?" + CallWords.MOVE_WORDS + ")";
+
+    private static final Pattern ANY_NAME_FOLLOWS = Pattern.compile("^(?: [a-z0-9]+){0,2}? " + ANY_NAME + "(?= )");
+    private static final Pattern AFTER_WITH_ANY_NAME = after(ANY_NAME);
+    private static final List<Pattern> WAYS_WITH_ANY_NAME = ways(ANY_NAME);
+
     private final Speech speech;
     private final String text;
     private final Beginnings beginnings;
@@ -215,13 +222,12 @@ public final class CallReader {
         moves.forEach(m -> names.put(plain(m), m));
         names.remove("");
         String planned = names.isEmpty() ? "(?!)" : "(" + AnyOf.pattern(names.keySet()) + ")(?:e?s)?";
-        String anyWord = "((?:[a-z]+ ){0,2}?" + CallWords.MOVE_WORDS + ")";
-        introduced(names, planned, anyWord);
-        afterOrdinals(names, planned);
-        named(names, planned);
-        afterOrdinals(names, anyWord);
+        introduced(names, planned);
+        afterOrdinals(names, after(planned));
+        named(names, ways(planned));
+        afterOrdinals(names, AFTER_WITH_ANY_NAME);
         calledAfterOrdinals();
-        named(names, anyWord);
+        named(names, WAYS_WITH_ANY_NAME);
         CallRule anyName = ExpectedCalls.anyName(planned);
         Matcher m = anyName.pattern().matcher(unclaimed());
         while (m.find()) {
@@ -231,8 +237,11 @@ public final class CallReader {
     }
 
     /** "Exercise five, everyone, is the row": the name soon behind its number. */
-    private void afterOrdinals(Map<String, String> names, String name) {
-        Pattern after = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,6}?[ .,]+" + name + "(?= )");
+    private static Pattern after(String name) {
+        return Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,6}?[ .,]+" + name + "(?= )");
+    }
+
+    private void afterOrdinals(Map<String, String> names, Pattern after) {
         List<FoundCall> ordinals = found.stream()
                 .filter(f -> f.rule() != null && f.rule().kind() == CallKind.ORDINAL)
                 .filter(f -> CallWords.OF_A_MOVE
@@ -269,8 +278,8 @@ public final class CallReader {
     }
 
     /** Moves brought up by their names alone. */
-    private void named(Map<String, String> names, String name) {
-        List<Pattern> ways = List.of(
+    private static List<Pattern> ways(String name) {
+        return List.of(
                 Pattern.compile(BRINGS_UP.replace("~", "(?:will|are going to)") + name + "(?= )"),
                 Pattern.compile(
                         "(?<=(?:exercise|move|movement|number|station|drill|round) (?:number )?\\d{1,2} |(?:circuit|"
@@ -297,6 +306,9 @@ public final class CallReader {
                 Pattern.compile("(?<= )" + GETS_INTO + " (?:(?:a|an|some|our|the|your) )*" + name + "(?= )"),
                 Pattern.compile("(?<=[.,] )(?:(?:and|okay|so|now|then|our|the|some) )*" + name
                         + "(?= (?:with|grab|on|we|so|you|feet|hands|lie|right|left|in|for \\d+)\\b)"));
+    }
+
+    private void named(Map<String, String> names, List<Pattern> ways) {
         for (Pattern pattern : ways) {
             Matcher m = pattern.matcher(text);
             m.useTransparentBounds(true);
@@ -315,16 +327,15 @@ public final class CallReader {
     }
 
     /** "Next up" and the like, with the move where it is one of {@code names}, else up to what sounds like one. */
-    private void introduced(Map<String, String> names, String planned, String anyWord) {
+    private void introduced(Map<String, String> names, String planned) {
         Pattern known = Pattern.compile("^(?:[ .,]+[a-z0-9]+){0,5}?[ .,]+" + planned + "(?= )");
-        Pattern unknown = Pattern.compile("^(?: [a-z0-9]+){0,2}? " + anyWord + "(?= )");
         for (CallRule rule : CallPatterns.INTRODUCTIONS) {
             Matcher m = rule.pattern().matcher(text);
             while (m.find()) {
                 if (isFree(m.start(), m.end())) {
                     String after = text.substring(m.end(), Math.min(text.length(), m.end() + 90));
                     Matcher move = known.matcher(after);
-                    Matcher other = unknown.matcher(after);
+                    Matcher other = ANY_NAME_FOLLOWS.matcher(after);
                     boolean hasOther = other.find();
                     // The nearer name is the one that was brought up.
                     boolean hasMove = move.find() && (!hasOther || move.start(1) <= other.end());
