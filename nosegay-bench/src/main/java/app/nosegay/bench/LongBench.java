@@ -85,12 +85,15 @@ final class LongBench {
         began = System.nanoTime();
         PublishJob.write(
                 Output.VIDEO,
-                programme,
-                media,
-                folder.resolve("long-out"),
-                true,
-                new PublishJob.Choices(
-                        PublishVideo.Shape.AS_FILMED, PublishVideo.Quality.DRAFT, PublishJob.Choices.USUAL.template()),
+                new PublishJob.Export(
+                        programme,
+                        media,
+                        folder.resolve("long-out"),
+                        true,
+                        new PublishJob.Choices(
+                                PublishVideo.Shape.AS_FILMED,
+                                PublishVideo.Quality.DRAFT,
+                                PublishJob.Choices.USUAL.template())),
                 Progress.NONE);
         tell(out, "rendered (draft)", minutes, (System.nanoTime() - began) / 1e9);
         out.printf(Locale.ROOT, "%-42s %6.2f GiB bar ≤ 3 GiB, heap %s%n", "held at most", residentMiB() / 1024.0, HEAP);

@@ -72,11 +72,7 @@ final class DemoCommand implements Callable<Integer> {
         }
         Path video = PublishJob.write(
                         Output.VIDEO,
-                        programme,
-                        media,
-                        out,
-                        true,
-                        PublishJob.Choices.USUAL,
+                        new PublishJob.Export(programme, media, out, true, PublishJob.Choices.USUAL),
                         new ConsoleProgress("rendering", err))
                 .file();
         MediaInfo info = MediaInput.probe(video);

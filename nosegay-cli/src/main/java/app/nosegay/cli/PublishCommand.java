@@ -87,11 +87,7 @@ final class PublishCommand implements Callable<Integer> {
             ConsoleProgress progress = new ConsoleProgress(output.label().toLowerCase(Locale.ROOT), err);
             PublishJob.Written one = PublishJob.write(
                     output,
-                    programme,
-                    media,
-                    into,
-                    writing.overwrite(),
-                    choices(),
+                    new PublishJob.Export(programme, media, into, writing.overwrite(), choices()),
                     output.isRendered() ? progress : Progress.NONE);
             written.add(one.file());
             one.taken().ifPresent(words -> err.println(one.file().getFileName() + ": " + words));

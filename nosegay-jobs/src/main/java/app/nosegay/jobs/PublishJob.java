@@ -12,10 +12,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /** Writes what a workout is published as. Every file appears whole under its name or not at all, and is read back. */
 public final class PublishJob {
@@ -30,6 +32,16 @@ public final class PublishJob {
         public static final Choices USUAL =
                 new Choices(PublishVideo.Shape.AS_FILMED, PublishVideo.Quality.GOOD, Description.TEMPLATE);
     }
+
+    /**
+     * What is published, from which media, where to and how.
+     *
+     * @param overwrite whether files of earlier exports may be replaced
+     */
+    public record Export(Programme programme, WorkoutMedia media, Path folder, boolean overwrite, Choices choices) {}
+
+    /** What was written, and why what was not. */
+    public record Exported(List<Written> written, Map<Output, String> failed) {}
 
     /**
      * An output that was written and read back.
@@ -80,30 +92,49 @@ public final class PublishJob {
         List<Path> written = new ArrayList<>();
         for (Output output : possible(programme)) {
             if (!output.isRendered()) {
-                written.add(write(output, programme, media, folder, overwrite, Choices.USUAL, Progress.NONE)
-                        .file());
+                Export export = new Export(programme, media, folder, overwrite, Choices.USUAL);
+                written.add(write(output, export, Progress.NONE).file());
             }
         }
         return written;
     }
 
+    /**
+     * Writes several outputs one after the other; what fails leaves the others to be written.
+     *
+     * @param begun told each output before it is made
+     */
+    public static Exported writeEach(List<Output> wanted, Export export, Consumer<Output> begun, Progress progress) {
+        double slow = Math.max(1, wanted.stream().filter(Output::isRendered).count());
+        Exported all = new Exported(new ArrayList<>(), new EnumMap<>(Output.class));
+        long done = 0;
+        for (Output output : wanted) {
+            long before = done;
+            begun.accept(output);
+            try {
+                all.written.add(write(
+                        output, export, share -> progress.at((before + (output.isRendered() ? share : 0)) / slow)));
+            } catch (IOException e) {
+                all.failed.put(output, e.getMessage());
+            }
+            done += output.isRendered() ? 1 : 0;
+        }
+        return all;
+    }
+
     /** Writes one output and reads it back. */
-    public static Written write(
-            Output output,
-            Programme programme,
-            WorkoutMedia media,
-            Path folder,
-            boolean overwrite,
-            Choices choices,
-            Progress progress)
-            throws IOException {
+    public static Written write(Output output, Export export, Progress progress) throws IOException {
+        Programme programme = export.programme();
+        WorkoutMedia media = export.media();
+        Path folder = export.folder();
+        Choices choices = export.choices();
         if (programme.cut().clips().isEmpty()) {
             throw new IOException(JobText.of("publish-job.nothing-to-publish-yet-no"));
         }
         Path target = output.in(folder);
         Files.createDirectories(folder);
         ProtectedFiles inputs = new ProtectedFiles().with(programme.workout(), media.folder());
-        Replacing replacing = new Replacing(folder, inputs, overwrite);
+        Replacing replacing = new Replacing(folder, inputs, export.overwrite());
         replacing.check(target);
         double[] fresh = {1};
         switch (output) {

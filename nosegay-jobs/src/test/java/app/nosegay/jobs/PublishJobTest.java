@@ -115,7 +115,10 @@ class PublishJobTest {
     }
 
     private static Path write(Output output, PublishJob.Choices choices) throws IOException {
-        return PublishJob.write(output, programme, media, folder.resolve("out"), true, choices, Progress.NONE)
+        return PublishJob.write(
+                        output,
+                        new PublishJob.Export(programme, media, folder.resolve("out"), true, choices),
+                        Progress.NONE)
                 .file();
     }
 
@@ -328,11 +331,12 @@ class PublishJobTest {
     void aCancelledRenderLeavesNothingHalfWritten() throws Exception {
         Path out = folder.resolve("cancelled");
         for (Output output : List.of(Output.VIDEO, Output.EPISODE, Output.LAYER_FILM, Output.LAYER_PICTURES)) {
-            assertThatThrownBy(() -> PublishJob.write(output, programme, media, out, true, DRAFT, share -> {
-                        if (share > 0.1) {
-                            throw new CancellationException();
-                        }
-                    }))
+            assertThatThrownBy(() -> PublishJob.write(
+                            output, new PublishJob.Export(programme, media, out, true, DRAFT), share -> {
+                                if (share > 0.1) {
+                                    throw new CancellationException();
+                                }
+                            }))
                     .isInstanceOf(CancellationException.class);
         }
         try (Stream<Path> left = Files.list(out)) {
@@ -347,20 +351,25 @@ class PublishJobTest {
                 .withDressing(
                         DressNotes.NONE.withSound(new DressNotes.Sound(true, true, "gone.mp3", "", -18, false, false)));
         Programme loud = media.programme(with);
-        assertThatThrownBy(() ->
-                        PublishJob.write(Output.VIDEO, loud, media, folder.resolve("m"), true, DRAFT, Progress.NONE))
+        assertThatThrownBy(() -> PublishJob.write(
+                        Output.VIDEO,
+                        new PublishJob.Export(loud, media, folder.resolve("m"), true, DRAFT),
+                        Progress.NONE))
                 .hasMessageContaining("gone.mp3");
         assertThat(loud.proof().open()).anyMatch(f -> f.code().equals("sound.licence"));
         Programme nothing = WorkoutMedia.none(folder).programme(Workout.EMPTY);
         assertThatThrownBy(() -> PublishJob.write(
-                        Output.DESCRIPTION, nothing, media, folder.resolve("m"), true, DRAFT, Progress.NONE))
+                        Output.DESCRIPTION,
+                        new PublishJob.Export(nothing, media, folder.resolve("m"), true, DRAFT),
+                        Progress.NONE))
                 .hasMessageContaining("nothing to publish yet");
     }
 
     @Test
     void aVideoWrittenAgainIsTakenOverWhereNothingChanged() throws Exception {
         Path out = folder.resolve("again");
-        PublishJob.Written first = PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, Progress.NONE);
+        PublishJob.Written first = PublishJob.write(
+                Output.VIDEO, new PublishJob.Export(programme, media, out, true, DRAFT), Progress.NONE);
         assertThat(first.fresh()).isEqualTo(1);
         assertThat(first.taken()).isEmpty();
         Path video = first.file();
@@ -370,7 +379,8 @@ class PublishJobTest {
         }
         // Pictures are neither decoded nor encoded the second time: progress is told by the picture alone.
         List<Double> told = new ArrayList<>();
-        PublishJob.Written again = PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, told::add);
+        PublishJob.Written again =
+                PublishJob.write(Output.VIDEO, new PublishJob.Export(programme, media, out, true, DRAFT), told::add);
         assertThat(again.fresh()).isZero();
         assertThat(again.taken()).hasValueSatisfying(words -> assertThat(words).startsWith("0 % of the picture"));
         assertThat(told.stream().filter(share -> share > 0 && share < 1)).isEmpty();
@@ -387,7 +397,7 @@ class PublishJobTest {
         Channel.Answer refused = Channel.submit(out, video, "", "2026-05-01");
         assertThat(refused.reasons()).hasSizeGreaterThan(3).anyMatch(r -> r.contains("title"));
         PublishJob.texts(programme, media, out, true);
-        PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, Progress.NONE);
+        PublishJob.write(Output.VIDEO, new PublishJob.Export(programme, media, out, true, DRAFT), Progress.NONE);
         Channel.Answer answer = Channel.submit(out, video, "Small Beds", "2026-05-02");
         assertThat(answer.reasons()).isEmpty();
         JsonNode history = JsonMapper.builder()
@@ -411,7 +421,9 @@ class PublishJobTest {
         WorkoutMedia mixed = WorkoutMedia.read(workout, take.getParent(), Progress.NONE);
         String before = Fingerprint.of(take);
         assertThatThrownBy(() -> PublishJob.write(
-                        Output.VIDEO, mixed.programme(workout), mixed, take.getParent(), true, DRAFT, Progress.NONE))
+                        Output.VIDEO,
+                        new PublishJob.Export(mixed.programme(workout), mixed, take.getParent(), true, DRAFT),
+                        Progress.NONE))
                 .hasMessageContaining("never written over");
         assertThat(Fingerprint.of(take)).isEqualTo(before);
     }
@@ -437,9 +449,10 @@ class PublishJobTest {
     void whatCannotBeWrittenLeavesTheHandWrittenFileInItsPlace() throws IOException {
         Path out = Files.createDirectories(folder.resolve("place"));
         Path mine = Files.writeString(out.resolve("video.mp4"), "not a video, but mine");
-        assertThatThrownBy(() -> PublishJob.write(Output.VIDEO, programme, media, out, true, DRAFT, share -> {
-                    throw new CancellationException();
-                }))
+        assertThatThrownBy(() -> PublishJob.write(
+                        Output.VIDEO, new PublishJob.Export(programme, media, out, true, DRAFT), share -> {
+                            throw new CancellationException();
+                        }))
                 .isInstanceOf(CancellationException.class);
         assertThat(mine).hasContent("not a video, but mine");
         assertThat(beside(out, "yours")).isEmpty();
@@ -451,10 +464,12 @@ class PublishJobTest {
         Path layer = Files.createDirectories(out.resolve("layer"));
         Path mine = Files.writeString(layer.resolve("notes.txt"), "mine");
         Path clash = Files.writeString(layer.resolve("layer-0000000.png"), "also mine");
-        PublishJob.write(Output.LAYER_PICTURES, programme, media, out, true, DRAFT, Progress.NONE);
+        PublishJob.write(
+                Output.LAYER_PICTURES, new PublishJob.Export(programme, media, out, true, DRAFT), Progress.NONE);
         long pictures = pictures(layer);
         assertThat(pictures).isGreaterThan(10);
-        PublishJob.write(Output.LAYER_PICTURES, programme, media, out, true, DRAFT, Progress.NONE);
+        PublishJob.write(
+                Output.LAYER_PICTURES, new PublishJob.Export(programme, media, out, true, DRAFT), Progress.NONE);
         assertThat(pictures(layer)).as("the old ones went").isEqualTo(pictures);
         assertThat(mine).hasContent("mine");
         assertThat(beside(layer, "yours")).singleElement().satisfies(f -> assertThat(f)

@@ -109,11 +109,8 @@ public final class FullDisks {
                         "publish " + output.word(),
                         disk -> PublishJob.write(
                                 output,
-                                programme,
-                                media,
-                                disk.resolve("out"),
-                                true,
-                                PublishJob.Choices.USUAL,
+                                new PublishJob.Export(
+                                        programme, media, disk.resolve("out"), true, PublishJob.Choices.USUAL),
                                 Progress.NONE));
             }
         }

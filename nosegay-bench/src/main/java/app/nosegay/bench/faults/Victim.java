@@ -98,11 +98,8 @@ public final class Victim {
             for (Output output : new Output[] {Output.VIDEO, Output.DESCRIPTION, Output.RUN_SHEET}) {
                 PublishJob.write(
                         output,
-                        programme,
-                        media,
-                        folder.resolve("out-" + n % 3),
-                        true,
-                        PublishJob.Choices.USUAL,
+                        new PublishJob.Export(
+                                programme, media, folder.resolve("out-" + n % 3), true, PublishJob.Choices.USUAL),
                         Progress.NONE);
             }
         }

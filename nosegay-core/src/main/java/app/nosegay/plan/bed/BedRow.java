@@ -3,6 +3,7 @@ package app.nosegay.plan.bed;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.time.Length;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A block on the bed.
@@ -37,6 +38,15 @@ public record BedRow(int line, Content block) {
             sentence = List.copyOf(sentence);
             items = List.copyOf(items);
             marks = List.copyOf(marks);
+        }
+
+        /** The first value of the sentence that one of these words writes. */
+        public Optional<Field> field(String... words) {
+            return sentence.stream()
+                    .filter(Part.Value.class::isInstance)
+                    .map(p -> ((Part.Value) p).field())
+                    .filter(f -> List.of(words).contains(f.word()))
+                    .findFirst();
         }
 
         /** Whether it can hold moves. */

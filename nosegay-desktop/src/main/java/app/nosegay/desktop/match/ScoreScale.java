@@ -22,20 +22,20 @@ final class ScoreScale extends Canvas {
         setAccessibleText(DesktopText.of("match.score-scale.seconds-from-the-start"));
     }
 
-    void show(ScorePainter painter, double width) {
-        setWidth(width);
+    void show(ScoreGrid grid) {
+        setWidth(grid.width());
         GraphicsContext g = getGraphicsContext2D();
-        g.clearRect(0, 0, width, HEIGHT);
+        g.clearRect(0, 0, grid.width(), HEIGHT);
         g.setFont(Font.font("Source Sans 3", 12));
         g.setTextBaseline(VPos.CENTER);
         g.setTextAlign(TextAlignment.CENTER);
         int step = STEPS[STEPS.length - 1];
-        for (int i = STEPS.length - 1; i >= 0 && STEPS[i] * painter.scale() >= LEAST_APART; i--) {
+        for (int i = STEPS.length - 1; i >= 0 && STEPS[i] * grid.scale() >= LEAST_APART; i--) {
             step = STEPS[i];
         }
-        double last = painter.seconds(width - ScorePainter.RIGHT, 0);
+        double last = grid.seconds(grid.right(), 0);
         for (int s = 0; s <= last; s += step) {
-            double x = painter.x(s);
+            double x = grid.x(s);
             g.setFill(s == 0 ? Petals.ink() : Petals.faded());
             g.fillText(s == 0 ? DesktopText.of("match.score-scale.start") : s + " s", x, HEIGHT / 2 - 1);
             g.setFill(s == 0 ? Petals.faded() : Petals.rule());

@@ -277,7 +277,7 @@ public final class ScoreView {
         double width = list.getWidth() > 100 ? list.getWidth() : 620;
         painter = new ScorePainter((int) width - 30, longest, this::isThin, this::compared);
         images.paintedBy(painter);
-        scale.show(painter, width - 30);
+        scale.show(painter.grid());
     }
 
     private void painted(ScoreRow row, Image image) {
@@ -344,13 +344,13 @@ public final class ScoreView {
             head.setVisible(shown);
             if (shown) {
                 double seconds = time.since(line.recorded().start()).seconds();
-                double x = painter.x(seconds);
-                int row = painter.row(seconds);
-                head.setVisible(row < painter.rows(line));
+                double x = painter.grid().x(seconds);
+                int row = painter.grid().row(seconds);
+                head.setVisible(row < painter.grid().rows(line));
                 head.setStartX(x);
                 head.setEndX(x);
-                head.setStartY(row * ScorePainter.ROW + 2);
-                head.setEndY(row * ScorePainter.ROW + ScoreMarks.TRACE_END + 4);
+                head.setStartY(row * ScoreGrid.ROW + 2);
+                head.setEndY(row * ScoreGrid.ROW + ScoreMarks.TRACE_END + 4);
             }
         }
 
@@ -359,15 +359,15 @@ public final class ScoreView {
             if (line == null || line.isMissing() || line.isUnplanned() || painter.isThin(line)) {
                 return null;
             }
-            double seconds = painter.seconds(e.getX(), e.getY());
+            double seconds = painter.grid().seconds(e.getX(), e.getY());
             for (Match.Placed p : line.placed()) {
                 if (p.matched()) {
                     double start = p.start().since(line.recorded().start()).seconds();
                     double end = p.end().since(line.recorded().start()).seconds();
-                    if (Math.abs(seconds - start) * painter.scale() < GRIP) {
+                    if (Math.abs(seconds - start) * painter.grid().scale() < GRIP) {
                         return new Boundary(p, false);
                     }
-                    if (Math.abs(seconds - end) * painter.scale() < GRIP) {
+                    if (Math.abs(seconds - end) * painter.grid().scale() < GRIP) {
                         return new Boundary(p, true);
                     }
                 }
@@ -377,17 +377,17 @@ public final class ScoreView {
 
         private void drag(MouseEvent e) {
             if (held != null) {
-                int row = (int) Math.max(0, e.getY() / ScorePainter.ROW);
+                int row = (int) Math.max(0, e.getY() / ScoreGrid.ROW);
                 drag.setStartX(e.getX());
                 drag.setEndX(e.getX());
-                drag.setStartY(row * ScorePainter.ROW);
-                drag.setEndY((row + 1) * ScorePainter.ROW - 4);
+                drag.setStartY(row * ScoreGrid.ROW);
+                drag.setEndY((row + 1) * ScoreGrid.ROW - 4);
                 drag.setVisible(true);
                 tell.accept(DesktopText.of(
                         "match.score-view.s-of-s-at-second",
                         held.end() ? "end" : "start",
                         programme.timeline().spoken(held.placed().id()),
-                        painter.seconds(e.getX(), e.getY())));
+                        painter.grid().seconds(e.getX(), e.getY())));
             }
         }
 
@@ -400,11 +400,12 @@ public final class ScoreView {
             } else if (getItem() instanceof ScoreLine line && painter.isThin(line)) {
                 unfold(line);
             } else if (getItem() instanceof ScoreLine line && !line.isMissing()) {
-                Time<Axis.Take> time =
-                        line.recorded().start().plus(Length.ofSeconds(painter.seconds(e.getX(), e.getY())));
+                Time<Axis.Take> time = line.recorded()
+                        .start()
+                        .plus(Length.ofSeconds(painter.grid().seconds(e.getX(), e.getY())));
                 if (boundary != null && !e.isStillSincePress()) {
                     moved.to(boundary.placed(), boundary.end(), Time.max(Time.zero(), time));
-                } else if (e.getX() > ScorePainter.LEFT) {
+                } else if (e.getX() > ScoreGrid.LEFT) {
                     play.accept(line, time);
                 }
             }

@@ -3,13 +3,13 @@ package app.nosegay.desktop.proof;
 import app.nosegay.captions.Caption;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Petals;
+import app.nosegay.desktop.controls.SoundSilhouette;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.TakeEvidence.Beep;
 import app.nosegay.evidence.Trace;
 import app.nosegay.plan.Finding.Moment;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
-import java.util.Arrays;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -26,10 +26,7 @@ final class MomentPicture {
     private static final double AROUND = 3;
     /** A longer moment shows its start, in seconds. */
     private static final double MOST = 24;
-    /** From this much over the room's quiet to this level the silhouette grows, in decibels. */
-    private static final double OVER_QUIET = 4;
 
-    private static final double FULL = -12;
     private static final Font SMALL = Font.font("Source Sans 3", 13);
 
     private final GraphicsContext g;
@@ -96,14 +93,12 @@ final class MomentPicture {
         if (loudness.isEmpty()) {
             return;
         }
-        float[] sorted = loudness.values().clone();
-        Arrays.sort(sorted);
-        double quiet = sorted[sorted.length / 5] + OVER_QUIET;
+        SoundSilhouette silhouette = new SoundSilhouette(loudness);
         double middle = (SOUND_TOP + SOUND_END) / 2;
         g.setFill(Petals.voice());
         for (double x = 0; x < WIDTH; x += 2) {
-            double level = (loudness.at(Time.ofSeconds(from + x / scale)) - quiet) / Math.max(6, FULL - quiet);
-            double h = Math.max(1, Math.min(1, level) * (SOUND_END - SOUND_TOP));
+            double level = silhouette.level(Time.ofSeconds(from + x / scale));
+            double h = Math.max(1, level * (SOUND_END - SOUND_TOP));
             g.fillRect(x, middle - h / 2, 1.4, h);
         }
     }

@@ -12,30 +12,22 @@ import app.nosegay.desktop.publish.PublishStage;
 import app.nosegay.desktop.script.ScriptStage;
 import app.nosegay.desktop.series.SeriesScreen;
 import app.nosegay.desktop.session.FieldUndo;
-import app.nosegay.desktop.session.Notice;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.desktop.shoot.ShootStage;
 import app.nosegay.desktop.start.StartScreen;
-import app.nosegay.jobs.LogbookFile;
-import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.library.Move;
 import app.nosegay.plan.Finding;
 import app.nosegay.proof.Proof;
-import java.io.File;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
-import javafx.beans.binding.Bindings;
 import javafx.beans.value.ChangeListener;
-import javafx.geometry.Pos;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
@@ -43,21 +35,14 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 
 /** The frame of the window: the stage rail, the workout's name and file, what is running. */
 public final class Shell {
-    /** A glance at a stage is no work, in seconds; a night with the window open is not work either. */
-    private static final long LEAST_NOTED = 20;
-
-    private static final long MOST_NOTED = 4 * 3600;
-
     /** The words at the foot of the rail wrap within this, in pixels, so that they do not widen it. */
     private static final double RAIL_WORDS = 118;
 
@@ -69,9 +54,9 @@ public final class Shell {
     private final ViewMenu viewMenu;
     private final List<Place> places = new ArrayList<>();
     private final List<ToggleButton> tabs = new ArrayList<>();
-    private final Label title = new Label();
-    private final Button undo = new Button(DesktopText.of("shell.shell.undo"));
-    private final Button redo = new Button(DesktopText.of("shell.shell.redo"));
+    private final Head head;
+    private final WorkoutChooser chooser;
+    private final StageTime time;
     private final KeysOverlay keys = new KeysOverlay();
     private final StartScreen start;
     private final FileDrop drop;
@@ -80,12 +65,14 @@ public final class Shell {
 
     private int besides;
     private StageView shown;
-    private long shownSince;
 
     public Shell(Stage stage, Session session) {
         this.stage = stage;
         this.session = session;
         viewMenu = new ViewMenu(session, zoom);
+        head = new Head(session, stage);
+        chooser = new WorkoutChooser(session, stage);
+        time = new StageTime(session);
         start = new StartScreen(session, stage, () -> go("plan"));
         add("plan", () -> new PlanStage(session));
         add("script", () -> new ScriptStage(session));
@@ -100,17 +87,17 @@ public final class Shell {
         add("logbook", () -> new LogbookScreen(session, () -> go(0)));
         frame.getStyleClass().add("frame");
         frame.setLeft(rail());
-        VBox top = new VBox(head(), noticeBar());
+        VBox top = new VBox(head.view(chooser, this::showStart, viewMenu.button()), NoticeBar.of(session, chooser));
         top.setMinHeight(Region.USE_PREF_SIZE);
         frame.setTop(top);
-        Region foot = foot();
+        Region foot = Foot.of(session);
         foot.setMinHeight(Region.USE_PREF_SIZE);
         frame.setBottom(foot);
         root.getChildren().add(keys.view());
-        session.programme().addListener((o, before, now) -> refreshHead());
+        session.programme().addListener((o, before, now) -> refresh());
         session.jobs().name().addListener((o, before, now) -> done(before, now));
         ChangeListener<Boolean> inFront = (o, was, is) -> {
-            refreshHead();
+            refresh();
             viewMenu.followSystem();
         };
         stage.focusedProperty().addListener(inFront);
@@ -118,7 +105,7 @@ public final class Shell {
         drop = new FileDrop(session, start, this::showStart, () -> go("plan"), () -> go("match"));
         drop.install(root);
         showStart();
-        refreshHead();
+        refresh();
     }
 
     /** Takes a file as if it were dropped on the window. */
@@ -131,9 +118,8 @@ public final class Shell {
         if (shown != null) {
             shown.left();
         }
-        keepTime();
         shown = start;
-        shownSince = System.nanoTime();
+        time.begin("");
         openedAtStart = session.opened();
         tabs.forEach(t -> t.setSelected(false));
         frame.setCenter(start.view());
@@ -214,109 +200,6 @@ public final class Shell {
         return rail;
     }
 
-    private HBox head() {
-        title.getStyleClass().add("workout-title");
-        title.setMinWidth(60);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
-        undo.getStyleClass().add("quiet");
-        redo.getStyleClass().add("quiet");
-        undo.setId("undo");
-        redo.setId("redo");
-        undo.setOnAction(e -> session.undo());
-        redo.setOnAction(e -> session.redo());
-        Button begin = Buttons.quiet(DesktopText.of("shell.shell.new"), "new", this::showStart);
-        Button open = Buttons.quiet(DesktopText.of("shell.shell.open"), this::chooseAndOpen);
-        Button save = Buttons.quiet(DesktopText.of("shell.shell.save"), this::save);
-        Button saveAs = Buttons.quiet(DesktopText.of("shell.shell.save-as"), this::saveAs);
-        undo.setTooltip(new Tooltip(DesktopText.of("shell.shell.ctrl-z")));
-        redo.setTooltip(new Tooltip(DesktopText.of("shell.shell.ctrl-shift-z")));
-        HBox head = new HBox(title, space, undo, redo, begin, open, save, saveAs, viewMenu.button());
-        head.getStyleClass().add("head");
-        head.setAlignment(Pos.CENTER_LEFT);
-        return head;
-    }
-
-    /** What has to be known or decided first, over all stages until it is. */
-    private HBox noticeBar() {
-        Label text = new Label();
-        text.setId("notice");
-        text.setWrapText(true);
-        text.setMinHeight(Region.USE_PREF_SIZE);
-        HBox.setHgrow(text, Priority.ALWAYS);
-        text.setMaxWidth(Double.MAX_VALUE);
-        HBox bar = new HBox(10);
-        bar.getStyleClass().add("notice");
-        bar.setAlignment(Pos.CENTER_LEFT);
-        bar.setVisible(false);
-        bar.setManaged(false);
-        session.notices().shown().addListener((o, before, now) -> {
-            bar.setVisible(now != null);
-            bar.setManaged(now != null);
-            bar.getChildren().setAll(text);
-            if (now == null) {
-                return;
-            }
-            text.setText(now.text());
-            for (Notice.Way way : now.ways()) {
-                Button button = Buttons.quiet(way.label(), () -> {
-                    way.does().run();
-                    session.notices().dismiss();
-                });
-                bar.getChildren().add(button);
-            }
-            if (session.isReadOnly()) {
-                bar.getChildren().add(Buttons.quiet(DesktopText.of("shell.shell.save-a-copy"), this::saveAs));
-            }
-        });
-        return bar;
-    }
-
-    private HBox foot() {
-        Label running = new Label();
-        running.setId("job-name");
-        running.textProperty().bind(session.jobs().name());
-        ProgressBar bar = new ProgressBar();
-        bar.progressProperty().bind(session.jobs().share());
-        bar.setPrefWidth(220);
-        Button cancel = Buttons.quiet(DesktopText.of("shell.shell.cancel"), session.jobs()::cancel);
-        cancel.setId("job-cancel");
-        HBox job = new HBox(running, bar, cancel);
-        job.setAlignment(Pos.CENTER_LEFT);
-        job.setSpacing(10);
-        job.visibleProperty().bind(Bindings.isNotEmpty(session.jobs().name()));
-        job.managedProperty().bind(job.visibleProperty());
-        Label looking = new Label();
-        looking.setId("looking");
-        looking.getStyleClass().add("small");
-        looking.textProperty().bind(session.sight().state());
-        Button stop = Buttons.quiet(DesktopText.of("shell.shell.stop-looking"), session.sight()::stop);
-        HBox sight = new HBox(4, looking, stop);
-        sight.setAlignment(Pos.CENTER_LEFT);
-        sight.visibleProperty().bind(session.sight().state().isNotEmpty());
-        sight.managedProperty().bind(sight.visibleProperty());
-        Label message = new Label();
-        message.setId("message");
-        message.getStyleClass().add("message");
-        message.textProperty().bind(session.jobs().message());
-        message.setWrapText(true);
-        session.jobs().news().addListener((o, was, is) -> message.getStyleClass()
-                .setAll("label", is ? "news" : "message"));
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
-        Label state = new Label();
-        state.setId("file-state");
-        state.getStyleClass().add("small");
-        state.textProperty()
-                .bind(Bindings.when(session.outdated())
-                        .then(DesktopText.of("shell.shell.outdated"))
-                        .otherwise(session.state()));
-        HBox foot = new HBox(job, message, space, sight, state);
-        foot.getStyleClass().add("foot");
-        foot.setAlignment(Pos.CENTER_LEFT);
-        return foot;
-    }
-
     /** Whoever looks at another window sees in the title that a job has ended. */
     private void done(String before, String now) {
         if (now.isEmpty() && !before.isEmpty() && !stage.isFocused()) {
@@ -324,26 +207,12 @@ public final class Shell {
         }
     }
 
-    private void refreshHead() {
+    private void refresh() {
         boolean another = shown == start && session.opened() != openedAtStart;
         if (another && !session.workout().sheet().isBlank()) {
             go("plan");
         }
-        String name = session.programme().get() == null
-                ? ""
-                : session.programme().get().timeline().sheet().header().title();
-        String file = session.file().map(f -> "  " + f.getFileName()).orElse("");
-        title.setText(name.isEmpty() ? DesktopText.of("shell.shell.new-workout") : name);
-        stage.setTitle(DesktopText.of(
-                "shell.shell.nosegay-2", name.isEmpty() ? DesktopText.of("shell.shell.new-workout") : name, file));
-        undo.setText(session.undoName()
-                .map(n -> DesktopText.of("shell.shell.undo-2", n))
-                .orElse(DesktopText.of("shell.shell.undo")));
-        undo.setDisable(session.undoName().isEmpty());
-        redo.setText(session.redoName()
-                .map(n -> DesktopText.of("shell.shell.redo-2", n))
-                .orElse(DesktopText.of("shell.shell.redo")));
-        redo.setDisable(session.redoName().isEmpty());
+        head.refresh();
     }
 
     /** Shows a stage by its place on the rail, from 0. */
@@ -351,9 +220,8 @@ public final class Shell {
         if (shown != null) {
             shown.left();
         }
-        keepTime();
         shown = places.get(index).view();
-        shownSince = System.nanoTime();
+        time.begin(places.get(index).name);
         tabs.get(index).setSelected(true);
         frame.setCenter(shown.view());
         shown.entered();
@@ -365,24 +233,6 @@ public final class Shell {
                 .map(p -> p.name)
                 .findFirst()
                 .orElse("start");
-    }
-
-    /** Notes in the logbook how long the shown stage was worked on; without a saved workout there is nothing to note it for. */
-    private void keepTime() {
-        long seconds = (System.nanoTime() - shownSince) / 1_000_000_000L;
-        if (shown == null
-                || shown == start
-                || session.file().isEmpty()
-                || seconds < LEAST_NOTED
-                || session.programme().get() == null) {
-            return;
-        }
-        String workout = session.programme().get().timeline().sheet().header().title();
-        try {
-            LogbookFile.change(l -> l.withTime(workout, shownName(), Math.min(seconds, MOST_NOTED)));
-        } catch (IOException e) {
-            session.jobs().say(e.getMessage());
-        }
     }
 
     /** Shows a stage by its name. */
@@ -428,21 +278,10 @@ public final class Shell {
 
     public void installKeys(Scene scene) {
         viewMenu.installKeys(scene);
-        KeyCode[] digits = {
-            KeyCode.DIGIT1,
-            KeyCode.DIGIT2,
-            KeyCode.DIGIT3,
-            KeyCode.DIGIT4,
-            KeyCode.DIGIT5,
-            KeyCode.DIGIT6,
-            KeyCode.DIGIT7,
-            KeyCode.DIGIT8,
-            KeyCode.DIGIT9,
-            KeyCode.DIGIT0
-        };
         for (int i = 0; i < places.size(); i++) {
             int index = i;
-            scene.getAccelerators().put(control(digits[i]), () -> go(index));
+            KeyCode digit = KeyCode.getKeyCode(Integer.toString((i + 1) % 10));
+            scene.getAccelerators().put(control(digit), () -> go(index));
         }
         FieldUndo.install(scene, session);
         scene.getAccelerators().put(control(KeyCode.Z), session::undo);
@@ -454,8 +293,8 @@ public final class Shell {
             go(0);
             ((PlanStage) stage("plan")).showWays();
         });
-        scene.getAccelerators().put(control(KeyCode.S), this::save);
-        scene.getAccelerators().put(control(KeyCode.O), this::chooseAndOpen);
+        scene.getAccelerators().put(control(KeyCode.S), chooser::save);
+        scene.getAccelerators().put(control(KeyCode.O), chooser::open);
         scene.getAccelerators().put(new KeyCodeCombination(KeyCode.F1), () -> keys.toggle(shownName()));
     }
 
@@ -463,39 +302,9 @@ public final class Shell {
         return new KeyCodeCombination(code, KeyCombination.SHORTCUT_DOWN);
     }
 
-    private void chooseAndOpen() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(DesktopText.of("shell.shell.open-a-workout"));
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter(DesktopText.of("shell.shell.workouts"), "*" + WorkoutFile.ENDING));
-        File chosen = chooser.showOpenDialog(stage);
-        if (chosen != null) {
-            session.open(chosen.toPath());
-        }
-    }
-
-    private void save() {
-        if (session.file().isPresent()) {
-            session.save(null);
-        } else {
-            saveAs();
-        }
-    }
-
-    private void saveAs() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(DesktopText.of("shell.shell.save-the-workout"));
-        chooser.setInitialFileName(DesktopText.of("shell.shell.workout", WorkoutFile.ENDING));
-        File chosen = chooser.showSaveDialog(stage);
-        if (chosen != null) {
-            String path = chosen.getPath();
-            session.save(Path.of(path.endsWith(WorkoutFile.ENDING) ? path : path + WorkoutFile.ENDING));
-        }
-    }
-
     public void close() {
         shown.left();
-        keepTime();
+        time.end();
         session.close();
     }
 }

@@ -1,11 +1,8 @@
 package app.nosegay.desktop.shoot;
 
 import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.desktop.controls.MovingFigure;
 import app.nosegay.desktop.controls.Stillness;
-import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.ShootRun;
-import app.nosegay.library.Move;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
@@ -15,21 +12,19 @@ import app.nosegay.script.Wordings;
 import app.nosegay.shoot.OwedLines;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.time.Length;
+import java.util.List;
 import java.util.Locale;
 import javafx.animation.AnimationTimer;
 import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.control.Tooltip;
-import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** What the presenter sees while the clock runs: to be read from four metres, worked with one key, a click or a remote. */
@@ -37,12 +32,15 @@ final class Prompter {
     /** Font size of the digits as a share of the height: what is said and the keys need the rest. */
     private static final double SHARE_OF_HEIGHT = 0.28;
 
+    private static final double SHARE_OF_WIDTH = 0.26;
+    private static final double LEAST_DIGITS = 110;
+    /** Shown where nothing is heard. */
+    private static final double SILENCE_DB = -60;
+
     /** A name longer than this is set smaller, in characters. */
     private static final int SHORT_NAME = 24;
 
     private static final PseudoClass LONG = PseudoClass.getPseudoClass("long");
-    private static final int FIGURE = 216;
-    private static final int NEXT_FIGURE = 78;
     /** What is owed grows and fades once in this time, in seconds. */
     private static final double PULSE_SECONDS = 1.6;
 
@@ -56,21 +54,16 @@ final class Prompter {
     private final Label what = new Label();
     private final Label digits = new Label();
     private final ProgressBar share = new ProgressBar(0);
-    private final MovingFigure figure = new MovingFigure(FIGURE);
-    private final Label side = new Label();
-    private final VBox standing = new VBox(2, tile(figure.view()), side);
-    private final MovingFigure nextFigure = new MovingFigure(NEXT_FIGURE);
-    private final Region nextTile = tile(nextFigure.view());
+    private final PrompterFigures figures;
+    private final PrompterKeys keys;
     private final Label next = new Label();
     private final Label line = new Label();
     private final Label then = new Label();
     private final Label owed = new Label();
-    private final Label told = new Label();
     private final Label alert = new Label();
     /** The digits have room above and below: what they give up is shared by that. */
     private static final double ALERT_WEIGHS = 1.6;
 
-    private final Button hold = big(DesktopText.of("shoot.prompter.hold"), "H", this::hold);
     private final VBox view = new VBox(6);
     private final AnimationTimer timer = new AnimationTimer() {
         @Override
@@ -84,6 +77,31 @@ final class Prompter {
         this.timeline = timeline;
         this.run = run;
         this.ended = ended;
+        figures = new PrompterFigures(timeline);
+        keys = new PrompterKeys(timeline, run);
+        view.getChildren().addAll(parts());
+        view.getStyleClass().add("prompter");
+        view.addEventFilter(KeyEvent.KEY_PRESSED, keys::key);
+        view.setFocusTraversable(true);
+        view.setMinHeight(0);
+        // The digits are as large as the window allows, with their room above and below: they are read from four
+        // metres.
+        digits.styleProperty()
+                .bind(Bindings.createStringBinding(
+                        () -> DesktopText.of("shoot.prompter.fx-font-size-px", digitSize()),
+                        view.heightProperty(),
+                        alert.heightProperty(),
+                        alert.visibleProperty(),
+                        view.widthProperty()));
+        timer.start();
+    }
+
+    private int digitSize() {
+        return (int) Math.max(LEAST_DIGITS, Math.min(room() * SHARE_OF_HEIGHT, view.getWidth() * SHARE_OF_WIDTH));
+    }
+
+    /** From top to bottom. */
+    private List<Node> parts() {
         where.getStyleClass().add("prompt-small");
         level.getStyleClass().add("prompt-small");
         what.getStyleClass().add("prompt-what");
@@ -106,11 +124,6 @@ final class Prompter {
         owed.setMinHeight(Region.USE_PREF_SIZE);
         owed.managedProperty().bind(owed.visibleProperty());
         owed.setVisible(false);
-        side.getStyleClass().add("prompt-side");
-        side.setId("prompt-side");
-        standing.setAlignment(Pos.CENTER);
-        told.getStyleClass().add("prompt-small");
-        told.setId("prompt-told");
         alert.setId("prompt-alert");
         alert.setWrapText(true);
         alert.setMaxWidth(Double.MAX_VALUE);
@@ -122,56 +135,15 @@ final class Prompter {
         HBox top = new HBox(20, where, space, level);
         Region air = new Region();
         VBox.setVgrow(air, Priority.ALWAYS);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox keys = new HBox(
-                10,
-                big(
-                        DesktopText.of("shoot.prompter.mark"),
-                        "M",
-                        () -> tell(ShootClock::mark, DesktopText.of("shoot.prompter.marked"))),
-                big(
-                        DesktopText.of("shoot.prompter.fluff"),
-                        "F",
-                        () -> tell(ShootClock::fluff, DesktopText.of("shoot.prompter.fluff-logged"))),
-                big(
-                        DesktopText.of("shoot.prompter.again-from-here"),
-                        DesktopText.of("shoot.prompter.a-or-page-up"),
-                        () -> tell(ShootClock::again, DesktopText.of("shoot.prompter.again"))),
-                hold,
-                big(
-                        DesktopText.of("shoot.prompter.go-on"),
-                        DesktopText.of("shoot.prompter.g-or-page-down"),
-                        this::goOn),
-                gap,
-                big(DesktopText.of("shoot.prompter.end"), DesktopText.of("shoot.prompter.esc"), this::end));
-        keys.setAlignment(Pos.CENTER_LEFT);
-        keys.setMinHeight(Region.USE_PREF_SIZE);
-        HBox clock = new HBox(36, digits, what, standing);
+        HBox clock = new HBox(36, digits, what, figures.now());
         clock.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(what, Priority.ALWAYS);
         what.setMaxWidth(Double.MAX_VALUE);
         what.setMinWidth(0);
-        standing.setMinWidth(Region.USE_PREF_SIZE);
         digits.setMinWidth(Region.USE_PREF_SIZE);
-        HBox coming = new HBox(16, nextTile, next);
+        HBox coming = new HBox(16, figures.next(), next);
         coming.setAlignment(Pos.CENTER_LEFT);
-        view.getChildren().addAll(top, alert, clock, share, coming, air, line, then, owed, told, keys);
-        view.getStyleClass().add("prompter");
-        view.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        view.setFocusTraversable(true);
-        view.setMinHeight(0);
-        // The digits are as large as the window allows, with their room above and below: they are read from four
-        // metres.
-        digits.styleProperty()
-                .bind(Bindings.createStringBinding(
-                        () -> DesktopText.of("shoot.prompter.fx-font-size-px", (int)
-                                Math.max(110, Math.min(room() * SHARE_OF_HEIGHT, view.getWidth() * 0.26))),
-                        view.heightProperty(),
-                        alert.heightProperty(),
-                        alert.visibleProperty(),
-                        view.widthProperty()));
-        timer.start();
+        return List.of(top, alert, clock, share, coming, air, line, then, owed, keys.told(), keys.buttons());
     }
 
     /** The height the clock has: an alert takes its part of it, in pixels. */
@@ -181,82 +153,6 @@ final class Prompter {
 
     Region view() {
         return view;
-    }
-
-    private static Region tile(ImageView figure) {
-        StackPane tile = new StackPane(figure);
-        tile.getStyleClass().add("prompt-figure");
-        tile.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
-        tile.managedProperty().bind(tile.visibleProperty());
-        return tile;
-    }
-
-    private static Button big(String word, String key, Runnable action) {
-        Button button = new Button(word + "\n" + key);
-        button.getStyleClass().add("prompt-key");
-        button.setId("shoot-" + word.toLowerCase(Locale.ROOT).split(" ")[0]);
-        button.setFocusTraversable(false);
-        button.setTooltip(new Tooltip(word + ": " + key));
-        button.setMinWidth(Region.USE_PREF_SIZE);
-        button.setOnAction(e -> action.run());
-        return button;
-    }
-
-    private void tell(java.util.function.Consumer<ShootClock> what, String word) {
-        run.tell(what);
-        told.setText(DesktopText.of(
-                "shoot.prompter.at",
-                word,
-                timeline.spoken(run.moment().segment().id())));
-    }
-
-    private void hold() {
-        tell(
-                ShootClock::hold,
-                run.moment().held()
-                        ? DesktopText.of("shoot.prompter.going-on")
-                        : DesktopText.of("shoot.prompter.held"));
-    }
-
-    private void goOn() {
-        if (run.moment().held()) {
-            hold();
-        } else {
-            tell(ShootClock::next, DesktopText.of("shoot.prompter.on"));
-        }
-    }
-
-    private void said() {
-        if (run.owed() != null) {
-            run.said();
-            told.setText(DesktopText.of("shoot.prompter.noted-as-said"));
-        }
-    }
-
-    private void end() {
-        if (!run.moment().finished()) {
-            run.tell(ShootClock::stop);
-            told.setText(DesktopText.of("shoot.prompter.ending-wait-for-the-tone"));
-        }
-    }
-
-    private void key(KeyEvent e) {
-        if (e.isShortcutDown() || e.isAltDown()) {
-            return;
-        }
-        switch (e.getCode()) {
-            case M -> tell(ShootClock::mark, DesktopText.of("shoot.prompter.marked"));
-            case F -> tell(ShootClock::fluff, DesktopText.of("shoot.prompter.fluff-logged"));
-            case A, PAGE_UP -> tell(ShootClock::again, DesktopText.of("shoot.prompter.again"));
-            case H, SPACE -> hold();
-            case G, PAGE_DOWN -> goOn();
-            case S -> said();
-            case ESCAPE -> end();
-            default -> {
-                return;
-            }
-        }
-        e.consume();
     }
 
     private void show() {
@@ -269,23 +165,15 @@ final class Prompter {
                 s.round() == null ? "" : DesktopText.of("shoot.prompter.round", s.round()),
                 timeline.segments().indexOf(s) + 1,
                 timeline.segments().size()));
-        double db = run.level() > 0 ? 20 * Math.log10(run.level()) : -60;
-        level.setText(
-                run.isRehearsal()
-                        ? DesktopText.of("shoot.prompter.rehearsal")
-                        : run.isStopped()
-                                ? DesktopText.of("shoot.prompter.not-recording")
-                                : run.level() < 0
-                                        ? DesktopText.of("shoot.prompter.your-camera-records")
-                                        : DesktopText.of("shoot.prompter.recording-peak-db", db));
+        level.setText(recording());
         alert.setText(run.alert());
         showOwed();
         then.setManaged(alert.getText().isEmpty() && !owed.isVisible());
         then.setVisible(then.isManaged());
-        showFigures(s);
+        figures.show(s);
         alert.setVisible(!alert.getText().isEmpty());
         alert.getStyleClass().setAll("label", run.isLosing() ? "prompt-losing" : "prompt-warning");
-        String move = standing.isVisible() ? nameAlone(s) + reps(s) : name(s);
+        String move = figures.now().isVisible() ? nameAlone(s) + reps(s) : name(s);
         what.setText(
                 m.finished()
                         ? DesktopText.of("shoot.prompter.done-stop-your-camera-after")
@@ -307,12 +195,25 @@ final class Prompter {
                                 : DesktopText.of("shoot.prompter.next", name(m.next()), gear(m.next())));
         line.setText(text(m.line()));
         then.setText(text(m.then()));
-        hold.setText(DesktopText.of("shoot.prompter.go-on-h", m.held()));
+        keys.show(m);
         if (run.isOver() && !over) {
             over = true;
             timer.stop();
             ended.run();
         }
+    }
+
+    private String recording() {
+        if (run.isRehearsal()) {
+            return DesktopText.of("shoot.prompter.rehearsal");
+        }
+        if (run.isStopped()) {
+            return DesktopText.of("shoot.prompter.not-recording");
+        }
+        double db = run.level() > 0 ? 20 * Math.log10(run.level()) : SILENCE_DB;
+        return run.level() < 0
+                ? DesktopText.of("shoot.prompter.your-camera-records")
+                : DesktopText.of("shoot.prompter.recording-peak-db", db);
     }
 
     /** What should have been said by now pulses until it is. */
@@ -329,36 +230,6 @@ final class Prompter {
             owed.setOpacity(
                     Stillness.wanted().get() ? 1 : LEAST_OPACITY + (1 - LEAST_OPACITY) * (0.5 + 0.5 * Math.cos(turn)));
         }
-    }
-
-    /** What is being done, or in a rest what comes, with its side; small beside it what comes then. */
-    private void showFigures(Segment s) {
-        Segment large = s.kind().isMoving() ? s : moving(s);
-        Segment small = large == null ? null : moving(large);
-        Move move = move(large);
-        figure.show(move, large == null ? Side.BOTH : large.side());
-        standing.setVisible(move != null);
-        boolean oneSided = large != null && (large.side() == Side.LEFT || large.side() == Side.RIGHT);
-        side.setText(oneSided ? Wordings.capital(large.side().word()) : "");
-        Move then = large == s ? move(small) : null;
-        nextFigure.show(then, small == null ? Side.BOTH : small.side());
-        nextTile.setVisible(then != null);
-    }
-
-    /** The next segment in which somebody moves and that is not of the same interval; null for none. */
-    private Segment moving(Segment after) {
-        return timeline.segments().stream()
-                .filter(o -> o.kind().isMoving()
-                        && !o.start().isBefore(after.end())
-                        && !o.interval().equals(after.interval()))
-                .findFirst()
-                .orElse(null);
-    }
-
-    private static Move move(Segment s) {
-        return s == null
-                ? null
-                : s.moves(Libraries.current()).stream().findFirst().orElse(null);
     }
 
     private static String text(ScriptLine of) {

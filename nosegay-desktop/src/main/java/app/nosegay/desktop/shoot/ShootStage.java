@@ -2,36 +2,27 @@ package app.nosegay.desktop.shoot;
 
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Labels;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.SessionTakes;
 import app.nosegay.desktop.session.StageView;
-import app.nosegay.jobs.Libraries;
-import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.ShootRun;
-import app.nosegay.logbook.Logbook;
-import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
 import app.nosegay.script.ScriptLine;
-import app.nosegay.shoot.SetUp;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
-import javafx.scene.control.ListView;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Slider;
-import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -41,20 +32,15 @@ import javafx.scene.layout.VBox;
 
 /** Shoot: what has to be ready, the clock and prompter, the takes made so far. */
 public final class ShootStage implements StageView {
-
-    /** More than this nobody reads before filming. */
-    private static final int MOST_LESSONS = 5;
-
     private final Session session;
     private final BorderPane view = new BorderPane();
-    private final VBox checklist = new VBox(6);
+    private final SetUpList checklist = new SetUpList();
     private final ComboBox<String> from = new ComboBox<>();
     private final DeviceChoice devices;
     private final Slider volume = new Slider(0, 1, 0.5);
     private final CheckBox tones = new CheckBox(DesktopText.of("shoot.shoot-stage.sync-tones-at-start-and"));
     private final CheckBox claps = new CheckBox(DesktopText.of("shoot.shoot-stage.two-claps-go-on-or"));
-    private final ListView<Workout.TakeRef> takes = new ListView<>();
-    private final Label takesHeading = new Label(DesktopText.of("shoot.shoot-stage.no-takes-yet"));
+    private final TakeList takes;
     private final Button start = new Button(DesktopText.of("shoot.shoot-stage.start-the-clock"));
     private final Button rehearse =
             Buttons.quiet(DesktopText.of("shoot.shoot-stage.rehearse"), "shoot-rehearse", this::rehearse);
@@ -79,6 +65,7 @@ public final class ShootStage implements StageView {
         this.session = session;
         this.openMatch = openMatch;
         devices = new DeviceChoice(session);
+        takes = new TakeList(session);
         ready = ready();
         view.setCenter(ready);
         view.getStyleClass().add("shoot");
@@ -96,9 +83,7 @@ public final class ShootStage implements StageView {
     private Region ready() {
         Label heading = new Label(DesktopText.of("shoot.shoot-stage.before-you-film"));
         heading.getStyleClass().add("heading");
-        ScrollPane scroll = new ScrollPane(checklist);
-        scroll.setFitToWidth(true);
-        scroll.getStyleClass().add("plain-scroll");
+        Region scroll = checklist.view();
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Button print = new Button(DesktopText.of("shoot.shoot-stage.print-the-set-up-sheet"));
         print.getStyleClass().add("quiet");
@@ -108,7 +93,10 @@ public final class ShootStage implements StageView {
         VBox left = new VBox(10, heading, scroll, print);
         left.getStyleClass().add("stage");
         HBox.setHgrow(left, Priority.ALWAYS);
+        return new HBox(left, controls());
+    }
 
+    private Region controls() {
         start.getStyleClass().add("act");
         start.setId("shoot-start");
         start.setMaxWidth(Double.MAX_VALUE);
@@ -119,42 +107,29 @@ public final class ShootStage implements StageView {
         from.setMaxWidth(Double.MAX_VALUE);
         tones.setSelected(true);
         volume.setAccessibleText(DesktopText.of("shoot.shoot-stage.volume-of-the-beeps"));
-        takes.setCellFactory(list -> new TakeCell());
-        takes.setId("takes");
-        takes.setAccessibleText(DesktopText.of("shoot.shoot-stage.takes-list"));
-        takes.setPlaceholder(new Label(DesktopText.of("shoot.shoot-stage.each-run-of-the-clock")));
-        VBox.setVgrow(takes, Priority.ALWAYS);
         rehearse.setTooltip(new Tooltip(DesktopText.of("shoot.shoot-stage.rehearse-tip")));
         verdict.setTooltip(new Tooltip(DesktopText.of("shoot.shoot-stage.verdict-tip")));
         verdict.managedProperty().bind(verdict.visibleProperty());
-        takesHeading.getStyleClass().add("heading");
+        Region made = takes.view();
+        VBox.setVgrow(made, Priority.ALWAYS);
         VBox right = new VBox(
                 8,
-                subheading(DesktopText.of("shoot.shoot-stage.camera-and-microphone")),
+                Labels.subheading(DesktopText.of("shoot.shoot-stage.camera-and-microphone")),
                 devices.view(),
-                subheading(DesktopText.of("shoot.shoot-stage.start-from")),
+                Labels.subheading(DesktopText.of("shoot.shoot-stage.start-from")),
                 from,
-                subheading(DesktopText.of("shoot.shoot-stage.beeps-in-the-room")),
+                Labels.subheading(DesktopText.of("shoot.shoot-stage.beeps-in-the-room")),
                 volume,
                 tones,
                 claps,
                 start,
                 rehearse,
-                takesHeading,
-                takes,
+                made,
                 verdict);
         right.getStyleClass().add("stage");
         right.setMinWidth(400);
         right.setMaxWidth(400);
-        HBox both = new HBox(left, right);
-        HBox.setHgrow(left, Priority.ALWAYS);
-        return both;
-    }
-
-    private static Label subheading(String text) {
-        Label label = new Label(text);
-        label.getStyleClass().add("subheading");
-        return label;
+        return right;
     }
 
     @Override
@@ -198,36 +173,8 @@ public final class ShootStage implements StageView {
         if (any) {
             from.getSelectionModel().select(Math.min(chosen, from.getItems().size() - 1));
         }
-        checklist.getChildren().clear();
-        if (!any) {
-            Label empty = new Label(DesktopText.of("shoot.shoot-stage.write-a-run-sheet-in"));
-            empty.getStyleClass().add("empty");
-            checklist.getChildren().add(empty);
-        } else {
-            SetUp setUp = SetUp.of(now.timeline(), now.cues(), now.report().gear(), Libraries.current());
-            part(DesktopText.of("shoot.shoot-stage.learnt-at-earlier-shoots"), lessons());
-            part(
-                    DesktopText.of("shoot.shoot-stage.gear-in-order-of-use"),
-                    setUp.gear().isEmpty() ? List.of(DesktopText.of("shoot.shoot-stage.none-needed")) : setUp.gear());
-            part(DesktopText.of("shoot.shoot-stage.on-the-floor"), setUp.floor());
-            part(DesktopText.of("shoot.shoot-stage.test-frame-does-it-hold"), setUp.extremes());
-            part(DesktopText.of("shoot.shoot-stage.light-sound-safety"), setUp.checks());
-            List<String> angles = new ArrayList<>();
-            setUp.angles().forEach((move, angle) -> {
-                if (!angle.equals("front")) {
-                    angles.add(DesktopText.of("shoot.shoot-stage.from-the", move, angle));
-                }
-            });
-            part(DesktopText.of("shoot.shoot-stage.best-seen-not-from-the"), angles);
-        }
-        takes.getItems().setAll(now.workout().takes());
-        int n = takes.getItems().size();
-        takesHeading.setText(
-                n == 0
-                        ? DesktopText.of("shoot.shoot-stage.no-takes-yet")
-                        : n == 1
-                                ? DesktopText.of("shoot.shoot-stage.one-take")
-                                : DesktopText.of("shoot.shoot-stage.takes", n));
+        checklist.show(now);
+        takes.show(now);
     }
 
     /** Whether a take that came since the run has been read and matched. */
@@ -274,63 +221,6 @@ public final class ShootStage implements StageView {
         String what = s.move() == null ? s.block().name() + " " + s.kind().word() : s.move();
         String round = s.round() == null ? "" : DesktopText.of("shoot.shoot-stage.round", s.round());
         return what + (s.kind().isMoving() ? "" : " (" + s.kind().word() + ")") + round;
-    }
-
-    /** The newest lessons of the logbook. */
-    private static List<String> lessons() {
-        try {
-            return LogbookFile.read().of(Logbook.Kind.LESSON).stream()
-                    .limit(MOST_LESSONS)
-                    .map(Logbook.Entry::text)
-                    .toList();
-        } catch (IOException e) {
-            return List.of(e.getMessage());
-        }
-    }
-
-    private void part(String title, List<String> items) {
-        if (items.isEmpty()) {
-            return;
-        }
-        Label label = subheading(title);
-        checklist.getChildren().add(label);
-        for (String item : items) {
-            CheckBox box = new CheckBox(item);
-            box.setWrapText(true);
-            checklist.getChildren().add(box);
-        }
-    }
-
-    /** Length, how much of the plan it covers, fluffs. */
-    private static String take(Programme now, Workout.TakeRef t) {
-        long used = now.match().segments().stream()
-                .filter(p -> t.id().equals(p.take()))
-                .count();
-        int index = now.workout().takes().indexOf(t);
-        long fluffs = index < now.logs().size() && now.logs().get(index) != null
-                ? now.logs().get(index).fluffs()
-                : 0;
-        long broken = now.match().segments().stream()
-                .flatMap(p -> p.others().stream())
-                .filter(o -> o.take().equals(t.id()))
-                .count();
-        boolean foreign =
-                now.match().takes().stream().filter(m -> m.id().equals(t.id())).anyMatch(Match.Take::foreign);
-        return String.format(
-                Locale.ROOT,
-                "%s  ·  %d:%02d  ·  %s%s%s",
-                t.id(),
-                (int) (t.seconds() / 60),
-                (int) (t.seconds() % 60),
-                foreign
-                        ? DesktopText.of("shoot.shoot-stage.something-else")
-                        : DesktopText.of(
-                                "shoot.shoot-stage.of-the-plan-used",
-                                used
-                                        * 100
-                                        / Math.max(1, now.timeline().segments().size())),
-                fluffs > 0 ? DesktopText.of("shoot.shoot-stage.fluffs", fluffs) : "",
-                broken > 0 ? DesktopText.of("shoot.shoot-stage.begun-again", broken) : "");
     }
 
     /** Chooses the segment the next run starts from. */
@@ -436,7 +326,7 @@ public final class ShootStage implements StageView {
         session.jobs()
                 .run(
                         DesktopText.of("shoot.shoot-stage.finishing-the-take"),
-                        progress -> java.util.Optional.ofNullable(done.finish()),
+                        progress -> Optional.ofNullable(done.finish()),
                         recorded -> {
                             if (!done.alert().isEmpty()) {
                                 session.notices().say(done.alert());
@@ -450,51 +340,5 @@ public final class ShootStage implements StageView {
                                                 done.logFile().getFileName()));
                             }
                         });
-    }
-
-    /** A take, and what is to be remembered of it. */
-    private final class TakeCell extends ListCell<Workout.TakeRef> {
-        private final Label words = new Label();
-        private final TextField note = new TextField();
-        private final VBox box = new VBox(4, words, note);
-
-        TakeCell() {
-            words.setWrapText(true);
-            note.setPromptText(DesktopText.of("shoot.shoot-stage.a-note-on-this-take"));
-            note.setOnAction(e -> keep());
-            note.focusedProperty().addListener((o, before, now) -> {
-                if (!now) {
-                    keep();
-                }
-            });
-            setPrefWidth(0);
-        }
-
-        private void keep() {
-            Workout.TakeRef t = getItem();
-            String text = note.getText().strip();
-            if (t != null && !text.equals(t.note())) {
-                session.apply(
-                        DesktopText.of("shoot.shoot-stage.note-on", t.id()),
-                        session.workout().withTakeNote(t.id(), text));
-            }
-        }
-
-        @Override
-        protected void updateItem(Workout.TakeRef t, boolean none) {
-            super.updateItem(t, none);
-            setText(null);
-            if (none || t == null) {
-                setGraphic(null);
-                return;
-            }
-            words.setText(take(session.programme().get(), t));
-            note.setId("note-" + t.id());
-            note.setAccessibleText(DesktopText.of("shoot.shoot-stage.note-on-2", t.id()));
-            if (!note.isFocused()) {
-                note.setText(t.note());
-            }
-            setGraphic(box);
-        }
     }
 }

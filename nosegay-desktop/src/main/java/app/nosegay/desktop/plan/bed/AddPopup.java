@@ -59,12 +59,16 @@ final class AddPopup {
 
     AddPopup(BedDesk desk, Set<String> lastWeek, Runnable closed) {
         this.desk = desk;
-        kind = desk.row().map(r -> r.block().kind()).orElse(BlockKind.CIRCUIT);
-        int index = desk.spot().isTag() ? Integer.MAX_VALUE : desk.leafIndex(desk.spot()) + 1;
-        int line = desk.row().map(r -> r.line()).orElse(0);
-        int last = desk.row()
-                .map(r -> desk.leafIndex(
-                        new Spot(desk.spot().row(), r.block().items().size())))
+        kind = desk.choice().row().map(r -> r.block().kind()).orElse(BlockKind.CIRCUIT);
+        int index = desk.choice().spot().isTag()
+                ? Integer.MAX_VALUE
+                : desk.choice().leafIndex(desk.choice().spot()) + 1;
+        int line = desk.choice().row().map(r -> r.line()).orElse(0);
+        int last = desk.choice()
+                .row()
+                .map(r -> desk.choice()
+                        .leafIndex(new Spot(
+                                desk.choice().spot().row(), r.block().items().size())))
                 .orElse(0);
         suggestions =
                 MoveSuggestions.of(desk.report(), Libraries.current(), line, Math.min(index, last), lastWeek, MOST);
@@ -205,14 +209,14 @@ final class AddPopup {
     }
 
     private String written(Move move, String name, String attributes) {
-        boolean shared = desk.row().stream()
+        boolean shared = desk.choice().row().stream()
                 .flatMap(r -> r.block().sentence().stream())
                 .anyMatch(p -> p instanceof Part.Value v && v.field().word().equals("sides"));
         return NewBlock.move(kind, move, name, attributes, shared);
     }
 
     private void add(String written) {
-        desk.addMove(written);
+        desk.placing().addMove(written);
     }
 
     /** A move of one's own that has the muscles, the cues and the options of a known one. */

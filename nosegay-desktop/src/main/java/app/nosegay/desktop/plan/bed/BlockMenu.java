@@ -31,14 +31,18 @@ final class BlockMenu {
         if (!menu.getItems().isEmpty()) {
             menu.getItems().add(new SeparatorMenuItem());
         }
-        item(DesktopText.of("plan.bed.menu-up"), () -> at(desk, index, () -> desk.carryAcross(-1)));
-        item(DesktopText.of("plan.bed.menu-down"), () -> at(desk, index, () -> desk.carryAcross(1)));
-        item(DesktopText.of("plan.bed.menu-duplicate"), () -> at(desk, index, desk::duplicate));
-        item(DesktopText.of("plan.bed.menu-remove"), () -> at(desk, index, desk::remove));
+        item(
+                DesktopText.of("plan.bed.menu-up"),
+                () -> at(desk, index, () -> desk.placing().carryAcross(-1)));
+        item(
+                DesktopText.of("plan.bed.menu-down"),
+                () -> at(desk, index, () -> desk.placing().carryAcross(1)));
+        item(DesktopText.of("plan.bed.menu-duplicate"), () -> at(desk, index, desk.placing()::duplicate));
+        item(DesktopText.of("plan.bed.menu-remove"), () -> at(desk, index, desk.placing()::remove));
     }
 
     private static void at(BedDesk desk, int index, Runnable does) {
-        desk.choose(new Spot(index, Spot.TAG));
+        desk.choice().choose(new Spot(index, Spot.TAG));
         does.run();
     }
 
@@ -60,7 +64,7 @@ final class BlockMenu {
             MenuItem item =
                     new MenuItem(DesktopText.of("plan.bed.kind-line", NewBlock.label(kind), NewBlock.explained(kind)));
             item.setId("bed-kind-" + kind.word());
-            item.setOnAction(e -> desk.addBlock(NewBlock.head(kind)));
+            item.setOnAction(e -> desk.placing().addBlock(NewBlock.head(kind)));
             kinds.getItems().add(item);
         }
         return kinds;

@@ -24,8 +24,8 @@ final class GapMenu {
         NewBlock.restActivities().forEach(c -> add(c.shown(), () -> desk.active(spot, c.written())));
         menu.getItems().add(new SeparatorMenuItem());
         add(DesktopText.of("plan.bed.gap-remove"), () -> {
-            desk.choose(spot);
-            desk.remove();
+            desk.choice().choose(spot);
+            desk.placing().remove();
         });
     }
 

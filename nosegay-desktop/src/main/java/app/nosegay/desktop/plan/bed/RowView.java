@@ -60,7 +60,7 @@ final class RowView extends VBox {
         tag.setAccessibleRole(AccessibleRole.TEXT);
         tag.addEventHandler(MouseEvent.MOUSE_PRESSED, e -> {
             if (!isOnAButton(e)) {
-                bed.press(e, new Spot(index, Spot.TAG));
+                bed.drag().press(e, new Spot(index, Spot.TAG));
             }
         });
         length.getStyleClass().add("tag-length");
@@ -131,9 +131,11 @@ final class RowView extends VBox {
 
     /** Shows what is chosen. */
     void mark() {
-        tag.pseudoClassStateChanged(CHOSEN, desk.isChosen(new Spot(index, Spot.TAG)));
+        tag.pseudoClassStateChanged(CHOSEN, desk.choice().isChosen(new Spot(index, Spot.TAG)));
         for (int i = 0; i < items(row).size(); i++) {
-            flow.getChildren().get(i).pseudoClassStateChanged(CHOSEN, desk.isChosen(new Spot(index, i)));
+            flow.getChildren()
+                    .get(i)
+                    .pseudoClassStateChanged(CHOSEN, desk.choice().isChosen(new Spot(index, i)));
         }
     }
 
@@ -227,8 +229,8 @@ final class RowView extends VBox {
             button.getStyleClass().add(style);
         }
         button.focusedProperty().addListener((o, was, is) -> {
-            if (is && !desk.spot().equals(new Spot(index, Spot.TAG))) {
-                desk.choose(new Spot(index, Spot.TAG));
+            if (is && !desk.choice().spot().equals(new Spot(index, Spot.TAG))) {
+                desk.choice().choose(new Spot(index, Spot.TAG));
             }
         });
         return button;
@@ -281,11 +283,11 @@ final class RowView extends VBox {
     private Region node(BedItem item, Spot spot, int leaves) {
         Region node = item instanceof Leaf leaf
                 ? new LeafView(leaf, row.block().kind(), leaves, kind -> {
-                    desk.choose(spot);
+                    desk.choice().choose(spot);
                     bed.missing(kind);
                 })
                 : new GapView((Gap) item, length -> desk.rest(spot, length));
-        node.addEventHandler(MouseEvent.MOUSE_PRESSED, e -> bed.press(e, spot));
+        node.addEventHandler(MouseEvent.MOUSE_PRESSED, e -> bed.drag().press(e, spot));
         node.addEventHandler(MouseEvent.MOUSE_CLICKED, e -> {
             boolean menu = e.getButton() == MouseButton.SECONDARY || e.getClickCount() == 2;
             if (menu && item instanceof Gap) {
@@ -295,8 +297,8 @@ final class RowView extends VBox {
             }
         });
         if (item instanceof Leaf) {
-            node.addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> bed.drag(e, spot, node));
-            node.addEventHandler(MouseEvent.MOUSE_RELEASED, e -> bed.drop(e, spot));
+            node.addEventHandler(MouseEvent.MOUSE_DRAGGED, e -> bed.drag().drag(e, spot, node));
+            node.addEventHandler(MouseEvent.MOUSE_RELEASED, e -> bed.drag().drop(e, spot));
         }
         return node;
     }
