@@ -4,6 +4,7 @@ import app.nosegay.bench.calls.CallSheet;
 import app.nosegay.bench.calls.MarksLearner;
 import app.nosegay.bench.faults.FaultsBench;
 import app.nosegay.cut.Cut;
+import app.nosegay.cut.Edit;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dresser;
 import app.nosegay.dress.Style;
@@ -376,9 +377,7 @@ public final class BenchCommand implements Callable<Integer> {
                 cut,
                 Map.of("t", take),
                 Dresser.dress(
-                        timeline,
-                        match,
-                        cut,
+                        new Edit(timeline, match, cut),
                         cues,
                         Dresser.RecordedEvidence.NOTHING,
                         Libraries.current(),

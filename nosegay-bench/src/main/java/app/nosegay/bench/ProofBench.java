@@ -1,6 +1,7 @@
 package app.nosegay.bench;
 
 import app.nosegay.cut.Cut;
+import app.nosegay.cut.Edit;
 import app.nosegay.dress.DressCheck;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dresser;
@@ -96,7 +97,8 @@ final class ProofBench {
             // Evidence of its own each time: nothing is remembered of it.
             Dresser.RecordedEvidence told =
                     new Dresser.RecordedEvidence(List.of(), List.of(), List.of(evidence(timeline)));
-            Dresser.dress(timeline, match, cut, cues, told, Libraries.current(), DressNotes.NONE, Frame.LANDSCAPE);
+            Dresser.dress(
+                    new Edit(timeline, match, cut), cues, told, Libraries.current(), DressNotes.NONE, Frame.LANDSCAPE);
         });
     }
 

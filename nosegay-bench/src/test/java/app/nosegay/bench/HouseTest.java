@@ -63,6 +63,7 @@ class HouseTest {
             "match.features",
             "match",
             "cut",
+            "review.said",
             "review",
             "review.seen",
             "calibration",

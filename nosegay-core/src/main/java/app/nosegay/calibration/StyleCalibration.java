@@ -11,7 +11,7 @@ import app.nosegay.match.Match;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.review.HeardCall;
+import app.nosegay.review.said.HeardCall;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.SpeechStyle;
 import app.nosegay.script.Wordings;

@@ -7,7 +7,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
-import app.nosegay.review.ScriptLineMatch;
+import app.nosegay.review.said.ScriptLineMatch;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;

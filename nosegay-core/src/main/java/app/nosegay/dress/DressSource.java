@@ -7,7 +7,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.terms.Side;
-import app.nosegay.review.ScriptLineMatch;
+import app.nosegay.review.said.ScriptLineMatch;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.time.Axis;

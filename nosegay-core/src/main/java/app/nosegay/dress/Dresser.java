@@ -1,6 +1,7 @@
 package app.nosegay.dress;
 
 import app.nosegay.cut.Cut;
+import app.nosegay.cut.Edit;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
@@ -14,7 +15,7 @@ import app.nosegay.plan.terms.Level;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.review.Misstatement;
-import app.nosegay.review.ScriptLineMatch;
+import app.nosegay.review.said.ScriptLineMatch;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.Phrases;
 import app.nosegay.script.ScriptLine;
@@ -54,18 +55,11 @@ public final class Dresser {
     private Time<Axis.Cut> cardsFrom = Time.zero();
 
     private Dresser(
-            Timeline timeline,
-            Match match,
-            Cut cut,
-            CuePlan cues,
-            RecordedEvidence recorded,
-            MoveLibrary library,
-            DressNotes notes,
-            Frame frame) {
-        this.timeline = timeline;
+            Edit edit, CuePlan cues, RecordedEvidence recorded, MoveLibrary library, DressNotes notes, Frame frame) {
+        timeline = edit.timeline();
+        match = edit.match();
+        cut = edit.cut();
         this.frame = frame;
-        this.match = match;
-        this.cut = cut;
         this.notes = notes;
         Map<ScriptLine, ScriptLineMatch> said = new HashMap<>();
         recorded.said().stream().filter(ScriptLineMatch::isSaid).forEach(s -> said.put(s.line(), s));
@@ -88,15 +82,8 @@ public final class Dresser {
      * @param frame the shape of the finished picture
      */
     public static Dressing dress(
-            Timeline timeline,
-            Match match,
-            Cut cut,
-            CuePlan cues,
-            RecordedEvidence recorded,
-            MoveLibrary library,
-            DressNotes notes,
-            Frame frame) {
-        Dresser dresser = new Dresser(timeline, match, cut, cues, recorded, library, notes, frame);
+            Edit edit, CuePlan cues, RecordedEvidence recorded, MoveLibrary library, DressNotes notes, Frame frame) {
+        Dresser dresser = new Dresser(edit, cues, recorded, library, notes, frame);
         dresser.cards.title();
         List<Piece> corrections = dresser.corrections();
         List<Interval> intervals = dresser.inShownOrder();

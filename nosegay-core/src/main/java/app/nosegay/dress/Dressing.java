@@ -28,6 +28,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
     private static final double COUNTER = 84;
     private static final double STRIP = 9;
     private static final double TITLE_HEIGHT = 190;
+    private static final double TITLE_OPACITY = 0.96;
     private static final double CAPTION_HEIGHT = 84;
 
     public Dressing {
@@ -56,17 +57,18 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
             if (piece.span().start().isAfter(time)) {
                 break;
             }
-            if (piece.span().contains(time)) {
-                PlacedOverlay now = place(piece, piece.at(time));
-                if (now.face() instanceof Face.Timer) {
-                    if (clock != null) {
-                        shown.remove(clock);
-                        shown.add(aside(clock, now));
-                    }
-                    clock = now;
-                }
-                shown.add(now);
+            if (!piece.span().contains(time)) {
+                continue;
             }
+            PlacedOverlay now = place(piece, piece.at(time));
+            if (now.face() instanceof Face.Timer) {
+                if (clock != null) {
+                    shown.remove(clock);
+                    shown.add(aside(clock, now));
+                }
+                clock = now;
+            }
+            shown.add(now);
         }
         return shown;
     }
@@ -109,32 +111,41 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
         }
         if (face instanceof Face.Card card
                 && (card.kind() == Face.CardKind.TITLE || card.kind() == Face.CardKind.END)) {
-            double height = TITLE_HEIGHT * scale;
-            Box low = new Box(room.x(), room.bottom() - height, room.width(), height);
-            Box high = new Box(room.x(), room.y(), room.width(), height);
-            // Above the end the host puts its own pieces.
-            boolean up = card.kind() == Face.CardKind.TITLE
-                    && area != null
-                    && area.stretch().occupancy().touched(high, frame)
-                            < area.stretch().occupancy().touched(low, frame);
-            return fixed(face, up ? high : low, 0.96);
+            return title(card, area, room);
         }
         Layout.Group group = group(face);
         Layout.Anchor anchor = area == null ? null : area.anchors().get(group);
         if (anchor == null) {
-            // Outside every interval nothing of the kind is shown; a piece made by hand still gets its usual corner.
-            double[] size = Layout.size(group, style, Layout.Needs.WORDS.with(face));
-            anchor = group == Layout.Group.CLOCK
-                    ? Layout.Anchor.TOP_RIGHT
-                    : group == Layout.Group.HEAD
-                            ? Layout.Anchor.TOP_LEFT
-                            : group == Layout.Group.CARD ? Layout.Anchor.BOTTOM_LEFT : Layout.Anchor.BOTTOM_RIGHT;
-            Box usual = anchor.box(room, Math.min(size[0], room.width()), size[1]);
-            return part(face, usual, anchor, style, style.opacity());
+            return usual(face, group, room);
         }
         Box box = area.boxes().get(group);
         double[] grey = area.stretch().occupancy().brightness(box, frame);
         return part(face, box, anchor, style, Contrast.enough(style, grey[0], grey[1]));
+    }
+
+    private PlacedOverlay title(Face.Card card, Layout.Area area, Box room) {
+        double height = TITLE_HEIGHT * notes.style().scale();
+        Box low = new Box(room.x(), room.bottom() - height, room.width(), height);
+        Box high = new Box(room.x(), room.y(), room.width(), height);
+        // Above the end the host puts its own pieces.
+        boolean up = card.kind() == Face.CardKind.TITLE
+                && area != null
+                && area.stretch().occupancy().touched(high, layout.frame())
+                        < area.stretch().occupancy().touched(low, layout.frame());
+        return fixed(card, up ? high : low, TITLE_OPACITY);
+    }
+
+    private PlacedOverlay usual(Face face, Layout.Group group, Box room) {
+        // Outside every interval nothing of the kind is shown; a piece made by hand still gets its usual corner.
+        Style style = notes.style();
+        double[] size = Layout.size(group, style, Layout.Needs.WORDS.with(face));
+        Layout.Anchor anchor = group == Layout.Group.CLOCK
+                ? Layout.Anchor.TOP_RIGHT
+                : group == Layout.Group.HEAD
+                        ? Layout.Anchor.TOP_LEFT
+                        : group == Layout.Group.CARD ? Layout.Anchor.BOTTOM_LEFT : Layout.Anchor.BOTTOM_RIGHT;
+        Box usual = anchor.box(room, Math.min(size[0], room.width()), size[1]);
+        return part(face, usual, anchor, style, style.opacity());
     }
 
     private static PlacedOverlay fixed(Face face, Box box, double opacity) {

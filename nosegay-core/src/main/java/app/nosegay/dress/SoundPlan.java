@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What is done to the sound of the finished programme.
@@ -47,6 +48,9 @@ public record SoundPlan(
         Time<Axis.Cut> downbeat) {
     /** Sample peaks this far below the true-peak limit leave room for what lies between samples. */
     private static final double BETWEEN_SAMPLES = 0.5;
+    /** Nothing is to be heard, in decibels. */
+    private static final double SILENT = -100;
+
     /** Lifting by more lifts the room's noise into hearing. */
     private static final double MOST_GAIN = 20;
     /** Under speech the music steps back by this much. */
@@ -64,7 +68,7 @@ public record SoundPlan(
 
     /** Leaves the sound as it was recorded. */
     public static final SoundPlan AS_RECORDED =
-            new SoundPlan(Map.of(), 0, List.of(), "", -100, 0, List.of(), List.of(), List.of(), null);
+            new SoundPlan(Map.of(), 0, List.of(), "", SILENT, 0, List.of(), List.of(), List.of(), null);
 
     /** A beep of the timer. */
     public record Tone(Time<Axis.Cut> time, double hz, Length length) {}
@@ -101,18 +105,11 @@ public record SoundPlan(
         List<Span<Axis.Cut>> speech = overs.stream().map(Over::at).collect(Collectors.toCollection(ArrayList::new));
         List<Span<Axis.Cut>> hushed = new ArrayList<>();
         for (TakeEvidence take : takes) {
-            List<Span<Axis.Take>> used = cut.clips().stream()
-                    .filter(c -> c.take().equals(take.id()))
-                    .map(Cut.Clip::source)
-                    .collect(Collectors.toCollection(ArrayList::new));
-            overs.stream().filter(o -> o.take().equals(take.id())).forEach(o -> used.add(o.source()));
-            double loudness = used.isEmpty() || take.levels().isEmpty()
-                    ? -100
-                    : take.levels().integrated(used);
+            List<Span<Axis.Take>> used = used(take, cut, overs);
             // Under a voice recorded afterwards the room stays as soft as it was.
             boolean room = afterwards && filmed.contains(take);
-            if (sound.levelled() && loudness > -100 && !room) {
-                gains.put(take.id(), Math.min(MOST_GAIN, target - loudness));
+            if (sound.levelled() && !room) {
+                gain(take, used, target).ifPresent(gain -> gains.put(take.id(), gain));
             }
             beeped |= !used.isEmpty()
                     && take.beeps().size() > timeline.intervals().size() / 2;
@@ -120,12 +117,7 @@ public record SoundPlan(
                 SoundCheck.noises(take).forEach(n -> cut.toCut(take.id(), n.start())
                         .ifPresent(at -> hushed.add(new Span<>(at, at.plus(n.length())))));
             }
-            List<Span<Axis.Take>> spoken = take.words().isEmpty()
-                    ? SpokenStretches.of(take)
-                    : take.words().stream()
-                            .map(c -> new Span<>(c.start(), c.end()))
-                            .toList();
-            for (Span<Axis.Take> s : spoken) {
+            for (Span<Axis.Take> s : spoken(take)) {
                 cut.toCut(take.id(), s.start()).ifPresent(f -> speech.add(new Span<>(f, f.plus(s.length()))));
             }
         }
@@ -141,6 +133,31 @@ public record SoundPlan(
                 overs,
                 hushed,
                 sound.onBeat() ? firstMove(timeline, match, cut) : null);
+    }
+
+    /** What of a take is heard. */
+    private static List<Span<Axis.Take>> used(TakeEvidence take, Cut cut, List<Over> overs) {
+        return Stream.concat(
+                        cut.clips().stream()
+                                .filter(c -> c.take().equals(take.id()))
+                                .map(Cut.Clip::source),
+                        overs.stream().filter(o -> o.take().equals(take.id())).map(Over::source))
+                .toList();
+    }
+
+    /** Decibels that bring what is heard of a take to the target; none where nothing can be measured. */
+    private static Optional<Double> gain(TakeEvidence take, List<Span<Axis.Take>> used, double target) {
+        if (used.isEmpty() || take.levels().isEmpty()) {
+            return Optional.empty();
+        }
+        double loudness = take.levels().integrated(used);
+        return loudness > SILENT ? Optional.of(Math.min(MOST_GAIN, target - loudness)) : Optional.empty();
+    }
+
+    private static List<Span<Axis.Take>> spoken(TakeEvidence take) {
+        return take.words().isEmpty()
+                ? SpokenStretches.of(take)
+                : take.words().stream().map(c -> new Span<>(c.start(), c.end())).toList();
     }
 
     private static Time<Axis.Cut> firstMove(Timeline timeline, Match match, Cut cut) {

@@ -1,6 +1,7 @@
 package app.nosegay.plan;
 
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.SegmentList.Stretch;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.RunSheet;
@@ -67,7 +68,7 @@ public final class Expansion {
         boolean open = block.length() != null && block.length().open();
         String active = block.attributes().words(Attribute.ACTIVE).orElse(null);
         Place place = new Place(block, null, null, null);
-        list.still(place, block.slug(), block.slug(), kind, active, SideWay.NONE, length, open);
+        list.put(place, block.slug(), Stretch.still(kind, active, SideWay.NONE, length, open));
     }
 
     /** Circuits, and all blocks that go through their list the same way: warm-up, AMRAP, phrase, cool-down. */
@@ -125,22 +126,25 @@ public final class Expansion {
                 if (item instanceof RestLine rest) {
                     list.writtenRest(block, rest, shown, null, side.word());
                 } else if (item instanceof MoveLine move) {
-                    boolean ownWay = move.attributes().has(Attribute.SIDES);
-                    if (ownWay && side != start) {
-                        continue;
-                    }
-                    Place place = new Place(block, move, shown, null);
-                    if (ownWay) {
-                        moves.move(place, r);
-                    } else {
-                        moves.oneSide(place, moves.lengthOf(place, r), side, SideWay.CHAIN, side == start);
-                    }
-                    list.rest(
-                            place.withPart(side.word()),
-                            place.attributes().pause(Attribute.REST).orElse(null));
+                    chained(new Place(block, move, shown, null), r, side, side == start);
                 }
             }
         }
+    }
+
+    private void chained(Place place, int r, Side side, boolean first) {
+        boolean ownWay = place.move().attributes().has(Attribute.SIDES);
+        if (ownWay && !first) {
+            return;
+        }
+        if (ownWay) {
+            moves.move(place, r);
+        } else {
+            moves.oneSide(place, moves.lengthOf(place, r), side, SideWay.CHAIN, first);
+        }
+        list.rest(
+                place.withPart(side.word()),
+                place.attributes().pause(Attribute.REST).orElse(null));
     }
 
     /** The round rest replaces the rest after the round's last work, or is added where there is none. */
@@ -161,7 +165,7 @@ public final class Expansion {
         Place place = new Place(block, first, null, null, null, names);
         WorkLength clock = new WorkLength(length, null, false, Tempo.DEFAULT, false, false);
         if (first != null) {
-            list.work(place, block.slug(), block.slug(), Side.BOTH, SideWay.NONE, length, null, clock);
+            list.put(place, block.slug(), Stretch.work(place, Side.BOTH, SideWay.NONE, length, null, clock));
             list.rest(place, block.attributes().pause(Attribute.REST).orElse(null));
         }
     }
@@ -241,10 +245,8 @@ public final class Expansion {
                 if (item instanceof RestLine rest) {
                     list.writtenRest(block, rest, shown, null, null);
                 } else if (item instanceof MoveLine move) {
-                    if (move.parts().size() > 1) {
-                        for (String part : move.parts()) {
-                            buildStep(block, alone(move, part, slugs.next(part)), shown, r);
-                        }
+                    for (String part : move.parts().size() > 1 ? move.parts() : List.<String>of()) {
+                        buildStep(block, alone(move, part, slugs.next(part)), shown, r);
                     }
                     buildStep(block, move, shown, r);
                 }
@@ -299,29 +301,16 @@ public final class Expansion {
     private void countIn() {
         int from = sheet.header().calls().countIn();
         List<Segment> segments = list.segments;
-        if (from > 0 && !segments.isEmpty() && segments.get(0).kind().isMoving()) {
+        if (from > 0
+                && !list.isFull()
+                && !segments.isEmpty()
+                && segments.get(0).kind().isMoving()) {
             Segment first = segments.get(0);
             String id = first.interval() + "/count-in";
             Length length = Length.ofSeconds(from);
-            segments.add(
-                    0,
-                    new Segment(
-                            id,
-                            id,
-                            SegmentKind.COUNT_IN,
-                            first.move(),
-                            first.block(),
-                            first.line(),
-                            first.round(),
-                            first.set(),
-                            null,
-                            SideWay.NONE,
-                            Time.zero(),
-                            length,
-                            null,
-                            null,
-                            null,
-                            false));
+            Place place = new Place(first.block(), first.line(), first.round(), first.set());
+            list.put(place, id, Stretch.still(SegmentKind.COUNT_IN, first.move(), SideWay.NONE, length, false));
+            segments.add(0, segments.remove(segments.size() - 1));
         }
     }
 

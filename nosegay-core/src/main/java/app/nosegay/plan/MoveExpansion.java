@@ -3,6 +3,7 @@ package app.nosegay.plan;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.plan.SegmentList.Stretch;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.Header;
@@ -69,13 +70,13 @@ final class MoveExpansion {
                 Side side = index % 2 == 1 ? start : start.other();
                 boolean first = side == start;
                 Integer reps = length.repsOfSide(first);
-                list.work(place, place.id(null), place.id(null), side, way, length.ofSide(first), reps, length);
+                list.put(place, place.id(null), Stretch.work(place, side, way, length.ofSide(first), reps, length));
             }
             case NONE, ALTERNATE, FREE, CHAIN -> {
                 boolean both = way == SideWay.ALTERNATE && length.fromReps() && length.eachSide();
                 Integer reps = both ? Integer.valueOf(2 * length.reps()) : length.reps();
                 Length time = both ? length.length().times(2) : length.length();
-                list.work(place, place.id(null), place.id(null), Side.BOTH, way, time, reps, length);
+                list.put(place, place.id(null), Stretch.work(place, Side.BOTH, way, time, reps, length));
             }
         }
     }
@@ -94,26 +95,22 @@ final class MoveExpansion {
         }
         String interval = place.id(null);
         half(place, interval, start, first, length.repsOfSide(true), length);
-        list.still(
+        list.put(
                 place,
                 place.id("switch"),
                 interval,
-                SegmentKind.SWITCH,
-                place.shownMove(),
-                SideWay.HALVES,
-                change,
-                false);
+                Stretch.still(SegmentKind.SWITCH, place.shownMove(), SideWay.HALVES, change, false));
         half(place, interval, start.other(), second, length.repsOfSide(false), length);
     }
 
     private void half(Place place, String interval, Side side, Length time, Integer reps, WorkLength length) {
-        list.work(place, place.id(side.word()), interval, side, SideWay.HALVES, time, reps, length);
+        list.put(place, place.id(side.word()), interval, Stretch.work(place, side, SideWay.HALVES, time, reps, length));
     }
 
     /** One side as an interval of its own. */
     void oneSide(Place place, WorkLength length, Side side, SideWay way, boolean first) {
         String id = place.id(side.word());
-        list.work(place, id, id, side, way, length.ofSide(first), length.repsOfSide(first), length);
+        list.put(place, id, Stretch.work(place, side, way, length.ofSide(first), length.repsOfSide(first), length));
     }
 
     private void demoBefore(Place place) {
@@ -123,7 +120,7 @@ final class MoveExpansion {
             Length needed = Length.max(LEAST_DEMO, secondsOfADemo(place));
             Length time = merged.length(Attribute.DEMO_TIME).orElse(needed);
             int before = list.size();
-            list.still(place, place.id("demo"), place.id("demo"), SegmentKind.DEMO, move, SideWay.NONE, time, false);
+            list.put(place, place.id("demo"), Stretch.still(SegmentKind.DEMO, move, SideWay.NONE, time, false));
             if (list.size() > before) {
                 Segment demo = list.last();
                 list.dropLast();

@@ -8,6 +8,7 @@ import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.time.Length;
+import app.nosegay.time.Tempo;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.List;
@@ -44,48 +45,60 @@ final class SegmentList {
                 .reduce(Length.ZERO, Length::plus);
     }
 
-    /** A stretch of movement. */
-    void work(
-            Place place,
-            String id,
-            String interval,
-            Side side,
-            SideWay way,
-            Length time,
-            Integer reps,
-            WorkLength length) {
-        put(
-                place,
-                id,
-                interval,
-                place.block().kind().moveKind(),
-                place.shownMove(),
-                side,
-                way,
-                time,
-                reps,
-                length,
-                length.open());
-    }
-
-    /** Anything else than work: talk, rest, demo, switch. */
-    void still(
-            Place place,
-            String id,
-            String interval,
+    /** What is done in a segment, and for how long. */
+    record Stretch(
             SegmentKind kind,
             String move,
+            Side side,
             SideWay way,
-            Length time,
+            Length length,
+            Integer reps,
+            Tempo tempo,
             boolean open) {
-        put(place, id, interval, kind, move, null, way, time, null, null, open);
+        /** A stretch of movement. */
+        static Stretch work(Place place, Side side, SideWay way, Length time, Integer reps, WorkLength length) {
+            SegmentKind kind = place.block().kind().moveKind();
+            return new Stretch(kind, place.shownMove(), side, way, time, reps, length.tempo(), length.open());
+        }
+
+        /** Anything else than work: talk, rest, demo, switch. */
+        static Stretch still(SegmentKind kind, String move, SideWay way, Length time, boolean open) {
+            return new Stretch(kind, move, null, way, time, null, null, open);
+        }
+    }
+
+    /** An interval of one segment. */
+    void put(Place place, String id, Stretch stretch) {
+        put(place, id, id, stretch);
+    }
+
+    void put(Place place, String id, String interval, Stretch stretch) {
+        if (!isFull() && stretch.length().isPositive()) {
+            segments.add(new Segment(
+                    id,
+                    interval,
+                    stretch.kind(),
+                    stretch.move(),
+                    place.block(),
+                    place.move(),
+                    place.round(),
+                    place.set(),
+                    stretch.side(),
+                    stretch.way(),
+                    Time.zero(),
+                    stretch.length(),
+                    stretch.reps(),
+                    stretch.tempo(),
+                    null,
+                    stretch.open()));
+        }
     }
 
     void rest(Place place, Pause pause) {
         if (pause != null && pause.planned().isPositive()) {
             String id = place.id("rest");
             String active = place.attributes().words(Attribute.ACTIVE).orElse(null);
-            still(place, id, id, SegmentKind.REST, active, SideWay.NONE, pause.planned(), pause.open());
+            put(place, id, resting(active, pause));
         }
     }
 
@@ -95,40 +108,11 @@ final class SegmentList {
         String active = rest.attributes().words(Attribute.ACTIVE).orElse(null);
         Pause pause = rest.pause();
         if (pause.planned().isPositive()) {
-            still(place, id, id, SegmentKind.REST, active, SideWay.NONE, pause.planned(), pause.open());
+            put(place, id, resting(active, pause));
         }
     }
 
-    private void put(
-            Place place,
-            String id,
-            String interval,
-            SegmentKind kind,
-            String move,
-            Side side,
-            SideWay way,
-            Length length,
-            Integer reps,
-            WorkLength work,
-            boolean open) {
-        if (!isFull() && length.isPositive()) {
-            segments.add(new Segment(
-                    id,
-                    interval,
-                    kind,
-                    move,
-                    place.block(),
-                    place.move(),
-                    place.round(),
-                    place.set(),
-                    side,
-                    way,
-                    Time.zero(),
-                    length,
-                    reps,
-                    work == null ? null : work.tempo(),
-                    null,
-                    open));
-        }
+    private static Stretch resting(String active, Pause pause) {
+        return Stretch.still(SegmentKind.REST, active, SideWay.NONE, pause.planned(), pause.open());
     }
 }

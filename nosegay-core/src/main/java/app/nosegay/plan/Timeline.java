@@ -129,18 +129,21 @@ public record Timeline(RunSheet sheet, List<Segment> segments) {
         Set<String> moves = new LinkedHashSet<>();
         for (Segment s : segments) {
             if (s.kind() == SegmentKind.WORK && s.line() != null) {
-                // In one window for the whole list every move of the block is done.
-                List<MoveLine> lines = s.isWindow() ? s.block().moves() : List.of(s.line());
-                for (MoveLine line : lines) {
-                    boolean bonus = line.attributes().flag(Attribute.BONUS)
-                            || s.block().attributes().flag(Attribute.BONUS);
-                    String move = s.isWindow() ? line.name() : s.move();
-                    if ((withBonus || !bonus) && !moves.contains(move) && !moves.containsAll(line.parts())) {
-                        moves.add(move);
-                    }
-                }
+                addMoves(s, withBonus, moves);
             }
         }
         return List.copyOf(moves);
+    }
+
+    private static void addMoves(Segment s, boolean withBonus, Set<String> moves) {
+        // In one window for the whole list every move of the block is done.
+        for (MoveLine line : s.isWindow() ? s.block().moves() : List.of(s.line())) {
+            boolean bonus = line.attributes().flag(Attribute.BONUS)
+                    || s.block().attributes().flag(Attribute.BONUS);
+            String move = s.isWindow() ? line.name() : s.move();
+            if ((withBonus || !bonus) && !moves.contains(move) && !moves.containsAll(line.parts())) {
+                moves.add(move);
+            }
+        }
     }
 }

@@ -10,7 +10,7 @@ import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.Side;
-import app.nosegay.review.HeardCall;
+import app.nosegay.review.said.HeardCall;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;

@@ -8,7 +8,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.review.Misstatement;
-import app.nosegay.review.ScriptLineMatch;
+import app.nosegay.review.said.ScriptLineMatch;
 import app.nosegay.script.Wordings;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;

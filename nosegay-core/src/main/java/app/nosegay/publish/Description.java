@@ -68,32 +68,31 @@ public final class Description {
     }
 
     /**
-     * Fills {@code template}.
+     * What a description tells besides the plan.
      *
-     * @param minutes the length of the finished programme, rounded
      * @param gear what is used, with weights and stand-ins
      * @param sources where claims come from, one per line; may be empty
      * @param music the licence note of the music; empty without music
      */
-    public static String of(
-            String template,
-            Timeline timeline,
-            long minutes,
-            GearList gear,
-            List<TimedText.Cue> chapters,
-            List<String> sources,
-            String music) {
+    public record Facts(GearList gear, List<TimedText.Cue> chapters, List<String> sources, String music) {}
+
+    /**
+     * Fills {@code template}.
+     *
+     * @param minutes the length of the finished programme, rounded
+     */
+    public static String of(String template, Timeline timeline, long minutes, Facts facts) {
         Header header = timeline.sheet().header();
         Map<String, String> values = new LinkedHashMap<>();
         values.put("title", header.title());
         values.put("promise", promise(timeline, minutes));
         values.put("structure", structure(timeline));
-        values.put("gear", gear(gear));
+        values.put("gear", gear(facts.gear()));
         values.put("levels", levels(header.levels()));
         values.put("cautions", Cautions.SCREENING + "\n" + Cautions.DEFERENCE);
-        values.put("chapters", TimedText.descriptionLines(chapters).strip());
-        values.put("sources", String.join("\n", sources));
-        values.put("music", music);
+        values.put("chapters", TimedText.descriptionLines(facts.chapters()).strip());
+        values.put("sources", String.join("\n", facts.sources()));
+        values.put("music", facts.music());
         StringBuilder out = new StringBuilder();
         for (String paragraph : template.strip().split("\\n\\s*\\n")) {
             String filled = paragraph;

@@ -9,6 +9,8 @@ import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.said.HeardCall;
+import app.nosegay.review.said.ScriptLineMatch;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;

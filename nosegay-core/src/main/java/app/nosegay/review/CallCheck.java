@@ -1,22 +1,18 @@
 package app.nosegay.review;
 
-import app.nosegay.cache.TextMemo;
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
-import app.nosegay.calls.reader.CallReader;
-import app.nosegay.captions.Caption;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Moment;
 import app.nosegay.plan.Finding.Severity;
-import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheet.LevelLine;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.review.said.HeardCall;
 import app.nosegay.script.CuePlan;
-import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
@@ -26,16 +22,12 @@ import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Spoken calls against the truth, promised calls that were never made, names of other moves. */
@@ -52,45 +44,32 @@ final class CallCheck {
     private static final double OFF_BOUNDARY = 4;
     /** A slip that is put right within this time is only noted, in seconds. */
     private static final double CORRECTED = 5;
-    /** Of the calls a style promises, people leave out some; one is told where it was scripted. */
-    private static final double NEAR_SCRIPT = 5;
-
-    /** A call this near to where another was due was said in its place, in seconds. */
-    private static final double INSTEAD = 2;
 
     private static final Pattern SECONDS = Pattern.compile("(\\d+|five|ten|fifteen|twenty|thirty)[- ]seconds?");
 
-    /** The calls in a scripted line. */
-    private static final TextMemo<List<Call>> SCRIPTED = new TextMemo<>(
-            text -> CallReader.read(List.of(new Caption(Time.zero(), Time.ofSeconds(2), text)), List.of()));
-
     private final Timeline timeline;
     private final Match match;
-    private final List<TakeEvidence> takes;
     private final List<HeardCall> calls;
     private final Map<String, Segment> byId = new HashMap<>();
-    private final Map<String, Interval> intervals = new HashMap<>();
     private final List<Finding> findings = new ArrayList<>();
     private final List<Misstatement> misstatements = new ArrayList<>();
 
-    private CallCheck(Timeline timeline, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
+    private CallCheck(Timeline timeline, Match match, List<HeardCall> calls) {
         this.timeline = timeline;
         this.match = match;
-        this.takes = takes;
         this.calls = calls;
         timeline.segments().forEach(s -> byId.put(s.id(), s));
-        timeline.intervals().forEach(i -> i.segments().forEach(s -> intervals.put(s.id(), i)));
     }
 
     static ReviewResult check(
             Timeline timeline, CuePlan cues, Match match, List<TakeEvidence> takes, List<HeardCall> calls) {
-        CallCheck check = new CallCheck(timeline, match, takes, calls);
+        CallCheck check = new CallCheck(timeline, match, calls);
         for (HeardCall c : calls) {
             check.off(c);
             check.name(c);
             check.promise(c);
         }
-        check.never(cues);
+        MissedCalls.of(timeline, cues, match, takes, calls).forEach(check::missing);
         return new ReviewResult(check.findings, check.misstatements);
     }
 
@@ -128,44 +107,35 @@ final class CallCheck {
         if (c.error() == null || c.segment() == null && call.kind() != CallKind.TOTAL) {
             return;
         }
-        double error = Math.abs(c.error());
-        double truth = c.truth();
-        String is =
-                switch (call.kind()) {
-                    case SECONDS_LEFT, COUNT_IN, COUNT_OUT ->
-                        error > Math.max(OFF_SECONDS, OFF_SHARE * call.value()) && !stopsCounting(c)
-                                ? CoreText.of("review.call-check.s-are-left", truth)
-                                : null;
-                    case HALF_WAY ->
-                        error
-                                        > ("interval".equals(call.of())
-                                                ? OFF_HALF
-                                                : OFF_HALF_WORKOUT
-                                                        * timeline.total().seconds())
-                                ? CoreText.of(
-                                        "review.call-check.half-is-s",
-                                        truth > 0
-                                                ? CoreText.of("review.call-check.still-to-come-in")
-                                                : CoreText.of("review.call-check.past-by"),
-                                        Math.abs(truth))
-                                : null;
-                    case REPS_LEFT -> error >= 2 ? CoreText.of("review.call-check.reps-follow", truth) : null;
-                    case LAST_REP -> truth >= 3 ? CoreText.of("review.call-check.reps-follow", truth) : null;
-                    case ROUNDS_LEFT -> error >= 1 ? CoreText.of("review.call-check.are-left", truth) : null;
-                    case ORDINAL -> error >= 1 ? CoreText.of("review.call-check.it-is-number", truth) : null;
-                    case TOTAL -> error >= 1 ? CoreText.of("review.call-check.the-plan-has", truth) : null;
-                    case SWITCH_SIDE ->
-                        error > OFF_BOUNDARY ? CoreText.of("review.call-check.no-change-of-side-is") : null;
-                    case REST ->
-                        error > OFF_BOUNDARY && byId.get(c.segment()).kind() == SegmentKind.WORK
-                                ? CoreText.of("review.call-check.work-goes-on")
-                                : null;
-                    default -> null;
-                };
+        String is = wrong(c);
         if (is == null) {
             return;
         }
-        boolean corrected = calls.stream()
+        if (isCorrected(c)) {
+            add(
+                    "match.call-corrected",
+                    Severity.NOTE,
+                    c,
+                    CoreText.of("match.call-corrected.message", place(c), is),
+                    null);
+            return;
+        }
+        boolean number =
+                call.kind() == CallKind.ORDINAL || call.kind() == CallKind.TOTAL || call.kind() == CallKind.ROUNDS_LEFT;
+        Finding f = number
+                ? add(
+                        "match.wrong-number",
+                        Severity.FIX,
+                        c,
+                        place(c) + ": " + is + ".",
+                        CoreText.of("match.wrong-number.fix"))
+                : add("match.call-off", Severity.FIX, c, place(c) + ": " + is + ".", CoreText.of("match.call-off.fix"));
+        misstatement(f, c, right(c));
+    }
+
+    private boolean isCorrected(HeardCall c) {
+        Call call = c.call();
+        return calls.stream()
                 .anyMatch(o -> o != c
                         && o.take().equals(c.take())
                         && o.call().kind() == call.kind()
@@ -173,28 +143,43 @@ final class CallCheck {
                         && Math.abs(o.error()) < Math.abs(c.error()) / 2
                         && o.call().time().isAfter(call.time())
                         && o.call().time().since(call.time()).seconds() < CORRECTED);
-        boolean number =
-                call.kind() == CallKind.ORDINAL || call.kind() == CallKind.TOTAL || call.kind() == CallKind.ROUNDS_LEFT;
-        if (corrected) {
-            add(
-                    "match.call-corrected",
-                    Severity.NOTE,
-                    c,
-                    CoreText.of("match.call-corrected.message", place(c), is),
-                    null);
-        } else if (number) {
-            Finding f = add(
-                    "match.wrong-number",
-                    Severity.FIX,
-                    c,
-                    place(c) + ": " + is + ".",
-                    CoreText.of("match.wrong-number.fix"));
-            misstatement(f, c, right(c));
-        } else {
-            Finding f = add(
-                    "match.call-off", Severity.FIX, c, place(c) + ": " + is + ".", CoreText.of("match.call-off.fix"));
-            misstatement(f, c, right(c));
-        }
+    }
+
+    /** What is true instead of a call; null where the call is right enough. */
+    private String wrong(HeardCall c) {
+        Call call = c.call();
+        double error = Math.abs(c.error());
+        double truth = c.truth();
+        boolean ofInterval = "interval".equals(call.of());
+        return switch (call.kind()) {
+            case SECONDS_LEFT, COUNT_IN, COUNT_OUT ->
+                error > Math.max(OFF_SECONDS, OFF_SHARE * call.value()) && !stopsCounting(c)
+                        ? CoreText.of("review.call-check.s-are-left", truth)
+                        : null;
+            case HALF_WAY ->
+                error
+                                > (ofInterval
+                                        ? OFF_HALF
+                                        : OFF_HALF_WORKOUT * timeline.total().seconds())
+                        ? CoreText.of(
+                                "review.call-check.half-is-s",
+                                truth > 0
+                                        ? CoreText.of("review.call-check.still-to-come-in")
+                                        : CoreText.of("review.call-check.past-by"),
+                                Math.abs(truth))
+                        : null;
+            case REPS_LEFT -> error >= 2 ? CoreText.of("review.call-check.reps-follow", truth) : null;
+            case LAST_REP -> truth >= 3 ? CoreText.of("review.call-check.reps-follow", truth) : null;
+            case ROUNDS_LEFT -> error >= 1 ? CoreText.of("review.call-check.are-left", truth) : null;
+            case ORDINAL -> error >= 1 ? CoreText.of("review.call-check.it-is-number", truth) : null;
+            case TOTAL -> error >= 1 ? CoreText.of("review.call-check.the-plan-has", truth) : null;
+            case SWITCH_SIDE -> error > OFF_BOUNDARY ? CoreText.of("review.call-check.no-change-of-side-is") : null;
+            case REST ->
+                error > OFF_BOUNDARY && byId.get(c.segment()).kind() == SegmentKind.WORK
+                        ? CoreText.of("review.call-check.work-goes-on")
+                        : null;
+            default -> null;
+        };
     }
 
     private void misstatement(Finding finding, HeardCall c, String show) {
@@ -317,95 +302,7 @@ final class CallCheck {
         }
     }
 
-    /**
-     * Calls of time left and of half-way in the script, where most were made, and one was not in an interval of a kind in which they
-     * are.
-     */
-    private void never(CuePlan cues) {
-        Map<String, List<Due>> byCall = new LinkedHashMap<>();
-        for (ScriptLine line : cues.lines()) {
-            if (line.isCall()) {
-                due(line).ifPresent(d -> byCall.computeIfAbsent(d.words(), w -> new ArrayList<>())
-                        .add(d));
-            }
-        }
-        byCall.forEach((words, dues) -> {
-            List<Due> made = dues.stream().filter(this::made).toList();
-            if (made.size() > 1 && made.size() * 2 >= dues.size()) {
-                // Who never calls in a warm-up has not forgotten it in one.
-                Set<SegmentKind> usual = made.stream().map(this::kind).collect(Collectors.toSet());
-                dues.stream()
-                        .filter(d -> !made.contains(d) && usual.contains(kind(d)))
-                        .forEach(this::missing);
-            }
-        });
-    }
-
-    private SegmentKind kind(Due due) {
-        return intervals.get(due.segment()).kind();
-    }
-
-    /**
-     * A call that the script has in an interval that was found whole, in a take whose words are known.
-     *
-     * @param line as scripted
-     * @param parts the interval's segments
-     * @param at when it is due, in seconds of the take
-     */
-    private record Due(String segment, Call call, String line, String words, List<Match.Placed> parts, double at) {}
-
-    private Optional<Due> due(ScriptLine line) {
-        Interval interval = intervals.get(line.segment());
-        Call call = SCRIPTED.of(line.text()).stream()
-                .filter(c -> c.kind() == CallKind.SECONDS_LEFT || c.kind() == CallKind.HALF_WAY)
-                .findFirst()
-                .orElse(null);
-        if (call == null || interval == null || !isTimed(interval)) {
-            return Optional.empty();
-        }
-        List<Match.Placed> parts = parts(interval);
-        boolean whole = parts.size() == interval.segments().size()
-                && parts.stream().map(Match.Placed::take).distinct().count() == 1
-                && isTranscribed(parts.get(0).take());
-        if (!whole) {
-            return Optional.empty();
-        }
-        Time<Axis.Take> start = parts.get(0).start();
-        Time<Axis.Take> end = parts.get(parts.size() - 1).end();
-        double length = end.since(start).seconds();
-        if (call.kind() == CallKind.HALF_WAY) {
-            return Optional.of(
-                    new Due(line.segment(), call, line.text(), "half-way", parts, start.seconds() + length / 2));
-        }
-        // A set that was cut so short that the call never came due is told as short.
-        return call.value() > 0.6 * length
-                ? Optional.empty()
-                : Optional.of(new Due(
-                        line.segment(),
-                        call,
-                        line.text(),
-                        CoreText.of("review.call-check.seconds", call.value()),
-                        parts,
-                        end.seconds() - call.value()));
-    }
-
-    /** Whether people move to a clock in it. */
-    private static boolean isTimed(Interval interval) {
-        return interval.kind().isMoving() && interval.segments().stream().allMatch(s -> s.reps() == null);
-    }
-
-    private boolean isTranscribed(String take) {
-        return takes.stream().anyMatch(t -> t.id().equals(take) && !t.words().isEmpty());
-    }
-
-    private List<Match.Placed> parts(Interval interval) {
-        return interval.segments().stream()
-                .flatMap(s -> match.segment(s.id()).stream())
-                .filter(Match.Placed::matched)
-                .toList();
-    }
-
-    private void missing(Due due) {
+    private void missing(MissedCalls.Due due) {
         Segment s = byId.get(due.segment());
         Time<Axis.Take> at = Time.ofSeconds(due.at());
         Finding f = add(
@@ -416,23 +313,5 @@ final class CallCheck {
                 CoreText.of("match.call-missing.fix"),
                 Moment.at(due.parts().get(0).take(), at).due(at));
         misstatements.add(new Misstatement(f, due.parts().get(0).take(), new Span<>(at, at), "", due.line(), ""));
-    }
-
-    private boolean made(Due due) {
-        return calls.stream()
-                .anyMatch(c -> c.take().equals(due.parts().get(0).take())
-                        && c.call().kind() == due.call().kind()
-                        && (isIt(c, due) || insteadOf(c, due)));
-    }
-
-    private static boolean isIt(HeardCall c, Due due) {
-        boolean near = Math.abs(c.call().time().seconds() - due.at()) < NEAR_SCRIPT + 1.5
-                || due.parts().stream().anyMatch(p -> p.id().equals(c.segment()));
-        return Objects.equals(c.call().value(), due.call().value()) && near;
-    }
-
-    /** Another figure said at the very moment is wrong, and told as that; the right one is not missing besides. */
-    private static boolean insteadOf(HeardCall c, Due due) {
-        return Math.abs(c.call().time().seconds() - due.at()) < INSTEAD;
     }
 }

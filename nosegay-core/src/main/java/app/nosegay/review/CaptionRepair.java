@@ -8,16 +8,18 @@ import app.nosegay.library.MuscleGroup;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.said.ScriptLineMatch;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.apache.commons.codec.language.DoubleMetaphone;
@@ -45,6 +47,9 @@ public record CaptionRepair(String take, Time<Axis.Take> time, String from, Stri
             "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
     /** The same line this often in a row is a recogniser's echo over music or silence. */
     private static final int ECHO = 3;
+
+    /** Shorter words sound like too many others. */
+    private static final int LEAST_LETTERS = 5;
 
     private static final double LETTERS_ALIKE = 0.68;
     private static final double SOUNDS_ALIKE = 0.75;
@@ -132,37 +137,48 @@ public record CaptionRepair(String take, Time<Axis.Take> time, String from, Stri
 
     private static void names(
             String take, Caption c, List<Segment> near, MoveLibrary library, List<CaptionRepair> repairs) {
-        Map<String, Boolean> vocabulary = new LinkedHashMap<>();
-        for (Segment s : near) {
-            if (s.move() != null) {
-                vocabulary.put(s.move().toLowerCase(Locale.ROOT), true);
-                for (Move move : s.moves(library)) {
-                    move.gear().forEach(g -> vocabulary.putIfAbsent(g, true));
-                    for (MuscleGroup g : MuscleGroup.values()) {
-                        if (move.share(g) > 0) {
-                            vocabulary.putIfAbsent(g.word().replace('-', ' '), true);
-                        }
-                    }
-                }
-            }
-        }
         String[] words = c.text().split("\\s+");
-        for (String term : vocabulary.keySet()) {
+        for (String term : vocabulary(near, library)) {
             String plain = term.replaceAll("[^\\p{L}]+", " ").strip();
-            int length = plain.split(" ").length;
-            if (plain.length() < 5 || (" " + letters(c.text()) + " ").contains(" " + plain)) {
-                continue;
-            }
-            for (int size = Math.max(1, length - 1); size <= length + 1; size++) {
-                for (int from = 0; from + size <= words.length; from++) {
-                    String said = String.join(" ", List.of(words).subList(from, from + size));
-                    if (isMangled(letters(said), plain)) {
-                        repairs.add(new CaptionRepair(take, c.start(), bare(said), term, "name"));
-                        return;
-                    }
+            boolean said = (" " + letters(c.text()) + " ").contains(" " + plain);
+            if (plain.length() >= LEAST_LETTERS && !said) {
+                Optional<String> mangled = mangled(words, plain);
+                if (mangled.isPresent()) {
+                    repairs.add(new CaptionRepair(take, c.start(), bare(mangled.get()), term, "name"));
+                    return;
                 }
             }
         }
+    }
+
+    /** The words that probably are {@code meant} misheard, one word more or less than it has. */
+    private static Optional<String> mangled(String[] words, String meant) {
+        int length = meant.split(" ").length;
+        for (int size = Math.max(1, length - 1); size <= length + 1; size++) {
+            for (int from = 0; from + size <= words.length; from++) {
+                String said = String.join(" ", List.of(words).subList(from, from + size));
+                if (isMangled(letters(said), meant)) {
+                    return Optional.of(said);
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Names, gear and muscles of what is done. */
+    private static Set<String> vocabulary(List<Segment> near, MoveLibrary library) {
+        Set<String> vocabulary = new LinkedHashSet<>();
+        near.stream().filter(s -> s.move() != null).forEach(s -> {
+            vocabulary.add(s.move().toLowerCase(Locale.ROOT));
+            for (Move move : s.moves(library)) {
+                vocabulary.addAll(move.gear());
+                Arrays.stream(MuscleGroup.values())
+                        .filter(g -> move.share(g) > 0)
+                        .map(g -> g.word().replace('-', ' '))
+                        .forEach(vocabulary::add);
+            }
+        });
+        return vocabulary;
     }
 
     private static String letters(String text) {

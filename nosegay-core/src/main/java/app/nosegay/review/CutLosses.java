@@ -10,6 +10,7 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.said.ScriptLineMatch;
 import app.nosegay.text.CoreText;
 import java.util.ArrayList;
 import java.util.EnumSet;

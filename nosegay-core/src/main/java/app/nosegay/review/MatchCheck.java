@@ -12,6 +12,7 @@ import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.review.said.Spoken;
 import app.nosegay.script.CuePlan;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
@@ -43,13 +44,7 @@ public final class MatchCheck {
 
     /** All findings of the match, and what was said wrong; nothing without takes. */
     public static ReviewResult check(
-            Timeline timeline,
-            CuePlan cues,
-            Match match,
-            MatchNotes notes,
-            List<TakeEvidence> takes,
-            List<HeardCall> calls,
-            List<ScriptLineMatch> said) {
+            Timeline timeline, CuePlan cues, Match match, MatchNotes notes, List<TakeEvidence> takes, Spoken said) {
         if (match.takes().isEmpty()) {
             return ReviewResult.NOTHING;
         }
@@ -59,19 +54,19 @@ public final class MatchCheck {
         check.stretches(notes);
         check.wrongShowings();
         check.found.all(RoundOrder.findings(timeline, match));
-        check.found.all(CutLosses.findings(timeline, match, notes, takes, said));
+        check.found.all(CutLosses.findings(timeline, match, notes, takes, said.lines()));
         if (timeline.sheet().header().voiceAfterwards()) {
             ReviewResult laidOver = RecordedVoice.laidOver(timeline, cues, match, takes);
             check.found.all(laidOver.findings());
             return new ReviewResult(check.found.worstFirst(), List.of(), laidOver.overs());
         }
         for (ReviewResult spoken : List.of(
-                SideWords.check(timeline, match, takes), CallCheck.check(timeline, cues, match, takes, calls))) {
+                SideWords.check(timeline, match, takes), CallCheck.check(timeline, cues, match, takes, said.calls()))) {
             check.found.all(spoken.findings());
             check.misstatements.addAll(spoken.misstatements());
         }
         List<Misstatement> again = new ArrayList<>(check.misstatements);
-        again.addAll(ScriptLineMatch.unsaid(timeline, match, said));
+        again.addAll(Misstatement.unsaid(timeline, match, said.lines()));
         List<VoiceOver> overs = VoiceOver.of(again, match, takes);
         check.mended(overs);
         check.takes(overs);

@@ -5,6 +5,7 @@ import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanJson;
+import app.nosegay.review.said.HeardCall;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;

@@ -1,8 +1,13 @@
 package app.nosegay.review;
 
+import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
+import app.nosegay.plan.Timeline;
+import app.nosegay.review.said.ScriptLineMatch;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
+import app.nosegay.time.Time;
+import java.util.List;
 
 /**
  * Something that was said wrong, or not said, with what would have been right.
@@ -14,4 +19,16 @@ import app.nosegay.time.Span;
  * @param say the line that would be right; empty where only silence would be
  * @param show the same in a word or two, for the screen; empty where nothing has to be shown
  */
-public record Misstatement(Finding finding, String take, Span<Axis.Take> span, String said, String say, String show) {}
+public record Misstatement(Finding finding, String take, Span<Axis.Take> span, String said, String say, String show) {
+    /** What should be said where it was not, as far as viewers rely on it. */
+    static List<Misstatement> unsaid(Timeline timeline, Match match, List<ScriptLineMatch> said) {
+        return ScriptLineMatch.reliedOn(said).stream()
+                .filter(l -> !l.isSaid())
+                .map(l -> {
+                    Time<Axis.Take> due = l.due(timeline, match);
+                    return new Misstatement(
+                            null, l.take(), new Span<>(due, due), "", l.line().text(), "");
+                })
+                .toList();
+    }
+}

@@ -56,18 +56,9 @@ final class SideWords {
     private void sideWords() {
         boolean mirrored = timeline.sheet().header().mirrored();
         for (TakeEvidence take : takes) {
-            for (Match.Placed p : match.segments()) {
-                Segment s = byId.get(p.id());
-                if (!take.id().equals(p.take())) {
-                    continue;
-                }
-                for (Caption c : take.words()) {
-                    if (!c.start().isBefore(p.start())
-                            && p.end().since(c.start()).seconds() > 0) {
-                        sideWord(take.id(), c, s, mirrored);
-                    }
-                }
-            }
+            match.segments().stream().filter(p -> take.id().equals(p.take())).forEach(p -> take.words().stream()
+                    .filter(c -> !c.start().isBefore(p.start()) && c.start().isBefore(p.end()))
+                    .forEach(c -> sideWord(take.id(), c, byId.get(p.id()), mirrored)));
         }
     }
 

@@ -4,6 +4,7 @@ import app.nosegay.captions.Caption;
 import app.nosegay.captions.CaptionText;
 import app.nosegay.captions.TimedText;
 import app.nosegay.cut.Cut;
+import app.nosegay.cut.Edit;
 import app.nosegay.cut.MatchNotes;
 import app.nosegay.dress.DressCheck;
 import app.nosegay.dress.DressNotes;
@@ -29,16 +30,17 @@ import app.nosegay.publish.Captions;
 import app.nosegay.publish.Chapters;
 import app.nosegay.publish.PublishCheck;
 import app.nosegay.review.AdLib;
-import app.nosegay.review.CallTruth;
 import app.nosegay.review.CaptionRepair;
-import app.nosegay.review.HeardCall;
 import app.nosegay.review.MatchCheck;
 import app.nosegay.review.Misstatement;
 import app.nosegay.review.RecordedVoice;
 import app.nosegay.review.ReviewResult;
-import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.review.SoundCheck;
 import app.nosegay.review.VoiceOver;
+import app.nosegay.review.said.CallTruth;
+import app.nosegay.review.said.HeardCall;
+import app.nosegay.review.said.ScriptLineMatch;
+import app.nosegay.review.said.Spoken;
 import app.nosegay.review.seen.SightCheck;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
@@ -94,30 +96,29 @@ public record Programme(
                 ScriptCheck.findings(timeline, cues, workout.script(), library, report.changeOvers());
         MatchNotes notes = workout.matching();
         List<TakeEvidence> filmed = RecordedVoice.filmed(timeline, evidence);
-        List<ShootLog> filmedLogs = new ArrayList<>(logs);
-        for (int i = evidence.size() - 1; i >= 0; i--) {
-            if (i < logs.size() && !filmed.contains(evidence.get(i))) {
-                filmedLogs.remove(i);
-            }
-        }
-        Match match = Matcher.match(timeline, cues.lines(), filmed, filmedLogs, workout.pins(), notes.choices())
+        Match match = Matcher.match(
+                        timeline,
+                        cues.lines(),
+                        filmed,
+                        ofFilmed(logs, evidence, filmed),
+                        workout.pins(),
+                        notes.choices())
                 .withTaps(notes.taps());
         Cut cut = Cut.of(match, notes);
         List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, filmed);
         List<HeardCall> calls = CallTruth.of(timeline, match, filmed, library.names(), said);
-        ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, calls, said);
+        ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, new Spoken(calls, said));
         List<Finding> matchFindings = new ArrayList<>(checked.findings());
         if (!timeline.sheet().header().voiceAfterwards()) {
             matchFindings.addAll(SoundCheck.findings(
                     match, cut, evidence, timeline.sheet().header().voiceOnly()));
         }
         matchFindings.addAll(SightCheck.findings(timeline, match, filmed, library));
+        Edit edit = new Edit(timeline, match, cut);
         List<TimedText.Cue> captions = captions(workout, evidence, cut, checked.overs());
         Dressing dressing = withCaptions(
                 Dresser.dress(
-                        timeline,
-                        match,
-                        cut,
+                        edit,
                         cues,
                         new Dresser.RecordedEvidence(said, checked.misstatements(), evidence),
                         library,
@@ -145,15 +146,25 @@ public record Programme(
                 matchFindings,
                 cut,
                 dressing,
-                prove(workout, timeline, match, cut, calls, found, dressing, captions));
+                prove(workout, edit, calls, found, dressing, captions));
+    }
+
+    /** The logs of the takes that were filmed: not of a voice that was recorded afterwards. */
+    private static List<ShootLog> ofFilmed(
+            List<ShootLog> logs, List<TakeEvidence> evidence, List<TakeEvidence> filmed) {
+        List<ShootLog> filmedLogs = new ArrayList<>(logs);
+        for (int i = evidence.size() - 1; i >= 0; i--) {
+            if (i < logs.size() && !filmed.contains(evidence.get(i))) {
+                filmedLogs.remove(i);
+            }
+        }
+        return filmedLogs;
     }
 
     /** All findings: those of plan, script and match in {@code earlier}, and what dressing and publishing add. */
     private static Proof prove(
             Workout workout,
-            Timeline timeline,
-            Match match,
-            Cut cut,
+            Edit edit,
             List<HeardCall> calls,
             List<Finding> earlier,
             Dressing dressing,
@@ -161,18 +172,20 @@ public record Programme(
         List<Finding> found = new ArrayList<>(earlier);
         found.addAll(DressCheck.findings(dressing));
         found.addAll(PublishCheck.findings(
-                Chapters.of(timeline, match, cut), captions, !cut.clips().isEmpty()));
-        return Proof.of(IntervalComparison.of(timeline, match, cut, calls, found), found, f -> workout.waiver(f)
-                .isPresent());
+                Chapters.of(edit.timeline(), edit.match(), edit.cut()),
+                captions,
+                !edit.cut().clips().isEmpty()));
+        return Proof.of(
+                IntervalComparison.of(edit.timeline(), edit.match(), edit.cut(), calls, found),
+                found,
+                f -> workout.waiver(f).isPresent());
     }
 
     /** The dressing for another shape of picture, or for another cut of the same takes. */
     public Dressing dressed(Cut other, Frame frame) {
         return withCaptions(
                 Dresser.dress(
-                        timeline,
-                        match,
-                        other,
+                        new Edit(timeline, match, other),
                         cues,
                         new Dresser.RecordedEvidence(said, misstatements, evidence),
                         library,

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.captions.TimedText;
 import app.nosegay.cut.Cut;
+import app.nosegay.cut.Edit;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Match;
@@ -59,9 +60,7 @@ class DresserTest {
     private Dressing dressing(Match match) {
         var cues = CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT);
         return Dresser.dress(
-                timeline,
-                match,
-                Cut.of(match),
+                new Edit(timeline, match, Cut.of(match)),
                 cues,
                 Dresser.RecordedEvidence.NOTHING,
                 MoveLibrary.shipped(),
@@ -170,9 +169,7 @@ class DresserTest {
                 new Misstatement(f, "t", first, "", "Half-way.", ""),
                 new Misstatement(f, "t", later, "Left leg.", "Right leg.", "right side"));
         Dressing dressing = Dresser.dress(
-                timeline,
-                m,
-                Cut.of(m),
+                new Edit(timeline, m, Cut.of(m)),
                 CuePlanner.plan(timeline, MoveLibrary.shipped(), SpeechRate.DEFAULT),
                 new Dresser.RecordedEvidence(List.of(), misstatements, List.of()),
                 MoveLibrary.shipped(),
@@ -218,9 +215,7 @@ class DresserTest {
 
     private static Dressing dressed(Timeline plan, Match m) {
         return Dresser.dress(
-                plan,
-                m,
-                Cut.of(m),
+                new Edit(plan, m, Cut.of(m)),
                 CuePlanner.plan(plan, MoveLibrary.shipped(), SpeechRate.DEFAULT),
                 Dresser.RecordedEvidence.NOTHING,
                 MoveLibrary.shipped(),

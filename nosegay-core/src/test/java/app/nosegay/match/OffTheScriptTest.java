@@ -16,13 +16,14 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.publish.Captions;
 import app.nosegay.review.AdLib;
-import app.nosegay.review.CallTruth;
-import app.nosegay.review.HeardCall;
 import app.nosegay.review.MatchCheck;
 import app.nosegay.review.Misstatement;
 import app.nosegay.review.ReviewResult;
-import app.nosegay.review.ScriptLineMatch;
 import app.nosegay.review.VoiceOver;
+import app.nosegay.review.said.CallTruth;
+import app.nosegay.review.said.HeardCall;
+import app.nosegay.review.said.ScriptLineMatch;
+import app.nosegay.review.said.Spoken;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptLine;
@@ -94,7 +95,7 @@ class OffTheScriptTest {
     private static List<Finding> findings(Match match, MatchNotes notes, Caption... captions) {
         List<TakeEvidence> takes = List.of(take(captions), take("u"));
         List<ScriptLineMatch> said = ScriptLineMatch.of(TIMELINE, CUES, match, takes);
-        return MatchCheck.check(TIMELINE, CUES, match, notes, takes, List.of(), said)
+        return MatchCheck.check(TIMELINE, CUES, match, notes, takes, new Spoken(List.of(), said))
                 .findings();
     }
 
@@ -226,7 +227,7 @@ class OffTheScriptTest {
                 "p", "p.wav", Length.ofSeconds(30), List.of(), List.of(), Trace.NONE, Trace.NONE, null, said);
         List<TakeEvidence> takes = List.of(take(at("a/push-up/r1", 14, "Ten seconds.")), pick);
         List<HeardCall> calls = CallTruth.of(TIMELINE, match, takes, LIBRARY.names());
-        return MatchCheck.check(TIMELINE, CUES, match, MatchNotes.NONE, takes, calls, List.of());
+        return MatchCheck.check(TIMELINE, CUES, match, MatchNotes.NONE, takes, new Spoken(calls, List.of()));
     }
 
     @Test
@@ -272,8 +273,8 @@ class OffTheScriptTest {
         List<ScriptLineMatch> said =
                 List.of(new ScriptLineMatch(line, "t", null, 0), new ScriptLineMatch(cheer, "t", due, 1));
 
-        ReviewResult result =
-                MatchCheck.check(TIMELINE, CUES, match, MatchNotes.NONE, List.of(take(), pick), List.of(), said);
+        ReviewResult result = MatchCheck.check(
+                TIMELINE, CUES, match, MatchNotes.NONE, List.of(take(), pick), new Spoken(List.of(), said));
 
         assertThat(codes(result.findings())).contains("match.pick-up-lines").doesNotContain("match.foreign");
         Cut cut = Cut.of(whole);
@@ -284,7 +285,12 @@ class OffTheScriptTest {
         });
         // Who says little of the script speaks freely: the line is not taken for one that is missing.
         ReviewResult freely = MatchCheck.check(
-                TIMELINE, CUES, match, MatchNotes.NONE, List.of(take(), pick), List.of(), said.subList(0, 1));
+                TIMELINE,
+                CUES,
+                match,
+                MatchNotes.NONE,
+                List.of(take(), pick),
+                new Spoken(List.of(), said.subList(0, 1)));
         assertThat(freely.overs()).isEmpty();
     }
 

@@ -10,6 +10,8 @@ import app.nosegay.match.Match;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.said.CallTruth;
+import app.nosegay.review.said.HeardCall;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;

@@ -13,6 +13,9 @@ import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.review.said.CallTruth;
+import app.nosegay.review.said.HeardCall;
+import app.nosegay.review.said.Spoken;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.time.Axis;
@@ -61,7 +64,9 @@ class MissedCallsTest {
         TakeEvidence take = new TakeEvidence(
                 "t", "t.mp4", TIMELINE.total(), List.of(), List.of(), Trace.NONE, Trace.NONE, null, captions);
         List<HeardCall> calls = CallTruth.of(TIMELINE, m, List.of(take), LIBRARY.names());
-        return MatchCheck.check(TIMELINE, CUES, m, MatchNotes.NONE, List.of(take), calls, List.of()).findings().stream()
+        return MatchCheck.check(TIMELINE, CUES, m, MatchNotes.NONE, List.of(take), new Spoken(calls, List.of()))
+                .findings()
+                .stream()
                 .filter(f -> f.code().equals(code))
                 .map(Finding::segment)
                 .toList();

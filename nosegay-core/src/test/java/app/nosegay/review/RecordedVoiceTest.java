@@ -60,7 +60,7 @@ class RecordedVoiceTest {
     private static ReviewResult laidOver(List<Caption> words) {
         Trace moving = new Trace(10, new float[9000]);
         List<TakeEvidence> takes = List.of(take("t", moving, List.of()), take("v", Trace.NONE, words));
-        return MatchCheck.check(TIMELINE, CUES, asPlanned(), MatchNotes.NONE, takes, List.of(), List.of());
+        return MatchCheck.check(TIMELINE, CUES, asPlanned(), MatchNotes.NONE, takes, new Spoken(List.of(), List.of()));
     }
 
     /** The script read out line by line with two seconds between the lines, at the pace it is planned with. */

@@ -16,6 +16,10 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.review.said.CallTruth;
+import app.nosegay.review.said.HeardCall;
+import app.nosegay.review.said.ScriptLineMatch;
+import app.nosegay.review.said.Spoken;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.script.ScriptLine;
@@ -74,7 +78,7 @@ class WordsTest {
         TakeEvidence take = take(captions);
         Match m = asPlanned();
         List<HeardCall> calls = CallTruth.of(TIMELINE, m, List.of(take), LIBRARY.names());
-        return MatchCheck.check(TIMELINE, CUES, m, MatchNotes.NONE, List.of(take), calls, List.of())
+        return MatchCheck.check(TIMELINE, CUES, m, MatchNotes.NONE, List.of(take), new Spoken(calls, List.of()))
                 .findings();
     }
 

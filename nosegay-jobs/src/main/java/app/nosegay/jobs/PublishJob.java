@@ -193,12 +193,13 @@ public final class PublishJob {
                 template,
                 programme.timeline(),
                 Math.round(programme.cut().total().seconds() / 60),
-                programme.report().gear(),
-                programme.chapters(),
-                programme.workout().script().sources().stream()
-                        .map(s -> "- " + s.claim() + ": " + s.source() + " (" + s.date() + ")")
-                        .toList(),
-                programme.workout().dressing().sound().licence());
+                new Description.Facts(
+                        programme.report().gear(),
+                        programme.chapters(),
+                        programme.workout().script().sources().stream()
+                                .map(s -> "- " + s.claim() + ": " + s.source() + " (" + s.date() + ")")
+                                .toList(),
+                        programme.workout().dressing().sound().licence()));
     }
 
     private static String cutList(Programme programme, WorkoutMedia media, Path target) throws IOException {

@@ -7,10 +7,11 @@ import app.nosegay.match.Match;
 import app.nosegay.match.Matcher;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Timeline;
-import app.nosegay.review.CallTruth;
-import app.nosegay.review.HeardCall;
 import app.nosegay.review.MatchCheck;
-import app.nosegay.review.ScriptLineMatch;
+import app.nosegay.review.said.CallTruth;
+import app.nosegay.review.said.HeardCall;
+import app.nosegay.review.said.ScriptLineMatch;
+import app.nosegay.review.said.Spoken;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.shoot.ShootLog;
@@ -109,7 +110,7 @@ public record FindingAccuracy(int runs, int told, List<String> missed) {
                 .withTaps(p.truthInParts("t").reps());
         List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, takes);
         List<HeardCall> calls = CallTruth.of(timeline, match, takes, LIBRARY.names(), said);
-        return MatchCheck.check(timeline, cues, match, MatchNotes.NONE, takes, calls, said)
+        return MatchCheck.check(timeline, cues, match, MatchNotes.NONE, takes, new Spoken(calls, said))
                 .findings();
     }
 }

@@ -33,16 +33,18 @@ record AdjustableLength(int line, Attribute attribute, boolean rest, int seconds
                 add(adjustables, block.line(), null, true, block.length(), block.name());
             } else if (block.kind() != BlockKind.TALK) {
                 addAll(adjustables, block.line(), block.attributes(), block.name());
-                for (Item item : block.items()) {
-                    if (item instanceof MoveLine move) {
-                        addAll(adjustables, move.line(), move.attributes(), move.name());
-                    } else if (item instanceof RestLine rest) {
-                        add(adjustables, rest.line(), null, true, rest.pause(), block.name());
-                    }
-                }
+                block.items().forEach(item -> addAll(adjustables, item, block.name()));
             }
         }
         return adjustables;
+    }
+
+    private static void addAll(List<AdjustableLength> adjustables, Item item, String block) {
+        if (item instanceof MoveLine move) {
+            addAll(adjustables, move.line(), move.attributes(), move.name());
+        } else if (item instanceof RestLine rest) {
+            add(adjustables, rest.line(), null, true, rest.pause(), block);
+        }
     }
 
     private static void addAll(List<AdjustableLength> adjustables, int line, Attributes attributes, String where) {

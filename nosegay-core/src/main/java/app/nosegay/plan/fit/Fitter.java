@@ -1,21 +1,16 @@
 package app.nosegay.plan.fit;
 
-import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
-import app.nosegay.library.MuscleGroup;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanCheck;
-import app.nosegay.plan.edit.SheetOrder;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.sheet.RunSheet.Block;
-import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
-import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Promise;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.text.CoreText;
@@ -26,7 +21,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 
@@ -35,14 +29,6 @@ import java.util.function.Predicate;
  * dropped or added, each with what it costs. Every offer is expanded again, so that its length is what the sheet really says.
  */
 public final class Fitter {
-    /** A round more or less weighs as much as this in changed seconds; see {@link LengthSolver}. */
-    private static final double PER_ROUND = 60;
-
-    private static final double PER_MOVE_DROPPED = 90;
-    private static final double PER_BONUS_DROPPED = 30;
-    private static final double PER_MOVE_ADDED = 100;
-    /** An offer that breaks the promised number of moves or rounds comes last. */
-    private static final double BREAKS_A_NUMBER = 1000;
     /** Of the many rounds and moves that could be changed only the likeliest are worked out in full. */
     private static final int WORKED_OUT = 4;
 
@@ -90,8 +76,12 @@ public final class Fitter {
         return new Fit(measured, false, found, found.isEmpty() ? fitter.why(measured) : null);
     }
 
-    private Timeline expanded(String text) {
+    static Timeline expanded(String text, MoveLibrary library) {
         return Expansion.expand(RunSheetParser.parse(text, library), library);
+    }
+
+    private Timeline expanded(String text) {
+        return expanded(text, library);
     }
 
     private void search() {
@@ -99,14 +89,9 @@ public final class Fitter {
         turn(CoreText.of("plan.fit.fitter.change-the-rests"), text, timeline, List.of(), 0, AdjustableLength::rest);
         turn(CoreText.of("plan.fit.fitter.change-the-work"), text, timeline, List.of(), 0, k -> !k.rest());
         turn(CoreText.of("plan.fit.fitter.a-little-of-both"), text, timeline, List.of(), 0, k -> true);
-        List<Candidate> candidates = new ArrayList<>();
-        rounds(text, candidates);
-        drops(text, candidates);
-        adds(text, candidates);
-        candidates.sort(Comparator.comparingDouble(Candidate::rank));
         Set<String> kinds = new HashSet<>();
         int worked = 0;
-        for (Candidate c : candidates) {
+        for (BuildChanges.Candidate c : BuildChanges.of(timeline, library, ranges, this::wanted, text)) {
             // The best of each kind first, then the best of the rest.
             if (kinds.add(c.kind()) || worked < WORKED_OUT) {
                 worked++;
@@ -114,145 +99,6 @@ public final class Fitter {
                 turn(c.name(), c.text(), c.timeline(), List.of(c.change()), c.cost() + 1, k -> true);
             }
         }
-    }
-
-    /** A change of the workout's build, before its lengths are turned. */
-    private record Candidate(
-            String kind, String name, String change, String text, Timeline timeline, double cost, double off) {
-        double rank() {
-            return cost + Math.abs(off);
-        }
-    }
-
-    private void candidate(
-            List<Candidate> candidates, String kind, String name, String change, String text, double cost) {
-        Timeline after = expanded(text);
-        double off = wanted(PlanCheck.measured(after));
-        candidates.add(new Candidate(kind, name, change, text, after, cost + numbers(after), off));
-    }
-
-    /** What an offer costs beyond its seconds because it breaks another part of the promise. */
-    private double numbers(Timeline after) {
-        boolean moves = promise.moves() != null
-                && promise.moves() != after.workMoves(false).size()
-                && promise.moves() != after.workMoves(true).size();
-        boolean before = promise.moves() != null
-                && promise.moves() != timeline.workMoves(false).size()
-                && promise.moves() != timeline.workMoves(true).size();
-        return moves && !before ? BREAKS_A_NUMBER : 0;
-    }
-
-    private void rounds(String text, List<Candidate> candidates) {
-        for (Block block : timeline.sheet().blocks()) {
-            boolean sets = block.kind() == BlockKind.SUPERSET || block.kind() == BlockKind.STRAIGHT_SETS;
-            boolean counted = block.kind() == BlockKind.CIRCUIT || block.kind() == BlockKind.BUILD || sets;
-            Attribute word = sets && !block.attributes().has(Attribute.ROUNDS) ? Attribute.SETS : Attribute.ROUNDS;
-            if (!counted || block.moves().isEmpty() || block.attributes().has(Attribute.FOR)) {
-                continue;
-            }
-            int now = block.attributes().number(word).orElse(1);
-            for (int n = ranges.roundsLeast(); n <= ranges.roundsMost(); n++) {
-                boolean overNumber = promise.rounds() != null && n != promise.rounds() && word == Attribute.ROUNDS;
-                if (n != now) {
-                    String line = SheetText.line(text, block.line());
-                    String after = SheetEdit.replace("", block.line(), SheetText.with(line, word, "" + n))
-                            .apply(text);
-                    String what = Math.abs(n - now) == 1 ? CoreText.of("plan.fit.fitter.one") : "" + Math.abs(n - now);
-                    candidate(
-                            candidates,
-                            word.word(),
-                            CoreText.of(
-                                    "plan.fit.fitter.fewer-of",
-                                    what,
-                                    n < now,
-                                    word.word().replaceAll("s$", Math.abs(n - now) == 1 ? "" : "s"),
-                                    block.name()),
-                            CoreText.of("plan.fit.fitter.in", word.word(), now, n, block.name()),
-                            after,
-                            PER_ROUND * Math.abs(n - now) + (overNumber ? BREAKS_A_NUMBER : 0));
-                }
-            }
-        }
-    }
-
-    private void drops(String text, List<Candidate> candidates) {
-        if (wanted(PlanCheck.measured(timeline)) >= 0) {
-            return;
-        }
-        SheetOrder order = new SheetOrder(timeline.sheet());
-        for (Block block : timeline.sheet().blocks()) {
-            List<SheetOrder.Range> items = order.items(block);
-            for (int i = 0; i < block.items().size(); i++) {
-                if (!(block.items().get(i) instanceof MoveLine move)
-                        || block.moves().size() < 2) {
-                    continue;
-                }
-                boolean bonus = move.attributes().over(block.attributes()).flag(Attribute.BONUS);
-                String after = SheetEdit.delete(
-                                "",
-                                items.get(i).from(),
-                                items.get(i).to() - items.get(i).from())
-                        .apply(text);
-                candidate(
-                        candidates,
-                        "drop",
-                        CoreText.of("plan.fit.fitter.leave-out", move.name()),
-                        CoreText.of("plan.fit.fitter.without-bonus", move.name(), bonus),
-                        after,
-                        bonus ? PER_BONUS_DROPPED : PER_MOVE_DROPPED);
-            }
-        }
-    }
-
-    /** A move that loads what is loaded least, with gear that is there already. */
-    private void adds(String text, List<Candidate> candidates) {
-        if (wanted(PlanCheck.measured(timeline)) <= 0) {
-            return;
-        }
-        Optional<Move> move = wantedMove();
-        for (Block block : timeline.sheet().blocks()) {
-            if (move.isEmpty()
-                    || block.kind() != BlockKind.CIRCUIT
-                    || block.moves().isEmpty()) {
-                continue;
-            }
-            List<SheetOrder.Range> items = new SheetOrder(timeline.sheet()).items(block);
-            String sides = move.get().sided().isEmpty() || move.get().has("alternates") ? "" : "  sides halves";
-            String after = SheetEdit.insert(
-                            "",
-                            items.get(items.size() - 1).to(),
-                            List.of("  " + move.get().name() + sides))
-                    .apply(text);
-            candidate(
-                    candidates,
-                    "add",
-                    CoreText.of("plan.fit.fitter.add", move.get().name()),
-                    CoreText.of("plan.fit.fitter.with-in", move.get().name(), block.name()),
-                    after,
-                    PER_MOVE_ADDED);
-        }
-    }
-
-    private Optional<Move> wantedMove() {
-        Balance balance = Balance.of(timeline, library);
-        Set<String> there = new HashSet<>();
-        timeline.segments().forEach(s -> s.moves(library).forEach(m -> {
-            there.addAll(m.gear());
-            there.add(m.name());
-        }));
-        return library.moves().stream()
-                .filter(m -> !m.pattern().equals("mobility") && !m.pattern().equals("stretch"))
-                .filter(m -> there.containsAll(m.gear()) && !there.contains(m.name()))
-                .filter(m -> !m.has("impact")
-                        && promise.absent().stream().noneMatch(a -> a.startsWith("floor") && m.isOnFloor()))
-                .min(Comparator.comparingDouble(m -> m.primary().stream()
-                        .mapToDouble(g -> load(balance, g))
-                        .average()
-                        .orElse(1e9)));
-    }
-
-    private static double load(Balance balance, MuscleGroup group) {
-        return balance.muscles().getOrDefault(group, Length.ZERO).seconds();
     }
 
     /** Seconds to add so that the promise is kept, from {@code measured}: to the promised figure, or to the nearer end of a range. */

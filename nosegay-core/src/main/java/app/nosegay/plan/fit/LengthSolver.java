@@ -17,11 +17,18 @@ final class LengthSolver {
     private static final double POWER = 1.4;
 
     private static final double NEVER = 1e18;
+    /** Sums further than this beyond what is wanted need not be followed, in seconds. */
+    private static final int MARGIN = 400;
 
     private LengthSolver() {}
 
     /** A knob with what a second of it changes in all, and the values it may take. */
-    record Option(AdjustableLength adjustable, int effect, int least, int most) {}
+    record Option(AdjustableLength adjustable, int effect, int least, int most) {
+        /** What turning it to a value changes in all, in seconds. */
+        int by(int value) {
+            return effect * (value - adjustable.seconds());
+        }
+    }
 
     /** What each option's knob is turned to, and the sum of the changes in seconds. */
     record Solution(int[] values, int sum, double cost) {}
@@ -40,40 +47,21 @@ final class LengthSolver {
         int low = 0;
         int high = 0;
         for (Option o : options) {
-            int a = o.effect()
-                    * (Math.min(o.least(), o.adjustable().seconds())
-                            - o.adjustable().seconds());
-            int b = o.effect()
-                    * (Math.max(o.most(), o.adjustable().seconds())
-                            - o.adjustable().seconds());
-            low += Math.min(a, b);
-            high += Math.max(a, b);
+            int shorter = o.by(Math.min(o.least(), o.adjustable().seconds()));
+            int longer = o.by(Math.max(o.most(), o.adjustable().seconds()));
+            low += Math.min(shorter, longer);
+            high += Math.max(shorter, longer);
         }
-        // Sums far beyond what is wanted need not be followed: only the way there and a margin.
-        int margin = 400;
-        low = Math.max(low, Math.min(0, wanted) - margin);
-        high = Math.min(high, Math.max(0, wanted) + margin);
+        low = Math.max(low, Math.min(0, wanted) - MARGIN);
+        high = Math.min(high, Math.max(0, wanted) + MARGIN);
         int width = high - low + 1;
         double[] cost = new double[width];
         Arrays.fill(cost, NEVER);
         cost[-low] = 0;
         List<int[]> chosen = new ArrayList<>();
         for (Option o : options) {
-            double[] next = new double[width];
-            Arrays.fill(next, NEVER);
             int[] value = new int[width];
-            for (int v : values(o)) {
-                int by = o.effect() * (v - o.adjustable().seconds());
-                double price = price(o, v);
-                for (int i = Math.max(0, by); i < Math.min(width, width + by); i++) {
-                    double c = cost[i - by] + price;
-                    if (c < next[i]) {
-                        next[i] = c;
-                        value[i] = v;
-                    }
-                }
-            }
-            cost = next;
+            cost = with(o, cost, value);
             chosen.add(value);
         }
         int best = -1;
@@ -87,6 +75,24 @@ final class LengthSolver {
         return best < 0 ? null : traced(options, chosen, low, best, cost[best]);
     }
 
+    /** The least cost of each sum with one more option, and in {@code value} what it is turned to for that. */
+    private static double[] with(Option o, double[] cost, int[] value) {
+        double[] next = new double[cost.length];
+        Arrays.fill(next, NEVER);
+        for (int v : values(o)) {
+            int by = o.by(v);
+            double price = price(o, v);
+            for (int i = Math.max(0, by); i < Math.min(cost.length, cost.length + by); i++) {
+                double c = cost[i - by] + price;
+                if (c < next[i]) {
+                    next[i] = c;
+                    value[i] = v;
+                }
+            }
+        }
+        return next;
+    }
+
     private static boolean nearer(int sum, int other, int wanted, double cost, double otherCost) {
         int a = Math.abs(sum - wanted);
         int b = Math.abs(other - wanted);
@@ -98,8 +104,7 @@ final class LengthSolver {
         int i = best;
         for (int k = options.size() - 1; k >= 0; k--) {
             values[k] = chosen.get(k)[i];
-            i -= options.get(k).effect()
-                    * (values[k] - options.get(k).adjustable().seconds());
+            i -= options.get(k).by(values[k]);
         }
         return new Solution(values, low + best, cost);
     }

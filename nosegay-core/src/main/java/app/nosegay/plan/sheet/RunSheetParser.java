@@ -38,6 +38,7 @@ public final class RunSheetParser {
     private final List<Block> blocks = new ArrayList<>();
     private final HeaderReader header = new HeaderReader(problems);
     private final Slug blockSlugs = new Slug();
+    private final AttributeReader reader = new AttributeReader(problems);
     private OpenBlock open;
 
     private RunSheetParser(MoveLibrary library) {
@@ -78,25 +79,20 @@ public final class RunSheetParser {
     /** Every level line has to name a level of the header. */
     private void checkLevels() {
         List<String> known = header.header().levels().stream().map(Level::name).toList();
-        for (Block block : blocks) {
-            for (RunSheet.MoveLine move : block.moves()) {
-                for (RunSheet.LevelLine level : move.levels()) {
-                    if (known.stream().noneMatch(level.level()::equalsIgnoreCase)) {
-                        problems.add(new Problem(
-                                level.line(),
-                                1,
-                                level.level(),
-                                known.isEmpty()
-                                        ? CoreText.of("plan.sheet.run-sheet-parser.is-a-level-but-there")
-                                        : CoreText.of(
-                                                "plan.sheet.run-sheet-parser.is-not-one-of-the",
-                                                String.join(", ", known)),
-                                Nearest.of(level.level(), known),
-                                false));
-                    }
-                }
-            }
-        }
+        blocks.stream()
+                .flatMap(b -> b.moves().stream())
+                .flatMap(m -> m.levels().stream())
+                .filter(l -> known.stream().noneMatch(l.level()::equalsIgnoreCase))
+                .forEach(l -> problems.add(new Problem(
+                        l.line(),
+                        1,
+                        l.level(),
+                        known.isEmpty()
+                                ? CoreText.of("plan.sheet.run-sheet-parser.is-a-level-but-there")
+                                : CoreText.of(
+                                        "plan.sheet.run-sheet-parser.is-not-one-of-the", String.join(", ", known)),
+                        Nearest.of(l.level(), known),
+                        false)));
     }
 
     private void take(SheetLine line) {
@@ -108,7 +104,7 @@ public final class RunSheetParser {
                 openBlock(line);
             }
         } else if (open == null) {
-            error(
+            reader.error(
                     line,
                     line.column(),
                     line.text(),
@@ -128,7 +124,7 @@ public final class RunSheetParser {
         Optional<BlockKind> kind = BlockKind.of(word);
         if (kind.isEmpty()) {
             String nearest = Nearest.of(word, BlockKind.words());
-            error(
+            reader.error(
                     line,
                     head.column(),
                     head.firstWord(),
@@ -175,17 +171,7 @@ public final class RunSheetParser {
         Matcher rest = REST.matcher(text);
         Matcher cue = CHILD.matcher(text);
         if (view.matches() && open.move != null) {
-            Optional<Length> at = DurationText.parse(view.group(2));
-            if (at.isPresent()) {
-                open.move.turns.add(new RunSheet.ViewTurn(line.number(), view.group(1), at.get()));
-            } else {
-                error(
-                        line,
-                        line.column() + view.start(2),
-                        view.group(2),
-                        CoreText.of("plan.sheet.run-sheet-parser.is-not", DurationText.EXPECTED),
-                        null);
-            }
+            turnLine(line, view);
         } else if (level.matches() && open.move != null) {
             SheetLine inner = inner(line, level.start(2), level.group(2));
             open.move.levels.add(new RunSheet.LevelLine(
@@ -198,16 +184,17 @@ public final class RunSheetParser {
                 && CueKind.of(cue.group(1).toLowerCase(Locale.ROOT)).isPresent()) {
             cueLine(line, cue);
         } else if (text.startsWith("rep:") && open.move != null) {
-            put(
+            reader.put(
                     open.move.attributes,
                     line,
                     new SheetLine.Chunk(
                             line.column(),
                             CoreText.of(
                                     "plan.sheet.run-sheet-parser.rep",
-                                    text.substring(4).strip())));
+                                    text.substring(4).strip())),
+                    true);
         } else if (cue.matches() && text.indexOf(':') == cue.group(1).length()) {
-            error(
+            reader.error(
                     line,
                     line.column(),
                     cue.group(1),
@@ -215,6 +202,20 @@ public final class RunSheetParser {
                     Nearest.of(cue.group(1), CueKind.words()));
         } else {
             moveLine(line);
+        }
+    }
+
+    private void turnLine(SheetLine line, Matcher view) {
+        Optional<Length> at = DurationText.parse(view.group(2));
+        if (at.isPresent()) {
+            open.move.turns.add(new RunSheet.ViewTurn(line.number(), view.group(1), at.get()));
+        } else {
+            reader.error(
+                    line,
+                    line.column() + view.start(2),
+                    view.group(2),
+                    CoreText.of("plan.sheet.run-sheet-parser.is-not", DurationText.EXPECTED),
+                    null);
         }
     }
 
@@ -235,7 +236,7 @@ public final class RunSheetParser {
             if (i == 0 && Attribute.of(chunk.firstWord()).isEmpty()) {
                 move = chunk.text();
             } else {
-                put(values, inner, chunk);
+                reader.put(values, inner, chunk, false);
             }
         }
         open.move.overrides.add(new RunSheet.Override(
@@ -250,7 +251,7 @@ public final class RunSheetParser {
         SheetLine.Chunk head = line.chunks().get(0);
         PauseAndWords parted = PauseAndWords.of(head.rest());
         if (parted.pause() == null) {
-            error(
+            reader.error(
                     line,
                     line.column() + 5,
                     head.rest(),
@@ -264,25 +265,6 @@ public final class RunSheetParser {
                 open.slugs.next("rest"),
                 parted.pause(),
                 active(attributes(line, null), parted.words())));
-    }
-
-    /** A pause written in one breath with its name or with what is done in it: {@code 1:00 water}, {@code Welcome 0:30}. */
-    private record PauseAndWords(Pause pause, String words) {
-        static PauseAndWords of(String text) {
-            if (Pause.parse(text).isPresent()) {
-                return new PauseAndWords(Pause.parse(text).get(), "");
-            }
-            int first = text.indexOf(' ');
-            int last = text.lastIndexOf(' ');
-            Optional<Pause> before = first < 0 ? Optional.empty() : Pause.parse(text.substring(0, first));
-            Optional<Pause> behind = last < 0 ? Optional.empty() : Pause.parse(text.substring(last + 1));
-            return before.isPresent()
-                    ? new PauseAndWords(before.get(), text.substring(first + 1).strip())
-                    : behind.isPresent()
-                            ? new PauseAndWords(
-                                    behind.get(), text.substring(0, last).strip())
-                            : new PauseAndWords(null, text);
-        }
     }
 
     /** What is done in a rest, where it is written right behind the length. */
@@ -299,7 +281,7 @@ public final class RunSheetParser {
     private void cueLine(SheetLine line, Matcher cue) {
         String text = cue.group(4).strip();
         if (text.isEmpty()) {
-            error(
+            reader.error(
                     line,
                     line.column() + cue.end(),
                     "",
@@ -328,7 +310,7 @@ public final class RunSheetParser {
                 .toList();
         open.move = move;
         for (SheetLine.Chunk chunk : line.chunks().subList(1, line.chunks().size())) {
-            put(move.attributes, line, chunk);
+            reader.put(move.attributes, line, chunk, true);
         }
         for (String part : move.parts) {
             if (library.find(part).isEmpty()) {
@@ -353,119 +335,9 @@ public final class RunSheetParser {
             if (bare.isPresent()) {
                 block.length = bare.get();
             } else {
-                put(values, line, chunk);
+                reader.put(values, line, chunk, false);
             }
         }
         return new Attributes(values);
-    }
-
-    private void put(Map<Attribute, Object> values, SheetLine line, SheetLine.Chunk chunk) {
-        Optional<Attribute> attribute = Attribute.of(chunk.firstWord().toLowerCase(Locale.ROOT));
-        if (attribute.isEmpty()) {
-            error(
-                    line,
-                    chunk.column(),
-                    chunk.firstWord(),
-                    CoreText.of("plan.sheet.run-sheet-parser.is-not-an-attribute-word"),
-                    Nearest.of(chunk.firstWord(), Attribute.allWords()));
-            return;
-        }
-        Optional<?> value = attribute.get().read(chunk.rest());
-        if (value.isEmpty()) {
-            int column = chunk.column() + chunk.firstWord().length() + 1;
-            String found = chunk.rest();
-            error(
-                    line,
-                    column,
-                    found,
-                    (found.isEmpty()
-                                    ? CoreText.of("plan.sheet.run-sheet-parser.expected")
-                                    : CoreText.of("plan.sheet.run-sheet-parser.is-not-2"))
-                            + attribute.get().expected(),
-                    nearestValue(attribute.get(), found));
-            return;
-        }
-        if (attribute.get().isOfBlock() && open != null && values == open.moveAttributes()) {
-            problems.add(new Problem(
-                    line.number(),
-                    chunk.column(),
-                    chunk.firstWord(),
-                    CoreText.of("plan.sheet.run-sheet-parser.has-no-effect-on-a"),
-                    null,
-                    true));
-        }
-        if (values.put(attribute.get(), value.get()) != null) {
-            error(
-                    line,
-                    chunk.column(),
-                    chunk.firstWord(),
-                    CoreText.of("plan.sheet.run-sheet-parser.is-given-twice-on-this"),
-                    null);
-        }
-    }
-
-    /** The value probably meant. A tempo without its return phase is the commonest slip: offer the return at one second. */
-    private static String nearestValue(Attribute attribute, String found) {
-        if (!attribute.choices().isEmpty()) {
-            return Nearest.of(found, attribute.choices());
-        }
-        return attribute == Attribute.TEMPO && found.matches("\\d+(\\.\\d+)?-\\d+(\\.\\d+)?") ? found + "-1" : null;
-    }
-
-    private void error(SheetLine line, int column, String found, String expected, String nearest) {
-        problems.add(new Problem(line.number(), column, found, expected, nearest, false));
-    }
-
-    /** A block while its lines come in. */
-    private static final class OpenBlock {
-        final int line;
-        final BlockKind kind;
-        final List<RunSheet.Cue> cues = new ArrayList<>();
-        final List<RunSheet.Item> items = new ArrayList<>();
-        final Slug slugs = new Slug();
-        String name = "";
-        Pause length;
-        Attributes attributes = Attributes.NONE;
-        OpenMove move;
-
-        OpenBlock(int line, BlockKind kind) {
-            this.line = line;
-            this.kind = kind;
-        }
-
-        /** The attributes of the move that is open; null when none is. */
-        Map<Attribute, Object> moveAttributes() {
-            return move == null ? null : move.attributes;
-        }
-
-        void closeMove() {
-            if (move != null) {
-                items.add(move.line());
-                move = null;
-            }
-        }
-
-        Block block(Slug blockSlugs) {
-            String shown = name.isEmpty() ? kind.word() : name;
-            return new Block(line, kind, shown, blockSlugs.next(shown), length, attributes, cues, items);
-        }
-    }
-
-    /** A move while its lines come in. */
-    private static final class OpenMove {
-        final Map<Attribute, Object> attributes = new EnumMap<>(Attribute.class);
-        final List<RunSheet.Cue> cues = new ArrayList<>();
-        final List<RunSheet.LevelLine> levels = new ArrayList<>();
-        final List<RunSheet.Override> overrides = new ArrayList<>();
-        final List<RunSheet.ViewTurn> turns = new ArrayList<>();
-        int line;
-        String name;
-        String slug;
-        List<String> parts;
-
-        RunSheet.MoveLine line() {
-            return new RunSheet.MoveLine(
-                    line, name, slug, parts, new Attributes(attributes), cues, levels, overrides, turns);
-        }
     }
 }

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.library.CueKind;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.RandomSheets;
+import app.nosegay.plan.edit.PieceEdits;
+import app.nosegay.plan.edit.SheetPieces;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.plan.terms.BlockKind;
@@ -40,6 +42,10 @@ class BedEditsTest {
 
     private static RunSheet sheet(String text) {
         return RunSheetParser.parse(text, MoveLibrary.shipped());
+    }
+
+    private static PieceEdits pieceEdits(String text) {
+        return new PieceEdits(sheet(text));
     }
 
     private static BedEdits edits(String text) {
@@ -78,58 +84,70 @@ class BedEditsTest {
     void editsHaveNames() {
         assertThat(edits(SHEET).set(2, Field.of("rest", "0:20"), "0:15").name())
                 .isEqualTo("rest 0:20 rest → 0:15 rest");
-        assertThat(edits(SHEET).remove(List.of(3)).name()).isEqualTo("remove squat");
-        assertThat(edits(SHEET).addMove(2, 1, "plank  hold 0:30").name()).isEqualTo("add plank");
+        assertThat(pieceEdits(SHEET).remove(List.of(3)).name()).isEqualTo("remove squat");
+        assertThat(pieceEdits(SHEET).addMove(2, 1, "plank  hold 0:30").name()).isEqualTo("add plank");
     }
 
     @Test
     void movesAreAddedWhereTheyAreWanted() {
-        assertThat(line(edits(SHEET).addMove(2, 0, "plank").apply(SHEET), 3)).isEqualTo("  plank");
-        assertThat(line(edits(SHEET).addMove(2, 1, "plank").apply(SHEET), 5)).isEqualTo("  plank");
-        String last = edits(SHEET).addMove(2, 2, "plank").apply(SHEET);
+        assertThat(line(pieceEdits(SHEET).addMove(2, 0, "plank").apply(SHEET), 3))
+                .isEqualTo("  plank");
+        assertThat(line(pieceEdits(SHEET).addMove(2, 1, "plank").apply(SHEET), 5))
+                .isEqualTo("  plank");
+        String last = pieceEdits(SHEET).addMove(2, 2, "plank").apply(SHEET);
         assertThat(line(last, 6)).isEqualTo("  plank");
         assertThat(line(last, 7)).isEmpty();
-        String block =
-                edits(SHEET).addBlock(2, List.of("amrap  work 1:00", "  plank")).apply(SHEET);
+        String block = pieceEdits(SHEET)
+                .addBlock(2, List.of("amrap  work 1:00", "  plank"))
+                .apply(SHEET);
         assertThat(block).contains("  lunge  sides halves\n\namrap  work 1:00\n  plank\n\nrest 1:00");
-        assertThat(edits("").addBlock(0, List.of("rest 1:00")).apply("")).isEqualTo("rest 1:00\n");
-        assertThat(edits("title: T").addBlock(0, List.of("rest 1:00")).apply("title: T"))
+        assertThat(pieceEdits("").addBlock(0, List.of("rest 1:00")).apply("")).isEqualTo("rest 1:00\n");
+        assertThat(pieceEdits("title: T").addBlock(0, List.of("rest 1:00")).apply("title: T"))
                 .isEqualTo("title: T\n\nrest 1:00");
     }
 
     @Test
     void aPieceTakesAlongWhatBelongsToIt() {
-        assertThat(edits(SHEET).remove(List.of(3)).apply(SHEET)).doesNotContain("squat", "Chest tall");
-        String carried = edits(SHEET).carry(3, 9, 1).orElseThrow().apply(SHEET);
+        assertThat(pieceEdits(SHEET).remove(List.of(3)).apply(SHEET)).doesNotContain("squat", "Chest tall");
+        String carried = pieceEdits(SHEET).carry(3, 9, 1).orElseThrow().apply(SHEET);
         assertThat(carried)
                 .contains("curl  gear dumbbell pair light\n  squat\n    form: Chest tall.\n  push-up")
                 .startsWith("title: T\ncircuit Ring  rounds 2  work 0:40  rest 0:20  # mine\n  lunge");
-        assertThat(edits(SHEET).carry(3, 2, 0)).isEmpty();
-        assertThat(edits(SHEET).carry(3, 2, 1)).isEmpty();
-        assertThat(edits(SHEET).duplicate(3).apply(SHEET))
+        assertThat(pieceEdits(SHEET).carry(3, 2, 0)).isEmpty();
+        assertThat(pieceEdits(SHEET).carry(3, 2, 1)).isEmpty();
+        assertThat(pieceEdits(SHEET).duplicate(3).apply(SHEET))
                 .contains("  squat\n    form: Chest tall.\n  squat\n    form: Chest tall.\n  lunge");
-        assertThat(edits(SHEET).duplicate(9).apply(SHEET).split("superset Pair", -1))
+        assertThat(pieceEdits(SHEET).duplicate(9).apply(SHEET).split("superset Pair", -1))
                 .hasSize(3);
-        assertThat(edits(SHEET).remove(List.of(2, 3, 9)).apply(SHEET)).isEqualTo("title: T\nrest 1:00\n");
+        assertThat(pieceEdits(SHEET).remove(List.of(2, 3, 9)).apply(SHEET)).isEqualTo("title: T\nrest 1:00\n");
     }
 
     @Test
     void twoMovesBecomeOneThing() {
-        assertThat(edits(SHEET).join(3, 5, BedEdits.Join.ONE_REP).orElseThrow().apply(SHEET))
+        assertThat(pieceEdits(SHEET)
+                        .join(3, 5, PieceEdits.Join.ONE_REP)
+                        .orElseThrow()
+                        .apply(SHEET))
                 .contains("  lunge + squat  sides halves\n    form: Chest tall.\n");
-        String both =
-                edits(SHEET).join(11, 10, BedEdits.Join.BUILD).orElseThrow().apply(SHEET);
+        String both = pieceEdits(SHEET)
+                .join(11, 10, PieceEdits.Join.BUILD)
+                .orElseThrow()
+                .apply(SHEET);
         assertThat(both).contains("build Pair  work 0:40  rest 0:45\n  curl + push-up  gear dumbbell pair light\n");
         assertThat(both).doesNotContain("superset");
-        String pair =
-                edits(SHEET).join(5, 3, BedEdits.Join.SUPERSET).orElseThrow().apply(SHEET);
+        String pair = pieceEdits(SHEET)
+                .join(5, 3, PieceEdits.Join.SUPERSET)
+                .orElseThrow()
+                .apply(SHEET);
         assertThat(pair).contains("superset Ring  sets 2  reps 10  rest 0:45\n  squat\n    form: Chest tall.\n  lunge");
-        String across =
-                edits(SHEET).join(11, 3, BedEdits.Join.SUPERSET).orElseThrow().apply(SHEET);
+        String across = pieceEdits(SHEET)
+                .join(11, 3, PieceEdits.Join.SUPERSET)
+                .orElseThrow()
+                .apply(SHEET);
         assertThat(sheet(across).errors()).isEmpty();
         assertThat(sheet(across).blocks()).hasSize(4);
-        assertThat(edits(SHEET).join(3, 3, BedEdits.Join.ONE_REP)).isEmpty();
-        assertThat(edits(SHEET).join(7, 3, BedEdits.Join.ONE_REP)).isEmpty();
+        assertThat(pieceEdits(SHEET).join(3, 3, PieceEdits.Join.ONE_REP)).isEmpty();
+        assertThat(pieceEdits(SHEET).join(7, 3, PieceEdits.Join.ONE_REP)).isEmpty();
     }
 
     @Test
@@ -157,14 +175,17 @@ class BedEditsTest {
 
     @Test
     void linesAreCopiedAsNotation() {
-        List<String> move = edits(SHEET).piece(3);
+        List<String> move = new SheetPieces(sheet(SHEET)).piece(3);
         assertThat(move).containsExactly("  squat", "    form: Chest tall.");
-        assertThat(edits(SHEET).paste(10, move).apply(SHEET))
+        assertThat(pieceEdits(SHEET).paste(10, move).apply(SHEET))
                 .contains("  curl  gear dumbbell pair light\n  squat\n    form: Chest tall.\n  push-up");
-        assertThat(edits(SHEET).paste(2, move).apply(SHEET)).contains("  lunge  sides halves\n  squat\n");
-        List<String> block = edits(SHEET).piece(9);
-        assertThat(sheet(edits("").paste(0, block).apply("")).blocks()).hasSize(1);
-        assertThat(sheet(edits("").paste(0, move).apply("")).blocks().get(0).moves())
+        assertThat(pieceEdits(SHEET).paste(2, move).apply(SHEET)).contains("  lunge  sides halves\n  squat\n");
+        List<String> block = new SheetPieces(sheet(SHEET)).piece(9);
+        assertThat(sheet(pieceEdits("").paste(0, block).apply("")).blocks()).hasSize(1);
+        assertThat(sheet(pieceEdits("").paste(0, move).apply(""))
+                        .blocks()
+                        .get(0)
+                        .moves())
                 .hasSize(1);
     }
 
@@ -306,13 +327,13 @@ class BedEditsTest {
         int last = from.items().size() - 1;
         int line = ((RunSheet.MoveLine) from.items().get(last)).line();
         String there =
-                new BedEdits(sheet).carry(line, to.line(), 0).orElseThrow().apply(text);
+                new PieceEdits(sheet).carry(line, to.line(), 0).orElseThrow().apply(text);
         RunSheet after = sheet(there);
         int begun = after.blocks().get(sheet.blocks().indexOf(to)).line();
         RunSheet.Item first =
                 after.blocks().get(sheet.blocks().indexOf(to)).items().get(0);
         assertThat(((RunSheet.MoveLine) first).line()).isEqualTo(begun + 1);
-        String back = new BedEdits(after)
+        String back = new PieceEdits(after)
                 .carry(begun + 1, from.line(), last)
                 .orElseThrow()
                 .apply(there);

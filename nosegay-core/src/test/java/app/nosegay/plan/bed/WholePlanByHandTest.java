@@ -6,6 +6,7 @@ import app.nosegay.library.CueKind;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.edit.NotesReader;
+import app.nosegay.plan.edit.PieceEdits;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.plan.sheet.SheetEdit;
@@ -28,6 +29,10 @@ class WholePlanByHandTest {
 
     private RunSheet sheet() {
         return RunSheetParser.parse(text, LIBRARY);
+    }
+
+    private PieceEdits pieceEdits() {
+        return new PieceEdits(sheet());
     }
 
     private BedEdits edits() {
@@ -55,8 +60,8 @@ class WholePlanByHandTest {
     }
 
     private void block(BlockKind kind) {
-        edit(edits().addBlock(
-                        sheet().blocks().isEmpty() ? 0 : (int) text.lines().count(), List.of(NewBlock.head(kind))));
+        edit(pieceEdits()
+                .addBlock(sheet().blocks().isEmpty() ? 0 : (int) text.lines().count(), List.of(NewBlock.head(kind))));
     }
 
     private void set(String line, String word, String now, String written) {
@@ -70,7 +75,7 @@ class WholePlanByHandTest {
         String line = (note.name().contains("+") ? Optional.<Move>empty() : LIBRARY.find(note.name()))
                 .map(m -> NewBlock.move(block.kind(), m, note.name(), note.attributes(), false))
                 .orElse(note.name() + note.attributes());
-        edit(edits().addMove(block.line(), Integer.MAX_VALUE, line));
+        edit(pieceEdits().addMove(block.line(), Integer.MAX_VALUE, line));
     }
 
     private void cue(String line, CueKind kind, String words) {

@@ -79,7 +79,9 @@ public final class Bouquet {
             double seconds =
                     balance.muscles().getOrDefault(ORDER[i], Length.ZERO).seconds();
             double degrees = i * 360.0 / ORDER.length;
-            petal(g, cx, cy, degrees, INNER + (OUTER - INNER) * seconds / most, colour(ORDER[i]), seconds > 0);
+            if (seconds > 0) {
+                petal(g, cx, cy, degrees, INNER + (OUTER - INNER) * seconds / most, colour(ORDER[i]));
+            }
             if (named) {
                 label(g, cx, cy, degrees, ORDER[i].word().replace('-', ' '), seconds > 0);
             }
@@ -98,11 +100,7 @@ public final class Bouquet {
         };
     }
 
-    private static void petal(
-            GraphicsContext g, double cx, double cy, double degrees, double length, Color colour, boolean loaded) {
-        if (!loaded) {
-            return;
-        }
+    private static void petal(GraphicsContext g, double cx, double cy, double degrees, double length, Color colour) {
         g.save();
         g.translate(cx, cy);
         g.rotate(degrees);

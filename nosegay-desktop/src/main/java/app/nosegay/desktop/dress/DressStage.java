@@ -2,22 +2,17 @@ package app.nosegay.desktop.dress;
 
 import app.nosegay.desktop.controls.Copying;
 import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.desktop.controls.EnumWords;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FinishedPicture;
 import app.nosegay.desktop.session.RecordingSource;
-import app.nosegay.desktop.session.SegmentPicture;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.dress.Layout;
-import app.nosegay.dress.Style;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.script.Wordings;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -30,12 +25,9 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
-import javafx.scene.effect.GaussianBlur;
-import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -44,27 +36,19 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.Screen;
 
 /** The finished picture, segment by segment: the same pixels that are rendered. */
 public final class DressStage implements StageView {
     private static final double STEP_SECONDS = 0.1;
     private static final int WIDTH = 800;
     private static final int HEIGHT = 450;
-    /** A picture in the list of intervals, in pixels. */
-    private static final int SEEN = 44;
-
-    /** What half-shut eyes blur a phone's picture by, in pixels. */
-    private static final double SQUINT_PX = 5;
-
     private final Session session;
     private final ListView<Stretch> stretches = new ListView<>();
     private final FinishedPicture picture;
     private final Slider slider = new Slider();
     private final Label at = new Label();
     private final ComboBox<String> shape = new ComboBox<>();
-    private final ComboBox<Look> look = new ComboBox<>();
-    private final Label readable = new Label();
+    private final LookChoice looks;
     private final StackPane stage;
     private final OnScreenPage onScreen =
             new OnScreenPage(slider.valueProperty(), s -> slider.setValue(Math.max(0, Math.min(slider.getMax(), s))));
@@ -80,8 +64,6 @@ public final class DressStage implements StageView {
     private final Region filled;
     private Programme programme;
     private boolean following;
-    /** An interval at its place in the programme. */
-    private record Stretch(Interval interval, Span<Axis.Cut> span) {}
 
     public DressStage(Session session) {
         this.session = session;
@@ -95,7 +77,7 @@ public final class DressStage implements StageView {
         drag = new DragPane(this::frame, this::area, () -> session.workout().dressing(), places::put);
         stretches.setId("stretches");
         stretches.setAccessibleText(DesktopText.of("dress.dress-stage.intervals"));
-        stretches.setCellFactory(list -> new StretchCell());
+        stretches.setCellFactory(list -> new StretchCell(session, () -> programme));
         stretches.setMinWidth(216);
         stretches.setMaxWidth(216);
         stretches.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> enter(now));
@@ -106,6 +88,7 @@ public final class DressStage implements StageView {
         slider.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         at.setId("dress-at");
         stage = new StackPane(picture.view(), drag);
+        looks = new LookChoice(session, picture, stage, this::frame);
         empty = new RecordingSource(session, () -> view.getScene().getWindow())
                 .none(DesktopText.of("dress.dress-stage.nothing-is-dressed-yet-film"));
         filled = filled();
@@ -123,16 +106,24 @@ public final class DressStage implements StageView {
         stage.setAccessibleText(DesktopText.of("dress.dress-stage.the-finished-picture"));
         stage.setId("finished-picture");
         StackPane.setAlignment(picture.view(), Pos.TOP_CENTER);
-        readable.setId("dress-readable");
-        readable.managedProperty().bind(readable.visibleProperty());
-        look.getItems().setAll(Look.values());
-        look.setConverter(new EnumWords<>(Look.class));
-        look.getSelectionModel().select(Look.LARGE);
-        look.setId("dress-look");
-        look.setAccessibleText(DesktopText.of("dress.dress-stage.how-to-look-at-it"));
-        look.setOnAction(e -> lookAtIt());
+        looks.choice().setOnAction(e -> lookAtIt());
         lookAtIt();
         VBox.setVgrow(stage, Priority.ALWAYS);
+        addPages();
+        VBox centre = new VBox(10, stage, looks.readable(), below(), pages.view());
+        centre.getStyleClass().add("stage");
+        Label heading = new Label(DesktopText.of("dress.dress-stage.intervals"));
+        heading.getStyleClass().add("heading");
+        VBox.setVgrow(stretches, Priority.ALWAYS);
+        VBox left = new VBox(8, heading, stretches);
+        left.getStyleClass().add("stage");
+        BorderPane pane = new BorderPane(centre);
+        pane.setLeft(left);
+        return pane;
+    }
+
+    /** What plays, and how it is looked at. */
+    private HBox below() {
         Button play = new Button(DesktopText.of("dress.dress-stage.play-space"));
         play.getStyleClass().add("quiet");
         play.setMinWidth(Region.USE_PREF_SIZE);
@@ -148,8 +139,12 @@ public final class DressStage implements StageView {
         shape.setAccessibleText(DesktopText.of("dress.dress-stage.shape-of-the-picture"));
         shape.setTooltip(new Tooltip(DesktopText.of("dress.dress-stage.look-at-the-workout-in")));
         shape.setOnAction(e -> reshape());
-        HBox below = new HBox(12, play, slider, at, look, shape);
+        HBox below = new HBox(12, play, slider, at, looks.choice(), shape);
         below.setAlignment(Pos.CENTER_LEFT);
+        return below;
+    }
+
+    private void addPages() {
         pages.add("on-screen", DesktopText.of("dress.dress-stage.on-screen"), onScreen.view());
         pages.add("style", DesktopText.of("dress.dress-stage.style"), styles.view());
         pages.add("own-style", DesktopText.of("dress.dress-stage.own-style"), ownStyle.view());
@@ -158,16 +153,6 @@ public final class DressStage implements StageView {
         pages.add("sound", DesktopText.of("dress.dress-stage.sound"), sound.view());
         pages.view().setMinHeight(194);
         pages.view().setMaxHeight(194);
-        VBox centre = new VBox(10, stage, readable, below, pages.view());
-        centre.getStyleClass().add("stage");
-        Label heading = new Label(DesktopText.of("dress.dress-stage.intervals"));
-        heading.getStyleClass().add("heading");
-        VBox.setVgrow(stretches, Priority.ALWAYS);
-        VBox left = new VBox(8, heading, stretches);
-        left.getStyleClass().add("stage");
-        BorderPane pane = new BorderPane(centre);
-        pane.setLeft(left);
-        return pane;
     }
 
     @Override
@@ -199,7 +184,7 @@ public final class DressStage implements StageView {
         kinds.show(now.workout().dressing());
         places.show(now.workout().dressing());
         sound.show(now.workout().dressing());
-        readable();
+        looks.tellReadable();
         int selected = Math.max(0, stretches.getSelectionModel().getSelectedIndex());
         List<Stretch> list = new ArrayList<>();
         for (Interval interval : now.timeline().intervals()) {
@@ -274,42 +259,17 @@ public final class DressStage implements StageView {
         }
     }
 
-    /** Large, at the size of a phone, or beside what it was. */
     private void lookAtIt() {
-        Look now = look.getValue();
-        picture.view().fitWidthProperty().unbind();
-        picture.view().fitHeightProperty().unbind();
-        if (now.isPhone()) {
-            double px = Look.PHONE_MM / 25.4 * Screen.getPrimary().getDpi();
-            picture.view().setFitWidth(px);
-            picture.view().setFitHeight(px);
-        } else {
-            picture.view().fitWidthProperty().bind(stage.widthProperty());
-            picture.view().fitHeightProperty().bind(stage.heightProperty());
-        }
-        picture.view().setEffect(now == Look.SQUINT ? new GaussianBlur(SQUINT_PX) : null);
-        picture.setBeside(now == Look.BEFORE_AND_AFTER);
-        drag.setVisible(now == Look.LARGE);
-        readable();
+        looks.apply();
+        drag.setVisible(looks.choice().getValue() == Look.LARGE);
         draw();
-    }
-
-    /** Says from how far away words and timer can be read on a phone. */
-    private void readable() {
-        readable.setVisible(look.getValue().isPhone());
-        Style style = session.workout().dressing().style();
-        double mm = Look.PHONE_MM / Math.max(frame().width(), frame().height());
-        readable.setText(DesktopText.of(
-                "dress.dress-stage.readable",
-                Style.readableFrom(style.smallestWords(), mm),
-                Style.readableFrom(style.timerDigits(), mm)));
     }
 
     private void reshape() {
         boolean playing = picture.isPlaying();
         picture.stop();
         picture.setShape(PublishVideo.Shape.values()[shape.getSelectionModel().getSelectedIndex()]);
-        readable();
+        looks.tellReadable();
         if (playing) {
             togglePlay();
         } else {
@@ -391,52 +351,5 @@ public final class DressStage implements StageView {
             }
         }
         following = false;
-    }
-
-    /** An interval as it can be seen where its move is at its clearest; a rest by its name alone. */
-    private final class StretchCell extends ListCell<Stretch> {
-        private final ImageView seen = new ImageView();
-        private final Label name = new Label();
-        private final Label when = new Label();
-        private final HBox row = new HBox(8, seen, new VBox(name, when));
-
-        StretchCell() {
-            seen.setFitWidth(SEEN);
-            seen.setFitHeight(SEEN);
-            seen.managedProperty().bind(seen.visibleProperty());
-            name.setMaxWidth(130);
-            when.getStyleClass().add("small");
-            row.setAlignment(Pos.CENTER_LEFT);
-        }
-
-        @Override
-        protected void updateItem(Stretch s, boolean none) {
-            super.updateItem(s, none);
-            setText(null);
-            if (none || s == null) {
-                session.pictures().clear(seen);
-                setGraphic(null);
-                return;
-            }
-            Segment first = s.interval().first();
-            boolean rest = first.kind() == SegmentKind.REST;
-            name.setText(Wordings.capital(
-                    first.kind().isMoving()
-                            ? first.move()
-                            : first.kind() == SegmentKind.TALK
-                                    ? first.block().name()
-                                    : first.kind().word()));
-            name.getStyleClass().setAll("label", rest ? "small" : "subheading");
-            String round = first.round() == null ? "" : DesktopText.of("dress.dress-stage.round", first.round());
-            when.setText(s.span().start().toString().replaceAll("\\..*", "") + round);
-            seen.setVisible(!rest);
-            if (rest) {
-                session.pictures().clear(seen);
-            } else {
-                SegmentPicture.show(session, programme, seen, first.id(), 2 * SEEN);
-            }
-            setAccessibleText(name.getText() + ", " + when.getText());
-            setGraphic(row);
-        }
     }
 }

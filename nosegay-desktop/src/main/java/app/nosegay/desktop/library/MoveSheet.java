@@ -92,9 +92,52 @@ final class MoveSheet {
         whose.getStyleClass().add("small");
         wrong.getStyleClass().add("problem");
         wrong.setId("move-wrong");
+        ScrollPane scroll = new ScrollPane(grid());
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("plain-scroll");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        VBox told = new VBox(2, whose, wrong);
+        told.setAlignment(Pos.CENTER_LEFT);
+        told.setMinWidth(0);
+        HBox.setHgrow(told, Priority.ALWAYS);
+        HBox head = new HBox(14, figure, told, forget, keep);
+        head.setAlignment(Pos.CENTER_LEFT);
+        view = new VBox(8, head, scroll);
+        view.getStyleClass().add("stage");
+    }
+
+    private GridPane grid() {
         GridPane grid = new GridPane();
         grid.setHgap(12);
         grid.setVgap(6);
+        tempo.setPrefColumnCount(6);
+        sided.setPromptText(DesktopText.of("library.move-sheet.working-arm-front-leg-empty"));
+        int y = 0;
+        for (Map.Entry<String, Region> row : rows().entrySet()) {
+            Label label = label(row.getKey());
+            GridPane.setValignment(label, VPos.CENTER);
+            grid.add(label, 0, y);
+            named(label, row.getValue());
+            grid.add(row.getValue(), 1, y++);
+            GridPane.setHgrow(row.getValue(), Priority.ALWAYS);
+        }
+        for (CueKind kind : KINDS) {
+            TextArea area = new TextArea();
+            area.setPrefRowCount(kind == CueKind.FORM || kind == CueKind.EASIER ? 2 : 1);
+            area.setWrapText(true);
+            area.setId("move-cue-" + kind.word());
+            area.setAccessibleText(DesktopText.of("library.move-sheet.one-wording-a-line", kind.word()));
+            cues.put(kind, area);
+            Label label = label(kind.word());
+            GridPane.setValignment(label, VPos.TOP);
+            grid.add(label, 0, y);
+            grid.add(area, 1, y++);
+        }
+        return grid;
+    }
+
+    /** The fields by what they are called, from top to bottom. */
+    private Map<String, Region> rows() {
         Map<String, Region> rows = new LinkedHashMap<>();
         rows.put(DesktopText.of("library.move-sheet.row-name"), name);
         rows.put(DesktopText.of("library.move-sheet.row-also-called"), aliases);
@@ -115,41 +158,7 @@ final class MoveSheet {
                         label(DesktopText.of("library.move-sheet.best-seen-from")),
                         seen));
         rows.put(DesktopText.of("library.move-sheet.row-traits"), traits);
-        tempo.setPrefColumnCount(6);
-        sided.setPromptText(DesktopText.of("library.move-sheet.working-arm-front-leg-empty"));
-        int y = 0;
-        for (Map.Entry<String, Region> row : rows.entrySet()) {
-            Label label = label(row.getKey());
-            GridPane.setValignment(label, VPos.CENTER);
-            grid.add(label, 0, y);
-            named(label, row.getValue());
-            grid.add(row.getValue(), 1, y++);
-            GridPane.setHgrow(row.getValue(), Priority.ALWAYS);
-        }
-        for (CueKind kind : KINDS) {
-            TextArea area = new TextArea();
-            area.setPrefRowCount(kind == CueKind.FORM || kind == CueKind.EASIER ? 2 : 1);
-            area.setWrapText(true);
-            area.setId("move-cue-" + kind.word());
-            area.setAccessibleText(DesktopText.of("library.move-sheet.one-wording-a-line", kind.word()));
-            cues.put(kind, area);
-            Label label = label(kind.word());
-            GridPane.setValignment(label, VPos.TOP);
-            grid.add(label, 0, y);
-            grid.add(area, 1, y++);
-        }
-        ScrollPane scroll = new ScrollPane(grid);
-        scroll.setFitToWidth(true);
-        scroll.getStyleClass().add("plain-scroll");
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        VBox told = new VBox(2, whose, wrong);
-        told.setAlignment(Pos.CENTER_LEFT);
-        told.setMinWidth(0);
-        HBox.setHgrow(told, Priority.ALWAYS);
-        HBox head = new HBox(14, figure, told, forget, keep);
-        head.setAlignment(Pos.CENTER_LEFT);
-        view = new VBox(8, head, scroll);
-        view.getStyleClass().add("stage");
+        return rows;
     }
 
     private static Label label(String words) {

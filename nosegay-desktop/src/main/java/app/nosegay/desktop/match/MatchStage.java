@@ -202,14 +202,7 @@ public final class MatchStage implements StageView {
         sides.rename("doubts", doubts.show(score.lines()));
         findings.show(now.matchFindings(), now.workout());
         int open = findings.list().getItems().size();
-        sides.rename(
-                "findings",
-                open == 0
-                        ? DesktopText.of("match.match-stage.no-findings")
-                        : open
-                                + (open == 1
-                                        ? DesktopText.of("match.match-stage.finding")
-                                        : DesktopText.of("match.match-stage.findings-2")));
+        sides.rename("findings", DesktopText.of("match.match-stage.findings-open", open));
         cuts.show(now);
         words.show(now);
     }

@@ -2,12 +2,10 @@ package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Lamplight;
-import app.nosegay.desktop.controls.Petals;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.time.Axis;
-import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.util.HashSet;
@@ -18,35 +16,24 @@ import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
-import javafx.scene.Cursor;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Line;
 
 /**
  * The Score: a line per interval, all on one scale, in one of several orders; lines are cached pictures, boundaries are dragged in
  * place.
  */
 public final class ScoreView {
-    /** How near to a boundary a drag takes hold of it, in pixels. */
-    private static final double GRIP = 6;
     /** One line that lasts far longer than planned does not make all others small: it folds. */
     private static final double MOST_STRETCH = 1.5;
-    /** So many rows before one comes into view it is painted. */
-    private static final int AHEAD = 12;
-
     /** A boundary the user put somewhere. */
     public interface Moved {
         void to(Match.Placed placed, boolean end, Time<Axis.Take> time);
@@ -54,7 +41,7 @@ public final class ScoreView {
 
     private final ListView<ScoreRow> list = new ListView<>();
     private final ComboBox<String> order = new ComboBox<>();
-    private final Set<Cell> cells = new HashSet<>();
+    private final Set<ScoreCell> cells = new HashSet<>();
     private final ScoreImages images = new ScoreImages(this::painted);
     private final Set<String> open = new HashSet<>();
     private final Moved moved;
@@ -95,7 +82,11 @@ public final class ScoreView {
         list.getStyleClass().add("score-list");
         list.setId("score");
         list.setAccessibleText(DesktopText.of("match.score-view.score-one-line-per-interval"));
-        list.setCellFactory(l -> new Cell());
+        list.setCellFactory(l -> {
+            ScoreCell cell = new ScoreCell(this, pictures);
+            cells.add(cell);
+            return cell;
+        });
         list.widthProperty().addListener((o, before, now) -> repaint());
         Lamplight.follow(list, this::repaint);
         list.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> selected.accept(line(now)));
@@ -185,7 +176,7 @@ public final class ScoreView {
         }
     }
 
-    private static ScoreLine line(ScoreRow row) {
+    static ScoreLine line(ScoreRow row) {
         return row instanceof ScoreLine line ? line : null;
     }
 
@@ -225,7 +216,7 @@ public final class ScoreView {
     }
 
     /** Shows a rest in full, or as a thin line again. */
-    private void unfold(ScoreLine line) {
+    void unfold(ScoreLine line) {
         if (!unfolded.remove(line.key())) {
             unfolded.add(line.key());
         }
@@ -250,7 +241,7 @@ public final class ScoreView {
                 .ifPresent(r -> turn((ScoreFold) r));
     }
 
-    private void turn(ScoreFold fold) {
+    void turn(ScoreFold fold) {
         if (!open.remove(fold.block())) {
             open.add(fold.block());
         }
@@ -280,135 +271,36 @@ public final class ScoreView {
         scale.show(painter.grid());
     }
 
+    ScorePainter painter() {
+        return painter;
+    }
+
+    ScoreImages images() {
+        return images;
+    }
+
+    void moved(Match.Placed placed, boolean end, Time<Axis.Take> to) {
+        moved.to(placed, end, to);
+    }
+
+    void play(ScoreLine line, Time<Axis.Take> from) {
+        play.accept(line, from);
+    }
+
+    void tell(String words) {
+        tell.accept(words);
+    }
+
+    String spoken(Match.Placed placed) {
+        return programme.timeline().spoken(placed.id());
+    }
+
     private void painted(ScoreRow row, Image image) {
-        cells.stream().filter(c -> c.getItem() == row).forEach(c -> c.picture.setImage(image));
+        cells.stream().filter(c -> c.getItem() == row).forEach(c -> c.picture(image));
     }
 
     private void repaint() {
         measure();
         list.refresh();
-    }
-
-    /** One end of a segment. */
-    private record Boundary(Match.Placed placed, boolean end) {}
-
-    /** A row of the Score: a cached picture, and a rule while a boundary is dragged. */
-    private final class Cell extends ListCell<ScoreRow> {
-        private final ImageView picture = new ImageView();
-        private final Line drag = new Line();
-        private final Line head = new Line();
-        private final LinePictures.Row seen = pictures.new Row();
-        private final Pane pane = new Pane(picture, seen.view(), drag, head);
-        private Boundary held;
-
-        Cell() {
-            cells.add(this);
-            drag.setVisible(false);
-            drag.setStrokeWidth(2);
-            head.setVisible(false);
-            head.setStrokeWidth(1.5);
-            head.getStyleClass().add("playhead");
-            Lamplight.paint(head, () -> head.setStroke(Petals.ink()));
-            pane.setOnMouseMoved(e -> pane.setCursor(boundaryAt(e) == null ? Cursor.DEFAULT : Cursor.H_RESIZE));
-            pane.setOnMousePressed(e -> held = boundaryAt(e));
-            pane.setOnMouseDragged(this::drag);
-            pane.setOnMouseReleased(this::release);
-        }
-
-        @Override
-        protected void updateItem(ScoreRow row, boolean none) {
-            super.updateItem(row, none);
-            setText(null);
-            if (none || row == null) {
-                setGraphic(null);
-                return;
-            }
-            head.setVisible(false);
-            picture.setImage(images.of(row));
-            ScoreLine line = line(row);
-            seen.show(line == null || painter.isThin(line) ? null : line);
-            for (int next : new int[] {getIndex() + AHEAD, getIndex() - AHEAD}) {
-                if (next >= 0 && next < list.getItems().size()) {
-                    images.ahead(list.getItems().get(next));
-                }
-            }
-            pane.setPrefHeight(painter.height(row));
-            pane.setMinHeight(painter.height(row));
-            setAccessibleText(row.spoken());
-            setGraphic(pane);
-        }
-
-        private void playhead(Time<Axis.Take> time) {
-            ScoreLine line = line(getItem());
-            boolean shown = time != null && line != null && !line.isMissing() && !painter.isThin(line);
-            head.setVisible(shown);
-            if (shown) {
-                double seconds = time.since(line.recorded().start()).seconds();
-                double x = painter.grid().x(seconds);
-                int row = painter.grid().row(seconds);
-                head.setVisible(row < painter.grid().rows(line));
-                head.setStartX(x);
-                head.setEndX(x);
-                head.setStartY(row * ScoreGrid.ROW + 2);
-                head.setEndY(row * ScoreGrid.ROW + ScoreMarks.TRACE_END + 4);
-            }
-        }
-
-        private Boundary boundaryAt(MouseEvent e) {
-            ScoreLine line = line(getItem());
-            if (line == null || line.isMissing() || line.isUnplanned() || painter.isThin(line)) {
-                return null;
-            }
-            double seconds = painter.grid().seconds(e.getX(), e.getY());
-            for (Match.Placed p : line.placed()) {
-                if (p.matched()) {
-                    double start = p.start().since(line.recorded().start()).seconds();
-                    double end = p.end().since(line.recorded().start()).seconds();
-                    if (Math.abs(seconds - start) * painter.grid().scale() < GRIP) {
-                        return new Boundary(p, false);
-                    }
-                    if (Math.abs(seconds - end) * painter.grid().scale() < GRIP) {
-                        return new Boundary(p, true);
-                    }
-                }
-            }
-            return null;
-        }
-
-        private void drag(MouseEvent e) {
-            if (held != null) {
-                int row = (int) Math.max(0, e.getY() / ScoreGrid.ROW);
-                drag.setStartX(e.getX());
-                drag.setEndX(e.getX());
-                drag.setStartY(row * ScoreGrid.ROW);
-                drag.setEndY((row + 1) * ScoreGrid.ROW - 4);
-                drag.setVisible(true);
-                tell.accept(DesktopText.of(
-                        "match.score-view.s-of-s-at-second",
-                        held.end() ? "end" : "start",
-                        programme.timeline().spoken(held.placed().id()),
-                        painter.grid().seconds(e.getX(), e.getY())));
-            }
-        }
-
-        private void release(MouseEvent e) {
-            drag.setVisible(false);
-            Boundary boundary = held;
-            held = null;
-            if (getItem() instanceof ScoreFold fold) {
-                turn(fold);
-            } else if (getItem() instanceof ScoreLine line && painter.isThin(line)) {
-                unfold(line);
-            } else if (getItem() instanceof ScoreLine line && !line.isMissing()) {
-                Time<Axis.Take> time = line.recorded()
-                        .start()
-                        .plus(Length.ofSeconds(painter.grid().seconds(e.getX(), e.getY())));
-                if (boundary != null && !e.isStillSincePress()) {
-                    moved.to(boundary.placed(), boundary.end(), Time.max(Time.zero(), time));
-                } else if (e.getX() > ScoreGrid.LEFT) {
-                    play.accept(line, time);
-                }
-            }
-        }
     }
 }

@@ -8,6 +8,7 @@ import app.nosegay.desktop.session.TakeScreen;
 import app.nosegay.match.Match;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -110,6 +111,18 @@ final class TakesPanel {
         }
     }
 
+    private static void play(TakeScreen screen, Path file, Span<Axis.Take> span) {
+        screen.play(
+                file,
+                span.start(),
+                time -> {
+                    if (!time.isBefore(span.end())) {
+                        screen.stop();
+                    }
+                },
+                () -> {});
+    }
+
     private VBox attempt(Match.Placed p, String take, Time<Axis.Take> start, Time<Axis.Take> end, String kind) {
         TakeScreen screen =
                 new TakeScreen(session.jobs()::say, f -> session.media().proxy(f), WIDTH, HEIGHT);
@@ -135,15 +148,7 @@ final class TakesPanel {
         words.setMaxWidth(WIDTH);
         Button play = Buttons.quiet(DesktopText.of("match.takes-panel.play"), () -> {
             if (file != null) {
-                screen.play(
-                        file,
-                        start,
-                        time -> {
-                            if (!time.isBefore(end)) {
-                                screen.stop();
-                            }
-                        },
-                        () -> {});
+                play(screen, file, new Span<>(start, end));
             }
         });
         HBox buttons = new HBox(4, play);

@@ -12,7 +12,7 @@ import app.nosegay.jobs.ListenJob;
 import app.nosegay.library.Move;
 import app.nosegay.review.AdLib;
 import app.nosegay.review.CaptionRepair;
-import app.nosegay.review.ScriptLineMatch;
+import app.nosegay.review.said.ScriptLineMatch;
 import app.nosegay.workout.Programme;
 import java.io.IOException;
 import java.util.ArrayList;

@@ -3,6 +3,7 @@ package app.nosegay.desktop.plan;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
+import app.nosegay.library.MuscleGroup;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.ChangeOver;
@@ -45,48 +46,50 @@ final class Figures {
         if (t.segments().isEmpty()) {
             return;
         }
-        Balance b = report.balance();
+        pace(t, report.balance());
+        shares(report.balance());
+        changeOvers(report);
+    }
+
+    private void pace(Timeline t, Balance b) {
         row(
-                0,
                 DesktopText.of("plan.figures.work"),
                 DesktopText.of("plan.figures.of", clock(t.total(SegmentKind.WORK)), clock(t.total())),
                 null,
                 DesktopText.of("plan.figures.the-work-segments-without-warm"));
         row(
-                1,
                 DesktopText.of("plan.figures.density"),
                 String.format(Locale.ROOT, "%.0f %%", 100 * b.density()),
                 null,
                 DesktopText.of("plan.figures.work-work-rest-50-70"));
         row(
-                2,
                 DesktopText.of("plan.figures.without-rest"),
                 clock(b.longestWithoutRest()),
                 null,
                 DesktopText.of("plan.figures.the-longest-stretch-of-movement"));
+    }
+
+    /** What is worked against what. */
+    private void shares(Balance b) {
         row(
-                3,
                 DesktopText.of("plan.figures.push-pull"),
                 b.push().clock() + " : " + b.pull().clock(),
                 pair(b.push(), b.pull(), Petals::work, Petals::rest),
                 DesktopText.of("plan.figures.work-seconds-of-pushing-and"));
-        Length upper = b.regions().get(app.nosegay.library.MuscleGroup.Region.UPPER);
-        Length lower = b.regions().get(app.nosegay.library.MuscleGroup.Region.LOWER);
+        Length upper = b.regions().get(MuscleGroup.Region.UPPER);
+        Length lower = b.regions().get(MuscleGroup.Region.LOWER);
         row(
-                4,
                 DesktopText.of("plan.figures.upper-lower"),
                 upper.clock() + " : " + lower.clock(),
                 pair(upper, lower, Petals::work, Petals::count),
                 DesktopText.of("plan.figures.work-seconds-by-where-the"));
         row(
-                5,
                 DesktopText.of("plan.figures.front-back"),
                 b.front().clock() + " : " + b.back().clock(),
                 pair(b.front(), b.back(), Petals::option, Petals::voice),
                 DesktopText.of("plan.figures.load-of-the-muscle-groups"));
         boolean even = b.left().equals(b.right());
         row(
-                6,
                 DesktopText.of("plan.figures.left-right"),
                 b.left().time().clock() + " : " + b.right().time().clock()
                         + (even ? "" : DesktopText.of("plan.figures.uneven")),
@@ -97,12 +100,14 @@ final class Figures {
                         b.left().reps(),
                         b.right().sets(),
                         b.right().reps()));
+    }
+
+    private void changeOvers(PlanReport report) {
         List<ChangeOver> tight = report.changeOvers().stream()
                 .filter(c -> c.inRest() && c.missing().seconds() > 0.5)
                 .toList();
         row(
-                7,
-                "Change-overs",
+                DesktopText.of("plan.figures.change-overs"),
                 tight.isEmpty()
                         ? DesktopText.of("plan.figures.all-fit")
                         : DesktopText.of("plan.figures.too-short", tight.size()),
@@ -119,7 +124,7 @@ final class Figures {
         return length.clock();
     }
 
-    private void row(int y, String name, String value, Node picture, String explained) {
+    private void row(String name, String value, Node picture, String explained) {
         Label n = new Label(name);
         n.getStyleClass().add("small");
         n.setMinWidth(Region.USE_PREF_SIZE);
@@ -133,6 +138,7 @@ final class Figures {
         Tooltip.install(v, tip);
         v.setAccessibleHelp(explained);
         GridPane.setValignment(n, VPos.CENTER);
+        int y = grid.getRowCount();
         grid.add(n, 0, y);
         grid.add(v, 1, y);
         if (picture != null) {

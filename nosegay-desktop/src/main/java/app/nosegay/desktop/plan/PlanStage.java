@@ -9,7 +9,6 @@ import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.FailureLog;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.RecentWorkouts;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
@@ -19,22 +18,16 @@ import app.nosegay.plan.check.PlanReport;
 import app.nosegay.plan.edit.LengthEdit;
 import app.nosegay.plan.edit.SheetOrder;
 import app.nosegay.plan.fit.Offer;
-import app.nosegay.plan.sheet.Problem;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.workout.Programme;
-import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Set;
-import javafx.beans.binding.Bindings;
+import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -44,12 +37,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.DirectoryChooser;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 
 /** What, how long, with what, and does it keep its promise. */
 public final class PlanStage implements StageView {
-    private static final int MOST_PROBLEMS_SHOWN = 40;
     private static final double BED_SHARE = 0.66;
     private static final double RIGHT_LEAST = 356;
     /** So many workouts are about a week of a series. */
@@ -60,7 +51,7 @@ public final class PlanStage implements StageView {
     private final Session session;
     private final RunSheetEditor editor;
     private final BedView bed;
-    private final VBox problems = new VBox(4);
+    private final ProblemList problems;
     private final Label promise = new Label();
     private final Label previewed = new Label();
     private final Button ways = new Button(DesktopText.of("plan.plan-stage.ways-to-keep-it"));
@@ -80,56 +71,14 @@ public final class PlanStage implements StageView {
     public PlanStage(Session session) {
         this.session = session;
         editor = new RunSheetEditor(session);
+        problems = new ProblemList(editor);
         bed = new BedView(session);
         findings = new FindingList(session, "plan-findings", this::goTo, FindingPile::of);
         fit = new FitPanel(session, this::preview);
         gear = new GearPanel(session);
-        ScrollPane problemScroll = new ScrollPane(problems);
-        problemScroll.setFitToWidth(true);
-        problemScroll.setMaxHeight(130);
-        problemScroll.getStyleClass().add("plain-scroll");
-        problemScroll.visibleProperty().bind(Bindings.isNotEmpty(problems.getChildren()));
-        problemScroll.managedProperty().bind(problemScroll.visibleProperty());
-        VirtualizedScrollPane<RunSheetEditor> scroll = new VirtualizedScrollPane<>(editor);
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
-        VBox sheet = new VBox(6, scroll, problemScroll);
-        face = new Face(bed.view(), sheet);
+        face = new Face(bed.view(), written());
         face.onShown(this::faceShown);
-        HBox head = new HBox(8, face.words(), space, print(session));
-        head.setAlignment(Pos.CENTER_LEFT);
-        VBox left = new VBox(6, head, face.view());
-        VBox.setVgrow(face.view(), Priority.ALWAYS);
-        left.getStyleClass().add("stage");
-        promise.getStyleClass().add("sentence");
-        promise.setId("promise");
-        promise.setMinHeight(Region.USE_PREF_SIZE);
-        HBox.setHgrow(promise, Priority.ALWAYS);
-        promise.setMaxWidth(Double.MAX_VALUE);
-        ways.getStyleClass().add("act");
-        ways.setId("ways");
-        ways.setMinWidth(Region.USE_PREF_SIZE);
-        ways.managedProperty().bind(ways.visibleProperty());
-        ways.setTooltip(new Tooltip(DesktopText.of("plan.plan-stage.ctrl-t")));
-        ways.setOnAction(e -> showWays());
-        VBox promised = new VBox(6, promise, ways);
-        previewed.getStyleClass().add("previewed");
-        previewed.managedProperty().bind(previewed.visibleProperty());
-        previewed.setVisible(false);
-        ribbon.onChosen(this::goToLine);
-        ribbon.onStretched(
-                (segment, length) -> LengthEdit.of(shown, segment, length).ifPresent(session::edit));
-        ribbon.onMoved(
-                (from, to) -> new SheetOrder(shown.sheet()).moved(from, to).ifPresent(session::edit));
-        ScrollPane ribbonScroll = new ScrollPane(ribbon.view());
-        ribbonScroll.setFitToWidth(true);
-        ribbonScroll.getStyleClass().add("plain-scroll");
-        FlowPane flow = new FlowPane(14, 10, bouquet.view(), figures.view());
-        ScrollPane body = new ScrollPane(flow);
-        body.setFitToWidth(true);
-        body.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        body.getStyleClass().add("plain-scroll");
+        ribbonBox = ribbonBox();
         bed.onLine(editor::showLine);
         bed.onOpened(() -> tabs.show("move"));
         editor.currentParagraphProperty().addListener((o, before, now) -> {
@@ -137,27 +86,8 @@ public final class PlanStage implements StageView {
                 bed.chooseLine(now + 1);
             }
         });
-        tabs.add("body", DesktopText.of("plan.plan-stage.body"), body);
-        tabs.add("move", DesktopText.of("plan.plan-stage.move"), bed.inspector());
-        tabs.add("findings", DesktopText.of("plan.plan-stage.findings"), findings.view());
-        tabs.add("gear-and-cautions", DesktopText.of("plan.plan-stage.gear-and-cautions"), gear.view());
-        tabs.add("fit", DesktopText.of("plan.plan-stage.ways-to-fit"), fit.view());
-        tabs.onShown(name -> {
-            if (name.equals("fit")) {
-                fit.compute();
-            } else {
-                preview(null);
-            }
-            ribbonShown();
-        });
-        ribbonBox = new VBox(4, previewed, ribbonScroll);
-        VBox.setVgrow(ribbonScroll, Priority.ALWAYS);
-        pictures.setOrientation(javafx.geometry.Orientation.VERTICAL);
-        VBox.setVgrow(pictures, Priority.ALWAYS);
-        VBox right = new VBox(8, promised, pictures);
-        right.getStyleClass().add("stage");
-        right.setMinWidth(RIGHT_LEAST);
-        view.getItems().addAll(left, right);
+        addTabs();
+        view.getItems().addAll(sheets(), besides());
         faceShown();
         view.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.F6) {
@@ -174,30 +104,81 @@ public final class PlanStage implements StageView {
         }
     }
 
-    private MenuButton print(Session session) {
-        MenuButton menu = new MenuButton(DesktopText.of("plan.plan-stage.print-and-hand-out"));
-        menu.setMinWidth(Region.USE_PREF_SIZE);
-        menu.setId("print");
-        menu.getStyleClass().add("quiet");
-        for (PrintJob.Form form : PrintJob.Form.values()) {
-            MenuItem item = new MenuItem(form.label());
-            item.setOnAction(e -> session.exports().print(form, view.getScene().getWindow()));
-            menu.getItems().add(item);
-        }
-        MenuItem pack = new MenuItem(DesktopText.of("plan.plan-stage.the-workout-and-its-recordings"));
-        pack.setId("pack");
-        pack.setOnAction(e -> pack(session));
-        menu.getItems().addAll(new SeparatorMenuItem(), pack);
-        return menu;
+    private Region written() {
+        VirtualizedScrollPane<RunSheetEditor> scroll = new VirtualizedScrollPane<>(editor);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        return new VBox(6, scroll, problems.view());
     }
 
-    private void pack(Session session) {
-        DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle(DesktopText.of("plan.plan-stage.an-empty-folder-for-the"));
-        File chosen = chooser.showDialog(view.getScene().getWindow());
-        if (chosen != null) {
-            session.exports().pack(chosen.toPath());
-        }
+    /** The bed and the written sheet. */
+    private Region sheets() {
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        HBox head = new HBox(8, face.words(), space, PrintMenu.of(session));
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox left = new VBox(6, head, face.view());
+        VBox.setVgrow(face.view(), Priority.ALWAYS);
+        left.getStyleClass().add("stage");
+        return left;
+    }
+
+    /** The promise, and what follows from the plan, in pictures. */
+    private Region besides() {
+        promise.getStyleClass().add("sentence");
+        promise.setId("promise");
+        promise.setMinHeight(Region.USE_PREF_SIZE);
+        HBox.setHgrow(promise, Priority.ALWAYS);
+        promise.setMaxWidth(Double.MAX_VALUE);
+        ways.getStyleClass().add("act");
+        ways.setId("ways");
+        ways.setMinWidth(Region.USE_PREF_SIZE);
+        ways.managedProperty().bind(ways.visibleProperty());
+        ways.setTooltip(new Tooltip(DesktopText.of("plan.plan-stage.ctrl-t")));
+        ways.setOnAction(e -> showWays());
+        VBox promised = new VBox(6, promise, ways);
+        pictures.setOrientation(Orientation.VERTICAL);
+        VBox.setVgrow(pictures, Priority.ALWAYS);
+        VBox right = new VBox(8, promised, pictures);
+        right.getStyleClass().add("stage");
+        right.setMinWidth(RIGHT_LEAST);
+        return right;
+    }
+
+    private VBox ribbonBox() {
+        previewed.getStyleClass().add("previewed");
+        previewed.managedProperty().bind(previewed.visibleProperty());
+        previewed.setVisible(false);
+        ribbon.onChosen(this::goToLine);
+        ribbon.onStretched(
+                (segment, length) -> LengthEdit.of(shown, segment, length).ifPresent(session::edit));
+        ribbon.onMoved(
+                (from, to) -> new SheetOrder(shown.sheet()).moved(from, to).ifPresent(session::edit));
+        ScrollPane ribbonScroll = new ScrollPane(ribbon.view());
+        ribbonScroll.setFitToWidth(true);
+        ribbonScroll.getStyleClass().add("plain-scroll");
+        VBox.setVgrow(ribbonScroll, Priority.ALWAYS);
+        return new VBox(4, previewed, ribbonScroll);
+    }
+
+    private void addTabs() {
+        FlowPane flow = new FlowPane(14, 10, bouquet.view(), figures.view());
+        ScrollPane body = new ScrollPane(flow);
+        body.setFitToWidth(true);
+        body.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        body.getStyleClass().add("plain-scroll");
+        tabs.add("body", DesktopText.of("plan.plan-stage.body"), body);
+        tabs.add("move", DesktopText.of("plan.plan-stage.move"), bed.inspector());
+        tabs.add("findings", DesktopText.of("plan.plan-stage.findings"), findings.view());
+        tabs.add("gear-and-cautions", DesktopText.of("plan.plan-stage.gear-and-cautions"), gear.view());
+        tabs.add("fit", DesktopText.of("plan.plan-stage.ways-to-fit"), fit.view());
+        tabs.onShown(name -> {
+            if (name.equals("fit")) {
+                fit.compute();
+            } else {
+                preview(null);
+            }
+            ribbonShown();
+        });
     }
 
     /** The bed has room for its leaves; the written sheet leaves more to the pictures beside it. */
@@ -317,7 +298,7 @@ public final class PlanStage implements StageView {
                         : DesktopText.of("plan.plan-stage.findings-2", open));
         gear.show(report);
         fit.show(timeline);
-        problems(timeline.sheet().problems());
+        problems.show(timeline.sheet().problems());
     }
 
     /** Shows an offer on the ribbon as it would be; the plan itself for null. */
@@ -333,31 +314,6 @@ public final class PlanStage implements StageView {
         previewed.setText(DesktopText.of(
                 "plan.plan-stage.as-it-would-be", offer.name(), offer.measured().clock()));
         ribbon.show(Expansion.expand(RunSheetParser.parse(offer.sheet(), Libraries.current()), Libraries.current()));
-    }
-
-    private void problems(List<Problem> found) {
-        problems.getChildren().clear();
-        for (Problem p : found.subList(0, Math.min(found.size(), MOST_PROBLEMS_SHOWN))) {
-            Label text = new Label((p.note() ? "○ " : "✗ ") + p.message());
-            text.getStyleClass().add(p.note() ? "remark" : "problem");
-            HBox.setHgrow(text, Priority.ALWAYS);
-            HBox row = new HBox(8, text);
-            row.setAlignment(Pos.CENTER_LEFT);
-            if (p.nearest() != null) {
-                Button fixIt = new Button(DesktopText.of("plan.plan-stage.write", p.nearest()));
-                fixIt.getStyleClass().add("quiet");
-                fixIt.setMinWidth(Region.USE_PREF_SIZE);
-                fixIt.setTooltip(new Tooltip(DesktopText.of("plan.plan-stage.ctrl-on-the-line")));
-                fixIt.setOnAction(e -> editor.fix(p));
-                row.getChildren().add(fixIt);
-            }
-            text.setOnMouseClicked(e -> editor.goToLine(p.line()));
-            problems.getChildren().add(row);
-        }
-        if (found.size() > MOST_PROBLEMS_SHOWN) {
-            problems.getChildren()
-                    .add(new Label(DesktopText.of("plan.plan-stage.and-more", found.size() - MOST_PROBLEMS_SHOWN)));
-        }
     }
 
     /** The views beside the run sheet. */

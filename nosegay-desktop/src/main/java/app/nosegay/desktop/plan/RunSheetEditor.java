@@ -1,13 +1,10 @@
 package app.nosegay.desktop.plan;
 
-import app.nosegay.cache.TextMemo;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.library.CueKind;
 import app.nosegay.plan.edit.NotesReader;
 import app.nosegay.plan.edit.SheetOrder;
-import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Problem;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.terms.BlockKind;
@@ -18,7 +15,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.AccessibleRole;
@@ -27,22 +23,11 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.fxmisc.richtext.CodeArea;
 import org.fxmisc.richtext.model.StyleSpans;
-import org.fxmisc.richtext.model.StyleSpansBuilder;
 import org.fxmisc.richtext.util.UndoUtils;
 
 /** The run sheet as text: coloured by what each word is, errors underlined in place. Undo is the window's, not the editor's. */
 public final class RunSheetEditor extends CodeArea {
-    private static final Pattern ATTRIBUTE =
-            Pattern.compile("(?<=  |\\t|\\| )(" + String.join("|", Attribute.allWords()) + ")(?= |$)");
-    private static final Pattern CUE =
-            Pattern.compile("^\\s+(" + String.join("|", CueKind.words()) + "|level|round|set|view|rep)( [^:]*)?:.*$");
-    private static final Pattern BLOCK =
-            Pattern.compile("^(" + String.join("|", BlockKind.words()) + ")(?= |$)([^#]*?)(?=  |$)");
     private static final Pattern NUMBER = Pattern.compile("\\d+(:\\d{2})?");
-
-    /** The looks of a line without errors. */
-    private static final TextMemo<StyleSpans<Collection<String>>> PLAIN =
-            new TextMemo<>(line -> spans(pieces(line, List.of())));
 
     private final transient Session session;
     private final transient CompletionPopup completion;
@@ -112,8 +97,7 @@ public final class RunSheetEditor extends CodeArea {
         } else if (e.getCode() == KeyCode.ENTER && !e.isShortcutDown()) {
             String line = getParagraph(getCurrentParagraph()).getText();
             String indent = line.replaceAll("\\S.*$", "");
-            boolean opensBlock = BLOCK.matcher(line).find() && !line.startsWith("talk") && !line.startsWith("rest");
-            insertText(getCaretPosition(), "\n" + (opensBlock ? "  " : indent));
+            insertText(getCaretPosition(), "\n" + (SheetLooks.opensBlock(line) ? "  " : indent));
             e.consume();
         }
     }
@@ -306,71 +290,10 @@ public final class RunSheetEditor extends CodeArea {
                 continue;
             }
             List<Problem> here = byLine.getOrDefault(i + 1, List.of());
-            StyleSpans<Collection<String>> wanted = here.isEmpty() ? PLAIN.of(line) : spans(pieces(line, here));
+            StyleSpans<Collection<String>> wanted = SheetLooks.of(line, here);
             if (!getParagraph(i).getStyleSpans().equals(wanted)) {
                 setStyleSpans(i, 0, wanted);
             }
-        }
-    }
-
-    private static StyleSpans<Collection<String>> spans(List<Piece> pieces) {
-        StyleSpansBuilder<Collection<String>> spans = new StyleSpansBuilder<>();
-        pieces.forEach(p -> spans.add(p.styles(), p.length()));
-        return spans.create();
-    }
-
-    private record Piece(Collection<String> styles, int length) {}
-
-    /** The styles of a line, run by run. */
-    private static List<Piece> pieces(String line, List<Problem> here) {
-        String[] style = new String[line.length()];
-        int comment = line.startsWith("#") ? 0 : line.indexOf(" #");
-        Matcher block = BLOCK.matcher(line);
-        if (block.find()) {
-            fill(style, 0, block.end(1), "block");
-            fill(style, block.start(2), block.end(2), "block-name");
-        } else if (CUE.matcher(line).matches()) {
-            fill(style, 0, line.indexOf(':') + 1, "cue");
-        } else if (!line.startsWith(" ") && !line.startsWith("\t") && line.contains(":")) {
-            fill(style, 0, line.indexOf(':') + 1, "header");
-        }
-        Matcher attribute = ATTRIBUTE.matcher(line);
-        while (attribute.find()) {
-            fill(style, attribute.start(1), attribute.end(1), "attribute");
-        }
-        if (comment >= 0) {
-            fill(style, comment, line.length(), "comment");
-        }
-        boolean[] wrong = new boolean[line.length()];
-        for (Problem p : here) {
-            int from = Math.min(Math.max(0, p.column() - 1), Math.max(0, line.length() - 1));
-            int to = Math.min(line.length(), from + Math.max(1, p.found().length()));
-            for (int i = from; i < to; i++) {
-                wrong[i] = true;
-            }
-        }
-        List<Piece> pieces = new ArrayList<>();
-        int from = 0;
-        for (int i = 1; i <= line.length(); i++) {
-            boolean ends = i == line.length() || !Objects.equals(style[i], style[from]) || wrong[i] != wrong[from];
-            if (ends) {
-                List<String> styles = new ArrayList<>();
-                if (style[from] != null) {
-                    styles.add(style[from]);
-                }
-                if (wrong[from]) {
-                    styles.add("error");
-                }
-                pieces.add(new Piece(styles, i - from));
-                from = i;
-            }
-        }
-        return pieces;
-    }
-
-    private static void fill(String[] style, int from, int to, String name) {
-        for (int i = from; i < Math.min(to, style.length); i++) {
-            style[i] = name;
         }
     }
 }

@@ -9,32 +9,23 @@ import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
-import app.nosegay.files.AtomicFile;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.FindingPile;
-import app.nosegay.plan.Interval;
-import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.proof.IntervalComparison;
-import app.nosegay.proof.PickUps;
 import app.nosegay.proof.Proof;
 import app.nosegay.script.Wordings;
 import app.nosegay.workout.Programme;
-import java.io.File;
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -44,19 +35,17 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Line;
-import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 
 /** Planned, said and shown compared interval by interval; the findings of all stages; what to record again. */
 public final class ProofStage implements StageView {
     private static final String ALL = DesktopText.of("proof.proof-stage.all-stages");
     /** Threads this far apart are worth a look. */
-    private static final double APART = 0.1;
+    static final double APART = 0.1;
 
     private final Session session;
     private final Stage window;
     private final Consumer<Finding> jump;
-    private final Consumer<String> shootFrom;
     private final BorderPane view = new BorderPane();
     private final Label sentence = new Label();
     private final CheckBox onlyApart = new CheckBox(DesktopText.of("proof.proof-stage.only-where-they-part"));
@@ -68,8 +57,7 @@ public final class ProofStage implements StageView {
     private final Button planned = Buttons.quiet("", "proof-of-plan", () -> {});
     private final ComboBox<String> stage = new ComboBox<>();
     private final Tabs sides = new Tabs("proof");
-    private final ListView<Object> pickUps = new ListView<>();
-    private final Button saveSheet = new Button(DesktopText.of("proof.proof-stage.save-as-a-run-sheet"));
+    private final PickUpsPage pickUps;
     /** What stands in place of the findings when there are none. */
     private final VBox done;
 
@@ -86,8 +74,8 @@ public final class ProofStage implements StageView {
             Session session, Stage window, Consumer<Finding> jump, Consumer<String> shootFrom, Runnable publish) {
         this.session = session;
         this.window = window;
+        pickUps = new PickUpsPage(session, window, shootFrom);
         this.jump = jump;
-        this.shootFrom = shootFrom;
         findings = new FindingList(session, "proof-findings", jump, FindingPile::beforePublishing);
         findings.list().addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         problems = new ProblemScreen(session, findings.list());
@@ -98,7 +86,7 @@ public final class ProofStage implements StageView {
         onlyApart.setId("only-apart");
         onlyApart.setOnAction(e -> showComparisons());
         comparisons.setId("plaits");
-        comparisons.setCellFactory(l -> new PlaitCell());
+        comparisons.setCellFactory(l -> new PlaitCell(l, jump));
         comparisons.setAccessibleText(DesktopText.of("proof.proof-stage.one-line-per-interval-planned"));
         stage.getItems().add(ALL);
         Proof.STAGES.stream().filter(s -> !s.equals("plan")).forEach(s -> stage.getItems()
@@ -153,21 +141,8 @@ public final class ProofStage implements StageView {
         planned.managedProperty().bind(planned.visibleProperty());
         VBox found = new VBox(8, head, problems.view(), planned, findings.view());
         VBox.setVgrow(findings.view(), Priority.ALWAYS);
-        saveSheet.getStyleClass().add("quiet");
-        saveSheet.setId("save-pick-ups");
-        saveSheet.setOnAction(e -> savePickUps());
-        pickUps.setId("pick-ups");
-        pickUps.setCellFactory(l -> new PickUpCell());
-        Label none = new Label(DesktopText.of("proof.proof-stage.nothing-has-to-be-recorded"));
-        none.getStyleClass().add("empty");
-        pickUps.setPlaceholder(none);
-        VBox.setVgrow(pickUps, Priority.ALWAYS);
         sides.add("findings", DesktopText.of("proof.proof-stage.findings"), found);
-        Label how = new Label(DesktopText.of("proof.proof-stage.say-the-lines-in-one"));
-        how.getStyleClass().add("small");
-        how.setWrapText(true);
-        how.setMinHeight(Region.USE_PREF_SIZE);
-        sides.add("pick-ups", DesktopText.of("proof.proof-stage.pick-ups"), new VBox(8, saveSheet, how, pickUps));
+        sides.add("pick-ups", DesktopText.of("proof.proof-stage.pick-ups"), pickUps.view());
         VBox.setVgrow(sides.view(), Priority.ALWAYS);
         VBox right = new VBox(8, sides.view());
         right.getStyleClass().add("stage");
@@ -251,7 +226,8 @@ public final class ProofStage implements StageView {
         sentence.getStyleClass().add(proof.isClear() ? "kept" : proof.mayPublish() ? "plain" : "broken");
         showComparisons();
         showFindings();
-        showPickUps();
+        int n = pickUps.show(now);
+        sides.rename("pick-ups", DesktopText.of("proof.proof-stage.to-record", n));
     }
 
     private void showComparisons() {
@@ -280,178 +256,10 @@ public final class ProofStage implements StageView {
                         .toList(),
                 programme.workout());
         int open = proof.open().size();
-        sides.rename(
-                "findings",
-                open == 0
-                        ? DesktopText.of("proof.proof-stage.no-findings")
-                        : open
-                                + (open == 1
-                                        ? DesktopText.of("proof.proof-stage.finding")
-                                        : DesktopText.of("proof.proof-stage.findings-2")));
+        sides.rename("findings", DesktopText.of("proof.proof-stage.findings-open", open));
     }
 
     private static boolean isOfPlan(Finding finding) {
         return Proof.stage(finding).equals("plan");
-    }
-
-    private void showPickUps() {
-        PickUps wanted = programme.pickUps();
-        pickUps.getItems().setAll(wanted.again());
-        pickUps.getItems().addAll(wanted.lines());
-        int n = pickUps.getItems().size();
-        sides.rename(
-                "pick-ups",
-                n == 0 ? DesktopText.of("proof.proof-stage.no-pick-ups") : n + (n == 1 ? " pick-up" : " pick-ups"));
-        saveSheet.setDisable(wanted.again().isEmpty());
-    }
-
-    private void savePickUps() {
-        File chosen = choose(DesktopText.of("proof.proof-stage.save-the-pick-ups-as"), "pick-ups.txt");
-        if (chosen != null && session.exports().mayWrite(chosen.toPath())) {
-            try {
-                AtomicFile.write(chosen.toPath(), programme.pickUps().sheet(programme.timeline()));
-                session.jobs().tell(DesktopText.of("proof.proof-stage.the-pick-ups-are-in", chosen));
-            } catch (IOException e) {
-                session.jobs().say(DesktopText.of("proof.proof-stage.cannot-be-written", chosen, e.getMessage()));
-            }
-        }
-    }
-
-    private File choose(String title, String name) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle(title);
-        chooser.setInitialFileName(name);
-        return chooser.showSaveDialog(window);
-    }
-
-    private static String title(IntervalComparison p) {
-        var s = p.interval().first();
-        boolean talk = s.kind() == SegmentKind.TALK;
-        return Wordings.capital(
-                talk ? s.block().name() : s.move() == null ? s.kind().word() : s.move());
-    }
-
-    private static String detail(IntervalComparison p) {
-        var s = p.interval().first();
-        String round = s.set() != null
-                ? DesktopText.of("proof.proof-stage.set", s.set())
-                : s.round() != null ? DesktopText.of("proof.proof-stage.round", s.round()) : "";
-        return round.isEmpty() ? s.kind().word() : round;
-    }
-
-    /** An interval: its name, its three threads, and what each of them says. */
-    private final class PlaitCell extends ListCell<IntervalComparison> {
-        private final Label name = new Label();
-        private final Label under = new Label();
-        private final Canvas canvas = new Canvas(PlaitPicture.WIDTH, PlaitPicture.HEIGHT);
-        private final Label planned = new Label();
-        private final Label said = new Label();
-        private final Label shown = new Label();
-        private final HBox row;
-
-        PlaitCell() {
-            name.getStyleClass().add("subheading");
-            name.setWrapText(true);
-            under.getStyleClass().add("small");
-            VBox names = new VBox(name, under);
-            names.setMinWidth(138);
-            names.setMaxWidth(138);
-            names.setAlignment(Pos.CENTER_LEFT);
-            VBox words = new VBox(planned, said, shown);
-            words.setAlignment(Pos.CENTER_LEFT);
-            words.setMinWidth(0);
-            planned.getStyleClass().add("small");
-            said.getStyleClass().add("small");
-            shown.getStyleClass().add("small");
-            HBox.setHgrow(words, Priority.ALWAYS);
-            row = new HBox(10, names, canvas, words);
-            row.setAlignment(Pos.CENTER_LEFT);
-            prefWidthProperty().bind(comparisons.widthProperty().subtract(24));
-            setMaxWidth(USE_PREF_SIZE);
-            setOnMouseClicked(e -> {
-                if (getItem() != null && !getItem().findings().isEmpty() && e.getClickCount() == 2) {
-                    jump.accept(getItem().findings().get(0));
-                }
-            });
-        }
-
-        @Override
-        protected void updateItem(IntervalComparison p, boolean none) {
-            super.updateItem(p, none);
-            setText(null);
-            if (none || p == null) {
-                setGraphic(null);
-                return;
-            }
-            name.setText(title(p));
-            under.setText(detail(p));
-            Lamplight.paint(canvas, () -> PlaitPicture.paint(canvas, p));
-            planned.setText(DesktopText.of("proof.proof-stage.planned", p.planned()));
-            said.setText(DesktopText.of("proof.proof-stage.said", p.said()));
-            shown.setText(DesktopText.of("proof.proof-stage.shown", p.shown()));
-            said.getStyleClass().setAll("label", "small", p.saidApart() > APART ? "broken" : "agrees");
-            shown.getStyleClass().setAll("label", "small", p.shownApart() > APART ? "broken" : "agrees");
-            setAccessibleText(
-                    DesktopText.of("proof.proof-stage.planned-said-shown", title(p), p.planned(), p.said(), p.shown()));
-            setGraphic(row);
-        }
-    }
-
-    /** Something to record again, with the way to the Shoot stage. */
-    private final class PickUpCell extends ListCell<Object> {
-        private final Label words = new Label();
-        private final Button shoot = new Button(DesktopText.of("proof.proof-stage.shoot-from-here"));
-        private final HBox row = new HBox(8, words, shoot);
-
-        PickUpCell() {
-            words.setWrapText(true);
-            words.setMinWidth(0);
-            words.setMaxWidth(Double.MAX_VALUE);
-            HBox.setHgrow(words, Priority.ALWAYS);
-            row.setAlignment(Pos.CENTER_LEFT);
-            shoot.getStyleClass().add("quiet");
-            shoot.setMinWidth(USE_PREF_SIZE);
-            shoot.setTooltip(new Tooltip(DesktopText.of("proof.proof-stage.opens-the-shoot-stage-at")));
-            shoot.setOnAction(e -> shootFrom.accept(interval(getItem()).first().id()));
-            prefWidthProperty().bind(pickUps.widthProperty().subtract(24));
-            setMaxWidth(USE_PREF_SIZE);
-        }
-
-        private static Interval interval(Object item) {
-            return item instanceof PickUps.Line line ? line.interval() : ((PickUps.Again) item).interval();
-        }
-
-        @Override
-        protected void updateItem(Object item, boolean none) {
-            super.updateItem(item, none);
-            setText(null);
-            if (none || item == null) {
-                setGraphic(null);
-                return;
-            }
-            var s = interval(item).first();
-            String what = Wordings.capital(s.move() == null ? s.kind().word() : s.move());
-            words.setText(
-                    item instanceof PickUps.Line line
-                            ? DesktopText.of(
-                                    "proof.proof-stage.say-again-in",
-                                    line.say(),
-                                    line.at() == null ? "" : DesktopText.of("proof.proof-stage.at", line.at()),
-                                    s.id(),
-                                    line.late().isPositive()
-                                            ? DesktopText.of(
-                                                    "proof.proof-stage.it-was-late",
-                                                    line.late().seconds())
-                                            : line.said().isEmpty()
-                                                    ? ""
-                                                    : DesktopText.of("proof.proof-stage.it-was", line.said()))
-                            : DesktopText.of(
-                                    "proof.proof-stage.film-again",
-                                    what,
-                                    s.id(),
-                                    interval(item).length(),
-                                    ((PickUps.Again) item).why()));
-            setGraphic(row);
-        }
     }
 }

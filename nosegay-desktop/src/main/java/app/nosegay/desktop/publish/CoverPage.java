@@ -3,6 +3,7 @@ package app.nosegay.desktop.publish;
 import app.nosegay.cut.Cut;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Labels;
 import app.nosegay.desktop.controls.Pictures;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.dress.DressNotes;
@@ -106,24 +107,22 @@ final class CoverPage {
         });
         offers.setId("cover-offers");
         again.setId("cover-again");
-        view = new VBox(
-                8,
-                small(DesktopText.of("publish.cover-page.frames-that-would-do-click")),
-                offers,
-                slide,
-                small(DesktopText.of("publish.cover-page.title")),
-                title,
-                small(DesktopText.of("publish.cover-page.line-under-it")),
-                line,
-                small(DesktopText.of("publish.cover-page.the-words-stand")),
-                corner,
-                again);
+        view = page(slide);
     }
 
-    private static Label small(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().add("small");
-        return label;
+    private VBox page(Region slide) {
+        return new VBox(
+                8,
+                Labels.small(DesktopText.of("publish.cover-page.frames-that-would-do-click")),
+                offers,
+                slide,
+                Labels.small(DesktopText.of("publish.cover-page.title")),
+                title,
+                Labels.small(DesktopText.of("publish.cover-page.line-under-it")),
+                line,
+                Labels.small(DesktopText.of("publish.cover-page.the-words-stand")),
+                corner,
+                again);
     }
 
     Region view() {

@@ -5,6 +5,7 @@ import app.nosegay.cut.Cut;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.Copying;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Labels;
 import app.nosegay.desktop.controls.Lamplight;
 import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Pictures;
@@ -27,12 +28,10 @@ import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
-import java.util.function.BiConsumer;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.Tooltip;
@@ -56,7 +55,7 @@ public final class PublishStage implements StageView {
     /** Within these a viewer stays or goes. */
     private static final Length OPENING = Length.ofSeconds(10);
     /** A chapter's picture, in pixels, and how far into the chapter it is taken. */
-    private static final int SEEN_WIDTH = 96;
+    static final int SEEN_WIDTH = 96;
 
     private static final double INTO_CHAPTER = 0.3;
 
@@ -107,6 +106,27 @@ public final class PublishStage implements StageView {
     }
 
     private Region filled() {
+        prepareLists();
+        lists.add("chapters", DesktopText.of("publish.publish-stage.chapters"), chapters);
+        lists.add("captions", DesktopText.of("publish.publish-stage.captions"), captions);
+        lists.add("cover", DesktopText.of("publish.publish-stage.cover"), coverPage.view());
+        lists.add("template", DesktopText.of("publish.publish-stage.template"), template.view());
+        lists.onShown(name -> {
+            if (name.equals("cover")) {
+                coverPage.fetch();
+            }
+        });
+        HBox.setHgrow(lists.view(), Priority.ALWAYS);
+        lists.view().setMinWidth(240);
+        outputs.view().setMinWidth(360);
+        outputs.view().setMaxWidth(360);
+        HBox all = new HBox(18, video(), lists.view(), outputs.view());
+        all.getStyleClass().add("stage");
+        return all;
+    }
+
+    /** Cover and description as a viewer meets them. */
+    private Region video() {
         cover.setFitWidth(SHOWN_WIDTH);
         cover.setPreserveRatio(true);
         played.view().setFitWidth(SHOWN_WIDTH);
@@ -131,6 +151,10 @@ public final class PublishStage implements StageView {
         VBox left = new VBox(6, frame, strip, play, description);
         left.setMinWidth(SHOWN_WIDTH);
         left.setMaxWidth(SHOWN_WIDTH);
+        return left;
+    }
+
+    private void prepareLists() {
         chapters.setCellFactory(l -> new CueCell(this::picture));
         chapters.setId("chapters");
         chapters.setOnMouseClicked(e -> {
@@ -147,25 +171,7 @@ public final class PublishStage implements StageView {
         chapters.setAccessibleText(DesktopText.of("publish.publish-stage.chapter-list"));
         captions.setCellFactory(l -> new CueCell(null));
         captions.setId("captions");
-        Label none = new Label(DesktopText.of("publish.publish-stage.no-take-has-a-transcript"));
-        none.getStyleClass().add("empty");
-        captions.setPlaceholder(none);
-        lists.add("chapters", DesktopText.of("publish.publish-stage.chapters"), chapters);
-        lists.add("captions", DesktopText.of("publish.publish-stage.captions"), captions);
-        lists.add("cover", DesktopText.of("publish.publish-stage.cover"), coverPage.view());
-        lists.add("template", DesktopText.of("publish.publish-stage.template"), template.view());
-        lists.onShown(name -> {
-            if (name.equals("cover")) {
-                coverPage.fetch();
-            }
-        });
-        HBox.setHgrow(lists.view(), Priority.ALWAYS);
-        lists.view().setMinWidth(240);
-        outputs.view().setMinWidth(360);
-        outputs.view().setMaxWidth(360);
-        HBox all = new HBox(18, left, lists.view(), outputs.view());
-        all.getStyleClass().add("stage");
-        return all;
+        captions.setPlaceholder(Labels.empty(DesktopText.of("publish.publish-stage.no-take-has-a-transcript")));
     }
 
     @Override
@@ -308,49 +314,5 @@ public final class PublishStage implements StageView {
                 Platform.runLater(() -> session.jobs().say(e.getMessage()));
             }
         });
-    }
-
-    /** A chapter or caption with its time. */
-    private static final class CueCell extends ListCell<TimedText.Cue> {
-        private final BiConsumer<ImageView, TimedText.Cue> picture;
-        private final ImageView seen = new ImageView();
-        private final Label time = new Label();
-        private final Label text = new Label();
-        private final HBox row = new HBox(8, time, text);
-
-        /** @param picture puts what is seen in a cue into a view; null where none is shown */
-        CueCell(BiConsumer<ImageView, TimedText.Cue> picture) {
-            this.picture = picture;
-            if (picture != null) {
-                seen.setFitWidth(SEEN_WIDTH);
-                seen.setFitHeight(SEEN_WIDTH * 9.0 / 16);
-                row.getChildren().add(0, seen);
-            }
-            time.getStyleClass().add("small");
-            time.setMinWidth(58);
-            text.setWrapText(true);
-            text.setMinWidth(0);
-            row.setAlignment(picture == null ? Pos.TOP_LEFT : Pos.CENTER_LEFT);
-            setMaxWidth(USE_PREF_SIZE);
-        }
-
-        @Override
-        protected void updateItem(TimedText.Cue cue, boolean none) {
-            super.updateItem(cue, none);
-            setText(null);
-            if (none || cue == null) {
-                setGraphic(null);
-                return;
-            }
-            if (!prefWidthProperty().isBound()) {
-                prefWidthProperty().bind(getListView().widthProperty().subtract(24));
-            }
-            if (picture != null) {
-                picture.accept(seen, cue);
-            }
-            time.setText(cue.span().start().toString());
-            text.setText(cue.text().replace('\n', ' '));
-            setGraphic(row);
-        }
     }
 }

@@ -79,7 +79,7 @@ final class ScriptHeat extends DrawnPane {
         if (s != null) {
             double share =
                     programme.cues().window(s.id()).map(TalkWindow::share).orElse(0.0);
-            tip.setText(DesktopText.of("script.heat.part", ScriptStage.name(s), s.start(), 100 * share));
+            tip.setText(DesktopText.of("script.heat.part", WindowCell.name(s), s.start(), 100 * share));
         }
     }
 

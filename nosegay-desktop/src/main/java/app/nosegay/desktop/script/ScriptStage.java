@@ -1,20 +1,15 @@
 package app.nosegay.desktop.script;
 
 import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.desktop.controls.Lamplight;
-import app.nosegay.desktop.controls.Petals;
 import app.nosegay.desktop.controls.Tabs;
 import app.nosegay.desktop.session.FindingList;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Segment;
-import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.plan.terms.Side;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.TalkWindow;
-import app.nosegay.script.Wordings;
 import app.nosegay.standins.ReadThrough;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -26,7 +21,6 @@ import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SplitPane;
@@ -35,15 +29,12 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Rectangle;
 
 /** What will be said when, and does it fit in the seconds there are. */
 public final class ScriptStage implements StageView {
-    private static final double BAR = 62;
     /** Words stay readable for a moment after they were said. */
     private static final Length STAYS = Length.ofMillis(600);
 
@@ -75,7 +66,7 @@ public final class ScriptStage implements StageView {
         voice = new VoicePanel(session);
         windows.setId("windows");
         windows.setAccessibleText(DesktopText.of("script.script-stage.talk-windows"));
-        windows.setCellFactory(l -> new WindowCell());
+        windows.setCellFactory(l -> new WindowCell(l, () -> programme));
         windows.setMinWidth(322);
         windows.setMaxWidth(322);
         windows.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> showSegment());
@@ -206,7 +197,7 @@ public final class ScriptStage implements StageView {
         if (s == null || programme == null) {
             return;
         }
-        title.setText(name(s) + "  " + s.duration());
+        title.setText(WindowCell.name(s) + "  " + s.duration());
         programme.cues().window(s.id()).ifPresent(w -> {
             fit.setText(DesktopText.of(
                     "script.script-stage.s-to-say-s-to",
@@ -224,22 +215,6 @@ public final class ScriptStage implements StageView {
         });
         ruler.show(s, programme.cues());
         heat.show(programme, s);
-    }
-
-    static String name(Segment s) {
-        String what = Wordings.capital(
-                s.kind() == SegmentKind.SWITCH || s.move() == null || s.kind() == SegmentKind.DEMO
-                        ? s.kind() == SegmentKind.TALK
-                                ? s.block().name()
-                                : s.kind().word()
-                        : s.move());
-        String side = s.side() == Side.LEFT || s.side() == Side.RIGHT
-                ? ", " + s.side().word()
-                : "";
-        String turn = s.round() != null
-                ? DesktopText.of("script.script-stage.round", s.round())
-                : s.set() != null ? DesktopText.of("script.script-stage.set", s.set()) : "";
-        return what + side + turn;
     }
 
     @Override
@@ -330,56 +305,5 @@ public final class ScriptStage implements StageView {
         words.setText("");
         ruler.hear(null, null);
         heat.hear(null);
-    }
-
-    /** A segment with how full its talk window is. */
-    private final class WindowCell extends ListCell<Segment> {
-        private final Label at = new Label();
-        private final Label what = new Label();
-        private final Rectangle full = new Rectangle(0, 9);
-        private final Rectangle over = new Rectangle(0, 9);
-        private final Pane bar = new Pane(full, over);
-        private final Label mark = new Label();
-        private final HBox row = new HBox(8, at, what, bar, mark);
-
-        WindowCell() {
-            at.getStyleClass().add("small");
-            at.setMinWidth(40);
-            HBox.setHgrow(what, Priority.ALWAYS);
-            what.setMaxWidth(Double.MAX_VALUE);
-            what.setMinWidth(0);
-            bar.setMinWidth(BAR);
-            bar.setMaxSize(BAR, 9);
-            bar.getStyleClass().add("window-bar");
-            mark.setMinWidth(14);
-            row.setAlignment(Pos.CENTER_LEFT);
-            prefWidthProperty().bind(windows.widthProperty().subtract(20));
-            setMaxWidth(USE_PREF_SIZE);
-        }
-
-        @Override
-        protected void updateItem(Segment s, boolean none) {
-            super.updateItem(s, none);
-            setText(null);
-            setGraphic(none || s == null ? null : row);
-            if (none || s == null || programme == null) {
-                return;
-            }
-            at.setText("" + s.start());
-            what.setText(name(s));
-            TalkWindow w = programme.cues().window(s.id()).orElse(null);
-            double share = w == null ? 0 : w.share();
-            full.setWidth(BAR * Math.min(1, share));
-            Lamplight.paint(bar, () -> {
-                full.setFill(Petals.of(s.kind()));
-                over.setFill(Petals.caution());
-            });
-            boolean overfull = w != null && w.isOverfull();
-            over.setWidth(overfull ? 6 : 0);
-            over.setX(BAR - 6);
-            mark.setText(w != null && w.left() > 0 ? "" + w.left() : "");
-            mark.getStyleClass().setAll("label", "severity-stop");
-            setAccessibleText(name(s) + DesktopText.of("script.script-stage.per-cent-full", 100 * share));
-        }
     }
 }

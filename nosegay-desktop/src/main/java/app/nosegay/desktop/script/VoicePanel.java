@@ -75,6 +75,12 @@ final class VoicePanel {
         styleHeard.setOnAction(e -> session.apply(
                 DesktopText.of("script.voice-panel.own-phrases"),
                 session.workout().withScript(session.workout().script().withStyle(ownStyle))));
+        view = new ScrollPane(page());
+        view.setFitToWidth(true);
+        view.getStyleClass().add("plain-scroll");
+    }
+
+    private VBox page() {
         HBox phrases = row(
                 new Label(DesktopText.of("script.voice-panel.a-set-starts-with")),
                 start,
@@ -87,7 +93,7 @@ final class VoicePanel {
                 new Label(DesktopText.of("script.voice-panel.and-while-working")),
                 working,
                 heard);
-        VBox all = new VBox(
+        return new VBox(
                 8,
                 rates,
                 phrases,
@@ -98,9 +104,6 @@ final class VoicePanel {
                 avoid,
                 new Label(DesktopText.of("script.voice-panel.sources-of-claims-claim-source")),
                 sources);
-        view = new ScrollPane(all);
-        view.setFitToWidth(true);
-        view.getStyleClass().add("plain-scroll");
     }
 
     private static TextField rate(String id) {

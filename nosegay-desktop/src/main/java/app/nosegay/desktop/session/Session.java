@@ -2,13 +2,9 @@ package app.nosegay.desktop.session;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.jobs.FailureLog;
-import app.nosegay.jobs.RecentWorkouts;
-import app.nosegay.jobs.UnsavedWorkouts;
-import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.standins.GuideVoice;
-import app.nosegay.workout.Difference;
 import app.nosegay.workout.History;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
@@ -18,14 +14,9 @@ import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicLong;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -44,16 +35,10 @@ public final class Session {
     private final SessionTakes takes = new SessionTakes(this);
     private final SessionExports exports = new SessionExports(this);
     private final SessionSight sight = new SessionSight(jobs, this::workout, this::media, this::media);
-    private final ExecutorService computing = Executors.newSingleThreadExecutor(r -> {
-        Thread t = new Thread(r, "computing");
-        t.setDaemon(true);
-        return t;
-    });
-    private final AtomicLong wanted = new AtomicLong();
     private final ReadOnlyObjectWrapper<Workout> workout = new ReadOnlyObjectWrapper<>(Workout.EMPTY);
-    private final ReadOnlyObjectWrapper<Programme> programme = new ReadOnlyObjectWrapper<>();
+    private final LatestProgramme latest = new LatestProgramme(this::opened, this::folder);
+    private final Openings openings = new Openings(this);
     private final PauseTransition typing = new PauseTransition(TYPING_PAUSE);
-    private final ReadOnlyBooleanWrapper outdated = new ReadOnlyBooleanWrapper();
     private History history = new History(Workout.EMPTY);
     private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
     private final TakePictures pictures = new TakePictures(take -> media.proxy(take));
@@ -65,8 +50,6 @@ public final class Session {
     private int typingRun;
     /** Counts the workouts that were open in this window, so that what was begun for one does not land in another. */
     private long opened;
-    /** The one the shown programme is of. */
-    private long shownOf = -1;
 
     public Session() {
         typing.setOnFinished(e -> typingRun++);
@@ -112,7 +95,7 @@ public final class Session {
 
     /** The programme that follows from the workout; behind by a moment while it is computed. */
     public ReadOnlyObjectProperty<Programme> programme() {
-        return programme.getReadOnlyProperty();
+        return latest.programme();
     }
 
     /** Where the workout is kept and whether that is up to date, for the status line. */
@@ -141,8 +124,8 @@ public final class Session {
 
     /** Changes the run sheet as {@code edit} says; one that was made from an older sheet would change other lines. */
     public void edit(SheetEdit edit) {
-        boolean behind = programme.get() == null
-                || !programme.get().timeline().sheet().text().equals(workout().sheet());
+        boolean behind = programme().get() == null
+                || !programme().get().timeline().sheet().text().equals(workout().sheet());
         if (behind) {
             jobs.say(DesktopText.of("session.session.still-computing"));
             return;
@@ -203,41 +186,7 @@ public final class Session {
 
     private void compute() {
         workout.set(workout());
-        long mine = wanted.incrementAndGet();
-        long of = opened;
-        Workout now = workout();
-        WorkoutMedia from = media;
-        if (computing.isShutdown()) {
-            return; // the window is closing
-        }
-        computing.execute(() -> {
-            if (mine == wanted.get()) {
-                try {
-                    Programme next = from.programme(now);
-                    Platform.runLater(() -> show(mine, of, next));
-                } catch (RuntimeException | Error e) {
-                    FailureLog.record("computing", e);
-                    Platform.runLater(() -> failed(of));
-                }
-            }
-        });
-    }
-
-    private void show(long asked, long of, Programme next) {
-        if (asked == wanted.get()) {
-            outdated.set(false);
-            shownOf = of;
-            programme.set(next);
-        }
-    }
-
-    /** The last good state stays and is marked as old; that of another workout does not. */
-    private void failed(long of) {
-        outdated.set(true);
-        if (of == opened && shownOf != opened) {
-            shownOf = opened;
-            programme.set(WorkoutMedia.none(folder()).programme(Workout.EMPTY));
-        }
+        latest.compute(opened, media, workout());
     }
 
     /** Says on the status line what was just done. */
@@ -245,9 +194,8 @@ public final class Session {
         keeping.showState(text);
     }
 
-    /** Whether computing failed, so that what is shown is older than the workout. */
     public ReadOnlyBooleanProperty outdated() {
-        return outdated.getReadOnlyProperty();
+        return latest.outdated();
     }
 
     /** Which of the workouts opened in this window is open now; for {@link #isOpen}. */
@@ -275,16 +223,16 @@ public final class Session {
                 Workout.EMPTY);
     }
 
-    private void leaving(Runnable next, Workout start) {
+    void leaving(Runnable next, Workout start) {
         keeping.leave(() -> {
             Optional<Path> unsaved = keeping.unsaved();
             next.run();
             start(start);
-            unsaved.ifPresent(this::offerAgain);
+            unsaved.ifPresent(openings::offerAgain);
         });
     }
 
-    private void start(Workout start) {
+    void start(Workout start) {
         opened++;
         history = new History(start);
         changedAt = FileTime.fromMillis(0);
@@ -293,75 +241,24 @@ public final class Session {
         compute();
     }
 
-    /** The workout that was just left was never saved: it is kept, and one click brings it back. */
-    private void offerAgain(Path kept) {
-        notices.say(
-                DesktopText.of("session.session.kept-unsaved"),
-                new Notice.Way(DesktopText.of("session.session.open-it-again"), () -> goOn(kept)));
-    }
-
     /** Opens a workout file; changes an earlier session could not save come back as a step that can be undone. */
     public void open(Path file) {
-        Path path = file.toAbsolutePath().normalize();
-        jobs.run(
-                DesktopText.of("session.session.opening", path.getFileName()),
-                progress -> WorkoutFile.read(path),
-                read -> keeping.leave(() -> {
-                    Optional<Path> unsaved = keeping.unsaved();
-                    Optional<Workout> changed = keeping.opened(path, read);
-                    start(read.workout());
-                    unsaved.ifPresent(this::offerAgain);
-                    changed.ifPresent(c -> recover(read.workout(), c));
-                    takes.read();
-                    takes.offerCutOff(folder());
-                    remember(path);
-                }));
-    }
-
-    /** The first screen shows it from now on. */
-    private void remember(Path file) {
-        jobs.beside(
-                DesktopText.of("session.session.opening", file.getFileName()),
-                () -> {
-                    try {
-                        RecentWorkouts.touch(file);
-                    } catch (IOException e) {
-                        FailureLog.note("recent", e);
-                    }
-                    return file;
-                },
-                done -> {});
+        openings.open(file);
     }
 
     /** Opens a workout that was never saved, to go on with it. */
     public void goOn(Path unsaved) {
-        jobs.run(
-                DesktopText.of("session.session.opening", unsaved.getFileName()),
-                progress -> WorkoutFile.open(unsaved),
-                workout -> {
-                    try {
-                        UnsavedWorkouts.Place place = UnsavedWorkouts.again(unsaved);
-                        leaving(() -> keeping.goOn(place), workout);
-                        takes.read();
-                    } catch (IOException e) {
-                        jobs.say(e.getMessage());
-                    }
-                });
+        openings.goOn(unsaved);
     }
 
-    /** Brings back what was changed before Nosegay ended without saving, and lets it be chosen or not. */
-    private void recover(Workout saved, Workout changed) {
-        String what = String.join(", ", Difference.between(saved, changed));
-        history.apply(DesktopText.of("session.session.changes-recovered-from-the-last"), changed);
+    /** What was changed before Nosegay ended, as a step that can be undone. */
+    void recovered(String name, Workout changed) {
+        history.apply(name, changed);
         compute();
-        showState(DesktopText.of("session.session.changes-of-the-last-session"));
-        notices.ofWorkout(
-                DesktopText.of("session.session.nosegay-ended-last-time-before", what),
-                new Notice.Way(DesktopText.of("session.session.keep-the-changes"), () -> save(null)),
-                new Notice.Way(DesktopText.of("session.session.back-to-what-was-saved"), () -> {
-                    undo();
-                    save(null);
-                }));
+    }
+
+    WorkoutKeeping keeping() {
+        return keeping;
     }
 
     /** The takes are read: the programme follows from them. */
@@ -384,7 +281,7 @@ public final class Session {
                 stored -> {
                     history = new History(stored);
                     takes.read();
-                    file().ifPresent(this::remember);
+                    file().ifPresent(openings::remember);
                 },
                 theirs -> {
                     history.apply(DesktopText.of("session.session.changes-made-elsewhere"), theirs);
@@ -428,11 +325,6 @@ public final class Session {
         sight.close();
         jobs.close();
         keeping.close();
-        computing.shutdown();
-        try {
-            computing.awaitTermination(3, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
+        latest.close();
     }
 }

@@ -15,6 +15,7 @@ import app.nosegay.plan.bed.HeaderSentence;
 import app.nosegay.plan.bed.Leaf;
 import app.nosegay.plan.bed.Part;
 import app.nosegay.plan.check.PlanReport;
+import app.nosegay.plan.edit.PieceEdits;
 import app.nosegay.plan.sheet.RunSheet;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.terms.SideWay;
@@ -103,6 +104,10 @@ final class BedDesk {
     void showRound(BedRow row, int round) {
         rounds.put(row.block().slug(), round);
         refresh();
+    }
+
+    PieceEdits pieceEdits() {
+        return new PieceEdits(sheet());
     }
 
     BedEdits edits() {
@@ -221,9 +226,9 @@ final class BedDesk {
         }));
     }
 
-    void join(Spot from, Spot onto, BedEdits.Join how) {
+    void join(Spot from, Spot onto, PieceEdits.Join how) {
         gesture(() ->
-                edits().join(choice.lineOf(from), choice.lineOf(onto), how).ifPresent(e -> edit(e, onto)));
+                pieceEdits().join(choice.lineOf(from), choice.lineOf(onto), how).ifPresent(e -> edit(e, onto)));
     }
 
     /** Says something of the chosen leaf or block. */

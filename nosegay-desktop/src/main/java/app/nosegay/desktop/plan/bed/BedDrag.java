@@ -1,8 +1,8 @@
 package app.nosegay.desktop.plan.bed;
 
 import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.plan.bed.BedEdits;
 import app.nosegay.plan.bed.Leaf;
+import app.nosegay.plan.edit.PieceEdits;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -161,10 +161,10 @@ final class BedDrag {
 
     private ContextMenu joinMenu(Spot from, Spot to) {
         ContextMenu menu = new ContextMenu();
-        Map<BedEdits.Join, String> words = new EnumMap<>(BedEdits.Join.class);
-        words.put(BedEdits.Join.ONE_REP, DesktopText.of("plan.bed.join-one-rep"));
-        words.put(BedEdits.Join.BUILD, DesktopText.of("plan.bed.join-build"));
-        words.put(BedEdits.Join.SUPERSET, DesktopText.of("plan.bed.join-superset"));
+        Map<PieceEdits.Join, String> words = new EnumMap<>(PieceEdits.Join.class);
+        words.put(PieceEdits.Join.ONE_REP, DesktopText.of("plan.bed.join-one-rep"));
+        words.put(PieceEdits.Join.BUILD, DesktopText.of("plan.bed.join-build"));
+        words.put(PieceEdits.Join.SUPERSET, DesktopText.of("plan.bed.join-superset"));
         words.forEach((how, text) -> {
             MenuItem item = new MenuItem(text);
             item.setId("bed-join-" + how.name().toLowerCase(Locale.ROOT));

@@ -4,6 +4,7 @@ import app.nosegay.plan.bed.BedItem;
 import app.nosegay.plan.bed.BedRow;
 import app.nosegay.plan.bed.Gap;
 import app.nosegay.plan.edit.SheetOrder;
+import app.nosegay.plan.edit.SheetPieces;
 import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
@@ -36,7 +37,7 @@ final class BedPlacing {
                 BedRow row = choice().rows().get(choice().spot().row());
                 int index = choice().leafIndex(behind);
                 desk.edit(
-                        desk.edits().addRest(row.line(), index, "rest " + FIRST_REST.clock()),
+                        desk.pieceEdits().addRest(row.line(), index, "rest " + FIRST_REST.clock()),
                         choice().spot().row(),
                         index);
             }
@@ -48,7 +49,7 @@ final class BedPlacing {
         desk.gesture(() -> {
             if (choice().rows().isEmpty()) {
                 String block = "circuit  work 0:40  rest 0:20";
-                desk.edit(desk.edits().addBlock(0, List.of(block, "  " + written)), new Spot(0, 0));
+                desk.edit(desk.pieceEdits().addBlock(0, List.of(block, "  " + written)), new Spot(0, 0));
                 return;
             }
             BedRow row = choice().rows().get(choice().spot().row());
@@ -65,7 +66,7 @@ final class BedPlacing {
                     : 0;
             int index = choice().leafIndex(choice().spot().at(at));
             desk.edit(
-                    desk.edits().addMove(row.line(), index, written),
+                    desk.pieceEdits().addMove(row.line(), index, written),
                     choice().spot().row(),
                     index);
         });
@@ -78,7 +79,7 @@ final class BedPlacing {
                     ? 0
                     : choice().rows().get(choice().spot().row()).line();
             desk.edit(
-                    desk.edits().addBlock(line, List.of(head)),
+                    desk.pieceEdits().addBlock(line, List.of(head)),
                     new Spot(choice().rows().isEmpty() ? 0 : choice().spot().row() + 1, Spot.TAG));
         });
     }
@@ -97,7 +98,7 @@ final class BedPlacing {
             Spot after = choice().spot().isTag()
                     ? choice().spot()
                     : choice().spot().at(Math.max(Spot.TAG, choice().spot().item() - 1));
-            desk.edit(desk.edits().remove(choice().chosenLines()), after);
+            desk.edit(desk.pieceEdits().remove(choice().chosenLines()), after);
         });
     }
 
@@ -108,7 +109,7 @@ final class BedPlacing {
                             && !BedChoice.hasLine(choice().item(choice().spot()).orElseThrow())) {
                 return;
             }
-            SheetEdit edit = desk.edits().duplicate(choice().lineOf(choice().spot()));
+            SheetEdit edit = desk.pieceEdits().duplicate(choice().lineOf(choice().spot()));
             if (choice().spot().isTag()) {
                 desk.edit(edit, new Spot(choice().spot().row() + 1, Spot.TAG));
             } else {
@@ -123,7 +124,8 @@ final class BedPlacing {
             return "";
         }
         List<String> lines = new ArrayList<>();
-        choice().chosenLines().forEach(l -> lines.addAll(desk.edits().piece(l)));
+        SheetPieces pieces = new SheetPieces(desk.sheet());
+        choice().chosenLines().forEach(l -> lines.addAll(pieces.piece(l)));
         return String.join("\n", lines) + "\n";
     }
 
@@ -131,7 +133,7 @@ final class BedPlacing {
     void paste(List<String> lines) {
         desk.gesture(() -> {
             SheetEdit edit =
-                    desk.edits().paste(choice().rows().isEmpty() ? 0 : choice().lineOf(choice().spot()), lines);
+                    desk.pieceEdits().paste(choice().rows().isEmpty() ? 0 : choice().lineOf(choice().spot()), lines);
             if (choice().rows().isEmpty() || !lines.get(0).startsWith(" ")) {
                 desk.edit(
                         edit,
@@ -212,7 +214,7 @@ final class BedPlacing {
             int line = choice().lineOf(from);
             int index = choice().leafIndex(to);
             boolean sameRow = from.row() == to.row();
-            desk.edits()
+            desk.pieceEdits()
                     .carry(line, choice().rows().get(to.row()).line(), index)
                     .ifPresent(e -> {
                         int after = index - (sameRow && choice().leafIndex(from) < index ? 1 : 0);

@@ -16,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.control.cell.TextFieldListCell;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.ScrollEvent;
@@ -130,19 +131,12 @@ final class FieldButton extends Button {
         TextField text = new TextField(typed.isEmpty() ? field.written().isEmpty() ? "" : field.shown() : typed);
         text.setId("value-text");
         text.setPrefWidth(WIDTH);
-        ListView<Choice> list = new ListView<>();
-        list.setId("value-choices");
-        list.getItems().setAll(source.choices());
-        list.setCellFactory(javafx.scene.control.cell.TextFieldListCell.forListView(new ChoiceText()));
-        list.setPrefHeight(ROW * Math.min(MOST_ROWS, list.getItems().size()) + 4);
-        list.setPrefWidth(WIDTH);
+        ListView<Choice> list = choices();
         Label refused = new Label(DesktopText.of("plan.bed.value-refused"));
         refused.getStyleClass().add("problem");
         refused.setVisible(false);
         refused.setManaged(false);
         VBox sheet = new VBox(4, text, refused, list);
-        list.setManaged(!list.getItems().isEmpty());
-        list.setVisible(!list.getItems().isEmpty());
         sheet.getStyleClass().add("choices");
         sheet.getStylesheets().setAll(getScene().getStylesheets());
         popup.getContent().add(sheet);
@@ -158,24 +152,8 @@ final class FieldButton extends Button {
             refused.setManaged(read.isEmpty());
             read.ifPresent(take);
         });
-        text.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
-            if (e.getCode() == KeyCode.DOWN && !list.getItems().isEmpty()) {
-                list.requestFocus();
-                list.getSelectionModel()
-                        .select(Math.max(0, list.getSelectionModel().getSelectedIndex()));
-                e.consume();
-            } else if (e.getCode() == KeyCode.ESCAPE) {
-                popup.hide();
-                e.consume();
-            }
-        });
-        list.setOnMouseClicked(e -> chosen(list).map(Choice::written).ifPresent(take));
-        list.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
-            if (e.getCode() == KeyCode.ENTER) {
-                chosen(list).map(Choice::written).ifPresent(take);
-                e.consume();
-            }
-        });
+        text.addEventFilter(KeyEvent.KEY_PRESSED, e -> intoList(e, list, popup));
+        onChosen(list, take);
         Bounds at = localToScreen(getBoundsInLocal());
         popup.show(this, at.getMinX(), at.getMaxY() + 2);
         text.requestFocus();
@@ -184,6 +162,39 @@ final class FieldButton extends Button {
         } else {
             text.end();
         }
+    }
+
+    private ListView<Choice> choices() {
+        ListView<Choice> list = new ListView<>();
+        list.setId("value-choices");
+        list.getItems().setAll(source.choices());
+        list.setCellFactory(TextFieldListCell.forListView(new ChoiceText()));
+        list.setPrefHeight(ROW * Math.min(MOST_ROWS, list.getItems().size()) + 4);
+        list.setPrefWidth(WIDTH);
+        list.setManaged(!list.getItems().isEmpty());
+        list.setVisible(!list.getItems().isEmpty());
+        return list;
+    }
+
+    private static void intoList(KeyEvent e, ListView<Choice> list, Popup popup) {
+        if (e.getCode() == KeyCode.DOWN && !list.getItems().isEmpty()) {
+            list.requestFocus();
+            list.getSelectionModel().select(Math.max(0, list.getSelectionModel().getSelectedIndex()));
+            e.consume();
+        } else if (e.getCode() == KeyCode.ESCAPE) {
+            popup.hide();
+            e.consume();
+        }
+    }
+
+    private static void onChosen(ListView<Choice> list, Consumer<String> take) {
+        list.setOnMouseClicked(e -> chosen(list).map(Choice::written).ifPresent(take));
+        list.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+                chosen(list).map(Choice::written).ifPresent(take);
+                e.consume();
+            }
+        });
     }
 
     private static Optional<Choice> chosen(ListView<Choice> list) {

@@ -1,4 +1,4 @@
-package app.nosegay.review;
+package app.nosegay.review.said;
 
 import app.nosegay.calls.Call;
 import app.nosegay.captions.Caption;
@@ -11,7 +11,6 @@ import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
-import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -74,18 +73,6 @@ public record ScriptLineMatch(ScriptLine line, String take, Time<Axis.Take> time
                 .orElseThrow()
                 .start()
                 .plus(line.start().since(start));
-    }
-
-    /** What should be said where it was not, as far as viewers rely on it. */
-    static List<Misstatement> unsaid(Timeline timeline, Match match, List<ScriptLineMatch> said) {
-        return reliedOn(said).stream()
-                .filter(l -> !l.isSaid())
-                .map(l -> {
-                    Time<Axis.Take> due = l.due(timeline, match);
-                    return new Misstatement(
-                            null, l.take(), new Span<>(due, due), "", l.line().text(), "");
-                })
-                .toList();
     }
 
     /** Whether a call is nothing but a part of this line, which coaches. */

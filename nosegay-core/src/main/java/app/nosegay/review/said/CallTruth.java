@@ -1,4 +1,4 @@
-package app.nosegay.review;
+package app.nosegay.review.said;
 
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
@@ -7,9 +7,7 @@ import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
-import app.nosegay.plan.terms.Amount;
 import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.plan.terms.SideWay;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
@@ -19,8 +17,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Settles the units of spoken calls by the plan, and what was true at their moment by the match. */
 public final class CallTruth {
@@ -162,7 +158,7 @@ public final class CallTruth {
             }
             case ROUNDS_LEFT -> roundsLeft(c, p, t);
             case ORDINAL -> ordinal(c, p, t);
-            case TOTAL -> nearest(c.value(), totals(c.of()));
+            case TOTAL -> nearest(c.value(), PlanTotals.of(timeline, c.of()));
             case REST -> off(t, true);
             case START -> off(t, false);
             case SWITCH_SIDE -> switchOff(t);
@@ -283,82 +279,6 @@ public final class CallTruth {
             }
         }
         return last;
-    }
-
-    private List<Double> totals(String of) {
-        List<Segment> work = timeline.segments().stream()
-                .filter(s -> s.kind() == SegmentKind.WORK)
-                .toList();
-        // Where viewers do more than is shown, it is their dose that is told.
-        List<Amount> doses = work.stream()
-                .filter(s -> s.line() != null)
-                .flatMap(s -> s.line().attributes().over(s.block().attributes()).dose().stream())
-                .toList();
-        return switch (of == null ? "" : of) {
-            case "moves" -> {
-                List<Double> right = new ArrayList<>(
-                        List.of((double) timeline.workMoves(true).size(), (double)
-                                timeline.workMoves(false).size()));
-                timeline.segments().stream()
-                        .map(Segment::block)
-                        .distinct()
-                        .forEach(b -> right.add((double) work.stream()
-                                .filter(s -> s.block().equals(b))
-                                .map(Segment::move)
-                                .distinct()
-                                .count()));
-                yield right.stream().filter(v -> v > 0).toList();
-            }
-            case "rounds" ->
-                timeline.roundsByBlock().values().stream().map(r -> (double) r).toList();
-            case "sets" ->
-                Stream.concat(
-                                work.stream()
-                                        .filter(s -> s.set() != null)
-                                        .collect(Collectors.groupingBy(
-                                                Segment::block,
-                                                Collectors.mapping(Segment::set, Collectors.maxBy(Integer::compare))))
-                                        .values()
-                                        .stream()
-                                        .map(s -> (double) s.orElseThrow()),
-                                doses.stream().map(d -> (double) d.sets()))
-                        .distinct()
-                        .toList();
-            case "reps" ->
-                Stream.concat(
-                                work.stream().filter(s -> s.reps() != null).flatMap(CallTruth::countedAs),
-                                doses.stream().filter(d -> d.reps() != null).map(d -> (double) d.reps()))
-                        .distinct()
-                        .toList();
-            case "minutes" ->
-                List.of(
-                        (double) Math.round(timeline.total().seconds() / 60),
-                        Math.floor(timeline.total().seconds() / 60));
-            case "warm-up-minutes" ->
-                List.of((double) Math.round(timeline.total(SegmentKind.WARMUP).seconds() / 60));
-            case "work-seconds" ->
-                Stream.concat(
-                                timeline.intervals().stream()
-                                        .filter(i -> i.kind() == SegmentKind.WORK)
-                                        .map(i -> i.length().seconds()),
-                                // Of a move done in halves the time of one side is told as well.
-                                work.stream().map(s -> s.duration().seconds()))
-                        .distinct()
-                        .toList();
-            case "rest-seconds" ->
-                timeline.intervals().stream()
-                        .filter(i -> i.kind() == SegmentKind.REST)
-                        .map(i -> i.length().seconds())
-                        .distinct()
-                        .toList();
-            default -> List.of();
-        };
-    }
-
-    /** The repetitions of a segment as they may be told: in all, or of each side where sides alternate. */
-    private static Stream<Double> countedAs(Segment s) {
-        double reps = s.reps();
-        return s.way() == SideWay.ALTERNATE ? Stream.of(reps, reps / 2) : Stream.of(reps);
     }
 
     private static Double nearest(Integer said, Collection<Double> right) {

@@ -1,4 +1,4 @@
-package app.nosegay.review;
+package app.nosegay.review.said;
 
 import app.nosegay.calls.Call;
 
