@@ -8,6 +8,7 @@ import app.nosegay.cut.MatchNotes;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.review.said.Spoken;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.SampleSheets;

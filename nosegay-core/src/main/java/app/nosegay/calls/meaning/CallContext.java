@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 
 /** What was heard up to here: the calls, whether work goes on, and since when. */
-final class CallContext {
+final class CallContext extends CallHistory {
     /** Work of unknown length is taken to be over after this, in seconds, though nobody said so. */
     private static final double LONGEST_WORK = 100;
     /** A count ends this near to where a call of the seconds left put the end, in seconds. */
@@ -45,8 +45,6 @@ final class CallContext {
     /** This soon after a "rest", in seconds, nobody works. */
     private static final double JUST_SAID = 6;
 
-    private final Speech speech;
-    private final List<Call> calls = new ArrayList<>();
     private boolean working;
     /** Whether the time left was ever told while working. */
     private boolean timeToldAtWork;
@@ -56,16 +54,13 @@ final class CallContext {
     private boolean previewed;
 
     CallContext(Speech speech) {
-        this.speech = speech;
+        super(speech);
     }
 
-    List<Call> calls() {
-        return calls;
-    }
-
+    @Override
     void add(Call call) {
         timeToldAtWork |= working && call.kind() == CallKind.SECONDS_LEFT;
-        calls.add(call);
+        super.add(call);
     }
 
     /** Work starts with {@code f}. */
@@ -138,7 +133,7 @@ final class CallContext {
     boolean isSwitchedOver(FoundCall f) {
         Call last = null;
         Call before = null;
-        for (Call c : calls) {
+        for (Call c : calls()) {
             if (c.kind() == CallKind.SWITCH_SIDE) {
                 before = last;
                 last = c;
@@ -196,18 +191,9 @@ final class CallContext {
                 : OptionalDouble.empty();
     }
 
-    private Call last(CallKind kind, double atLeast) {
-        for (int i = calls.size() - 1; i >= 0; i--) {
-            if (calls.get(i).kind() == kind && calls.get(i).value() >= atLeast) {
-                return calls.get(i);
-            }
-        }
-        return null;
-    }
-
     /** How long work was said to last, in seconds. */
     private OptionalDouble workSeconds() {
-        return calls.stream()
+        return calls().stream()
                 .filter(c -> c.kind() == CallKind.TOTAL && "work-seconds".equals(c.of()))
                 .mapToDouble(c -> Math.max(c.value(), c.to() == null ? 0 : c.to()))
                 .max();
@@ -227,7 +213,7 @@ final class CallContext {
         Call counted = last(CallKind.REP_COUNT);
         return counted != null
                 && saidWithin(CallKind.REP_COUNT, JUST_SAID, f)
-                && calls.stream()
+                && calls().stream()
                         .anyMatch(c -> c.kind() == CallKind.TOTAL
                                 && "reps".equals(c.of())
                                 && c.value().equals(counted.to()));
@@ -240,16 +226,6 @@ final class CallContext {
                 && left.value() <= FEWEST_COUNTED
                 && saidWithin(CallKind.REPS_LEFT, SLOWEST_REP * left.value() + seconds, f)
                 && !isSaidSince(CallKind.NEXT_UP, CallKind.REPS_LEFT);
-    }
-
-    /** Whether a figure of that kind was told. */
-    boolean isTotalSaid(String of) {
-        return calls.stream().anyMatch(c -> c.kind() == CallKind.TOTAL && of.equals(c.of()));
-    }
-
-    /** Whether that figure of that kind was told. */
-    boolean isTotalSaid(String of, int value) {
-        return calls.stream().anyMatch(c -> c.kind() == CallKind.TOTAL && of.equals(c.of()) && c.value() == value);
     }
 
     /** Whether work goes by the clock. */
@@ -305,7 +281,7 @@ final class CallContext {
 
     /** Whether a rest has lasted just as long as rests were said to. */
     boolean isRestOver(FoundCall f) {
-        OptionalDouble length = calls.stream()
+        OptionalDouble length = calls().stream()
                 .filter(c -> c.kind() == CallKind.TOTAL && "rest-seconds".equals(c.of()))
                 .mapToDouble(Call::value)
                 .min();
@@ -350,15 +326,6 @@ final class CallContext {
         return seconds >= 2 && seconds > count(CallKind.REPS_LEFT) + count(CallKind.REP_COUNT);
     }
 
-    private long count(CallKind kind) {
-        return calls.stream().filter(c -> c.kind() == kind).count();
-    }
-
-    private boolean since(CallKind kind, Time<Axis.Take> moment) {
-        Call last = last(kind);
-        return last != null && !last.time().isBefore(moment);
-    }
-
     /** Whether {@code count} just ended; a count down lasts at least its seconds, whatever the caption's times. */
     boolean isJustAfter(Call count, FoundCall f) {
         double since = speech.start(f.from()).since(count.time()).seconds();
@@ -371,25 +338,4 @@ final class CallContext {
         return lastStart != null && since(kind, lastStart);
     }
 
-    /** Whether {@code kind} was said after the last {@code other}. */
-    boolean isSaidSince(CallKind kind, CallKind other) {
-        Call last = last(kind);
-        Call before = last(other);
-        return last != null && (before == null || !last.time().isBefore(before.time()));
-    }
-
-    Call last(CallKind kind) {
-        for (int i = calls.size() - 1; i >= 0; i--) {
-            if (calls.get(i).kind() == kind) {
-                return calls.get(i);
-            }
-        }
-        return null;
-    }
-
-    /** Whether {@code kind} was said, to its end, less than {@code seconds} before {@code f}. */
-    boolean saidWithin(CallKind kind, double seconds, FoundCall f) {
-        Call last = last(kind);
-        return last != null && speech.start(f.from()).since(last.end()).seconds() < seconds;
-    }
 }

@@ -17,40 +17,16 @@ import java.util.regex.Pattern;
  */
 public final class CallInterpreter {
 
-    /** Names of moves that tell to begin with them. */
-    private static final Pattern IMPERATIVE = Pattern.compile("(?:(?:and|ready|okay|now) )*VERB(?: and VERB)?"
-            .replace(
-                    "VERB",
-                    "(?:press|row|curl|squat|lunge|march|twist|crawl|dip|swing|clean|raise|thrust|tap|snatch)"
-                            + "(?: (?:up|down|out|in|back))?"));
-
-    /** "Move four is a row" only names it. */
-    private static final Pattern ANNOUNCED =
-            Pattern.compile("\\b(?:a|an|the|our|your|is|some|next|up|for|to|into|called|with|its|be) $");
-
     private static final Pattern IS_OVER = Pattern.compile(
             "^ (?:is |are )?(?:all )?(?:done|complete|completed|finished|down|over|gone|in the (?:books|bag|bank))\\b");
 
     private static final Pattern COMPLETES = Pattern.compile(
             "\\b(?:completes?|completed|finished|finishes|the end of|done with|thats it for|all of)(?: (?:your|our|the|that))? $");
 
-    /** Words that lead on to something new, whatever goes on. */
-    private static final Pattern MOVES_ON = Pattern.compile(
-            "^(?:on to|onto|into|now (?:we (?:have|are|will)|its|into|the|our|a|some)|time for|its time "
-                    + "for|we are (?:moving|heading)|up is|next is|it is time|(?:we|you) (?:will|are going to) "
-                    + "(?:then )?(?:go|head|flow|move|come) (?:into|onto|to)|lets (?:go|head) (?:into|onto)|lets "
-                    + "(?:add|try|do|get into) |take (?:it|this|that) (?:into|onto)|(?:and )?(?:down|back|up|over)"
-                    + " (?:for|into))");
-
-    private static final Pattern SEVERAL =
-            Pattern.compile("(?:(?:and|now|okay) )*(?!(?:thats|those|these|good|nice|great|your|my|no|like|love|hate|"
-                    + "all|more|big|two|few|some) )(?:[a-z]+ ){0,2}[a-z]+[a-rt-z]s");
     private static final Pattern OTHER_SIDE = Pattern.compile("\\bother (?:side|leg|arm)\\b");
     /** "We'll do the other side" so soon after a rest, in seconds, is no promise but the change itself. */
     private static final double LONGEST_CHANGE = 10;
 
-    /** "Kickbacks in five." */
-    private static final Pattern SOON = Pattern.compile(" in (?:5|10|15|20)(?: seconds)? [.,]");
     /** "That's round one." */
     private static final Pattern THAT_IS = Pattern.compile("\\bthats (?:our |the |your )?$");
 
@@ -65,13 +41,6 @@ public final class CallInterpreter {
 
     /** A name this near, in characters, belongs to what was said. */
     private static final int NEARLY_AT_ONCE = 14;
-    /** What to do is said this soon after a count that starts it, in seconds. */
-    private static final double BEHIND_THE_COUNT = 2;
-
-    /** A last word shorter than this, "up" or "in", tells nothing of a move. */
-    private static final int TELLS_A_MOVE = 3;
-
-    private static final double SAME_NEXT = 12;
     private static final Pattern ONLY_SWITCH = Pattern.compile("(?i)(?:and )?(?:switch|change|swap)\\W*");
     /** "Switch, switch, switch" this close together is the beat of an alternating move. */
     private static final double BEAT = 6;
@@ -92,6 +61,7 @@ public final class CallInterpreter {
     private final CallCollector said;
     private final WorkMeaning work;
     private final FigureMeaning figures;
+    private final NameMeaning names;
 
     /** The meanings of {@code found}, in the order of the text. */
     public CallInterpreter(Speech speech, List<FoundCall> found) {
@@ -103,6 +73,7 @@ public final class CallInterpreter {
         this.said = new CallCollector(speech, heard);
         this.work = new WorkMeaning(speech, found, heard, expected, said);
         this.figures = new FigureMeaning(speech, found, heard, said);
+        this.names = new NameMeaning(speech, heard, expected, said, work);
     }
 
     public List<Call> settle() {
@@ -115,49 +86,7 @@ public final class CallInterpreter {
             if (f.run() != null) {
                 work.count(f);
             } else if (f.rule() == null) {
-                boolean imperative =
-                        IMPERATIVE.matcher(text.substring(f.from(), f.to())).matches()
-                                && !ANNOUNCED.matcher(said.before(f)).find();
-                if (imperative && heard.saidWithin(CallKind.COUNT_IN, BEHIND_THE_COUNT, f)) {
-                    continue;
-                }
-                boolean previewed = imperative && heard.isPreviewed() && expected.isOfTheName(f);
-                if (previewed) {
-                    heard.work(f);
-                    said.say(
-                            CallKind.START,
-                            new FoundCall(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
-                    continue;
-                }
-                if (imperative
-                        && !heard.isWorking(f)
-                        && (expected.isBroughtUp()
-                                || heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
-                                || heard.saidWithin(CallKind.ROUNDS_LEFT, CallCollector.AT_ONCE, f)
-                                || heard.isRestOver(f))) {
-                    work.start(new FoundCall(ExpectedCalls.BEGIN, null, f.from(), f.to(), null, null, null));
-                    continue;
-                }
-                boolean free = !heard.isWorking(f)
-                        || heard.isCounted(f)
-                        || heard.saidWithin(CallKind.LAST_REP, CallCollector.AT_ONCE, f)
-                        || heard.isFewLeft(CallCollector.AT_ONCE, f)
-                        || heard.saidWithin(CallKind.ORDINAL, CallCollector.AT_ONCE, f)
-                        || said.isJustStarted(f) && !heard.isSaidSince(CallKind.NEXT_UP, CallKind.REST)
-                        || isNow(f)
-                        || SOON.matcher(text).region(f.to(), text.length()).lookingAt()
-                        || MOVES_ON.matcher(text.substring(f.from(), f.to())).find()
-                        || text.startsWith(" first", f.to() - 6)
-                        || heard.isOver(f)
-                        || heard.isPastTheEnd(f)
-                        || isNamedAlone(f)
-                        || isDue(f);
-                boolean ends = heard.isWorking(f) && heard.isAnnounced(f.from() + 1);
-                boolean again = heard.saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)
-                        && !heard.isSaidSince(CallKind.ORDINAL, CallKind.NEXT_UP);
-                if ((free || ends) && !again) {
-                    next(f);
-                }
+                names.settle(f);
             } else if (f.kind() == CallKind.SWITCH_SIDE && isWithinACount(f)) {
                 continue;
             } else if (!f.rule().onlyExpected()) {
@@ -177,58 +106,6 @@ public final class CallInterpreter {
                 && CONDITION.matcher(said.before(f)).find();
     }
 
-    /** "Rows.": more than one of them, and nothing else in the sentence. What to do is told in the singular. */
-    private boolean isNamedAlone(FoundCall f) {
-        String words = text.substring(f.from(), f.to());
-        Call before = heard.last(CallKind.NEXT_UP);
-        boolean ends = text.startsWith(" .", f.to());
-        boolean several = SEVERAL.matcher(words).matches() && text.startsWith(". ", f.from() - 2);
-        boolean known = f.move() != null
-                && f.move().contains(" ")
-                && !heard.saidWithin(CallKind.NEXT_UP, SAME_NEXT, f)
-                && (text.startsWith(". ", f.from() - 2) || text.startsWith(", ", f.from() - 2));
-        return ends
-                && (several || known)
-                && (before == null || !before.text().toLowerCase(Locale.ROOT).contains(words));
-    }
-
-    /** "Now inchworms": another move by its whole name. */
-    private boolean isNow(FoundCall f) {
-        return text.startsWith("now ", f.from())
-                && f.move() != null
-                && (f.move().contains(" ") || text.charAt(f.to() - 1) == 's');
-    }
-
-    /** Another move at the beginning of a sentence when this one has lasted as long as one does. */
-    private boolean isDue(FoundCall f) {
-        String words = text.substring(f.from(), f.to());
-        boolean begins = text.startsWith(". ", f.from() - 2) || text.startsWith(", ", f.from() - 2);
-        boolean name = SEVERAL.matcher(words).matches()
-                || f.move() != null && (f.move().contains(" ") || f.move().equals("plank"));
-        Call before = heard.last(CallKind.NEXT_UP);
-        String kind = words.substring(words.lastIndexOf(' ') + 1).replaceAll("e?s$", "");
-        boolean same = before != null
-                && (f.move() != null && f.move().equals(before.of())
-                        || kind.length() >= TELLS_A_MOVE
-                                && before.text().toLowerCase(Locale.ROOT).contains(kind));
-        return begins && name && !same && heard.isLongSinceStart(f);
-    }
-
-    /** A move brought up; while working, where the end was foretold, it takes the place of a "rest". */
-    private void next(FoundCall f) {
-        boolean working = heard.isWorking(f);
-        boolean unannounced = heard.isSaidSince(CallKind.NEXT_UP, CallKind.COUNT_IN)
-                && heard.isSaidSince(CallKind.NEXT_UP, CallKind.START);
-        if (working && (unannounced || heard.isLongSinceStart(f)) && !heard.isTimeLeft(f)) {
-            // Who began the last move without a word begins this one so.
-            heard.goOn(f);
-        }
-        said.say(CallKind.NEXT_UP, f);
-        if (working && heard.isAnnounced(f.from() + 1)) {
-            heard.rest(f);
-        }
-    }
-
     private void expected(FoundCall f) {
         if (f.rule().kind() == CallKind.REST) {
             said.say(CallKind.REST, f);
@@ -236,7 +113,7 @@ public final class CallInterpreter {
         } else if (f.rule().kind() == CallKind.START) {
             work.start(f);
         } else if (f.rule().kind() == CallKind.NEXT_UP && heard.isWorking(f)) {
-            next(f);
+            names.next(f);
         } else {
             rule(f);
         }
@@ -253,7 +130,7 @@ public final class CallInterpreter {
             case NEXT_UP -> {
                 boolean ofTheEnd = !heard.hasStarted() && said(f).contains("finish");
                 if (!heard.saidWithin(CallKind.NEXT_UP, 4, f) && !ofTheEnd) {
-                    next(f);
+                    names.next(f);
                 }
             }
             case REPS_LEFT -> figures.repsOrRoundsLeft(f);
@@ -294,7 +171,7 @@ public final class CallInterpreter {
                         .find()) {
             boolean ends = heard.isWorking(f) && (heard.isAnnounced(f.from() + 1) || heard.isOver(f));
             if (ends) {
-                said.say(CallKind.REST, new FoundCall(ExpectedCalls.OVER, null, f.from(), f.to(), null, null, null));
+                said.say(CallKind.REST, new FoundCall(ExpectedPatterns.OVER, null, f.from(), f.to(), null, null, null));
             }
             heard.rest(f);
         }

@@ -150,7 +150,7 @@ final class FigureMeaning {
         if ("round".equals(f.rule().of())
                 && heard.isWorking(f)
                 && text.substring(f.from(), f.to()).matches(".* (?:set|track)(?: \\d+)?")) {
-            said.once(new FoundCall(ExpectedCalls.HALF, null, f.from(), f.to(), null, null, null));
+            said.once(new FoundCall(ExpectedPatterns.HALF, null, f.from(), f.to(), null, null, null));
             return;
         }
         if (!CallRule.BY_TIME.equals(f.rule().of()) || heard.isHalf(f)) {

@@ -120,7 +120,7 @@ final class WorkMeaning {
         }
         if (heard.isAtRestSince(f)
                 && A_MINUTE.matcher(text.substring(f.from(), f.to())).find()) {
-            said.once(new FoundCall(ExpectedCalls.A_MINUTE, null, f.from(), f.to(), 60, null, null));
+            said.once(new FoundCall(ExpectedPatterns.A_MINUTE, null, f.from(), f.to(), 60, null, null));
             return;
         }
         boolean planned = !heard.hasStarted()

@@ -1,7 +1,6 @@
 package app.nosegay.calls.phrase;
 
 import app.nosegay.calls.CallKind;
-import app.nosegay.calls.meaning.ExpectedCalls;
 import app.nosegay.captions.Speech;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -12,7 +11,7 @@ import java.util.regex.Pattern;
  *
  * @param kind null where it only keeps later rules from misunderstanding its words
  * @param value where the words stand for one
- * @param onlyExpected see {@link ExpectedCalls}
+ * @param onlyExpected whether it is a call only where one is expected
  */
 public record CallRule(CallKind kind, String of, Integer value, Pattern pattern, boolean onlyExpected) {
     private static final Map<String, String> LISTS = Map.of(
