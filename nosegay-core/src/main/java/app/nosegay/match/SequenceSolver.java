@@ -193,6 +193,12 @@ final class SequenceSolver {
                 endedFrom[base + k] = SKIPPED;
             }
         }
+        leave(t, low, high);
+    }
+
+    /** The best end of a take so far. */
+    private void leave(int t, int low, int high) {
+        int base = t * row;
         for (int k = Math.max(1, low); k <= high; k++) {
             if (ended[k] > NEVER / 2 && endedFrom[base + k] != SKIPPED) {
                 // A take does not often go on for long behind the last thing of the plan that is in it.

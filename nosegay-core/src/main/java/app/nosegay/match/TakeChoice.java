@@ -78,32 +78,39 @@ final class TakeChoice {
                 cost[c] = own(now.get(c), forced);
                 if (i > 0) {
                     List<Candidate> before = all.get(order.get(i - 1));
-                    double best = Double.POSITIVE_INFINITY;
-                    for (int b = 0; b < before.size(); b++) {
-                        boolean same = before.get(b).take() == now.get(c).take();
-                        double total = costs.get(i - 1)[b] + (same ? 0 : CHANGE_OF_TAKE);
-                        if (total < best) {
-                            best = total;
-                            from[c] = b;
-                        }
-                    }
-                    cost[c] += best;
+                    from[c] = cheapest(before, costs.get(i - 1), now.get(c));
+                    cost[c] += costs.get(i - 1)[from[c]] + change(before.get(from[c]), now.get(c));
                 }
             }
             costs.add(cost);
             cameFrom.add(from);
         }
-        int at = -1;
+        int at = costs.isEmpty() ? -1 : least(costs.get(costs.size() - 1));
         for (int i = order.size() - 1; i >= 0; i--) {
-            if (at < 0) {
-                at = 0;
-                for (int c = 1; c < costs.get(i).length; c++) {
-                    at = costs.get(i)[c] < costs.get(i)[at] ? c : at;
-                }
-            }
             chosen.put(order.get(i), all.get(order.get(i)).get(at));
             at = cameFrom.get(i)[at];
         }
+    }
+
+    /** Which of the candidates before leads to {@code to} at the least cost. */
+    private static int cheapest(List<Candidate> before, double[] costs, Candidate to) {
+        double[] totals = new double[costs.length];
+        for (int b = 0; b < costs.length; b++) {
+            totals[b] = costs[b] + change(before.get(b), to);
+        }
+        return least(totals);
+    }
+
+    private static double change(Candidate from, Candidate to) {
+        return from.take() == to.take() ? 0 : CHANGE_OF_TAKE;
+    }
+
+    private static int least(double[] costs) {
+        int least = 0;
+        for (int c = 1; c < costs.length; c++) {
+            least = costs[c] < costs[least] ? c : least;
+        }
+        return least;
     }
 
     private double own(Candidate c, Map<String, String> forced) {

@@ -62,26 +62,35 @@ final class TakeOrder {
         int from = -Grid.bin(end);
         int to = features.bins();
         for (int offset = from; offset < to; offset++) {
-            double score = -Math.abs(offset) * 1e-6;
-            int first = -1;
-            for (int i = 0; i < entries.size(); i++) {
-                ShootLog.Entry e = entries.get(i);
-                int k = indexes.get(e.segment());
-                int a = offset + Grid.bin(e.span().start().seconds());
-                int b = offset + Grid.bin(e.span().end().seconds());
-                if (a >= 0 && b < features.bins() && b > a) {
-                    first = first < 0 ? k : first;
-                    score += features.joint(k)[a]
-                            + features.within(k).at(b)
-                            - features.within(k).at(a);
-                }
-            }
-            score -= first < 0 ? 0 : goesOn ? first < next ? entering(first) : 0 : logBegins(entries, first);
+            double score = score(entries, offset, goesOn);
             if (score > best) {
                 best = score;
                 bestOffset = offset;
             }
         }
+        return at(entries, bestOffset);
+    }
+
+    /** How well the evidence fits the log at an offset, in bins. */
+    private double score(List<ShootLog.Entry> entries, int offset, boolean goesOn) {
+        double score = -Math.abs(offset) * 1e-6;
+        int first = -1;
+        for (int i = 0; i < entries.size(); i++) {
+            ShootLog.Entry e = entries.get(i);
+            int k = indexes.get(e.segment());
+            int a = offset + Grid.bin(e.span().start().seconds());
+            int b = offset + Grid.bin(e.span().end().seconds());
+            if (a >= 0 && b < features.bins() && b > a) {
+                first = first < 0 ? k : first;
+                score += features.joint(k)[a]
+                        + features.within(k).at(b)
+                        - features.within(k).at(a);
+            }
+        }
+        return score - (first < 0 ? 0 : goesOn ? first < next ? entering(first) : 0 : logBegins(entries, first));
+    }
+
+    private List<SequenceSolver.Item> at(List<ShootLog.Entry> entries, int bestOffset) {
         List<SequenceSolver.Item> items = new ArrayList<>();
         int last = -1;
         for (ShootLog.Entry e : entries) {

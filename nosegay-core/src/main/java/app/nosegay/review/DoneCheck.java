@@ -6,6 +6,7 @@ import app.nosegay.cut.MatchNotes;
 import app.nosegay.cut.SplitSegment;
 import app.nosegay.match.Match;
 import app.nosegay.match.features.BoundaryFeatures;
+import app.nosegay.match.features.PlannedMovement;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Interval;
@@ -184,7 +185,7 @@ final class DoneCheck {
             Match.Placed p = parts.get(i);
             double early = p.end().since(p.performedEnd()).seconds();
             boolean moves = part.kind() == SegmentKind.WORK || part.kind() == SegmentKind.WARMUP;
-            boolean timed = moves && part.reps() == null && !BoundaryFeatures.isHeld(part.move());
+            boolean timed = moves && part.reps() == null && !PlannedMovement.isHeld(part.move());
             if (timed && early > Math.max(EARLY, oneRep(part.id()))) {
                 found.add(
                         "match.short-set",

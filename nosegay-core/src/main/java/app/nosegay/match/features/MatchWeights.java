@@ -11,6 +11,8 @@ public final class MatchWeights {
     public static final double BAND_SECONDS = 120;
     /** Each second that a segment is longer or shorter than planned. */
     public static final double PER_SECOND_OFF = 1.2;
+    /** Of that, for pauses and for what was broken off: nobody planned how long they last. */
+    public static final double LOOSE_SHARE = 0.3;
     /** Of which: an open-ended one, which has only an estimate; … */
     public static final double OPEN_SHARE = 0.2;
     /** … talk; … */
