@@ -48,21 +48,19 @@ public final class StyleCalibration {
 
     private StyleCalibration() {}
 
+    /** The takes, and the calls in them. */
+    public record Heard(List<TakeEvidence> takes, List<HeardCall> calls) {}
+
     /** The style heard; what was not heard often enough stays as in {@code otherwise}. */
     public static SpeechStyle of(
-            Timeline timeline,
-            MoveLibrary library,
-            CuePlan cues,
-            Match match,
-            List<TakeEvidence> takes,
-            List<HeardCall> calls,
-            SpeechStyle otherwise) {
+            Timeline timeline, MoveLibrary library, CuePlan cues, Match match, Heard heard, SpeechStyle otherwise) {
+        List<HeardCall> calls = heard.calls();
         String start = habit(calls, CallKind.START, otherwise.start());
         String rest = habit(calls, CallKind.REST, otherwise.rest());
         List<String> switches = texts(calls, CallKind.SWITCH_SIDE);
         long named = switches.stream().filter(t -> NAMED.matcher(t).find()).count();
         boolean names = switches.size() < LEAST_TIMES ? otherwise.namesSides() : named >= MOSTLY * switches.size();
-        List<String> cheers = cheers(timeline, library, cues, match, takes, calls);
+        List<String> cheers = cheers(timeline, library, cues, match, heard);
         return new SpeechStyle(start, rest, names, cheers.size() < LEAST_CHEERS ? otherwise.cheers() : cheers);
     }
 
@@ -94,13 +92,7 @@ public final class StyleCalibration {
     }
 
     /** Short sentences said again and again while working that are neither calls nor scripted, and name no move, body part or number. */
-    private static List<String> cheers(
-            Timeline timeline,
-            MoveLibrary library,
-            CuePlan cues,
-            Match match,
-            List<TakeEvidence> takes,
-            List<HeardCall> calls) {
+    private static List<String> cheers(Timeline timeline, MoveLibrary library, CuePlan cues, Match match, Heard in) {
         Set<String> working = timeline.segments().stream()
                 .filter(s -> s.kind() == SegmentKind.WORK)
                 .map(s -> s.id())
@@ -108,27 +100,18 @@ public final class StyleCalibration {
         Set<String> scripted = new HashSet<>();
         cues.lines().forEach(l -> List.of(SENTENCE.split(l.text())).forEach(t -> scripted.add(plain(t))));
         Map<String, List<String>> said = new LinkedHashMap<>();
-        for (TakeEvidence take : takes) {
+        for (TakeEvidence take : in.takes()) {
             List<HeardCall> own =
-                    calls.stream().filter(c -> c.take().equals(take.id())).toList();
+                    in.calls().stream().filter(c -> c.take().equals(take.id())).toList();
             List<Match.Placed> work = match.segments().stream()
                     .filter(p ->
                             p.matched() && working.contains(p.id()) && p.take().equals(take.id()))
                     .toList();
-            for (Caption c : take.words()) {
-                boolean works = work.stream()
-                        .anyMatch(
-                                p -> !c.start().isBefore(p.start()) && c.start().isBefore(p.end()));
-                boolean call = own.stream()
-                        .anyMatch(o -> o.call().time().isBefore(c.end())
-                                && c.start().isBefore(o.call().end()));
-                if (works && !call) {
-                    for (String sentence : SENTENCE.split(c.text().strip())) {
-                        said.computeIfAbsent(plain(sentence), k -> new ArrayList<>())
-                                .add(sentence.strip());
-                    }
-                }
-            }
+            take.words().stream()
+                    .filter(c -> isAtWork(c, work) && !isCall(c, own))
+                    .flatMap(c -> SENTENCE.splitAsStream(c.text().strip()))
+                    .forEach(sentence -> said.computeIfAbsent(plain(sentence), k -> new ArrayList<>())
+                            .add(sentence.strip()));
         }
         Stream<String> written = timeline.sheet().blocks().stream()
                 .flatMap(
@@ -140,6 +123,17 @@ public final class StyleCalibration {
                 .filter(e -> !scripted.contains(e.getKey()))
                 .map(e -> e.getValue().get(0));
         return Stream.concat(written, heard).distinct().limit(MOST_CHEERS).toList();
+    }
+
+    private static boolean isAtWork(Caption c, List<Match.Placed> work) {
+        return work.stream()
+                .anyMatch(p -> !c.start().isBefore(p.start()) && c.start().isBefore(p.end()));
+    }
+
+    private static boolean isCall(Caption c, List<HeardCall> calls) {
+        return calls.stream()
+                .anyMatch(o -> o.call().time().isBefore(c.end())
+                        && c.start().isBefore(o.call().end()));
     }
 
     private static boolean isCheer(String plain, MoveLibrary library) {

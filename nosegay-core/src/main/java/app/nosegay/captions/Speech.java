@@ -125,20 +125,24 @@ public final class Speech {
         for (Caption caption : captions) {
             captionStart = words.size();
             for (Caption.Word word : caption.words()) {
-                if (last != null && word.start().since(last.end()).compareTo(STOP) > 0) {
-                    boolean broken = words.size() == captionStart
-                            && caption.timed().isEmpty()
-                            && word.start().since(last.end()).compareTo(LONGEST_BREATH) < 0
-                            && isOpen(last.text(), word.text());
-                    if (!broken) {
-                        stop('.');
-                    }
+                if (last != null && ends(last, word, caption)) {
+                    stop('.');
                 }
                 add(word);
                 last = word;
             }
         }
         stop('.');
+    }
+
+    /** Whether the pause before a word ends a sentence: not where a caption breaks one off for a breath. */
+    private boolean ends(Caption.Word last, Caption.Word word, Caption caption) {
+        Length pause = word.start().since(last.end());
+        boolean broken = words.size() == captionStart
+                && caption.timed().isEmpty()
+                && pause.compareTo(LONGEST_BREATH) < 0
+                && isOpen(last.text(), word.text());
+        return pause.compareTo(STOP) > 0 && !broken;
     }
 
     /** Whether no sentence ends between two words: captions break lines anywhere. */

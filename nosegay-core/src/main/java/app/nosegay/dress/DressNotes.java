@@ -180,12 +180,14 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
      * empty where nothing was decided.
      */
     public Optional<Layout.Anchor> put(Layout.Group group, String block, String interval, FrameShape shape) {
+        List<Put> ofGroup = places.stream().filter(p -> p.group() == group).toList();
         for (String scope : List.of(interval, block, "")) {
             for (FrameShape of : Arrays.asList(shape, null)) {
-                for (Put p : places) {
-                    if (p.group() == group && p.scope().equals(scope) && p.shape() == of) {
-                        return Optional.of(p.anchor());
-                    }
+                Optional<Put> put = ofGroup.stream()
+                        .filter(p -> p.scope().equals(scope) && p.shape() == of)
+                        .findFirst();
+                if (put.isPresent()) {
+                    return put.map(Put::anchor);
                 }
             }
         }

@@ -4,6 +4,7 @@ import app.nosegay.dress.Layout.Anchor;
 import app.nosegay.dress.Layout.Group;
 import app.nosegay.dress.Layout.Needs;
 import app.nosegay.dress.Layout.Stretch;
+import app.nosegay.evidence.sight.BodyCosts;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
@@ -22,22 +23,8 @@ import java.util.Optional;
  * places (Viterbi over the blocks), each twice, so that the first make room for the last, and in several orders.
  */
 final class Places {
-    /** Places tried lie this far apart, in units: as finely as bodies are known. */
-    private static final double STEP = 20;
-    /** What a cell of that size costs with a body in it every second: less than three of them are worth a way across half the frame … */
-    private static final double BODY = 1.5;
-    /** … with somebody seen there all the time, by whatever means … */
-    private static final double SOMEBODY = 0.25;
-    /** … with something that comes through every second … */
-    private static final double PASSING = 0.1;
-    /** … and at the top of somebody, where the head is. */
-    private static final double HEAD = 0.7;
-    /** From this share of time on somebody is in a cell. */
-    private static final double IS_THERE = 0.3;
-    /** Below this share of the height there are legs and floor, which matter a little less than faces. */
-    private static final double FEET = 0.62;
-
-    private static final double FEET_WEIGHT = 0.8;
+    /** Places tried lie this far apart, in units. */
+    private static final double STEP = BodyCosts.CELL;
     /** A way of that many units from a usual place costs as much as a place liked less by one. */
     private static final double WAY = 60;
     /** What a change of place costs from one block to the next: about four intervals in which a hand is covered. */
@@ -77,7 +64,7 @@ final class Places {
      * @param costs of all of them together
      * @param taken what lies there already, with what it costs to lie over it
      */
-    private record Demand(double width, double height, int count, Costs costs, List<Taken> taken) {}
+    private record Demand(double width, double height, int count, BodyCosts costs, List<Taken> taken) {}
 
     private record Taken(Box box, double cost) {}
 
@@ -88,12 +75,12 @@ final class Places {
     private final Frame frame;
     private final DressNotes notes;
     private final Box room;
-    private final List<Costs> costs;
+    private final List<BodyCosts> costs;
     private final List<Map<Group, Box>> boxes = new ArrayList<>();
     private final List<Map<Group, Anchor>> anchors = new ArrayList<>();
     private final List<Map<Face.LevelBadge, Box>> badges = new ArrayList<>();
 
-    private Places(List<Stretch> stretches, Frame frame, DressNotes notes, List<Costs> costs) {
+    private Places(List<Stretch> stretches, Frame frame, DressNotes notes, List<BodyCosts> costs) {
         this.stretches = stretches;
         this.frame = frame;
         this.notes = notes;
@@ -107,7 +94,8 @@ final class Places {
     }
 
     static List<Layout.Area> of(List<Stretch> stretches, Frame frame, DressNotes notes) {
-        List<Costs> costs = stretches.stream().map(s -> new Costs(s, frame)).toList();
+        List<BodyCosts> costs =
+                stretches.stream().map(s -> new BodyCosts(s.occupancy(), frame)).toList();
         Places best = null;
         double least = Double.MAX_VALUE;
         for (List<Group> order : ORDERS) {
@@ -128,7 +116,7 @@ final class Places {
     private boolean isClear() {
         for (int i = 0; i < stretches.size(); i++) {
             for (Box box : boxes.get(i).values()) {
-                if (costs.get(i).of(box) > BODY) {
+                if (costs.get(i).of(box) > BodyCosts.BODY) {
                     return false;
                 }
             }
@@ -299,7 +287,7 @@ final class Places {
                     size.get(0),
                     size.get(1),
                     among.size(),
-                    Costs.sum(among.stream().map(costs::get).toList()),
+                    BodyCosts.sum(among.stream().map(costs::get).toList()),
                     taken.entrySet().stream()
                             .map(t -> new Taken(t.getKey(), t.getValue()))
                             .toList()));
@@ -380,69 +368,5 @@ final class Places {
             least = values[i] < values[least] ? i : least;
         }
         return least;
-    }
-
-    /** What it costs to lie over people in one stretch: sums over cells from the upper left, so that any box is four of them. */
-    private static final class Costs {
-        private final int columns;
-        private final int rows;
-        private final double[] sums;
-
-        Costs(Stretch stretch, Frame frame) {
-            columns = (int) Math.ceil(frame.width() / STEP);
-            rows = (int) Math.ceil(frame.height() / STEP);
-            sums = new double[(columns + 1) * (rows + 1)];
-            boolean[] headed = new boolean[columns];
-            for (int y = 0; y < rows; y++) {
-                double row = 0;
-                for (int x = 0; x < columns; x++) {
-                    Box cell = new Box(x * STEP, y * STEP, STEP, STEP);
-                    double there = stretch.occupancy().behind(cell, frame);
-                    double passing = stretch.occupancy().passing(cell, frame);
-                    boolean top = !headed[x] && Math.max(there, passing) >= IS_THERE;
-                    headed[x] |= top;
-                    row += BODY * stretch.occupancy().touched(cell, frame)
-                            + SOMEBODY * (y > FEET * rows ? FEET_WEIGHT : 1) * there
-                            + PASSING * passing
-                            + (top ? HEAD : 0);
-                    sums[(y + 1) * (columns + 1) + x + 1] = sums[y * (columns + 1) + x + 1] + row;
-                }
-            }
-        }
-
-        private Costs(Costs other, double[] sums) {
-            columns = other.columns;
-            rows = other.rows;
-            this.sums = sums;
-        }
-
-        static Costs sum(List<Costs> all) {
-            if (all.size() == 1) {
-                return all.get(0);
-            }
-            double[] sums = new double[all.get(0).sums.length];
-            for (Costs costs : all) {
-                for (int i = 0; i < sums.length; i++) {
-                    sums[i] += costs.sums[i];
-                }
-            }
-            return new Costs(all.get(0), sums);
-        }
-
-        double of(Box box) {
-            int left = cell(box.x(), columns);
-            int right = Math.min(columns, cell(box.right() - 1, columns) + 1);
-            int top = cell(box.y(), rows);
-            int bottom = Math.min(rows, cell(box.bottom() - 1, rows) + 1);
-            return at(right, bottom) - at(left, bottom) - at(right, top) + at(left, top);
-        }
-
-        private static int cell(double units, int count) {
-            return (int) Math.max(0, Math.min(count - 1, Math.floor(units / STEP)));
-        }
-
-        private double at(int x, int y) {
-            return sums[y * (columns + 1) + x];
-        }
     }
 }

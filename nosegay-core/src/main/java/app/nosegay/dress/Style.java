@@ -230,22 +230,21 @@ public record Style(
     }
 
     public Style withTimer(Clock other) {
-        return shaped(name, other, scale, serif, edge, corner, opacity);
+        return new Style(
+                name, other, scale, serif, edge, corner, opacity, paper, ink, faded, work, rest, count, option, caution,
+                voice);
     }
 
     public Style named(String other) {
-        return shaped(other, timer, scale, serif, edge, corner, opacity);
+        return new Style(
+                other, timer, scale, serif, edge, corner, opacity, paper, ink, faded, work, rest, count, option,
+                caution, voice);
     }
 
     /** The same colours in another shape. */
     public Style shaped(double size, boolean headings, Edge mark, double round, double backing) {
-        return shaped(name, timer, size, headings, mark, round, backing);
-    }
-
-    private Style shaped(
-            String called, Clock clock, double size, boolean headings, Edge mark, double round, double backing) {
         return new Style(
-                called, clock, size, headings, mark, round, backing, paper, ink, faded, work, rest, count, option,
+                name, timer, size, headings, mark, round, backing, paper, ink, faded, work, rest, count, option,
                 caution, voice);
     }
 }

@@ -21,7 +21,6 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** All known moves, found by name or alias, whatever the case and plural. */
@@ -98,18 +97,22 @@ public final class MoveLibrary {
     public static synchronized MoveLibrary shipped() {
         if (shipped == null) {
             try {
-                List<String> files = new ArrayList<>();
-                for (String file : SHIPPED) {
-                    try (InputStream in = MoveLibrary.class.getResourceAsStream(file)) {
-                        files.add(new String(in.readAllBytes(), StandardCharsets.UTF_8));
-                    }
-                }
-                shipped = new MoveLibrary(MoveJson.read(files));
+                shipped = new MoveLibrary(MoveJson.read(shippedFiles()));
             } catch (IOException e) {
                 throw new UncheckedIOException("the shipped move library " + SHIPPED + " cannot be read", e);
             }
         }
         return shipped;
+    }
+
+    private static List<String> shippedFiles() throws IOException {
+        List<String> files = new ArrayList<>();
+        for (String file : SHIPPED) {
+            try (InputStream in = MoveLibrary.class.getResourceAsStream(file)) {
+                files.add(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+            }
+        }
+        return files;
     }
 
     /** Reads a library file (docs/format/moves.md). */
@@ -296,19 +299,6 @@ public final class MoveLibrary {
         return move != null ? Optional.of(move) : mended.equals(words) ? Optional.empty() : qualified(mended);
     }
 
-    /** The commonest known word that begins so; itself where none does. */
-    private String whole(String typed) {
-        return moves.stream()
-                .flatMap(m -> Stream.of(key(m.name()).split(" ")))
-                .filter(w -> w.startsWith(typed))
-                .collect(Collectors.groupingBy(w -> w, Collectors.counting()))
-                .entrySet()
-                .stream()
-                .max(Map.Entry.<String, Long>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
-                .map(Map.Entry::getKey)
-                .orElse(typed);
-    }
-
     /** The known word a slip of the pen away; empty for none. */
     private String mended(String word) {
         return knownWords.stream()
@@ -322,42 +312,7 @@ public final class MoveLibrary {
 
     /** Moves whose name, alias, pattern, gear or muscle has the words of {@code query}, the nearest first; all for an empty query. */
     public List<Move> search(String query) {
-        String q = key(query);
-        if (q.isEmpty()) {
-            return moves;
-        }
-        List<String> words = List.of(q.split(" "));
-        List<Move> starts = new ArrayList<>();
-        List<Move> holds = new ArrayList<>();
-        List<Move> about = new ArrayList<>();
-        for (Move move : moves) {
-            String names = key(move.name()) + " "
-                    + String.join(
-                            " ", move.aliases().stream().map(MoveLibrary::key).toList());
-            String all = names + " " + move.pattern() + " " + move.position() + " " + String.join(" ", move.gear())
-                    + " "
-                    + String.join(
-                            " ", move.primary().stream().map(MuscleGroup::word).toList());
-            if (key(move.name()).startsWith(q) || move.aliases().stream().anyMatch(a -> key(a).startsWith(q))) {
-                starts.add(move);
-            } else if (words.stream().allMatch(names::contains)) {
-                holds.add(move);
-            } else if (words.stream().allMatch(all::contains)) {
-                about.add(move);
-            }
-        }
-        starts.addAll(holds);
-        starts.addAll(about);
-        if (starts.isEmpty()) {
-            likeliest(query).ifPresent(starts::add);
-        }
-        if (starts.isEmpty() && words.size() > 1) {
-            // The last word is still being typed, and a letter before it may be wrong.
-            String typed = words.get(words.size() - 1);
-            likeliest(q.substring(0, q.length() - typed.length()) + whole(typed))
-                    .ifPresent(starts::add);
-        }
-        return starts;
+        return new MoveSearch(this).search(query);
     }
 
     /** The known name nearest to {@code name}, or null when none is near. */
@@ -365,7 +320,8 @@ public final class MoveLibrary {
         return likeliest(name).map(Move::name).orElse(null);
     }
 
-    private static String key(String name) {
+    /** A name as it is compared: small, without marks, in the singular. */
+    static String key(String name) {
         String words =
                 NOT_WORD.matcher(name.toLowerCase(Locale.ROOT)).replaceAll(" ").strip();
         return words.length() > 4 && words.endsWith("s") && !words.endsWith("ss")

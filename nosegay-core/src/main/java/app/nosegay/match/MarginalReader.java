@@ -1,19 +1,8 @@
 package app.nosegay.match;
 
-import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.evidence.sight.SetEdges;
 import app.nosegay.match.SegmentOccurrence.Range;
 import app.nosegay.match.features.BoundaryFeatures;
-import app.nosegay.match.features.Feature;
-import app.nosegay.match.features.Grid;
 import app.nosegay.match.features.MatchWeights;
-import app.nosegay.plan.Segment;
-import app.nosegay.plan.Timeline;
-import app.nosegay.script.ScriptLine;
-import app.nosegay.shoot.ShootLog;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Map;
 
 /** Reads the best chain of boundaries off the max-marginals, with the doubt of each. */
 final class MarginalReader {

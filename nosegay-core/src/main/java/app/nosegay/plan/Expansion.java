@@ -239,15 +239,14 @@ public final class Expansion {
     private void build(Block block) {
         int rounds = block.attributes().number(Attribute.ROUNDS).orElse(1);
         for (int r = 1; r <= rounds && !list.isFull(); r++) {
+            int round = r;
             Integer shown = rounds > 1 ? r : null;
             Slug slugs = new Slug();
             for (Item item : block.items()) {
                 if (item instanceof RestLine rest) {
                     list.writtenRest(block, rest, shown, null, null);
                 } else if (item instanceof MoveLine move) {
-                    for (String part : move.parts().size() > 1 ? move.parts() : List.<String>of()) {
-                        buildStep(block, alone(move, part, slugs.next(part)), shown, r);
-                    }
+                    parts(move, slugs).forEach(part -> buildStep(block, part, shown, round));
                     buildStep(block, move, shown, r);
                 }
             }
@@ -258,6 +257,13 @@ public final class Expansion {
         Place place = new Place(block, move, round, null);
         moves.move(place, r);
         list.rest(place, place.attributes().pause(Attribute.REST).orElse(null));
+    }
+
+    /** The parts of a compound as moves of their own; none of a single move. */
+    private static List<MoveLine> parts(MoveLine move, Slug slugs) {
+        return move.parts().size() < 2
+                ? List.of()
+                : move.parts().stream().map(p -> alone(move, p, slugs.next(p))).toList();
     }
 
     private static MoveLine alone(MoveLine compound, String part, String slug) {

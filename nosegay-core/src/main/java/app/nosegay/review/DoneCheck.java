@@ -5,7 +5,6 @@ import app.nosegay.cut.LengthRule;
 import app.nosegay.cut.MatchNotes;
 import app.nosegay.cut.SplitSegment;
 import app.nosegay.match.Match;
-import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.match.features.PlannedMovement;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;

@@ -199,17 +199,7 @@ final class CallScript {
                     text,
                     interval.start().plus(length.times(0.5)));
         }
-        if (length.compareTo(LONG) >= 0) {
-            for (int minutes = 1; minutes * 60.0 < length.seconds() * 0.45; minutes++) {
-                String text = minutes == 1 ? "One minute left." : capital(number(minutes)) + " minutes left.";
-                add(
-                        Rank.SECONDS_LEFT,
-                        interval.last(),
-                        CueKind.TIME,
-                        text,
-                        interval.end().minus(Length.ofSeconds(60.0 * minutes)));
-            }
-        }
+        minutesLeft(interval);
         for (int seconds : style.secondsLeft()) {
             boolean news = seconds <= length.seconds() * MOST_SHARE_LEFT && seconds > style.countOut() + 1;
             if (news) {
@@ -230,6 +220,21 @@ final class CallScript {
                     CueKind.COUNT,
                     Wordings.countdown(style.countOut()),
                     interval.end().minus(out));
+        }
+    }
+
+    private void minutesLeft(Interval interval) {
+        Length length = interval.length();
+        if (length.compareTo(LONG) >= 0) {
+            for (int minutes = 1; minutes * 60.0 < length.seconds() * 0.45; minutes++) {
+                String text = minutes == 1 ? "One minute left." : capital(number(minutes)) + " minutes left.";
+                add(
+                        Rank.SECONDS_LEFT,
+                        interval.last(),
+                        CueKind.TIME,
+                        text,
+                        interval.end().minus(Length.ofSeconds(60.0 * minutes)));
+            }
         }
     }
 

@@ -3,6 +3,8 @@ package app.nosegay.script;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A line that is wanted.
@@ -26,7 +28,29 @@ record CueCandidate(Segment home, CueKind kind, List<String> texts, List<Window>
     }
 
     /** A stretch of a segment, in shares of it. */
-    record Window(Segment segment, double from, double to) {}
+    record Window(Segment segment, double from, double to) {
+        /** Those that there are, in order; null for none. */
+        static List<Window> both(Window first, Window second) {
+            return Stream.of(Optional.ofNullable(first), Optional.ofNullable(second))
+                    .flatMap(Optional::stream)
+                    .toList();
+        }
+
+        /** Where a kind belongs inside and before its interval. */
+        static List<Window> of(CueKind kind, Segment s, Window pause, boolean shortWork) {
+            return switch (kind) {
+                case SETUP, NAME, GEAR, NEXT -> both(pause, new Window(s, 0, 0.25));
+                case FORM ->
+                    both(shortWork ? pause : new Window(s, 0, 0.25), shortWork ? new Window(s, 0, 0.4) : pause);
+                // Behind the easier way, which is said as the work begins.
+                case HARDER -> both(shortWork ? pause : new Window(s, 0, 0.6), null);
+                case EASIER, INSTEAD, CAUTION ->
+                    both(shortWork ? pause : new Window(s, 0, 0.33), shortWork ? new Window(s, 0, 0.33) : pause);
+                case AVOID, CHECK, FEEL, TEMPO -> both(new Window(s, 0.1, 0.75), pause);
+                default -> both(new Window(s, 0.2, 0.9), pause);
+            };
+        }
+    }
 
     /** A text at a place. */
     record Wording(Window window, String text) {}

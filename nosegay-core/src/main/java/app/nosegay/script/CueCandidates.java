@@ -17,7 +17,6 @@ import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.sheet.RunSheet.LevelLine;
-import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.terms.Amount;
 import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Level;
@@ -30,7 +29,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -51,18 +49,6 @@ final class CueCandidates {
 
     private static final String MORE = "If that was easy and you have something heavier, take it.";
 
-    /** About how long one goes at a move of a list that is gone through as often as possible. */
-    private static final double TURN_SECONDS = 45;
-    /** In its turn a move's cues are spread, the first behind the start. */
-    private static final double FIRST_IN_TURN = 0.08;
-
-    private static final double TURN_STEP = 0.2;
-    /** What is said of each move at its first turn, its second, and all others. */
-    private static final List<List<CueKind>> TURNS = List.of(
-            List.of(CueKind.SETUP, CueKind.FORM, CueKind.EASIER, CueKind.BREATH),
-            List.of(CueKind.AVOID, CueKind.FEEL),
-            List.of(CueKind.CHEER));
-
     private final Timeline timeline;
     private final MoveLibrary library;
     private final Wordings wordings;
@@ -75,6 +61,7 @@ final class CueCandidates {
     private final Set<Integer> ownSaid = new HashSet<>();
     private final Set<String> cautioned = new HashSet<>();
     private final Map<String, List<Cautions.Rule>> cautions;
+    private final TurnCandidates turns;
     private int cheers;
     private Segment moved;
 
@@ -86,11 +73,16 @@ final class CueCandidates {
         this.fields = fields;
         this.segments = timeline.segments();
         this.announcements = new Announcements(timeline, library);
+        this.turns = new TurnCandidates(library, fields, this::cheer);
         this.cautions = Cautions.raised(timeline, library).stream()
                 .filter(r -> r.rule().level() == Cautions.Level.CAUTION)
                 .collect(groupingBy(r -> r.segment().id(), mapping(Cautions.Raised::rule, toList())));
         this.loadAdvised =
                 Cautions.audiences(timeline).stream().allMatch(a -> a == Audience.GENERAL || a == Audience.BEGINNER);
+    }
+
+    private String cheer() {
+        return style.cheer(cheers++);
     }
 
     /** The wishes for segment {@code i}, to be asked in order; the most important first. */
@@ -115,7 +107,7 @@ final class CueCandidates {
         }
         cautions(s, gap ? before : null, wishes);
         if (s.isWindow()) {
-            window(s, wishes);
+            turns.of(s, wishes);
         } else {
             about(s, before, gap, secondPart, Math.max(1, time), wishes);
         }
@@ -135,9 +127,16 @@ final class CueCandidates {
             CueKind kind = all ? CueKind.AVOID : CueKind.CAUTION;
             boolean room = !all || s.duration().compareTo(SHORT_WORK) >= 0;
             if (room && cautioned.add(rule.text())) {
-                List<Window> places = window(kind, s, pause == null ? null : new Window(pause, 0, 1), false);
+                List<Window> places = Window.of(kind, s, pause == null ? null : new Window(pause, 0, 1), false);
                 wishes.add(new CueCandidate(s, kind, List.of(rule.text()), places, false, !all));
             }
+        }
+    }
+
+    /** A stretch of movement, the pause before it (or null), whether it has little time of its own, and what is wished for it. */
+    private record Stretch(Segment segment, Window pause, boolean shortWork, List<CueCandidate> wishes) {
+        List<Window> places(CueKind kind) {
+            return Window.of(kind, segment, pause, shortWork);
         }
     }
 
@@ -154,64 +153,10 @@ final class CueCandidates {
             return;
         }
         if (time == 1) {
-            firstTime(s, pause, shortWork, wishes);
+            firstTime(new Stretch(s, pause, shortWork, wishes));
         } else {
-            again(s, pause, time, wishes);
+            again(new Stretch(s, pause, false, wishes), time);
         }
-    }
-
-    /**
-     * In one window for a whole list each move has its turn, again and again: first how it begins, its form, its easier way; then what to
-     * avoid and to feel; then a word of encouragement.
-     */
-    private void window(Segment s, List<CueCandidate> wishes) {
-        List<MoveLine> lines = s.block().moves();
-        double turn = Math.min(1.0 / lines.size(), TURN_SECONDS / s.duration().seconds());
-        int turns = (int) Math.floor(1 / turn);
-        for (int t = 0; t < turns; t++) {
-            List<CueKind> kinds = TURNS.get(Math.min(t / lines.size(), TURNS.size() - 1));
-            MoveLine line = lines.get(t % lines.size());
-            for (int k = 0; k < kinds.size(); k++) {
-                Window place = new Window(s, (t + FIRST_IN_TURN + k * TURN_STEP) * turn, (t + 0.95) * turn);
-                String text = kinds.get(k) == CueKind.CHEER ? style.cheer(cheers++) : ofLine(line, kinds.get(k));
-                if (!text.isEmpty()) {
-                    boolean own = line.cues().stream().anyMatch(c -> c.text().equals(text));
-                    wishes.add(new CueCandidate(
-                            s, kinds.get(k), List.of(text), List.of(place), own, kinds.get(k) == CueKind.SETUP));
-                }
-            }
-        }
-    }
-
-    /** What is said of a kind for a line of a window: its own words, else the library's; empty for nothing. */
-    private String ofLine(MoveLine line, CueKind kind) {
-        Cue own = line.cues().stream().filter(c -> c.kind() == kind).findFirst().orElse(null);
-        List<String> known = library.find(line.name()).map(m -> m.cues(kind)).orElse(List.of());
-        if (own != null) {
-            return fields.filled(kind.isOption() ? option(own) : own.text());
-        }
-        if (known.isEmpty()) {
-            return "";
-        }
-        String text = known.get(0);
-        return kind == CueKind.SETUP
-                ? capital(Phrases.name(line.name())) + ": " + lower(text)
-                : kind == CueKind.EASIER ? "Easier: " + text : text;
-    }
-
-    private static String lower(String text) {
-        return Character.toLowerCase(text.charAt(0)) + text.substring(1);
-    }
-
-    private List<Window> places(Window first, Window second) {
-        List<Window> places = new ArrayList<>();
-        if (first != null) {
-            places.add(first);
-        }
-        if (second != null) {
-            places.add(second);
-        }
-        return places;
     }
 
     /** The creator's own lines are all said, once, each where its kind belongs. */
@@ -231,12 +176,12 @@ final class CueCandidates {
                 ownSaid.remove(cue.line());
                 continue;
             }
-            String text = fields.filled(cue.kind().isOption() ? option(cue) : cue.text());
+            String text = fields.filled(cue.kind().isOption() ? Phrases.option(cue) : cue.text());
             if (cue.kind() == CueKind.CAUTION && !cautioned.add(text)) {
                 continue; // Once, where it first matters.
             }
             wishes.add(new CueCandidate(
-                    s, cue.kind(), List.of(text), window(cue.kind(), s, pause, shortWork), true, true));
+                    s, cue.kind(), List.of(text), Window.of(cue.kind(), s, pause, shortWork), true, true));
         }
     }
 
@@ -257,62 +202,24 @@ final class CueCandidates {
         return cue.kind() != CueKind.FORM || forms.indexOf(cue) == Math.min(time - 1, forms.size() - 1);
     }
 
-    private static String option(Cue cue) {
-        String for_ = condition(cue.condition());
-        String text = for_.isEmpty()
-                ? cue.text()
-                : Character.toLowerCase(cue.text().charAt(0)) + cue.text().substring(1);
-        return switch (cue.kind()) {
-            case EASIER -> for_.isEmpty() ? "Easier: " + text : for_ + text;
-            case HARDER -> for_.isEmpty() ? "Harder: " + text : for_ + text;
-            default -> for_.isEmpty() ? "Instead: " + text : for_ + text;
-        };
-    }
-
-    /** The condition of an option as it is said; empty for anyone. */
-    private static String condition(String condition) {
-        if (condition.isEmpty()) {
-            return "";
-        }
-        boolean joint = condition.matches(
-                "(?i)(?:sore )?(?:knees?|shoulders?|wrists?|back|lower back|hips?|neck|elbows?|ankles?)(?: trouble)?");
-        if (joint) {
-            return "If your " + condition.toLowerCase(Locale.ROOT).replaceAll("^sore | trouble$", "") + " complains, ";
-        }
-        return Audience.of(condition).map(Phrases::forWhom).orElse("For " + condition + ", ");
-    }
-
-    /** Where a kind belongs inside and before its interval. */
-    private List<Window> window(CueKind kind, Segment s, Window pause, boolean shortWork) {
-        return switch (kind) {
-            case SETUP, NAME, GEAR, NEXT -> places(pause, new Window(s, 0, 0.25));
-            case FORM -> places(shortWork ? pause : new Window(s, 0, 0.25), shortWork ? new Window(s, 0, 0.4) : pause);
-            // Behind the easier way, which is said as the work begins.
-            case HARDER -> places(shortWork ? pause : new Window(s, 0, 0.6), null);
-            case EASIER, INSTEAD, CAUTION ->
-                places(shortWork ? pause : new Window(s, 0, 0.33), shortWork ? new Window(s, 0, 0.33) : pause);
-            case AVOID, CHECK, FEEL, TEMPO -> places(new Window(s, 0.1, 0.75), pause);
-            default -> places(new Window(s, 0.2, 0.9), pause);
-        };
-    }
-
-    private void firstTime(Segment s, Window pause, boolean shortWork, List<CueCandidate> wishes) {
-        known(s, CueKind.SETUP, pause, shortWork, "", true, wishes);
+    private void firstTime(Stretch of) {
+        Segment s = of.segment();
+        known(of, CueKind.SETUP, "", true);
         if (!isShown(s, Level.Grade.EASIER)) {
-            known(s, CueKind.EASIER, pause, shortWork, "Easier: ", s.kind() == SegmentKind.WORK, wishes);
+            known(of, CueKind.EASIER, "Easier: ", s.kind() == SegmentKind.WORK);
         }
-        known(s, CueKind.FORM, pause, shortWork, "", true, wishes);
+        known(of, CueKind.FORM, "", true);
         if (s.line() != null) {
-            levels(s, pause, shortWork, wishes);
-            rule(s, pause, wishes);
-            build(s, pause, wishes);
+            levels(of);
+            rule(s, of.pause(), of.wishes());
+            build(s, of.pause(), of.wishes());
         }
-        known(s, CueKind.BREATH, pause, shortWork, "", false, wishes);
-        if (s.kind() == SegmentKind.WORK && !shortWork) {
+        known(of, CueKind.BREATH, "", false);
+        if (s.kind() == SegmentKind.WORK && !of.shortWork()) {
             if (loadAdvised && !isShown(s, Level.Grade.HARDER)) {
-                known(s, CueKind.HARDER, pause, false, "Harder: ", false, wishes);
+                known(of, CueKind.HARDER, "Harder: ", false);
             }
-            known(s, CueKind.AVOID, pause, false, "", false, wishes);
+            known(of, CueKind.AVOID, "", false);
         }
     }
 
@@ -326,14 +233,8 @@ final class CueCandidates {
     }
 
     /** A library wording where the creator wrote none of that kind; the shorter ones stand by. */
-    private void known(
-            Segment s,
-            CueKind kind,
-            Window pause,
-            boolean shortWork,
-            String prefix,
-            boolean needed,
-            List<CueCandidate> wishes) {
+    private void known(Stretch of, CueKind kind, String prefix, boolean needed) {
+        Segment s = of.segment();
         if (!wordings.own(s, kind).isEmpty()) {
             return;
         }
@@ -348,8 +249,8 @@ final class CueCandidates {
                     .skip(1)
                     .filter(t -> t.length() < texts.get(0).length())
                     .forEach(byLength::add);
-            wishes.add(new CueCandidate(
-                    s, kind, byLength, window(kind, s, pause, shortWork), false, needed && kind == CueKind.EASIER));
+            of.wishes()
+                    .add(new CueCandidate(s, kind, byLength, of.places(kind), false, needed && kind == CueKind.EASIER));
         }
     }
 
@@ -362,10 +263,11 @@ final class CueCandidates {
                 : setUp;
     }
 
-    private void levels(Segment s, Window pause, boolean shortWork, List<CueCandidate> wishes) {
+    private static void levels(Stretch of) {
+        Segment s = of.segment();
         for (LevelLine level : s.line().levels()) {
             String text = Phrases.level(level, s.line(), s.block());
-            wishes.add(CueCandidate.of(s, CueKind.INSTEAD, text, window(CueKind.INSTEAD, s, pause, shortWork)));
+            of.wishes().add(CueCandidate.of(s, CueKind.INSTEAD, text, of.places(CueKind.INSTEAD)));
         }
     }
 
@@ -376,16 +278,17 @@ final class CueCandidates {
         merged.rep()
                 .map(RepPattern::sentence)
                 .ifPresent(t -> wishes.add(new CueCandidate(
-                        s, CueKind.COUNT, List.of(capital(t) + "."), places(pause, early), false, true)));
+                        s, CueKind.COUNT, List.of(capital(t) + "."), Window.both(pause, early), false, true)));
         if (merged.rep().isEmpty() && s.move().contains("+") && s.line().parts().size() > 1) {
             String one = "One rep is " + Phrases.inTurn(s.line().parts()) + ".";
-            wishes.add(new CueCandidate(s, CueKind.SETUP, List.of(one), places(pause, early), false, s.reps() != null));
+            wishes.add(new CueCandidate(
+                    s, CueKind.SETUP, List.of(one), Window.both(pause, early), false, s.reps() != null));
         }
         s.line()
                 .attributes()
                 .length(Attribute.ALONE)
                 .ifPresent(l -> wishes.add(new CueCandidate(
-                        s, CueKind.PERMIT, List.of(Phrases.alone(l)), places(early, pause), false, true)));
+                        s, CueKind.PERMIT, List.of(Phrases.alone(l)), Window.both(early, pause), false, true)));
         boolean dosed = merged.dose().isPresent() || merged.shown().isPresent();
         if (dosed) {
             String dose = merged.dose()
@@ -396,7 +299,7 @@ final class CueCandidates {
                     s,
                     CueKind.PERMIT,
                     List.of("I show part of it; you do " + dose + "."),
-                    places(pause, early),
+                    Window.both(pause, early),
                     false,
                     true));
         }
@@ -411,16 +314,20 @@ final class CueCandidates {
                     "Now put them together, or stay with the one you like. I will say when it is half-way, so you can swap.";
             String shorter = "Put them together, or stay with one and swap at half-way.";
             wishes.add(new CueCandidate(
-                    s, CueKind.PERMIT, List.of(text, shorter), places(pause, new Window(s, 0, 0.4)), false, true));
+                    s, CueKind.PERMIT, List.of(text, shorter), Window.both(pause, new Window(s, 0, 0.4)), false, true));
         }
     }
 
     /** Later rounds: one reminder, one new thing, advice on the load, relief. */
-    private void again(Segment s, Window pause, int time, List<CueCandidate> wishes) {
+    private void again(Stretch of, int time) {
+        Segment s = of.segment();
+        Window pause = of.pause();
+        List<CueCandidate> wishes = of.wishes();
         List<String> forms = wordings.known(s, CueKind.FORM);
         boolean ownForms = !wordings.own(s, CueKind.FORM).isEmpty();
         if (!ownForms && time - 1 < forms.size()) {
-            wishes.add(CueCandidate.of(s, CueKind.FORM, forms.get(time - 1), places(new Window(s, 0.05, 0.6), pause)));
+            wishes.add(CueCandidate.of(
+                    s, CueKind.FORM, forms.get(time - 1), Window.both(new Window(s, 0.05, 0.6), pause)));
         } else {
             rotating(s, REFRESHERS, time, new Window(s, 0.05, 0.6), pause, wishes);
         }
@@ -429,9 +336,9 @@ final class CueCandidates {
         if (pause != null && s.kind() == SegmentKind.WORK && mayTakeMore(s, time)) {
             wishes.add(CueCandidate.of(s, CueKind.HARDER, MORE, List.of(pause)));
         } else if (s.kind() == SegmentKind.WORK && time > 2) {
-            wishes.add(CueCandidate.of(s, CueKind.CHEER, style.cheer(cheers++), places(new Window(s, 0.4, 0.9), null)));
+            wishes.add(CueCandidate.of(s, CueKind.CHEER, cheer(), Window.both(new Window(s, 0.4, 0.9), null)));
         }
-        known(s, CueKind.PERMIT, pause, false, "", false, wishes);
+        known(of, CueKind.PERMIT, "", false);
     }
 
     /** More weight is advised once both sides have had their turn, where no load is written down and nobody has to spare themselves. */
@@ -453,7 +360,7 @@ final class CueCandidates {
             List<String> known = wordings.known(s, kind);
             int round = (time - 2) / kinds.size();
             if (wordings.own(s, kind).isEmpty() && round < known.size()) {
-                wishes.add(CueCandidate.of(s, kind, known.get(round), places(window, pause)));
+                wishes.add(CueCandidate.of(s, kind, known.get(round), Window.both(window, pause)));
                 return;
             }
         }

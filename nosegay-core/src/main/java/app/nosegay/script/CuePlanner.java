@@ -29,11 +29,6 @@ public final class CuePlanner {
     /** What every workout says before the first movement. */
     public static final String SCREENING = Cautions.SCREENING;
 
-    static final Length QUIET_AROUND_CALLS = Length.ofMillis(1500);
-    static final Length BETWEEN_LINES = Length.ofMillis(300);
-    /** The quiet around calls is for those who work; at rest a breath is enough. */
-    static final Length AROUND_CALLS_AT_REST = Length.ofMillis(400);
-
     /** Kinds whose wordings often hold of many moves: nobody wants to hear them at each. */
     private static final Set<CueKind> ONCE = EnumSet.of(
             CueKind.BREATH, CueKind.PERMIT, CueKind.WHY, CueKind.MUSCLE, CueKind.CHECK, CueKind.HARDER, CueKind.CHEER);
@@ -76,8 +71,8 @@ public final class CuePlanner {
     private final SpeechRate rate;
     private final ScriptNotes notes;
     private final List<Segment> segments;
-    private final Map<String, Integer> indexes = new HashMap<>();
-    private final List<List<ScriptLine>> placed = new ArrayList<>();
+    private final Map<String, Integer> indexes;
+    private final PlacedLines placed;
     private final Map<String, Time<Axis.Plan>> saidAt = new HashMap<>();
     private final List<CuePlan.Left> left = new ArrayList<>();
 
@@ -86,10 +81,8 @@ public final class CuePlanner {
         this.notes = notes;
         this.rate = notes.rate();
         this.segments = timeline.segments();
-        for (int i = 0; i < segments.size(); i++) {
-            indexes.put(segments.get(i).id(), i);
-            placed.add(new ArrayList<>());
-        }
+        this.indexes = timeline.indexes();
+        this.placed = new PlacedLines(timeline);
     }
 
     public static CuePlan plan(Timeline timeline, MoveLibrary library, SpeechRate rate) {
@@ -143,7 +136,7 @@ public final class CuePlanner {
         if (weight(missed) < weight(missedByPriority)) {
             takeBack(addedByPriority, count(missedByPriority));
             added.forEach(l -> {
-                placed.get(indexes.get(l.segment())).add(l);
+                placed.add(l);
                 saidAt.put(l.of(), l.start());
             });
             left.addAll(leftNaturally);
@@ -177,7 +170,7 @@ public final class CuePlanner {
 
     private void takeBack(List<ScriptLine> added, int leftOut) {
         added.forEach(l -> {
-            placed.get(indexes.get(l.segment())).remove(l);
+            placed.remove(l);
             saidAt.remove(l.of());
         });
         left.subList(left.size() - leftOut, left.size()).clear();
@@ -190,7 +183,7 @@ public final class CuePlanner {
             if (i != null && d.at() != null && !d.isLeftOut()) {
                 Segment s = segments.get(i);
                 String text = fields.filled(d.text());
-                placed.get(i)
+                placed.in(i)
                         .add(new ScriptLine(
                                 s.id(), d.kind(), text, s.start().plus(d.at()), said(s, text), true, d.of()));
             }
@@ -214,13 +207,13 @@ public final class CuePlanner {
         }
         String text = decided == null ? call.text() : decided.text();
         Length spoken = decided == null ? call.spoken() : said(s, text);
-        boolean overFixed = placed.get(i).stream()
+        boolean overFixed = placed.in(i).stream()
                 .anyMatch(f -> f.fixed()
                         && (f.kind() == CueKind.TIME || f.kind() == CueKind.COUNT)
                         && f.start().isBefore(call.start().plus(spoken))
                         && call.start().isBefore(f.end()));
         if (!overFixed) {
-            placed.get(i).add(new ScriptLine(s.id(), call.kind(), text, call.start(), spoken, false, call.text()));
+            placed.in(i).add(new ScriptLine(s.id(), call.kind(), text, call.start(), spoken, false, call.text()));
         }
     }
 
@@ -270,7 +263,7 @@ public final class CuePlanner {
     private ScriptLine tryAt(CueCandidate.Window window, CueKind kind, String words, String of, boolean needed) {
         Segment s = window.segment();
         Length spoken = said(s, words);
-        if (!needed && beyondDensity(s, spoken).isPositive()) {
+        if (!needed && placed.beyondDensity(s, spoken).isPositive()) {
             return null;
         }
         Time<Axis.Plan> at = s.start().plus(s.duration().times(window.from()));
@@ -278,48 +271,15 @@ public final class CuePlanner {
                 s.start().plus(s.duration().times(window.to())), s.end().minus(spoken));
         while (!at.isAfter(latest)) {
             ScriptLine line = new ScriptLine(s.id(), kind, words, at, spoken, false, of);
-            ScriptLine inTheWay = inTheWay(line, indexes.get(s.id()));
+            ScriptLine inTheWay = placed.inTheWay(line, indexes.get(s.id()));
             if (inTheWay == null) {
-                placed.get(indexes.get(s.id())).add(line);
+                placed.add(line);
                 saidAt.put(of, line.start());
                 return line;
             }
-            at = inTheWay.end().plus(quiet(inTheWay, s));
+            at = inTheWay.end().plus(PlacedLines.quiet(inTheWay, s));
         }
         return null;
-    }
-
-    private ScriptLine inTheWay(ScriptLine line, int i) {
-        ScriptLine first = null;
-        Segment own = segments.get(i);
-        for (int k = Math.max(0, i - 1); k <= Math.min(segments.size() - 1, i + 1); k++) {
-            for (ScriptLine other : placed.get(k)) {
-                Length quiet = quiet(other, own);
-                boolean near = line.start().isBefore(other.end().plus(quiet))
-                        && other.start().minus(quiet).isBefore(line.end());
-                if (near && (first == null || other.end().isBefore(first.end()))) {
-                    first = other;
-                }
-            }
-        }
-        return first;
-    }
-
-    /** The quiet a line in {@code s} keeps from {@code other}. */
-    private static Length quiet(ScriptLine other, Segment s) {
-        boolean call = other.kind() == CueKind.TIME || other.kind() == CueKind.COUNT;
-        return !call ? BETWEEN_LINES : s.kind().isMoving() ? QUIET_AROUND_CALLS : AROUND_CALLS_AT_REST;
-    }
-
-    private double density(Segment s) {
-        return s.kind().isMoving() ? timeline.sheet().header().talkDensity().share() : 1;
-    }
-
-    /** By how much {@code more} speech passes the talk density of the segment; not positive where it keeps to it. */
-    private Length beyondDensity(Segment s, Length more) {
-        Length already =
-                placed.get(indexes.get(s.id())).stream().map(ScriptLine::spoken).reduce(Length.ZERO, Length::plus);
-        return already.plus(more).minus(s.duration().times(density(s)));
     }
 
     /** Lists a line that found no place, with the shortest change that would give it one. */
@@ -330,10 +290,10 @@ public final class CuePlanner {
         Segment s = window.segment();
         String text = candidate.texts().get(candidate.texts().size() - 1);
         Length spoken = said(s, text);
-        Length gap = largestGap(s, window);
+        Length gap = placed.largestGap(s, window);
         Length tooLong = spoken.minus(gap);
         boolean density = !tooLong.isPositive();
-        Length over = density ? beyondDensity(s, spoken) : tooLong;
+        Length over = density ? placed.beyondDensity(s, spoken) : tooLong;
         String reason = density
                 ? CoreText.of("script.cue-planner.beyond-density", spoken.seconds(), over.seconds())
                 : CoreText.of("script.cue-planner.no-gap", spoken.seconds(), Math.max(0, gap.seconds()));
@@ -365,25 +325,6 @@ public final class CuePlanner {
                 : CoreText.of("script.cue-planner.make-longer", s.kind().word(), longer);
     }
 
-    /** The longest free stretch of a window, quiet around its neighbours taken off. */
-    private Length largestGap(Segment s, CueCandidate.Window window) {
-        Time<Axis.Plan> from = s.start().plus(s.duration().times(window.from()));
-        Time<Axis.Plan> last = s.start().plus(s.duration().times(window.to()));
-        Length largest = Length.ZERO;
-        List<ScriptLine> lines = new ArrayList<>();
-        int i = indexes.get(s.id());
-        for (int k = Math.max(0, i - 1); k <= Math.min(segments.size() - 1, i + 1); k++) {
-            lines.addAll(placed.get(k));
-        }
-        lines.sort(Comparator.comparing(ScriptLine::start));
-        for (ScriptLine line : lines) {
-            Time<Axis.Plan> until = Time.min(s.end(), line.start().minus(quiet(line, s)));
-            largest = from.isAfter(last) ? largest : Length.max(largest, until.since(from));
-            from = Time.max(from, line.end().plus(quiet(line, s)));
-        }
-        return from.isAfter(last) ? largest : Length.max(largest, s.end().since(from));
-    }
-
     private CuePlan result() {
         List<ScriptLine> all = new ArrayList<>();
         Map<String, Length> missing = new HashMap<>();
@@ -392,21 +333,25 @@ public final class CuePlanner {
             if (!l.own() && !l.needed()) {
                 continue;
             }
-            missing.merge(l.line().segment(), l.line().spoken().plus(BETWEEN_LINES), Length::plus);
+            missing.merge(l.line().segment(), l.line().spoken().plus(PlacedLines.BETWEEN_LINES), Length::plus);
             leftCounts.merge(l.line().segment(), 1, Integer::sum);
         }
         List<TalkWindow> windows = new ArrayList<>();
         for (int i = 0; i < segments.size(); i++) {
             Segment s = segments.get(i);
-            List<ScriptLine> lines = placed.get(i);
+            List<ScriptLine> lines = placed.in(i);
             lines.sort(Comparator.comparing(ScriptLine::start));
             all.addAll(lines);
             Length needed = missing.getOrDefault(s.id(), Length.ZERO);
             for (ScriptLine line : lines) {
-                needed = needed.plus(line.spoken()).plus(line.isCall() ? Length.ZERO : BETWEEN_LINES);
+                needed = needed.plus(line.spoken()).plus(line.isCall() ? Length.ZERO : PlacedLines.BETWEEN_LINES);
             }
             windows.add(new TalkWindow(
-                    s.id(), needed, s.duration().times(density(s)), lines.size(), leftCounts.getOrDefault(s.id(), 0)));
+                    s.id(),
+                    needed,
+                    s.duration().times(placed.density(s)),
+                    lines.size(),
+                    leftCounts.getOrDefault(s.id(), 0)));
         }
         all.sort(Comparator.comparing(ScriptLine::start));
         return new CuePlan(all, left, windows);

@@ -4,6 +4,7 @@ import app.nosegay.plan.check.Audience;
 import app.nosegay.plan.sheet.Attribute;
 import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.RunSheet.Block;
+import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.sheet.RunSheet.LevelLine;
 import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.plan.terms.Counts;
@@ -13,6 +14,7 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Tempo;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -151,5 +153,31 @@ public final class Phrases {
                 .filter(p -> !usual.words(Attribute.POSITION).equals(Optional.of(p)))
                 .ifPresent(p -> differences.add(p.replace('-', ' ')));
         return String.join(", ", differences);
+    }
+
+    /** A way of doing it otherwise, as it is said. */
+    static String option(Cue cue) {
+        String for_ = condition(cue.condition());
+        String text = for_.isEmpty()
+                ? cue.text()
+                : Character.toLowerCase(cue.text().charAt(0)) + cue.text().substring(1);
+        return switch (cue.kind()) {
+            case EASIER -> for_.isEmpty() ? "Easier: " + text : for_ + text;
+            case HARDER -> for_.isEmpty() ? "Harder: " + text : for_ + text;
+            default -> for_.isEmpty() ? "Instead: " + text : for_ + text;
+        };
+    }
+
+    /** The condition of an option as it is said; empty for anyone. */
+    private static String condition(String condition) {
+        if (condition.isEmpty()) {
+            return "";
+        }
+        boolean joint = condition.matches(
+                "(?i)(?:sore )?(?:knees?|shoulders?|wrists?|back|lower back|hips?|neck|elbows?|ankles?)(?: trouble)?");
+        if (joint) {
+            return "If your " + condition.toLowerCase(Locale.ROOT).replaceAll("^sore | trouble$", "") + " complains, ";
+        }
+        return Audience.of(condition).map(Phrases::forWhom).orElse("For " + condition + ", ");
     }
 }

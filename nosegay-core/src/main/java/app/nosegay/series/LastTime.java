@@ -1,6 +1,5 @@
 package app.nosegay.series;
 
-import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
@@ -34,13 +33,11 @@ public record LastTime(String workout, int sets, Length each, Integer reps, List
         Map<String, LastTime> all = new HashMap<>();
         for (Timeline workout : workouts) {
             Map<String, LastTime> here = new HashMap<>();
-            for (Interval interval : workout.intervals()) {
-                if (interval.kind() == SegmentKind.WORK) {
-                    for (Move move : interval.first().moves(library)) {
-                        here.merge(move.name(), first(workout, interval, library), LastTime::andAgain);
-                    }
-                }
-            }
+            workout.intervals().stream()
+                    .filter(i -> i.kind() == SegmentKind.WORK)
+                    .forEach(i -> i.first()
+                            .moves(library)
+                            .forEach(m -> here.merge(m.name(), first(workout, i, library), LastTime::andAgain)));
             here.forEach(all::putIfAbsent);
         }
         return all;

@@ -36,11 +36,7 @@ public record SetUp(
         List<String> sayFirst) {
 
     public static SetUp of(Timeline timeline, CuePlan cues, GearList gear, MoveLibrary library) {
-        Set<String> things = new LinkedHashSet<>();
-        gear.used().forEach(u -> things.add(u.item().shown()));
-        gear.announced().forEach(g -> things.add(g.shown()));
-        // A thing announced with its weight is not laid out twice.
-        things.removeIf(t -> things.stream().anyMatch(o -> !o.equals(t) && o.endsWith(" " + t)));
+        Set<String> things = things(gear);
         List<String> floor = new ArrayList<>();
         for (Level level : timeline.sheet().header().levels()) {
             floor.add(CoreText.of(
@@ -78,7 +74,16 @@ public record SetUp(
                 wide
                         ? CoreText.of("shoot.set-up.the-widest-step-to-the")
                         : CoreText.of("shoot.set-up.arms-out-to-both-sides"));
-        List<String> checks = List.of(
+        List<String> first = cues.lines().stream()
+                .filter(l -> !l.isCall())
+                .limit(4)
+                .map(ScriptLine::text)
+                .toList();
+        return new SetUp(List.copyOf(things), floor, angles, extremes, usualChecks(), first);
+    }
+
+    private static List<String> usualChecks() {
+        return List.of(
                 CoreText.of("shoot.set-up.light-from-the-front-no"),
                 CoreText.of("shoot.set-up.microphone-near-one-loud-word"),
                 CoreText.of("shoot.set-up.timer-sound-heard-in-the"),
@@ -86,11 +91,14 @@ public record SetUp(
                 CoreText.of("shoot.set-up.animals-doors-telephones-taken"),
                 CoreText.of("shoot.set-up.water-within-reach-out-of"),
                 CoreText.of("shoot.set-up.nothing-in-the-frame-that"));
-        List<String> first = cues.lines().stream()
-                .filter(l -> !l.isCall())
-                .limit(4)
-                .map(ScriptLine::text)
-                .toList();
-        return new SetUp(List.copyOf(things), floor, angles, extremes, checks, first);
+    }
+
+    private static Set<String> things(GearList gear) {
+        Set<String> things = new LinkedHashSet<>();
+        gear.used().forEach(u -> things.add(u.item().shown()));
+        gear.announced().forEach(g -> things.add(g.shown()));
+        // A thing announced with its weight is not laid out twice.
+        things.removeIf(t -> things.stream().anyMatch(o -> !o.equals(t) && o.endsWith(" " + t)));
+        return things;
     }
 }

@@ -22,37 +22,13 @@ public final class ShootClock {
     /** To get back into position before a segment is begun again. */
     private static final Length AGAIN = Length.ofSeconds(6);
     /** Between the last segment and the end tone. */
+    /** A line stays in sight for a moment after it was due to be said. */
+    private static final Length STAYS = Length.ofMillis(800);
+
     private static final Length END_TONE_AFTER = Length.ofSeconds(1);
 
-    /** What the clock plays into the room. */
-    public enum Sound {
-        PIP(880, 90),
-        START(1320, 350),
-        END(660, 500),
-        CHANGE(990, 250),
-        START_TONE(0, 0),
-        END_TONE(0, 0);
-
-        private final double hz;
-        private final int millis;
-
-        Sound(double hz, int millis) {
-            this.hz = hz;
-            this.millis = millis;
-        }
-
-        /** 0 for the sync tones, which are {@link SyncTone}s. */
-        public double hz() {
-            return hz;
-        }
-
-        public int millis() {
-            return millis;
-        }
-    }
-
     /** A sound and when it is due. */
-    public record Due(Time<Axis.Clock> time, Sound sound) {}
+    public record Due(Time<Axis.Clock> time, ClockSound sound) {}
 
     /**
      * What the presenter sees.
@@ -106,7 +82,7 @@ public final class ShootClock {
         this.began = began;
         this.bySound = bySound;
         this.current = from;
-        oneOff.add(new Due(Time.zero(), Sound.START_TONE));
+        oneOff.add(new Due(Time.zero(), ClockSound.START_TONE));
         begin(from, Time.<Axis.Clock>zero().plus(LEAD));
     }
 
@@ -149,7 +125,7 @@ public final class ShootClock {
     private void finish(Time<Axis.Clock> at) {
         finished = true;
         endTone = at.plus(END_TONE_AFTER);
-        oneOff.add(new Due(endTone, Sound.END_TONE));
+        oneOff.add(new Due(endTone, ClockSound.END_TONE));
     }
 
     private Segment segment() {
@@ -269,17 +245,17 @@ public final class ShootClock {
                         before == null || !before.kind().isMoving() || k == current && !entriesHold(before);
                 int in = timeline.sheet().header().calls().countIn();
                 for (int n = in; n >= 1 && quietBefore; n--) {
-                    add(due, at.minus(Length.ofSeconds(n)), Sound.PIP, until);
+                    add(due, at.minus(Length.ofSeconds(n)), ClockSound.PIP, until);
                 }
-                add(due, at, Sound.START, until);
+                add(due, at, ClockSound.START, until);
             } else if (!begins) {
-                add(due, at, Sound.CHANGE, until);
+                add(due, at, ClockSound.CHANGE, until);
             }
             Segment after =
                     k + 1 < timeline.segments().size() ? timeline.segments().get(k + 1) : null;
             boolean last = after == null || !after.interval().equals(s.interval());
             if (last && s.kind().isMoving() && (after == null || !after.kind().isMoving())) {
-                add(due, ends, Sound.END, until);
+                add(due, ends, ClockSound.END, until);
             }
             at = ends;
         }
@@ -290,7 +266,7 @@ public final class ShootClock {
         return !entries.isEmpty() && entries.get(entries.size() - 1).segment().equals(before.id());
     }
 
-    private void add(List<Due> due, Time<Axis.Clock> time, Sound sound, Time<Axis.Clock> until) {
+    private void add(List<Due> due, Time<Axis.Clock> time, ClockSound sound, Time<Axis.Clock> until) {
         if (time.isAfter(sounded) && !time.isAfter(until)) {
             due.add(new Due(time, sound));
         }
@@ -317,15 +293,15 @@ public final class ShootClock {
         Length whole = beforeIt.plus(end.since(start)).plus(behind);
         Segment next = k < segments.size() ? segments.get(k) : null;
         double share = whole.isPositive() ? Math.min(1, beforeIt.plus(into).seconds() / whole.seconds()) : 0;
-        ScriptLine[] lines = lines(s);
+        List<ScriptLine> lines = lines(s);
         return new Moment(
                 s,
                 waiting ? start.since(now) : Length.ZERO,
                 left,
                 share,
                 next,
-                lines[0],
-                lines[1],
+                lines.isEmpty() ? null : lines.get(0),
+                lines.size() < 2 ? null : lines.get(1),
                 heldSince != null,
                 finished);
     }
@@ -337,14 +313,13 @@ public final class ShootClock {
     }
 
     /** The line being said or due next, and the one after. */
-    private ScriptLine[] lines(Segment s) {
+    private List<ScriptLine> lines(Segment s) {
         Time<Axis.Plan> at = planTime();
-        List<ScriptLine> left = cues.lines().stream()
-                .filter(l -> l.end().plus(Length.ofMillis(800)).isAfter(at)
+        return cues.lines().stream()
+                .filter(l -> l.end().plus(STAYS).isAfter(at)
                         && !l.start().isBefore(s.start().minus(Length.ofMillis(1))))
                 .limit(2)
                 .toList();
-        return new ScriptLine[] {left.isEmpty() ? null : left.get(0), left.size() < 2 ? null : left.get(1)};
     }
 
     /** The log so far; the running segment counts up to now. */

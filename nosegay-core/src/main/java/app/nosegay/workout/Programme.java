@@ -22,6 +22,7 @@ import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanReport;
+import app.nosegay.plan.sheet.Header;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.proof.IntervalComparison;
 import app.nosegay.proof.PickUps;
@@ -108,13 +109,10 @@ public record Programme(
         List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, filmed);
         List<HeardCall> calls = CallTruth.of(timeline, match, filmed, library.names(), said);
         ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, new Spoken(calls, said));
-        List<Finding> matchFindings = new ArrayList<>(checked.findings());
-        if (!timeline.sheet().header().voiceAfterwards()) {
-            matchFindings.addAll(SoundCheck.findings(
-                    match, cut, evidence, timeline.sheet().header().voiceOnly()));
-        }
-        matchFindings.addAll(SightCheck.findings(timeline, match, filmed, library));
         Edit edit = new Edit(timeline, match, cut);
+        List<Finding> matchFindings = new ArrayList<>(checked.findings());
+        matchFindings.addAll(ofSound(edit, evidence));
+        matchFindings.addAll(SightCheck.findings(timeline, match, filmed, library));
         List<TimedText.Cue> captions = captions(workout, evidence, cut, checked.overs());
         Dressing dressing = withCaptions(
                 Dresser.dress(
@@ -147,6 +145,14 @@ public record Programme(
                 cut,
                 dressing,
                 prove(workout, edit, calls, found, dressing, captions));
+    }
+
+    /** Of a voice recorded afterwards the takes' own sound says nothing. */
+    private static List<Finding> ofSound(Edit edit, List<TakeEvidence> evidence) {
+        Header header = edit.timeline().sheet().header();
+        return header.voiceAfterwards()
+                ? List.of()
+                : SoundCheck.findings(edit.match(), edit.cut(), evidence, header.voiceOnly());
     }
 
     /** The logs of the takes that were filmed: not of a voice that was recorded afterwards. */

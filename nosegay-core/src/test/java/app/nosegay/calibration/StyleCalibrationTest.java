@@ -66,7 +66,8 @@ class StyleCalibrationTest {
                 Map.of());
         CuePlan cues = CuePlanner.plan(TIMELINE, LIBRARY, ScriptNotes.NONE);
         List<HeardCall> calls = CallTruth.of(TIMELINE, match, List.of(take), LIBRARY.names());
-        return StyleCalibration.of(TIMELINE, LIBRARY, cues, match, List.of(take), calls, before);
+        return StyleCalibration.of(
+                TIMELINE, LIBRARY, cues, match, new StyleCalibration.Heard(List.of(take), calls), before);
     }
 
     private static void say(List<Caption> words, double at, String text) {

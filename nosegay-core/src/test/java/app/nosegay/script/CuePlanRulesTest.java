@@ -98,8 +98,8 @@ class CuePlanRulesTest {
             }
             for (ScriptLine call : lines) {
                 if (call.isCall()) {
-                    boolean clear = line.start().since(call.end()).compareTo(CuePlanner.QUIET_AROUND_CALLS) >= 0
-                            || call.start().since(line.end()).compareTo(CuePlanner.QUIET_AROUND_CALLS) >= 0;
+                    boolean clear = line.start().since(call.end()).compareTo(PlacedLines.QUIET_AROUND_CALLS) >= 0
+                            || call.start().since(line.end()).compareTo(PlacedLines.QUIET_AROUND_CALLS) >= 0;
                     assertThat(clear).as(line.text() + " near " + call.text()).isTrue();
                 }
             }

@@ -61,19 +61,16 @@ class ShootClockTest {
             assertThat(log.entries().get(k).span().start().seconds())
                     .isEqualTo(5 + segment.start().seconds());
         }
-        assertThat(heard).extracting(ShootClock.Due::sound).startsWith(ShootClock.Sound.START_TONE);
-        assertThat(heard).extracting(ShootClock.Due::sound).endsWith(ShootClock.Sound.END_TONE);
-        assertThat(heard.stream()
-                        .filter(d -> d.sound() == ShootClock.Sound.START)
-                        .map(d -> d.time().seconds()))
+        assertThat(heard).extracting(ShootClock.Due::sound).startsWith(ClockSound.START_TONE);
+        assertThat(heard).extracting(ShootClock.Due::sound).endsWith(ClockSound.END_TONE);
+        assertThat(heard.stream().filter(d -> d.sound() == ClockSound.START).map(d -> d.time()
+                        .seconds()))
                 .containsExactly(15.0, 45.0);
-        assertThat(heard.stream().filter(d -> d.sound() == ShootClock.Sound.PIP).map(d -> d.time()
+        assertThat(heard.stream().filter(d -> d.sound() == ClockSound.PIP).map(d -> d.time()
                         .seconds()))
                 .containsExactly(12.0, 13.0, 14.0, 42.0, 43.0, 44.0);
-        assertThat(heard.stream().filter(d -> d.sound() == ShootClock.Sound.CHANGE))
-                .hasSize(2);
-        assertThat(heard.stream().filter(d -> d.sound() == ShootClock.Sound.END))
-                .hasSize(2);
+        assertThat(heard.stream().filter(d -> d.sound() == ClockSound.CHANGE)).hasSize(2);
+        assertThat(heard.stream().filter(d -> d.sound() == ClockSound.END)).hasSize(2);
     }
 
     @Test
@@ -98,7 +95,7 @@ class ShootClockTest {
         clock.again();
         assertThat(clock.moment().segment().id()).endsWith("single-arm-row/right");
         List<ShootClock.Due> heard = run(clock, 120);
-        assertThat(heard.get(0).sound()).isEqualTo(ShootClock.Sound.PIP);
+        assertThat(heard.get(0).sound()).isEqualTo(ClockSound.PIP);
         ShootLog log = clock.log();
         assertThat(log.entries().stream().filter(e -> e.segment().endsWith("/right")))
                 .hasSize(2);

@@ -8,6 +8,7 @@ import app.nosegay.media.Recording;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
+import app.nosegay.shoot.ClockSound;
 import app.nosegay.shoot.OwedLines;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.shoot.ShootLog;
@@ -239,13 +240,13 @@ public final class ShootRun implements AutoCloseable {
     }
 
     private void start(ShootClock.Due due) {
-        ShootClock.Sound sound = due.sound();
+        ClockSound sound = due.sound();
         boolean tone = sound.hz() == 0;
         if (tone && !settings.tones()) {
             return;
         }
         float[] samples =
-                tone ? SyncTone.tone(sound == ShootClock.Sound.END_TONE, run, HZ) : beep(sound.hz(), sound.millis());
+                tone ? SyncTone.tone(sound == ClockSound.END_TONE, run, HZ) : beep(sound.hz(), sound.millis());
         playing.add(new Playing(Math.round(due.time().seconds() * HZ), samples, tone ? TONE_GAIN : settings.volume()));
     }
 

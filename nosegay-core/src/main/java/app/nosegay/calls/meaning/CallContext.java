@@ -6,8 +6,6 @@ import app.nosegay.calls.phrase.FoundCall;
 import app.nosegay.captions.Speech;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.OptionalDouble;
 
 /** What was heard up to here: the calls, whether work goes on, and since when. */
@@ -337,5 +335,4 @@ final class CallContext extends CallHistory {
     boolean isSaidSinceStart(CallKind kind) {
         return lastStart != null && since(kind, lastStart);
     }
-
 }

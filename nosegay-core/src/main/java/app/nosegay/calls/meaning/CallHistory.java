@@ -8,7 +8,6 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
 
 /** The calls heard up to here, and how long ago each kind was. */
 class CallHistory {

@@ -41,6 +41,7 @@ public final class CallInterpreter {
 
     /** A name this near, in characters, belongs to what was said. */
     private static final int NEARLY_AT_ONCE = 14;
+
     private static final Pattern ONLY_SWITCH = Pattern.compile("(?i)(?:and )?(?:switch|change|swap)\\W*");
     /** "Switch, switch, switch" this close together is the beat of an alternating move. */
     private static final double BEAT = 6;

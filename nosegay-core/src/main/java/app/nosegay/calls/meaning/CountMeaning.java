@@ -113,9 +113,7 @@ final class CountMeaning {
         boolean startsBehind = STARTS_AFTER.matcher(after).find();
         boolean starts = startsBehind || STARTS_BEFORE.matcher(before).find() && !onlyIn;
         boolean stops = STOPS_AFTER.matcher(after).find();
-        boolean bySecond = run.secondsEach() < A_SECOND_EACH && run.first() <= MOST_SECONDS_COUNTED;
         boolean toTheEnd = run.last() <= 1 || run.last() <= 3 && (starts || stops);
-        boolean last = expected.isAfterLast(f);
         if (!toTheEnd || run.first() > MOST_SECONDS_COUNTED && !stops) {
             return CallKind.REP_COUNT;
         }
@@ -135,8 +133,17 @@ final class CountMeaning {
         if (stops && heard.hasStarted() && YOU_ARE_DONE.matcher(after).find()) {
             return CallKind.COUNT_OUT;
         }
-        boolean held = HOLDS_BEFORE.matcher(before).find() && (working || !expected.isBroughtUp());
-        boolean ends = stops && ENDS_AFTER.matcher(after).find();
+        return openDown(f, starts, stops);
+    }
+
+    /** A count to the end that no word before it settles. */
+    private CallKind openDown(FoundCall f, boolean starts, boolean stops) {
+        CountRuns.Run run = f.run();
+        boolean working = heard.isWorking(f);
+        boolean bySecond = run.secondsEach() < A_SECOND_EACH && run.first() <= MOST_SECONDS_COUNTED;
+        boolean last = expected.isAfterLast(f);
+        boolean held = HOLDS_BEFORE.matcher(before(f)).find() && (working || !expected.isBroughtUp());
+        boolean ends = stops && ENDS_AFTER.matcher(speech.soonAfter(f.to())).find();
         if (held && !last && !ends && !heard.isAnnounced(run.to())) {
             return CallKind.REP_COUNT;
         }

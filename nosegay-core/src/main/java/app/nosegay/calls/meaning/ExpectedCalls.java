@@ -2,15 +2,11 @@ package app.nosegay.calls.meaning;
 
 import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
-import app.nosegay.calls.phrase.CallPatterns;
-import app.nosegay.calls.phrase.CallRule;
-import app.nosegay.calls.phrase.CallWords;
 import app.nosegay.calls.phrase.FoundCall;
 import app.nosegay.captions.Speech;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 
 /** Whether what {@link ExpectedPatterns} found is a call: by what was said before, and how long ago. */
 final class ExpectedCalls {
@@ -79,7 +75,8 @@ final class ExpectedCalls {
                         && heard.hasStarted()
                         && heard.sinceStart(f) > SHORTEST_HALF
                         && !heard.isSaidSinceStart(CallKind.HALF_WAY);
-            case SECONDS_LEFT -> isTimeLeft(f) && (!ExpectedPatterns.TO_THE_END.equals(f.rule().of()) || heard.isToTheEnd(f.value(), f));
+            case SECONDS_LEFT ->
+                isTimeLeft(f) && (!ExpectedPatterns.TO_THE_END.equals(f.rule().of()) || heard.isToTheEnd(f.value(), f));
             case SWITCH_SIDE ->
                 (heard.hasStarted()
                                 || heard.last(CallKind.NEXT_UP) != null
@@ -98,27 +95,29 @@ final class ExpectedCalls {
 
     private boolean isStart(FoundCall f, List<FoundCall> next) {
         return (!heard.isWorking(f)
-                                        && (isBroughtUp()
-                                                || ExpectedPatterns.REPEATED.equals(f.rule().of()))
-                                || heard.isSwitchedOver(f)
-                                || (ExpectedPatterns.FORETOLD.equals(f.rule().of())
-                                                || ExpectedPatterns.READY.equals(f.rule().of()))
-                                        && heard.isPreviewed())
-                        && (!ExpectedPatterns.ITS_NAME.equals(f.rule().of()) || isOfTheName(f))
-                        && (!ExpectedPatterns.FORETOLD.equals(f.rule().of())
-                                || heard.isAnnounced(f.from() + 1, NEAR_THE_END)
-                                        && heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
-                                        && !heard.isSaidSince(CallKind.COUNT_OUT, CallKind.SECONDS_LEFT)
-                                || (heard.isRestOver(f) || heard.isSwitchedOver(f))
-                                        && speech.text().startsWith(" .", f.to()))
-                        && (!ExpectedPatterns.DUE.equals(f.rule().of())
-                                || heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
-                                        && heard.isAnnounced(f.from() + 1, AT_ONCE))
-                        && (!ExpectedPatterns.AFTER_A_PLACE.equals(f.rule().of())
-                                || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
-                                || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))
-                        && (!ExpectedPatterns.MOVES.equals(f.rule().of()) || !heard.saidWithin(CallKind.NEXT_UP, DESCRIBED, f))
-                        && next.stream().noneMatch(WorkMeaning::maybeACountIn);
+                                && (isBroughtUp()
+                                        || ExpectedPatterns.REPEATED.equals(
+                                                f.rule().of()))
+                        || heard.isSwitchedOver(f)
+                        || (ExpectedPatterns.FORETOLD.equals(f.rule().of())
+                                        || ExpectedPatterns.READY.equals(
+                                                f.rule().of()))
+                                && heard.isPreviewed())
+                && (!ExpectedPatterns.ITS_NAME.equals(f.rule().of()) || isOfTheName(f))
+                && (!ExpectedPatterns.FORETOLD.equals(f.rule().of())
+                        || heard.isAnnounced(f.from() + 1, NEAR_THE_END)
+                                && heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
+                                && !heard.isSaidSince(CallKind.COUNT_OUT, CallKind.SECONDS_LEFT)
+                        || (heard.isRestOver(f) || heard.isSwitchedOver(f))
+                                && speech.text().startsWith(" .", f.to()))
+                && (!ExpectedPatterns.DUE.equals(f.rule().of())
+                        || heard.isSaidSince(CallKind.SECONDS_LEFT, CallKind.REST)
+                                && heard.isAnnounced(f.from() + 1, AT_ONCE))
+                && (!ExpectedPatterns.AFTER_A_PLACE.equals(f.rule().of())
+                        || heard.saidWithin(CallKind.ORDINAL, AT_ONCE, f)
+                        || heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f))
+                && (!ExpectedPatterns.MOVES.equals(f.rule().of()) || !heard.saidWithin(CallKind.NEXT_UP, DESCRIBED, f))
+                && next.stream().noneMatch(WorkMeaning::maybeACountIn);
     }
 
     private String before(FoundCall f) {
@@ -254,5 +253,4 @@ final class ExpectedCalls {
                         || heard.isAtRestSince(f)
                         || !heard.isThoughtWorking() && heard.saidWithin(CallKind.ROUNDS_LEFT, AT_ONCE, f));
     }
-
 }

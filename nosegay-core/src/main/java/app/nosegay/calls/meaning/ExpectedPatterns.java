@@ -1,14 +1,10 @@
 package app.nosegay.calls.meaning;
 
-import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
 import app.nosegay.calls.phrase.CallPatterns;
 import app.nosegay.calls.phrase.CallRule;
 import app.nosegay.calls.phrase.CallWords;
-import app.nosegay.calls.phrase.FoundCall;
-import app.nosegay.captions.Speech;
 import java.util.List;
-import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 

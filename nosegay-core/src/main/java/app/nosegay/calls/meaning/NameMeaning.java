@@ -4,11 +4,7 @@ import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
 import app.nosegay.calls.phrase.FoundCall;
 import app.nosegay.captions.Speech;
-import java.util.ArrayList;
-import java.util.EnumSet;
-import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.regex.Pattern;
 
 /** Names of moves in passing: brought up for later, to be begun at once, or only said. */

@@ -4,7 +4,6 @@ import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
 import app.nosegay.calls.meaning.CallInterpreter;
 import app.nosegay.calls.meaning.ExpectedPatterns;
-import app.nosegay.calls.phrase.AnyOf;
 import app.nosegay.calls.phrase.Beginnings;
 import app.nosegay.calls.phrase.CallPatterns;
 import app.nosegay.calls.phrase.CallRule;
@@ -19,10 +18,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -171,5 +167,4 @@ public final class CallReader {
         }
         return null;
     }
-
 }

@@ -1,29 +1,7 @@
 package app.nosegay.calls.reader;
 
-import app.nosegay.calls.Call;
-import app.nosegay.calls.CallKind;
-import app.nosegay.calls.meaning.CallInterpreter;
-import app.nosegay.calls.phrase.AnyOf;
-import app.nosegay.calls.phrase.Beginnings;
-import app.nosegay.calls.phrase.CallPatterns;
-import app.nosegay.calls.phrase.CallRule;
-import app.nosegay.calls.phrase.CallWords;
-import app.nosegay.calls.phrase.CountRuns;
 import app.nosegay.calls.phrase.FoundCall;
-import app.nosegay.captions.Caption;
-import app.nosegay.captions.SentenceMarks;
-import app.nosegay.captions.Speech;
-import app.nosegay.evidence.TakeEvidence;
-import java.util.ArrayList;
-import java.util.Collection;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.Set;
-import java.util.TreeMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** What was said, with what is understood of it already struck out. */
 final class ClaimedText {

@@ -134,7 +134,8 @@ public final class DraftSheet {
                 .append(clock(told("rest-seconds").orElse(USUAL_REST)))
                 .append('\n');
         promised(sheet, times.size());
-        times.forEach((name, n) -> move(sheet, name, HeardStructure.Sides.NONE, "", n, firsts.get(name), ONLY_NAMED));
+        times.forEach((name, n) ->
+                move(sheet, name, HeardStructure.Sides.NONE, "", new Evidence(n, firsts.get(name), ONLY_NAMED)));
         return sheet.toString();
     }
 
@@ -149,14 +150,11 @@ public final class DraftSheet {
         }
     }
 
+    /** How often a move was heard, when first (in seconds), and how sure that is. */
+    private record Evidence(int times, double first, double doubt) {}
+
     private static void move(
-            StringBuilder sheet,
-            String name,
-            HeardStructure.Sides sides,
-            String attributes,
-            int times,
-            double first,
-            double doubt) {
+            StringBuilder sheet, String name, HeardStructure.Sides sides, String attributes, Evidence heard) {
         sheet.append("  ").append(name);
         if (sides != HeardStructure.Sides.NONE) {
             sheet.append("  sides ").append(sides.name().toLowerCase(Locale.ROOT));
@@ -165,10 +163,10 @@ public final class DraftSheet {
                 .append(String.format(
                         Locale.ROOT,
                         "\n  # heard %d time%s, first at %s, doubt %.2f\n",
-                        times,
-                        times == 1 ? "" : "s",
-                        clock((int) first),
-                        doubt));
+                        heard.times(),
+                        heard.times() == 1 ? "" : "s",
+                        clock((int) heard.first()),
+                        heard.doubt()));
     }
 
     private String written() {
@@ -249,7 +247,7 @@ public final class DraftSheet {
             boolean length = !lengthWord.isEmpty()
                     && Math.abs(grid(d.length()) - work) > Math.max(GRID_SECONDS, OWN_SHARE * work);
             String own = reps ? "  reps " + d.reps() : length ? "  " + lengthWord + " " + clock(grid(d.length())) : "";
-            move(sheet, d.move(), d.sides(), own, b.times().get(d.move()), d.start(), d.doubt());
+            move(sheet, d.move(), d.sides(), own, new Evidence(b.times().get(d.move()), d.start(), d.doubt()));
         }
     }
 

@@ -4,15 +4,10 @@ import app.nosegay.calls.Call;
 import app.nosegay.calls.CallKind;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collection;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.OptionalInt;
-import java.util.Set;
 
 /**
  * The blocks of a workout, from the intervals heard in it: the division that is told in the fewest words, where a repeated sequence is told
@@ -21,6 +16,7 @@ import java.util.Set;
 final class HeardBlocks {
     /** No block has more intervals. */
     private static final int MOST = 120;
+
     private final List<Done> done;
     private final List<Call> calls;
 
@@ -190,5 +186,4 @@ final class HeardBlocks {
         }
         return joined;
     }
-
 }

@@ -1,9 +1,6 @@
 package app.nosegay.calls.reader;
 
-import app.nosegay.calls.Call;
-import app.nosegay.calls.CallKind;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -11,7 +8,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.OptionalInt;
 import java.util.Set;
 
 /** Intervals in a row, taken for a block. */
@@ -29,10 +25,12 @@ final class HeardStretch {
 
     /** A pause that is no pause of this block. */
     private static final double OTHER_PAUSE = 0.3;
+
     private static final double OTHER_PAUSE_SECONDS = 9;
 
     /** A length is its own from this share of the middle one on, and this many seconds. */
     private static final double LENGTH_SHARE = 0.25;
+
     static final double LENGTH_SECONDS = 5;
 
     /** Longer than a rest: something was said or shown. */
@@ -161,7 +159,9 @@ final class HeardStretch {
                         ? HeardBlocks.Shape.SETS
                         : apart && rest < AT_ONCE
                                 ? HeardBlocks.Shape.BACK_TO_BACK
-                                : reps != null && onTheMinute() ? HeardBlocks.Shape.EVERY_MINUTE : HeardBlocks.Shape.ROUNDS;
+                                : reps != null && onTheMinute()
+                                        ? HeardBlocks.Shape.EVERY_MINUTE
+                                        : HeardBlocks.Shape.ROUNDS;
         double work = middle(items.stream().map(HeardBlocks.Done::length).toList());
         List<HeardBlocks.Done> moves = moves();
         Map<String, Integer> times = new HashMap<>();

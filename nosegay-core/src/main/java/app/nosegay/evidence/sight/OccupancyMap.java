@@ -178,20 +178,23 @@ public record OccupancyMap(int columns, int rows, float[] presence, float[] pass
         float[] spread = new float[presence.length];
         for (int y = 0; y < rows; y++) {
             for (int x = 0; x < columns; x++) {
-                float most = presence[y * columns + x];
-                for (int dy = -1; dy <= 1; dy++) {
-                    for (int dx = -1; dx <= 1; dx++) {
-                        boolean there = y + dy >= 0 && y + dy < rows && x + dx >= 0 && x + dx < columns;
-                        if (there) {
-                            most = Math.max(most, BESIDE * presence[(y + dy) * columns + x + dx]);
-                        }
-                    }
-                }
+                float most = Math.max(presence[y * columns + x], BESIDE * around(presence, columns, rows, x, y));
                 boolean middle = Math.abs(x - (columns - 1) / 2.0) < columns * 0.11 && y > rows * 0.3;
                 spread[y * columns + x] = middle ? Math.max(MIDDLE, most) : most;
             }
         }
         return spread;
+    }
+
+    /** The most in the cells around one, itself included. */
+    private static float around(float[] presence, int columns, int rows, int x, int y) {
+        float most = 0;
+        for (int ny = Math.max(0, y - 1); ny <= Math.min(rows - 1, y + 1); ny++) {
+            for (int nx = Math.max(0, x - 1); nx <= Math.min(columns - 1, x + 1); nx++) {
+                most = Math.max(most, presence[ny * columns + nx]);
+            }
+        }
+        return most;
     }
 
     /** The part of it that stays when a picture of 16 : 9 is cropped to {@code frame}; nobody is in the bars above and below. */

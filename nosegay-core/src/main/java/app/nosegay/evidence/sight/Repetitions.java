@@ -6,7 +6,6 @@ import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -54,25 +53,23 @@ public final class Repetitions {
     /**
      * A set in a series of rows.
      *
-     * @param row the numbers of a row; noise under a grey level of a hundred is not told apart
      * @param stillUntil when the rest before the set ended, in seconds
      */
-    private Repetitions(
-            double hz, int rows, int cells, IntFunction<double[]> row, double start, double end, double stillUntil) {
-        this.hz = hz;
+    private Repetitions(MovementRows rows, double start, double end, double stillUntil) {
+        this.hz = rows.hz();
         this.end = end;
-        this.cells = cells;
+        this.cells = rows.cells();
         int from = (int) Math.round(start * hz);
         // A little beyond the end, to see the last return.
-        int to = (int) Math.min(rows, Math.round((end + 0.6) * hz));
+        int to = (int) Math.min(rows.count(), Math.round((end + 0.6) * hz));
         // A set that is planned beyond the end of the take has no rows, nor has the rest before it.
-        int still = (int) Math.min(rows, Math.round(stillUntil * hz));
+        int still = (int) Math.min(rows.count(), Math.round(stillUntil * hz));
         this.rest = Math.max(0, Math.min(still, (int) (REST_SECONDS * hz)));
         this.first = from;
         this.n = Math.max(0, to - from);
         values = new double[rest + n][];
         for (int i = 0; i < rest + n; i++) {
-            values[i] = row.apply(i < rest ? still - rest + i : from + i - rest);
+            values[i] = rows.row().apply(i < rest ? still - rest + i : from + i - rest);
         }
         whiten();
         keepTheLiveliest();
@@ -80,28 +77,12 @@ public final class Repetitions {
 
     /** A set in the small pictures of a take. */
     public static Repetitions of(TakeEvidence.Poses poses, double start, double end, double stillUntil) {
-        IntFunction<double[]> row = i -> {
-            double[] cells = new double[poses.cells()];
-            int at = i * cells.length;
-            double mean = 0;
-            for (int c = 0; c < cells.length; c++) {
-                mean += (poses.grey()[at + c] & 0xff) / (double) cells.length;
-            }
-            for (int c = 0; c < cells.length; c++) {
-                // Light that changes, changes everything alike.
-                cells[c] = (poses.grey()[at + c] & 0xff) * 100 / Math.max(1, mean);
-            }
-            return cells;
-        };
-        return new Repetitions(poses.hz(), poses.count(), poses.cells(), row, start, end, stillUntil);
+        return new Repetitions(MovementRows.of(poses), start, end, stillUntil);
     }
 
     /** A set in the joints of one person; nothing where they only tremble. */
     public static Repetitions of(JointRows joints, double start, double end, double stillUntil) {
-        if (!joints.moves(start, end)) {
-            return new Repetitions(joints.hz(), 0, joints.numbers(), joints::row, start, end, stillUntil);
-        }
-        return new Repetitions(joints.hz(), joints.rows(), joints.numbers(), joints::row, start, end, stillUntil);
+        return new Repetitions(MovementRows.of(joints, start, end), start, end, stillUntil);
     }
 
     /** What moves is in few of the cells: the others only cost time. */

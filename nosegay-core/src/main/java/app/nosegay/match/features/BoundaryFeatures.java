@@ -3,7 +3,6 @@ package app.nosegay.match.features;
 import app.nosegay.calls.Call;
 import app.nosegay.calls.Fluffs;
 import app.nosegay.calls.reader.CallReader;
-import app.nosegay.captions.Caption;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.PostureSteps;
 import app.nosegay.evidence.sight.SetEdges;
@@ -14,7 +13,6 @@ import app.nosegay.script.ScriptLine;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.regex.Pattern;
 
 /**
  * What the evidence of one take says about each boundary and each segment, on the matcher's grid. Boundary k is the start of segment k; the
@@ -60,7 +58,8 @@ public final class BoundaryFeatures {
         this.timeline = timeline;
         this.bins = (int) Math.ceil(take.length().seconds() / MatchWeights.GRID_SECONDS) + 1;
         List<BeepPattern.Signal> signals = Feature.BEEPS.isOn() ? BeepPattern.of(take.beeps()) : List.of();
-        timed = signals.stream().filter(s -> !s.pip()).count() >= MatchWeights.TIMER_SHARE * PlannedMovement.turns(timeline, take);
+        timed = signals.stream().filter(s -> !s.pip()).count()
+                >= MatchWeights.TIMER_SHARE * PlannedMovement.turns(timeline, take);
         onsets = signals.stream()
                 .filter(b -> timed && !b.pip())
                 .map(BeepPattern.Signal::seconds)
@@ -79,7 +78,11 @@ public final class BoundaryFeatures {
         talk = new TalkFeatures(take.words(), VoiceFeatures.speech(take, bins), bins);
         said = new LineFeatures(timeline, Feature.SCRIPT_LINES.isOn() ? lines : List.of(), take.words());
         seen = new SightFeatures(
-                take, bins, moves, timed && Feature.LESS_SEEN_BESIDE_TIMER.isOn(), PlannedMovement.stillShare(timeline));
+                take,
+                bins,
+                moves,
+                timed && Feature.LESS_SEEN_BESIDE_TIMER.isOn(),
+                PlannedMovement.stillShare(timeline));
         poses = take.pose();
         voice = Feature.VOICE.isOn() ? VoiceFeatures.of(timeline, lines, take, bins) : VoiceFeatures.NONE;
         boolean stepping = Feature.POSTURE_STEPS.isOn();

@@ -1,19 +1,11 @@
 package app.nosegay.match.features;
 
-import app.nosegay.calls.Call;
-import app.nosegay.calls.Fluffs;
-import app.nosegay.calls.reader.CallReader;
-import app.nosegay.captions.Caption;
-import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.evidence.sight.SetEdges;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.script.ScriptLine;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.regex.Pattern;
 
 /** How strongly the evidence speaks at each bin for one segment going over into another, by what the two are. */
 final class BoundarySums {
@@ -95,7 +87,10 @@ final class BoundarySums {
     /** Whether there is no rest in which a move could be introduced: it is named as it begins. */
     private static boolean isUnintroduced(Segment before, Segment after) {
         boolean follows = before != null && before.kind() != SegmentKind.REST && before.kind() != SegmentKind.SWITCH;
-        return follows && PlannedMovement.isWork(after) && after.move() != null && !after.move().equals(before.move());
+        return follows
+                && PlannedMovement.isWork(after)
+                && after.move() != null
+                && !after.move().equals(before.move());
     }
 
     /** Of two segments of their kinds; null for something unplanned. */

@@ -1,19 +1,9 @@
 package app.nosegay.match.features;
 
-import app.nosegay.calls.Call;
-import app.nosegay.calls.Fluffs;
-import app.nosegay.calls.reader.CallReader;
-import app.nosegay.captions.Caption;
 import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.evidence.sight.PostureSteps;
-import app.nosegay.evidence.sight.SetEdges;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
-import app.nosegay.script.ScriptLine;
-import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 
 /** How much movement a plan expects, and where. */

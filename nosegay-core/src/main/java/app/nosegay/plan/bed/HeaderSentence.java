@@ -110,6 +110,16 @@ public final class HeaderSentence {
         return String.join(", ", said);
     }
 
+    private static final List<String> USUAL_GEAR = List.of(
+            "kettlebell medium",
+            "dumbbell pair light",
+            "dumbbell pair medium",
+            "loop band light",
+            "long band medium",
+            "mat optional",
+            "chair",
+            "bench");
+
     /** What a header is usually filled in with; of several things each choice adds or takes away one. */
     public static List<FieldValues.Choice> choices(Field field) {
         return switch (field.word()) {
@@ -117,18 +127,7 @@ public final class HeaderSentence {
                 toggles(
                         field.written(),
                         Arrays.stream(Audience.values()).map(Audience::word).toList());
-            case "gear" ->
-                toggles(
-                        field.written(),
-                        List.of(
-                                "kettlebell medium",
-                                "dumbbell pair light",
-                                "dumbbell pair medium",
-                                "loop band light",
-                                "long band medium",
-                                "mat optional",
-                                "chair",
-                                "bench"));
+            case "gear" -> toggles(field.written(), USUAL_GEAR);
             case "calls" ->
                 plain(
                         "calls",

@@ -134,13 +134,11 @@ public final class Cautions {
                 continue;
             }
             for (Move move : s.moves(library)) {
-                for (Rule rule : rules) {
-                    boolean long_ = rule.longerThan() == null || s.duration().compareTo(rule.longerThan()) > 0;
-                    boolean offered = rule.option().contains(move.name());
-                    if (long_ && !offered && rule.fits(move) && done.add(rule.id() + " " + move.name())) {
-                        raised.add(new Raised(rule, s, move));
-                    }
-                }
+                rules.stream()
+                        .filter(r -> r.longerThan() == null || s.duration().compareTo(r.longerThan()) > 0)
+                        .filter(r -> !r.option().contains(move.name()) && r.fits(move))
+                        .filter(r -> done.add(r.id() + " " + move.name()))
+                        .forEach(r -> raised.add(new Raised(r, s, move)));
             }
         }
         return raised;

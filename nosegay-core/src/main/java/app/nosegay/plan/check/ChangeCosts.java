@@ -1,6 +1,7 @@
 package app.nosegay.plan.check;
 
 import app.nosegay.time.Length;
+import java.util.Arrays;
 
 /**
  * What getting ready costs (docs/domain.md, "Change-over"); the defaults are that page's, all can be changed per workout. Costs of
@@ -28,16 +29,9 @@ public record ChangeCosts(
     /** Older adults and pregnancy take half as long again to move. */
     public static final double SLOWER_AUDIENCE = 1.5;
 
-    public static ChangeCosts ofSeconds(
-            double pickUp, double swap, double band, double down, double up, double seat, double turn, double side) {
-        return new ChangeCosts(
-                Length.ofSeconds(pickUp),
-                Length.ofSeconds(swap),
-                Length.ofSeconds(band),
-                Length.ofSeconds(down),
-                Length.ofSeconds(up),
-                Length.ofSeconds(seat),
-                Length.ofSeconds(turn),
-                Length.ofSeconds(side));
+    /** @param seconds all eight, in the order of the record */
+    public static ChangeCosts ofSeconds(double... seconds) {
+        Length[] costs = Arrays.stream(seconds).mapToObj(Length::ofSeconds).toArray(Length[]::new);
+        return new ChangeCosts(costs[0], costs[1], costs[2], costs[3], costs[4], costs[5], costs[6], costs[7]);
     }
 }

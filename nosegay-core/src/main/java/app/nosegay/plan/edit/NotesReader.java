@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -193,7 +194,6 @@ public final class NotesReader {
     public Note note(String note) {
         String rest =
                 " " + inFigures(note.toLowerCase(Locale.ROOT)).replace('—', '-').replace('–', '-') + " ";
-        StringBuilder attributes = new StringBuilder();
         String further = "";
         Matcher separate = SEPARATE.matcher(rest);
         Matcher alternate = ALTERNATE.matcher(rest);
@@ -206,55 +206,53 @@ public final class NotesReader {
         }
         boolean each = EACH.matcher(rest.strip()).find();
         rest = EACH.matcher(rest).replaceAll(" ");
-        Matcher tempo = TEMPO.matcher(rest);
-        if (tempo.find()) {
-            further += "  tempo " + tempo.group(1);
-            rest = tempo.replaceFirst(" ");
+        Said said = new Said(rest, further);
+        said.take(TEMPO, m -> "  tempo " + m.group(1));
+        said.take(LOAD, m -> "  load " + m.group(1));
+        said.take(GEAR, m -> "  gear " + gearOf(m));
+        further = said.attributes;
+        Said amount = new Said(said.rest, "");
+        String eachSide = each ? " each-side" : "";
+        boolean told = amount.take(SETS_TIME, m -> "  sets " + m.group(1) + "  work " + clockOf(m.group(2)))
+                || amount.take(SETS, m -> "  sets " + m.group(1) + "  reps " + m.group(2) + eachSide)
+                || amount.take(TIME, m -> "  work " + clockOf(m.group().replaceFirst("for ", "")))
+                || amount.take(REPS, m -> "  reps " + m.group(1) + eachSide);
+        if (each && !further.contains("  sides ")) {
+            boolean counted = told && amount.attributes.contains("reps");
+            amount.attributes += counted ? "  sides separate" : "  sides halves";
         }
-        Matcher load = LOAD.matcher(rest);
-        if (load.find()) {
-            further += "  load " + load.group(1);
-            rest = load.replaceFirst(" ");
+        return new Note(nameIn(amount.rest), amount.attributes + further);
+    }
+
+    /** What is left of a note, and what was read from it. */
+    private static final class Said {
+        private String rest;
+        private String attributes;
+
+        Said(String rest, String attributes) {
+            this.rest = rest;
+            this.attributes = attributes;
         }
-        Matcher gear = GEAR.matcher(rest);
-        if (gear.find()) {
-            further += "  gear " + gearOf(gear);
-            rest = gear.replaceFirst(" ");
-        }
-        Matcher setsTime = SETS_TIME.matcher(rest);
-        Matcher sets = SETS.matcher(rest);
-        Matcher time = TIME.matcher(rest);
-        if (setsTime.find()) {
-            attributes
-                    .append("  sets ")
-                    .append(setsTime.group(1))
-                    .append("  work ")
-                    .append(clockOf(setsTime.group(2)));
-            rest = setsTime.replaceFirst(" ");
-        } else if (sets.find()) {
-            attributes.append("  sets ").append(sets.group(1)).append("  reps ").append(sets.group(2));
-            attributes.append(each ? " each-side" : "");
-            rest = sets.replaceFirst(" ");
-        } else if (time.find()) {
-            attributes.append("  work ").append(clockOf(time.group().replaceFirst("for ", "")));
-            rest = time.replaceFirst(" ");
-        } else {
-            Matcher reps = REPS.matcher(rest);
-            if (reps.find()) {
-                attributes.append("  reps ").append(reps.group(1)).append(each ? " each-side" : "");
-                rest = reps.replaceFirst(" ");
+
+        /** Reads the first thing of its kind, if there is one. */
+        boolean take(Pattern pattern, Function<Matcher, String> written) {
+            Matcher m = pattern.matcher(rest);
+            boolean found = m.find();
+            if (found) {
+                attributes += written.apply(m);
+                rest = m.replaceFirst(" ");
             }
+            return found;
         }
-        String name = rest.replaceAll("\\b(?:reps?|times|sets?)\\b", " ")
+    }
+
+    private static String nameIn(String rest) {
+        return rest.replaceAll("\\b(?:reps?|times|sets?)\\b", " ")
                 .replaceFirst("^\\s*of\\b", " ")
                 .replaceAll("[^\\p{L}\\p{N}'+-]+", " ")
                 .replaceAll("(?:^|\\s)[-x](?=\\s|$)", " ")
                 .replaceAll("\\s+", " ")
                 .strip();
-        if (each && !further.contains("  sides ")) {
-            attributes.append(attributes.toString().contains("reps") ? "  sides separate" : "  sides halves");
-        }
-        return new Note(name, attributes + further);
     }
 
     /** As the notation has it: the thing, then how heavy it is. */

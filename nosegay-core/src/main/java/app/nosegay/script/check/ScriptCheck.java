@@ -3,7 +3,6 @@ package app.nosegay.script.check;
 import static app.nosegay.script.Wordings.capital;
 
 import app.nosegay.library.CueKind;
-import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
@@ -16,15 +15,10 @@ import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.CuePlanner;
-import app.nosegay.script.PromisedCalls;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.script.Talk;
-import app.nosegay.script.TalkWindow;
 import app.nosegay.text.CoreText;
-import app.nosegay.time.Axis;
-import app.nosegay.time.Length;
-import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -47,19 +41,14 @@ public final class ScriptCheck {
 
     private final Timeline timeline;
     private final CuePlan plan;
-    private final MoveLibrary library;
     private final Map<String, Segment> byId = new HashMap<>();
     private final Map<String, List<ScriptLine>> linesOf;
     private final Map<String, Integer> indexes;
-    /** In a stretch longer than this, in seconds, something has to be said. */
-    private static final double SILENT_FOR = 30;
-
     private final List<Finding> findings = new ArrayList<>();
 
-    private ScriptCheck(Timeline timeline, CuePlan plan, MoveLibrary library) {
+    private ScriptCheck(Timeline timeline, CuePlan plan) {
         this.timeline = timeline;
         this.plan = plan;
-        this.library = library;
         timeline.segments().forEach(s -> byId.put(s.id(), s));
         this.indexes = timeline.indexes();
         this.linesOf = plan.lines().stream().collect(Collectors.groupingBy(ScriptLine::segment));
@@ -68,19 +57,17 @@ public final class ScriptCheck {
     /** The findings of a script, the gravest first. */
     public static List<Finding> findings(
             Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library, List<ChangeOver> changeOvers) {
-        ScriptCheck check = new ScriptCheck(timeline, plan, library);
+        ScriptCheck check = new ScriptCheck(timeline, plan);
         check.room();
         check.options();
         check.breathAndScreening();
         check.sameForm();
         check.nextUps(changeOvers);
-        check.promisedCalls();
-        check.unheardCalls();
-        check.silences();
+        check.findings.addAll(CallChecks.findings(timeline, plan, library));
         check.findings.addAll(ListenerCheck.findings(timeline, plan));
         check.repPatterns();
         check.endCard();
-        check.fixedLines();
+        check.findings.addAll(FixedLineChecks.findings(timeline, plan));
         check.findings.addAll(ClaimChecks.findings(timeline, plan, notes, library));
         check.findings.addAll(WordChecks.findings(timeline, plan, library));
         check.findings.sort(Comparator.comparing(Finding::severity));
@@ -229,94 +216,6 @@ public final class ScriptCheck {
         }
     }
 
-    /** A half-way change that is promised and never called. */
-    private void promisedCalls() {
-        PromisedCalls.of(timeline, plan).forEach((l, call) -> {
-            if (call.isEmpty()) {
-                findings.add(Finding.at(
-                                "script.call-missing",
-                                Severity.FIX,
-                                segment(l),
-                                CoreText.of("script.call-missing.message", l.text()))
-                        .withFix("calls: half", callsWithHalf()));
-            }
-        });
-    }
-
-    /** Whoever cannot see the screen has to hear the time: in an audio episode, and where a move turns the face away. */
-    private void unheardCalls() {
-        boolean spoken = timeline.sheet().header().calls().countOut() > 0
-                || !timeline.sheet().header().calls().secondsLeft().isEmpty();
-        if (spoken) {
-            return;
-        }
-        boolean audio = timeline.sheet().header().voiceOnly();
-        Segment blind = timeline.segments().stream()
-                .filter(s -> s.kind() == SegmentKind.WORK
-                        && !isCounted(s)
-                        && (audio || s.moves(library).stream().anyMatch(Move::isFacingAway)))
-                .findFirst()
-                .orElse(null);
-        if (blind != null) {
-            findings.add(Finding.at(
-                            "script.unheard",
-                            audio ? Severity.FIX : Severity.LOOK,
-                            blind,
-                            audio
-                                    ? CoreText.of("script.unheard.message")
-                                    : CoreText.of("script.unheard.message-2", blind.move()))
-                    .withFix(
-                            "calls: half, 10, in 3, out 3",
-                            SheetText.header(timeline.sheet().text(), "calls", "half, 10, in 3, out 3")));
-        }
-    }
-
-    /** Whether counting tells when it ends: repetitions, or counts to a beat. */
-    private static boolean isCounted(Segment s) {
-        return s.reps() != null
-                || s.line() != null
-                        && s.line()
-                                .attributes()
-                                .over(s.block().attributes())
-                                .counts()
-                                .isPresent();
-    }
-
-    /** A long stretch in which nothing is said: nobody knows whether the sound has gone. In a video people rest and work in quiet. */
-    private void silences() {
-        boolean audio = timeline.sheet().header().voiceOnly();
-        for (Segment s : timeline.segments()) {
-            boolean spoken = audio || s.kind() == SegmentKind.TALK || s.kind() == SegmentKind.DEMO;
-            Length silent = spoken ? longestSilence(s) : lines(s).isEmpty() ? s.duration() : Length.ZERO;
-            boolean meant = s.kind() == SegmentKind.REST && !audio;
-            if (silent.seconds() > SILENT_FOR && !meant) {
-                findings.add(Finding.at(
-                                "script.silence",
-                                spoken ? Severity.FIX : Severity.LOOK,
-                                s,
-                                CoreText.of("script.silence.message", silent.clock()))
-                        .withFix(CoreText.of("script.silence.fix")));
-            }
-        }
-    }
-
-    private Length longestSilence(Segment s) {
-        Time<Axis.Plan> from = s.start();
-        Length longest = Length.ZERO;
-        for (ScriptLine l : lines(s)) {
-            longest = Length.max(longest, l.start().since(from));
-            from = Time.max(from, l.end());
-        }
-        return Length.max(longest, s.end().since(from));
-    }
-
-    private SheetEdit callsWithHalf() {
-        String text = timeline.sheet().text();
-        int line = SheetText.headerLine(text, "calls");
-        String now = line == 0 ? "10, in 3, out 3" : SheetText.line(text, line).replaceFirst("(?i)^calls:\\s*", "");
-        return SheetText.header(text, "calls", "half, " + now);
-    }
-
     /** A rep target for moves joined together, without a word on what one rep is. */
     private void repPatterns() {
         Set<Integer> told = new HashSet<>();
@@ -369,63 +268,5 @@ public final class ScriptCheck {
             findings.add(Finding.at("script.end-card", Severity.LOOK, closing, CoreText.of("script.end-card.message-2"))
                     .withFix(CoreText.of("script.end-card.fix")));
         }
-    }
-
-    /** Lines fixed by hand that meet another line, a call or the end of their segment. */
-    private void fixedLines() {
-        List<ScriptLine> lines = plan.lines();
-        for (int i = 0; i < lines.size(); i++) {
-            ScriptLine l = lines.get(i);
-            if (!l.fixed()) {
-                continue;
-            }
-            Segment s = segment(l);
-            ScriptLine hit = null;
-            for (int k = Math.max(0, i - 2); k < Math.min(lines.size(), i + 3); k++) {
-                if (k != i && lines.get(k).span().overlaps(l.span())) {
-                    hit = lines.get(k);
-                }
-            }
-            if (hit != null) {
-                findings.add(Finding.at(
-                                "script.overlap",
-                                Severity.FIX,
-                                s,
-                                CoreText.of("script.overlap.message", l.text(), hit.text()))
-                        .withFix(CoreText.of("script.overlap.fix")));
-            } else if (l.end().isAfter(s.end().plus(Length.ofMillis(100)))) {
-                findings.add(Finding.at(
-                                "script.over-end",
-                                Severity.FIX,
-                                s,
-                                CoreText.of(
-                                        "script.over-end.message",
-                                        l.text(),
-                                        seconds(l.end().since(s.end())),
-                                        s.kind().word()))
-                        .withFix(CoreText.of("script.over-end.fix")));
-            }
-        }
-        for (TalkWindow w : plan.windows()) {
-            Segment s = byId.get(w.segment());
-            Length said = lines(s).stream().map(ScriptLine::spoken).reduce(Length.ZERO, Length::plus);
-            if (s.kind().isMoving()
-                    && said.compareTo(w.available()) > 0
-                    && s.duration().seconds() >= 10) {
-                findings.add(Finding.at(
-                        "script.dense",
-                        Severity.NOTE,
-                        s,
-                        CoreText.of(
-                                "script.dense.message",
-                                100 * said.seconds() / s.duration().seconds(),
-                                s.move(),
-                                100 * timeline.sheet().header().talkDensity().share())));
-            }
-        }
-    }
-
-    private static String seconds(Length length) {
-        return String.format(Locale.ROOT, "%.1f s", length.seconds());
     }
 }

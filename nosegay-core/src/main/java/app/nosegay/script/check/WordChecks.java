@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -123,44 +124,41 @@ final class WordChecks {
                 : w.equals("fifteen") ? 15 : w.equals("twenty") ? 20 : w.equals("thirty") ? 30 : NUMBERS.indexOf(w);
     }
 
-    /** Figures of the plan in talk, and places in the order while working. */
-    private void numbers() {
-        List<String> moves = timeline.workMoves(true);
+    private void figure(MatchResult m, ScriptLine l, Segment s) {
+        int moves = timeline.workMoves(true).size();
         int without = timeline.workMoves(false).size();
         int rounds = Fields.rounds(timeline);
         long minutes = Math.round(timeline.total().seconds() / 60);
+        int said = number(m.group(1));
+        String what = m.group(2).toLowerCase(Locale.ROOT);
+        boolean ofMinutes = what.startsWith("minute");
+        boolean ofRounds = what.startsWith("round");
+        boolean right = ofMinutes
+                ? Math.abs(said - minutes) <= 1 || smallTalk(l.text())
+                : ofRounds ? said == rounds || rounds == 1 : what.startsWith("set") || said == moves || said == without;
+        if (right) {
+            return;
+        }
+        String is = ofMinutes
+                ? CoreText.of("script.word-checks.minutes", minutes)
+                : ofRounds
+                        ? CoreText.of("script.word-checks.rounds", rounds)
+                        : CoreText.of("script.word-checks.moves", moves);
+        String fix = ofMinutes
+                ? CoreText.of("script.number.fix-2")
+                : ofRounds ? CoreText.of("script.number.fix-3") : CoreText.of("script.number.fix-4");
+        findings.add(Finding.at(
+                        "script.number", Severity.FIX, s, CoreText.of("script.number.message", l.text(), m.group(), is))
+                .withFix(CoreText.of("script.number.fix", fix)));
+    }
+
+    /** Figures of the plan in talk, and places in the order while working. */
+    private void numbers() {
+        List<String> moves = timeline.workMoves(true);
         for (ScriptLine l : plan.lines()) {
             Segment s = byId.get(l.segment());
             if (s.kind() == SegmentKind.TALK) {
-                Matcher m = FIGURE.matcher(l.text());
-                while (m.find()) {
-                    int said = number(m.group(1));
-                    String what = m.group(2).toLowerCase(Locale.ROOT);
-                    boolean right = what.startsWith("minute")
-                            ? Math.abs(said - minutes) <= 1 || smallTalk(l.text())
-                            : what.startsWith("round")
-                                    ? said == rounds || rounds == 1
-                                    : what.startsWith("set") || said == moves.size() || said == without;
-                    if (!right) {
-                        String is = what.startsWith("minute")
-                                ? CoreText.of("script.word-checks.minutes", minutes)
-                                : what.startsWith("round")
-                                        ? CoreText.of("script.word-checks.rounds", rounds)
-                                        : CoreText.of("script.word-checks.moves", moves.size());
-                        findings.add(Finding.at(
-                                        "script.number",
-                                        Severity.FIX,
-                                        s,
-                                        CoreText.of("script.number.message", l.text(), m.group(), is))
-                                .withFix(CoreText.of(
-                                        "script.number.fix",
-                                        what.startsWith("minute")
-                                                ? CoreText.of("script.number.fix-2")
-                                                : what.startsWith("round")
-                                                        ? CoreText.of("script.number.fix-3")
-                                                        : CoreText.of("script.number.fix-4"))));
-                    }
-                }
+                FIGURE.matcher(l.text()).results().forEach(m -> figure(m, l, s));
             } else if (s.line() != null) {
                 places(l, s, moves);
             }

@@ -180,7 +180,12 @@ final class VoicePanel {
                     SpeechCalibration.of(p.timeline(), p.match(), p.evidence(), notes.rate())
                             .orElse(null),
                     StyleCalibration.of(
-                            p.timeline(), p.library(), p.cues(), p.match(), p.evidence(), p.calls(), notes.style()));
+                            p.timeline(),
+                            p.library(),
+                            p.cues(),
+                            p.match(),
+                            new StyleCalibration.Heard(p.evidence(), p.calls()),
+                            notes.style()));
         }
     }
 
