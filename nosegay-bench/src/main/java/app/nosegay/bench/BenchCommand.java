@@ -15,6 +15,7 @@ import app.nosegay.match.features.Feature;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInput;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.media.Progress;
 import app.nosegay.media.RenderJob;
@@ -325,8 +326,8 @@ public final class BenchCommand implements Callable<Integer> {
         }
         BufferedImage frame = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
         float[] sound = new float[2 * MovieWriter.SOUND_HZ / 30];
-        try (MovieWriter writer =
-                new MovieWriter(file, WIDTH, HEIGHT, RATE, EncoderSettings.FINISHED, true, "", List.of())) {
+        try (MovieWriter writer = new MovieWriter(
+                file, new MovieFormat(WIDTH, HEIGHT, RATE, EncoderSettings.FINISHED, true), "", List.of())) {
             for (int n = 0; n < seconds * 30; n++) {
                 Graphics2D g = frame.createGraphics();
                 g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -26,7 +27,10 @@ class HandOverTest {
         BufferedImage frame = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         float[] silence = new float[2 * MovieWriter.SOUND_HZ / 5];
         try (MovieWriter writer = new MovieWriter(
-                file, width, height, new FrameRate(5, 1), EncoderSettings.DRAFT, sound, "", List.of())) {
+                file,
+                new MovieFormat(width, height, new FrameRate(5, 1), EncoderSettings.DRAFT, sound),
+                "",
+                List.of())) {
             for (int n = 0; n < seconds * 5; n++) {
                 writer.picture(frame, n);
                 if (sound) {

@@ -8,6 +8,7 @@ import app.nosegay.match.Pin;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInput;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Workout;
@@ -49,7 +50,10 @@ class PublishTroubleTest {
         int[] pixels = ((DataBufferInt) frame.getRaster().getDataBuffer()).getData();
         Random grain = new Random(1);
         try (MovieWriter writer = new MovieWriter(
-                movie, WIDTH, HEIGHT, new FrameRate(30, 1), EncoderSettings.DRAFT, false, "", List.of())) {
+                movie,
+                new MovieFormat(WIDTH, HEIGHT, new FrameRate(30, 1), EncoderSettings.DRAFT, false),
+                "",
+                List.of())) {
             for (int n = 0; n < SECONDS * 30; n++) {
                 // Grain like this takes an encoder long, and much room.
                 for (int i = 0; i < pixels.length; i++) {

@@ -7,6 +7,7 @@ import app.nosegay.jobs.SettingsNote;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.paint.Figure;
 import app.nosegay.paint.Motion;
@@ -203,7 +204,10 @@ abstract class DrivenWindow extends ApplicationTest {
             BufferedImage set = StudioBackdrop.paint(320, 180);
             BufferedImage frame = new BufferedImage(320, 180, BufferedImage.TYPE_INT_RGB);
             try (MovieWriter writer = new MovieWriter(
-                    movie, 320, 180, new FrameRate(30, 1), EncoderSettings.TAKE, false, "", List.of())) {
+                    movie,
+                    new MovieFormat(320, 180, new FrameRate(30, 1), EncoderSettings.TAKE, false),
+                    "",
+                    List.of())) {
                 for (int n = from * 30; n < to * 30; n++) {
                     double t = n / 30.0 - 3;
                     boolean moves = (t > 10 && t < 22) || (t > 28 && t < 40);

@@ -1,7 +1,6 @@
 package app.nosegay.jobs;
 
 import app.nosegay.files.AtomicFile;
-import app.nosegay.library.CueKind;
 import app.nosegay.paint.Palette;
 import app.nosegay.paint.ViewerCard;
 import app.nosegay.plan.Finding;
@@ -22,12 +21,8 @@ import app.nosegay.shoot.SetUp;
 import app.nosegay.time.Length;
 import app.nosegay.workout.Programme;
 import java.io.IOException;
-import java.io.StringWriter;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.regex.Pattern;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 
 /** Writes a plan and its script for people to hold: prompter and run sheet as PDF, run sheet as CSV and Markdown. */
 public final class PrintJob {
@@ -35,9 +30,6 @@ public final class PrintJob {
     private static final float PROMPTER = 28;
 
     private static final float BODY = 10.5f;
-
-    private static final Pattern FORMULA = Pattern.compile("^[=+\\-@\\t\\r]");
-    private static final Pattern MARKS = Pattern.compile("[\\\\`*_\\[\\]<>#|~]");
 
     private PrintJob() {}
 
@@ -74,8 +66,8 @@ public final class PrintJob {
         switch (form) {
             case PROMPTER_PDF -> prompter(programme, target);
             case RUN_SHEET_PDF -> runSheet(programme, target);
-            case RUN_SHEET_CSV -> AtomicFile.write(target, csv(programme.timeline()));
-            case RUN_SHEET_MARKDOWN -> AtomicFile.write(target, markdown(programme));
+            case RUN_SHEET_CSV -> AtomicFile.write(target, PlanTexts.csv(programme.timeline()));
+            case RUN_SHEET_MARKDOWN -> AtomicFile.write(target, PlanTexts.markdown(programme));
             case SET_UP_PDF -> setUp(programme, target);
             case PROOF_PDF -> proof(programme, target);
             case CARD_PDF -> card(programme, target);
@@ -83,17 +75,17 @@ public final class PrintJob {
         return target;
     }
 
-    private static String title(Timeline timeline) {
+    static String title(Timeline timeline) {
         String title = timeline.sheet().header().title();
         return title.isEmpty() ? JobText.of("print-job.workout") : title;
     }
 
-    private static String what(Segment s) {
+    static String what(Segment s) {
         return s.move() == null ? Wordings.capital(s.kind().word()) : Wordings.capital(s.move());
     }
 
     /** The side as it is said in this workout; empty for both. */
-    private static String side(Segment s, Header header) {
+    static String side(Segment s, Header header) {
         boolean one = s.side() == Side.LEFT || s.side() == Side.RIGHT;
         return one ? s.side().spoken(header.mirrored()) : "";
     }
@@ -290,72 +282,5 @@ public final class PrintJob {
                                 .distinct()
                                 .toList()
                         : gear.announced().stream().map(GearItem::shown).toList());
-    }
-
-    /** One row per segment; seconds with millisecond precision. */
-    static String csv(Timeline timeline) throws IOException {
-        StringWriter out = new StringWriter();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader("start", "seconds", "kind", "block", "round", "set", "move", "side", "reps", "tempo", "id")
-                .get();
-        try (CSVPrinter csv = new CSVPrinter(out, format)) {
-            for (Segment s : timeline.segments()) {
-                csv.printRecord(
-                        s.start().micros() / 1000 / 1000.0,
-                        s.duration().micros() / 1000 / 1000.0,
-                        s.kind().word(),
-                        cell(s.block().name()),
-                        s.round(),
-                        s.set(),
-                        cell(s.move()),
-                        s.side() == null ? null : s.side().word(),
-                        s.reps(),
-                        s.tempo() == null ? null : s.tempo().text(),
-                        s.id());
-            }
-        }
-        return out.toString();
-    }
-
-    /** A spreadsheet takes a text that begins like a formula for one; an apostrophe before it keeps it a text. */
-    private static String cell(String text) {
-        return text != null && FORMULA.matcher(text).find() ? "'" + text : text;
-    }
-
-    /** A person's words inside Markdown: plain text, whatever marks are in it. */
-    private static String plain(String text) {
-        return MARKS.matcher(text).replaceAll("\\\\$0");
-    }
-
-    static String markdown(Programme programme) {
-        Timeline timeline = programme.timeline();
-        StringBuilder md = new StringBuilder(
-                "# " + plain(title(timeline)) + "\n\n" + programme.report().sentence() + "\n");
-        String gear = gear(programme.report().gear());
-        md.append(JobText.of("print-job.gear-2"))
-                .append(gear.isEmpty() ? "none" : plain(gear))
-                .append("\n\n")
-                .append(Cautions.SCREENING)
-                .append("\n");
-        Block block = null;
-        for (Segment s : timeline.segments()) {
-            if (s.block() != block) {
-                block = s.block();
-                md.append("\n## ")
-                        .append(plain(Wordings.capital(block.name())))
-                        .append("\n\n| start | length | what | side | reps |\n|---|---|---|---|---|\n");
-            }
-            md.append("| ").append(s.start()).append(" | ").append(s.duration()).append(" | ");
-            md.append(plain(what(s)))
-                    .append(" | ")
-                    .append(side(s, timeline.sheet().header()));
-            md.append(" | ").append(s.reps() == null ? "" : s.reps()).append(" |\n");
-        }
-        programme.cues().lines().stream()
-                .filter(l -> l.kind() == CueKind.CAUTION)
-                .findFirst()
-                .ifPresent(l -> md.append("\n_").append(Cautions.DEFERENCE).append("_\n"));
-        return md.toString();
     }
 }

@@ -1,14 +1,11 @@
 package app.nosegay.jobs;
 
-import app.nosegay.evidence.SyncTone;
-import app.nosegay.evidence.sound.ClapListener;
 import app.nosegay.files.AtomicFile;
 import app.nosegay.media.Device;
 import app.nosegay.media.Recording;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
-import app.nosegay.shoot.ClockSound;
 import app.nosegay.shoot.OwedLines;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.shoot.ShootLog;
@@ -21,27 +18,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import javax.sound.sampled.AudioFormat;
-import javax.sound.sampled.AudioSystem;
-import javax.sound.sampled.LineUnavailableException;
-import javax.sound.sampled.SourceDataLine;
-import javax.sound.sampled.TargetDataLine;
 
 /**
  * Runs the shoot clock in the room: sound out, log to a file, camera and clap listener beside it. The clock goes by the sample positions
  * of the sound output, or without one by the machine's clock. The log is rewritten at least once a second, so that a kill loses no more.
  */
 public final class ShootRun implements AutoCloseable {
-    private static final int HZ = 48_000;
-    private static final int BLOCK = HZ / 50;
-    private static final double TONE_GAIN = 0.6;
     private static final int MOST_RUNS = 255;
     private static final long LOG_EVERY_NANOS = 800_000_000L;
+    /** The end tone is followed by a little quiet. */
+    private static final Length AFTER_THE_END = Length.ofSeconds(0.5);
 
     /**
      * What is used for a run.
@@ -63,61 +53,58 @@ public final class ShootRun implements AutoCloseable {
 
     private final ShootClock clock;
     private final Settings settings;
-    private final int run;
     private final Path logFile;
     private final Consumer<String> notice;
     private final Thread thread;
-    private final List<Playing> playing = new ArrayList<>();
     private final Recording recording;
     private final WriteLock recordingLock;
     private final CountDownLatch closing = new CountDownLatch(1);
     private volatile String logProblem = "";
     private volatile boolean over;
     private volatile ShootClock.Moment moment;
+    private final ClockSpeaker speaker;
+    private final RoomListener room;
     private final OwedLines owedLines;
     private final VoiceMeter voice = new VoiceMeter();
-    /** The level of the microphone beside a camera that records by itself, 0 to 1; −1 while nobody listens. */
-    private volatile double roomLevel = -1;
-
     private volatile OwedLines.Owed owed;
 
-    /** A sound that is being played, from sample {@code from} on. */
-    private record Playing(long from, float[] samples, double gain) {}
+    /**
+     * Which run it is.
+     *
+     * @param from index of the segment to start from
+     * @param number 0 to 255
+     * @param folder where the log, and the recording, are written
+     */
+    public record Run(int from, int number, Path folder) {}
 
     /**
      * Starts a run.
      *
-     * @param from index of the segment to start from
-     * @param run the run number, 0 to 255
-     * @param folder where the log, and the recording, are written
      * @param notice told in a sentence what does not work, on another thread
      */
-    public ShootRun(
-            Timeline timeline, CuePlan cues, int from, int run, Path folder, Settings settings, Consumer<String> notice)
+    public ShootRun(Timeline timeline, CuePlan cues, Run run, Settings settings, Consumer<String> notice)
             throws IOException {
         this.settings = settings;
-        this.run = run;
         this.notice = notice;
-        this.logFile = folder.resolve("shoot-" + run + ".log.json");
-        SourceDataLine line = output();
+        this.logFile = run.folder().resolve("shoot-" + run.number() + ".log.json");
+        speaker = new ClockSpeaker(settings, run.number(), notice);
+        room = new RoomListener(settings.claps(), notice, this::clapped, () -> isClosing() || over);
         String began = LocalDateTime.now().truncatedTo(ChronoUnit.SECONDS).toString();
-        clock = new ShootClock(timeline, cues, from, run, began, line != null);
+        clock = new ShootClock(timeline, cues, run.from(), run.number(), began, speaker.hasOutput());
         moment = clock.moment();
         owedLines = new OwedLines(timeline, cues);
-        Files.createDirectories(folder);
+        Files.createDirectories(run.folder());
         writeLog();
-        Path movie = movie(folder, run);
+        Path movie = movie(run.folder(), run.number());
         recordingLock = settings.camera() == null ? null : WriteLock.take(movie).orElse(null);
         recording = settings.camera() == null
                 ? null
                 : record(movie, timeline.total().seconds());
-        thread = new Thread(() -> play(line), "shoot-clock");
+        thread = new Thread(this::play, "shoot-clock");
         thread.setDaemon(true);
         thread.start();
         if (settings.claps() || recording == null) {
-            Thread recognizer = new Thread(this::listen, "shoot-ear");
-            recognizer.setDaemon(true);
-            recognizer.start();
+            room.start();
         }
     }
 
@@ -158,45 +145,11 @@ public final class ShootRun implements AutoCloseable {
         throw new IOException(JobText.of("shoot-run.no-run-number-is-free", folder.getFileName(), MOST_RUNS));
     }
 
-    private SourceDataLine output() {
-        AudioFormat format = new AudioFormat(HZ, 16, 1, true, false);
-        try {
-            SourceDataLine line = AudioSystem.getSourceDataLine(format);
-            line.open(format, HZ * 2 / 5);
-            line.start();
-            return line;
-        } catch (LineUnavailableException | IllegalArgumentException e) {
-            notice.accept(JobText.of("shoot-run.there-is-no-sound-output"));
-            return null;
-        }
-    }
-
-    private void play(SourceDataLine line) {
-        long began = System.nanoTime();
-        long written = 0;
+    private void play() {
         long logged = 0;
-        byte[] bytes = new byte[BLOCK * 2];
-        while (!isClosing()) {
-            long sample = line == null ? Math.round((System.nanoTime() - began) / 1e9 * HZ) : written;
-            synchronized (clock) {
-                clock.at(Time.ofSeconds(heard(line, began)));
-                Time<Axis.Clock> until = Time.ofSeconds((sample + BLOCK) / (double) HZ);
-                clock.sounds(until).forEach(this::start);
-                owedLines.at(clock.planTime(), ear());
-                owed = clock.isFinished() ? null : owedLines.now().orElse(null);
-                moment = clock.moment();
-                over = clock.over() != null && clock.now().isAfter(clock.over());
-                boolean ended =
-                        clock.over() != null && !until.isBefore(clock.over().plus(Length.ofSeconds(0.5)));
-                if (ended) {
-                    break;
-                }
-            }
-            mix(sample, bytes);
-            if (line != null) {
-                line.write(bytes, 0, bytes.length);
-                written += BLOCK;
-            } else {
+        speaker.begin();
+        while (!isClosing() && !hasEnded(speaker.until())) {
+            if (!speaker.playBlock()) {
                 pause();
             }
             if (System.nanoTime() - logged > LOG_EVERY_NANOS) {
@@ -204,26 +157,31 @@ public final class ShootRun implements AutoCloseable {
                 keepLog();
             }
         }
-        if (line != null) {
-            line.drain();
-            line.close();
-        }
+        speaker.close();
         over = true;
         keepLog();
     }
 
-    /** What can be heard now: what was written less what still waits in the device. */
-    private static double heard(SourceDataLine line, long began) {
-        return line == null ? (System.nanoTime() - began) / 1e9 : line.getLongFramePosition() / (double) HZ;
+    /** Brings the clock to what can be heard, and starts what is due before {@code until}; whether the run is over by then. */
+    private boolean hasEnded(Time<Axis.Clock> until) {
+        synchronized (clock) {
+            clock.at(Time.ofSeconds(speaker.heard()));
+            clock.sounds(until).forEach(speaker::start);
+            owedLines.at(clock.planTime(), ear());
+            owed = clock.isFinished() ? null : owedLines.now().orElse(null);
+            moment = clock.moment();
+            over = clock.over() != null && clock.now().isAfter(clock.over());
+            return clock.over() != null && !until.isBefore(clock.over().plus(AFTER_THE_END));
+        }
     }
 
     /** Whether somebody speaks now; what the clock itself plays into the room is no voice. */
     private OwedLines.Ear ear() {
-        double level = recording == null ? roomLevel : recording.level();
+        double level = recording == null ? room.level() : recording.level();
         if (level < 0) {
             return OwedLines.Ear.NONE;
         }
-        boolean speaks = voice.hear(level, BLOCK / (double) HZ) && playing.isEmpty();
+        boolean speaks = voice.hear(level, ClockSpeaker.BLOCK / (double) ClockSpeaker.HZ) && !speaker.isPlaying();
         return speaks ? OwedLines.Ear.VOICE : OwedLines.Ear.QUIET;
     }
 
@@ -236,71 +194,6 @@ public final class ShootRun implements AutoCloseable {
             closing.await(10, TimeUnit.MILLISECONDS);
         } catch (InterruptedException e) {
             closing.countDown();
-        }
-    }
-
-    private void start(ShootClock.Due due) {
-        ClockSound sound = due.sound();
-        boolean tone = sound.hz() == 0;
-        if (tone && !settings.tones()) {
-            return;
-        }
-        float[] samples =
-                tone ? SyncTone.tone(sound == ClockSound.END_TONE, run, HZ) : beep(sound.hz(), sound.millis());
-        playing.add(new Playing(Math.round(due.time().seconds() * HZ), samples, tone ? TONE_GAIN : settings.volume()));
-    }
-
-    private static float[] beep(double hz, int millis) {
-        int n = HZ / 1000 * millis;
-        float[] samples = new float[n];
-        int edge = HZ / 200;
-        for (int i = 0; i < n; i++) {
-            double soft = Math.min(1, Math.min((i + 1) / (double) edge, (n - i) / (double) edge));
-            samples[i] = (float) (soft * Math.sin(2 * Math.PI * hz * i / HZ));
-        }
-        return samples;
-    }
-
-    private void mix(long at, byte[] bytes) {
-        playing.removeIf(p -> p.from() + p.samples().length < at);
-        for (int i = 0; i < BLOCK; i++) {
-            double value = 0;
-            for (Playing p : playing) {
-                long k = at + i - p.from();
-                value += k >= 0 && k < p.samples().length ? p.gain() * p.samples()[(int) k] : 0;
-            }
-            int s = (int) Math.round(Math.max(-1, Math.min(1, value)) * 32_000);
-            bytes[2 * i] = (byte) s;
-            bytes[2 * i + 1] = (byte) (s >> 8);
-        }
-    }
-
-    private void listen() {
-        AudioFormat format = new AudioFormat(16_000, 16, 1, true, false);
-        try (TargetDataLine line = AudioSystem.getTargetDataLine(format)) {
-            line.open(format);
-            line.start();
-            ClapListener claps = new ClapListener(16_000);
-            byte[] bytes = new byte[1600];
-            float[] samples = new float[800];
-            while (!isClosing() && !over) {
-                int n = line.read(bytes, 0, bytes.length) / 2;
-                float loudest = 0;
-                for (int i = 0; i < n; i++) {
-                    samples[i] = (short) (bytes[2 * i] & 0xff | bytes[2 * i + 1] << 8) / 32768f;
-                    loudest = Math.max(loudest, Math.abs(samples[i]));
-                }
-                roomLevel = loudest;
-                if (settings.claps() && claps.listen(samples, n)) {
-                    clapped();
-                }
-            }
-        } catch (LineUnavailableException | IllegalArgumentException e) {
-            if (settings.claps()) {
-                notice.accept(JobText.of("shoot-run.no-microphone-can-be-listened"));
-            }
-        } finally {
-            roomLevel = -1;
         }
     }
 

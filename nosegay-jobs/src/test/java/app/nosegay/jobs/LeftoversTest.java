@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInput;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.paint.Typefaces;
 import app.nosegay.publish.Description;
@@ -29,8 +30,8 @@ class LeftoversTest extends HomeFolder {
 
     private static Path film(Path movie) throws IOException {
         BufferedImage frame = new BufferedImage(64, 36, BufferedImage.TYPE_INT_RGB);
-        try (MovieWriter writer =
-                new MovieWriter(movie, 64, 36, new FrameRate(25, 1), EncoderSettings.TAKE, false, "", List.of())) {
+        try (MovieWriter writer = new MovieWriter(
+                movie, new MovieFormat(64, 36, new FrameRate(25, 1), EncoderSettings.TAKE, false), "", List.of())) {
             for (int n = 0; n < 50; n++) {
                 writer.picture(frame, n);
             }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.nosegay.files.Fingerprint;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.media.Progress;
 import app.nosegay.workout.Workout;
@@ -42,8 +43,8 @@ class MediaRelinkerTest {
 
     private static Path film(Path file, int seconds, Color colour) throws IOException {
         BufferedImage image = new BufferedImage(160, 90, BufferedImage.TYPE_INT_RGB);
-        try (MovieWriter writer =
-                new MovieWriter(file, 160, 90, new FrameRate(25, 1), EncoderSettings.TAKE, false, "", List.of())) {
+        try (MovieWriter writer = new MovieWriter(
+                file, new MovieFormat(160, 90, new FrameRate(25, 1), EncoderSettings.TAKE, false), "", List.of())) {
             for (int n = 0; n < seconds * 25; n++) {
                 Graphics2D g = image.createGraphics();
                 g.setColor(colour);

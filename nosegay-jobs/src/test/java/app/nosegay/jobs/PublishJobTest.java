@@ -15,6 +15,7 @@ import app.nosegay.media.FramePicker;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInfo;
 import app.nosegay.media.MediaInput;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
@@ -68,7 +69,10 @@ class PublishJobTest {
         BufferedImage set = StudioBackdrop.paint(WIDTH, HEIGHT);
         BufferedImage frame = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
         try (MovieWriter writer = new MovieWriter(
-                movie, WIDTH, HEIGHT, new FrameRate(15, 1), EncoderSettings.TAKE, true, "", List.of())) {
+                movie,
+                new MovieFormat(WIDTH, HEIGHT, new FrameRate(15, 1), EncoderSettings.TAKE, true),
+                "",
+                List.of())) {
             float[] tone = new float[2 * MovieWriter.SOUND_HZ / 15];
             for (int n = 0; n < 60 * 15; n++) {
                 double t = n / 15.0 - BEFORE;

@@ -35,9 +35,7 @@ class ShootRunTest {
         try (ShootRun shoot = new ShootRun(
                 timeline,
                 PROGRAMME.cues(),
-                0,
-                run,
-                folder,
+                new ShootRun.Run(0, run, folder),
                 new ShootRun.Settings(0.2, true, false, Device.testPicture(160, 90), null, false),
                 notices::add)) {
             waitUntil(() -> !shoot.moment().getReady().isPositive());
@@ -61,8 +59,8 @@ class ShootRunTest {
         ShootRun.Settings settings =
                 new ShootRun.Settings(0.2, true, false, Device.testPicture(160, 90), null, false).rehearsed();
         assertThat(settings.camera()).isNull();
-        try (ShootRun shoot =
-                new ShootRun(PROGRAMME.timeline(), PROGRAMME.cues(), 0, 0, folder, settings, notice -> {})) {
+        try (ShootRun shoot = new ShootRun(
+                PROGRAMME.timeline(), PROGRAMME.cues(), new ShootRun.Run(0, 0, folder), settings, notice -> {})) {
             waitUntil(() -> shoot.moment().getReady().equals(Length.ZERO));
             shoot.tell(ShootClock::fluff);
             waitUntil(shoot::isOver);

@@ -7,6 +7,7 @@ import app.nosegay.evidence.Bodies;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.media.Progress;
 import app.nosegay.paint.Figure;
@@ -38,8 +39,8 @@ class SightJobTest {
         Path movie = folder.resolve("take-1.mp4");
         BufferedImage room = StudioBackdrop.paint(640, 360);
         BufferedImage frame = new BufferedImage(640, 360, BufferedImage.TYPE_INT_RGB);
-        try (MovieWriter writer =
-                new MovieWriter(movie, 640, 360, new FrameRate(16, 1), EncoderSettings.TAKE, false, "", List.of())) {
+        try (MovieWriter writer = new MovieWriter(
+                movie, new MovieFormat(640, 360, new FrameRate(16, 1), EncoderSettings.TAKE, false), "", List.of())) {
             for (int n = 0; n < SECONDS * 16; n++) {
                 Graphics2D g = frame.createGraphics();
                 g.drawImage(room, 0, 0, null);

@@ -85,7 +85,7 @@ public final class JoinedRecording {
     }
 
     private void append(Path file, Path part, Progress progress) throws IOException {
-        AVFormatContext in = MediaInput.opened(file);
+        AVFormatContext in = Containers.opened(file);
         try {
             if (avformat_find_stream_info(in, (AVDictionary) null) < 0) {
                 throw new MediaException(file, MediaText.of("joined-recording.its-streams-cannot-be-read"));
@@ -201,7 +201,7 @@ public final class JoinedRecording {
 
     private void check(int result, String what) throws MediaException {
         if (result < 0) {
-            throw new MediaException(target, what + " (" + MediaInput.message(result) + ")");
+            throw new MediaException(target, what + " (" + Containers.message(result) + ")");
         }
     }
 

@@ -33,8 +33,8 @@ public final class LayerRenderer {
             Progress progress)
             throws IOException {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
-        try (MovieWriter writer =
-                new MovieWriter(target, width, height, rate, EncoderSettings.LAYER, false, "", List.of())) {
+        try (MovieWriter writer = new MovieWriter(
+                target, new MovieFormat(width, height, rate, EncoderSettings.LAYER, false), "", List.of())) {
             List<PlacedOverlay> shown = null;
             long frames = frames(length, rate);
             for (long n = 0; n < frames; n++) {

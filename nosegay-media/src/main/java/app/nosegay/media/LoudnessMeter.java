@@ -81,7 +81,7 @@ final class LoudnessMeter implements AutoCloseable {
 
     private static void check(int result) throws MediaException {
         if (result < 0) {
-            throw new MediaException(Path.of("loudness meter"), MediaInput.message(result));
+            throw new MediaException(Path.of("loudness meter"), Containers.message(result));
         }
     }
 

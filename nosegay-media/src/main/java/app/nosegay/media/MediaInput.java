@@ -5,36 +5,23 @@ import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import app.nosegay.time.Axis;
-import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
-import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
 import org.bytedeco.ffmpeg.avformat.AVFormatContext;
 import org.bytedeco.ffmpeg.avformat.AVInputFormat;
 import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVRational;
-import org.bytedeco.javacpp.IntPointer;
-import org.bytedeco.javacpp.Pointer;
 
 /** A media file being decoded: frames of picture and sound in the order they come, at take time. Not thread-safe. */
 public final class MediaInput implements AutoCloseable {
     private static final AVRational MICROS = new AVRational().num(1).den(1_000_000);
-
-    /**
-     * What recordings and music come in. Playlists and the like name other files, or places on the network, and would read those; they
-     * are no recordings.
-     */
-    private static final String CONTAINERS =
-            "mov,mp4,m4a,3gp,3g2,mj2,matroska,webm,avi,mpegts,mpeg,asf,flv,mxf,dv,ivf,nut,"
-                    + "wav,w64,flac,mp3,aac,ogg,aiff,caf,amr,ac3,au";
 
     static {
         av_log_set_level(AV_LOG_QUIET);
@@ -65,7 +52,7 @@ public final class MediaInput implements AutoCloseable {
     private Time<Axis.Take> time = Time.zero();
 
     /** A stream with its decoder. */
-    private static final class Stream {
+    static final class Stream {
         AVStream stream;
         AVCodecContext codec;
         boolean flushed;
@@ -80,7 +67,7 @@ public final class MediaInput implements AutoCloseable {
      * @throws MediaException when it is missing, not media, cut off before its index, or holds neither
      */
     public MediaInput(Path file, boolean withVideo, boolean withAudio) throws MediaException {
-        this(file, opened(file), withVideo, withAudio);
+        this(file, Containers.opened(file), withVideo, withAudio);
     }
 
     private MediaInput(Path file, AVFormatContext opened, boolean withVideo, boolean withAudio) throws MediaException {
@@ -103,27 +90,6 @@ public final class MediaInput implements AutoCloseable {
         }
     }
 
-    /** The container, opened; nothing but the file itself is read for it. */
-    static AVFormatContext opened(Path file) throws MediaException {
-        if (!Files.isRegularFile(file)) {
-            throw new MediaException(file, MediaText.of("media-input.the-file-is-not-there"));
-        }
-        AVFormatContext opened = new AVFormatContext(null);
-        AVDictionary options = new AVDictionary(null);
-        av_dict_set(options, "protocol_whitelist", "file", 0);
-        av_dict_set(options, "format_whitelist", CONTAINERS, 0);
-        // The prefix keeps names such as "concat:a|b" from being taken for another protocol.
-        int error = avformat_open_input(opened, "file:" + file, null, options);
-        av_dict_free(options);
-        if (error == AVERROR_EINVAL()) {
-            throw new MediaException(file, MediaText.of("media-input.this-kind-is-not-read"));
-        }
-        if (error < 0) {
-            throw new MediaException(file, MediaText.of("media-input.this-is-not-a-video", message(error)));
-        }
-        return opened;
-    }
-
     /** A camera or microphone, opened for decoding what it gives from now on. */
     static MediaInput of(Device device) throws MediaException {
         AVInputFormat kind = device.input();
@@ -136,20 +102,9 @@ public final class MediaInput implements AutoCloseable {
                     MediaText.of(
                             "media-input.the-device-cannot-be-opened",
                             device.label(),
-                            kind == null ? "" : " (" + message(error) + ")"));
+                            kind == null ? "" : " (" + Containers.message(error) + ")"));
         }
         return new MediaInput(name, opened, true, true);
-    }
-
-    /** The text of an FFmpeg error code. */
-    static String message(int error) {
-        byte[] text = new byte[128];
-        av_strerror(error, text, text.length);
-        int end = 0;
-        while (end < text.length && text[end] != 0) {
-            end++;
-        }
-        return new String(text, 0, end);
     }
 
     private Stream open(int type) {
@@ -185,47 +140,7 @@ public final class MediaInput implements AutoCloseable {
     }
 
     public MediaInfo info() throws MediaException {
-        if (video == null && audio == null) {
-            throw new MediaException(file, MediaText.of("media-input.it-holds-neither-picture-nor"));
-        }
-        long micros = format.duration() == AV_NOPTS_VALUE ? 0 : format.duration();
-        MediaInfo.Video picture = null;
-        if (video != null) {
-            AVRational rate = av_guess_frame_rate(format, video.stream, (AVFrame) null);
-            double fps = rate.den() == 0 || rate.num() == 0 ? 0 : av_q2d(rate);
-            picture = new MediaInfo.Video(
-                    avcodec_get_name(video.codec.codec_id()).getString(),
-                    video.codec.width(),
-                    video.codec.height(),
-                    fps,
-                    rotation(),
-                    pixelAspect());
-        }
-        MediaInfo.Audio sound = audio == null
-                ? null
-                : new MediaInfo.Audio(
-                        avcodec_get_name(audio.codec.codec_id()).getString(),
-                        audio.codec.sample_rate(),
-                        audio.codec.ch_layout().nb_channels());
-        String name = format.iformat().name().getString();
-        return new MediaInfo(name, new Length(micros), picture, sound);
-    }
-
-    private double pixelAspect() {
-        AVRational aspect = av_guess_sample_aspect_ratio(format, video.stream, (AVFrame) null);
-        return aspect.num() <= 0 || aspect.den() <= 0 ? 1 : av_q2d(aspect);
-    }
-
-    private int rotation() {
-        AVPacketSideData side = av_packet_side_data_get(
-                video.stream.codecpar().coded_side_data(),
-                video.stream.codecpar().nb_coded_side_data(),
-                AV_PKT_DATA_DISPLAYMATRIX);
-        if (side == null || side.isNull()) {
-            return 0;
-        }
-        double degrees = av_display_rotation_get(new IntPointer((Pointer) side.data()));
-        return Double.isNaN(degrees) ? 0 : (int) Math.floorMod(90 * Math.round(-degrees / 90), 360L);
+        return StreamInfo.of(file, format, video, audio);
     }
 
     public boolean hasVideo() {

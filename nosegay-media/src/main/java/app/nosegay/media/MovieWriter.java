@@ -13,7 +13,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HexFormat;
 import java.util.List;
-import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
 import org.bytedeco.ffmpeg.avformat.AVChapter;
@@ -33,14 +32,12 @@ import org.bytedeco.javacpp.PointerPointer;
  */
 public final class MovieWriter implements AutoCloseable {
     public static final int SOUND_HZ = 48_000;
-    private static final int CHANNELS = 2;
+    static final int CHANNELS = 2;
     /** A live file is written in pieces of this length, and no stream waits longer for the other: so much a kill costs. */
     private static final long LIVE_FRAGMENT_MICROS = 400_000;
 
     /** A file read back may differ from what was written by a frame of sound and one of picture, and by what the encoder puts before. */
     private static final double READ_BACK_SECONDS = 0.2;
-
-    private static final List<String> ENCODERS = List.of("libx264", "libopenh264", "mpeg4");
 
     static {
         av_log_set_level(AV_LOG_QUIET);
@@ -51,7 +48,8 @@ public final class MovieWriter implements AutoCloseable {
     private final AVFormatContext format = new AVFormatContext(null);
     private final AVPacket packet = av_packet_alloc();
     private AVCodecContext video;
-    private final Opened opened;
+    private final MovieFormat movie;
+    private final MovieEncoders encoders;
     private final int partFrames;
     private boolean encoding;
     private final AVStream videoStream;
@@ -69,27 +67,16 @@ public final class MovieWriter implements AutoCloseable {
     private long frames;
     private boolean finished;
 
-    /** What the picture's encoder is opened with. */
-    private record Opened(int width, int height, FrameRate rate, EncoderSettings settings, boolean globalHeader) {}
-
     /**
      * Opens the file for writing.
      *
-     * @param width in pixels; 0 for sound alone
      * @param title the film's title; empty for none
      * @param chapters its chapters; empty for none
      */
-    public MovieWriter(
-            Path target,
-            int width,
-            int height,
-            FrameRate rate,
-            EncoderSettings settings,
-            boolean withSound,
-            String title,
-            List<TimedText.Cue> chapters)
-            throws IOException {
+    public MovieWriter(Path target, MovieFormat movie, String title, List<TimedText.Cue> chapters) throws IOException {
         this.target = target;
+        this.movie = movie;
+        EncoderSettings settings = movie.settings();
         layer = settings.alpha();
         file = new AtomicFile(target);
         Files.createDirectories(target.toAbsolutePath().getParent());
@@ -101,26 +88,35 @@ public final class MovieWriter implements AutoCloseable {
                         file.part().toString()),
                 MediaText.of("movie-writer.cannot-be-prepared"));
         boolean globalHeader = (format.oformat().flags() & AVFMT_GLOBALHEADER) != 0;
-        partFrames = layer || settings.live() ? 0 : PartKeys.frames(rate);
-        opened = new Opened(width, height, rate, settings, globalHeader);
-        video = width == 0 ? null : openVideo(opened);
-        videoStream = width == 0 ? null : stream(video);
+        partFrames = layer || settings.live() ? 0 : PartKeys.frames(movie.rate());
+        encoders = new MovieEncoders(target, globalHeader);
+        video = !movie.hasPicture() ? null : encoders.openVideo(movie);
+        videoStream = !movie.hasPicture() ? null : stream(video);
         if (videoStream != null) {
-            videoStream.avg_frame_rate(new AVRational().num(rate.frames()).den(rate.seconds()));
+            videoStream.avg_frame_rate(
+                    new AVRational().num(movie.rate().frames()).den(movie.rate().seconds()));
         }
-        audio = withSound ? openAudio(globalHeader) : null;
-        audioStream = withSound ? stream(audio) : null;
-        soundFrame = withSound ? soundFrame() : null;
-        soundPending = withSound ? new float[audio.frame_size() * CHANNELS] : null;
+        audio = movie.withSound() ? encoders.openAudio(movie) : null;
+        audioStream = movie.withSound() ? stream(audio) : null;
+        soundFrame = movie.withSound() ? MovieEncoders.soundFrame(audio) : null;
+        soundPending = movie.withSound() ? new float[audio.frame_size() * CHANNELS] : null;
         int pixels = settings.alpha() ? AV_PIX_FMT_YUVA444P10LE : AV_PIX_FMT_YUV420P;
-        bgra = new BgraFrame(Math.max(2, width), Math.max(2, height));
-        toYuv = new PictureScaler(Math.max(2, width), Math.max(2, height), pixels, SWS_BILINEAR);
+        int width = Math.max(2, movie.width());
+        int height = Math.max(2, movie.height());
+        bgra = new BgraFrame(width, height);
+        toYuv = new PictureScaler(width, height, pixels, SWS_BILINEAR);
         if (!title.isEmpty()) {
             AVDictionary metadata = new AVDictionary(null);
             av_dict_set(metadata, "title", title, 0);
             format.metadata(metadata);
         }
         chapters(chapters);
+        begin();
+    }
+
+    /** Opens the file and writes its header. */
+    private void begin() throws MediaException {
+        EncoderSettings settings = movie.settings();
         AVIOContext io = new AVIOContext(null);
         check(
                 avio_open(io, file.part().toString(), AVIO_FLAG_WRITE),
@@ -139,73 +135,12 @@ public final class MovieWriter implements AutoCloseable {
 
     private void check(int result, String what) throws MediaException {
         if (result < 0) {
-            throw new MediaException(target, what + " (" + MediaInput.message(result) + ")");
+            throw failure(target, result, what);
         }
     }
 
-    private AVCodecContext openVideo(Opened with) throws MediaException {
-        EncoderSettings settings = with.settings();
-        FrameRate rate = with.rate();
-        for (String name : settings.alpha() ? List.of("prores_ks") : ENCODERS) {
-            AVCodec encoder = avcodec_find_encoder_by_name(name);
-            if (encoder == null) {
-                continue;
-            }
-            AVCodecContext codec = avcodec_alloc_context3(encoder);
-            codec.width(with.width());
-            codec.height(with.height());
-            codec.time_base(new AVRational().num(rate.seconds()).den(rate.frames()));
-            codec.framerate(new AVRational().num(rate.frames()).den(rate.seconds()));
-            codec.pix_fmt(settings.alpha() ? AV_PIX_FMT_YUVA444P10LE : AV_PIX_FMT_YUV420P);
-            codec.color_range(AVCOL_RANGE_MPEG);
-            codec.colorspace(AVCOL_SPC_BT709);
-            codec.color_primaries(AVCOL_PRI_BT709);
-            codec.color_trc(AVCOL_TRC_BT709);
-            codec.gop_size((int) Math.max(1, Math.round(settings.keyFrameSeconds() * rate.perSecond())));
-            codec.thread_count(0);
-            if (settings.alpha()) {
-                // One in, one out, so that a packet can be written again at once.
-                codec.thread_type(AVCodecContext.FF_THREAD_SLICE);
-            }
-            codec.flags(codec.flags() | (with.globalHeader() ? AV_CODEC_FLAG_GLOBAL_HEADER : 0));
-            AVDictionary options = new AVDictionary(null);
-            if (settings.alpha()) {
-                av_dict_set(options, "profile", "4444", 0);
-                av_dict_set(options, "alpha_bits", "8", 0);
-            } else if (name.equals("libx264")) {
-                av_dict_set(options, "preset", settings.preset(), 0);
-                av_dict_set(options, "crf", "" + settings.quality(), 0);
-                av_dict_set(options, "forced-idr", "1", 0);
-                if (settings.live()) {
-                    // Pictures that wait in the encoder are lost with the process.
-                    av_dict_set(options, "tune", "zerolatency", 0);
-                }
-            } else {
-                // Without a rate factor: about 0.1 bit per pixel keeps a person in a room clean.
-                codec.bit_rate(Math.round(0.1 * with.width() * with.height() * rate.perSecond()));
-            }
-            if (avcodec_open2(codec, encoder, options) >= 0) {
-                return codec;
-            }
-            avcodec_free_context(codec);
-        }
-        throw new MediaException(
-                target, MediaText.of("movie-writer.no-video-encoder-works-here", String.join(", ", ENCODERS)));
-    }
-
-    private AVCodecContext openAudio(boolean globalHeader) throws MediaException {
-        AVCodec encoder = avcodec_find_encoder(AV_CODEC_ID_AAC);
-        AVCodecContext codec = avcodec_alloc_context3(encoder);
-        codec.sample_fmt(AV_SAMPLE_FMT_FLTP);
-        codec.sample_rate(SOUND_HZ);
-        av_channel_layout_default(codec.ch_layout(), CHANNELS);
-        codec.bit_rate(opened.settings().soundBitRate());
-        codec.time_base(new AVRational().num(1).den(SOUND_HZ));
-        codec.flags(codec.flags() | (globalHeader ? AV_CODEC_FLAG_GLOBAL_HEADER : 0));
-        check(
-                avcodec_open2(codec, encoder, (AVDictionary) null),
-                MediaText.of("movie-writer.no-sound-encoder-works-here"));
-        return codec;
+    static MediaException failure(Path target, int error, String what) {
+        return new MediaException(target, what + " (" + Containers.message(error) + ")");
     }
 
     private AVStream stream(AVCodecContext codec) {
@@ -213,16 +148,6 @@ public final class MovieWriter implements AutoCloseable {
         stream.time_base(codec.time_base());
         avcodec_parameters_from_context(stream.codecpar(), codec);
         return stream;
-    }
-
-    private AVFrame soundFrame() {
-        AVFrame frame = av_frame_alloc();
-        frame.format(AV_SAMPLE_FMT_FLTP);
-        frame.sample_rate(SOUND_HZ);
-        frame.nb_samples(audio.frame_size());
-        av_channel_layout_default(frame.ch_layout(), CHANNELS);
-        av_frame_get_buffer(frame, 0);
-        return frame;
     }
 
     private void chapters(List<TimedText.Cue> chapters) {
@@ -300,7 +225,7 @@ public final class MovieWriter implements AutoCloseable {
         if (encoding) {
             encode(video, videoStream, null);
             avcodec_free_context(video);
-            video = openVideo(opened);
+            video = encoders.openVideo(movie);
             encoding = false;
         }
         frames = to;
@@ -375,7 +300,7 @@ public final class MovieWriter implements AutoCloseable {
         check(av_write_trailer(format), MediaText.of("movie-writer.its-end-cannot-be-written"));
         avio_closep(format.pb());
         format.pb(null);
-        if (!opened.settings().live()) {
+        if (!movie.settings().live()) {
             readBack();
         }
         file.commit();
@@ -384,7 +309,7 @@ public final class MovieWriter implements AutoCloseable {
 
     /** Refuses what does not hold as much as was put into it, before it takes the place of what was there. */
     private void readBack() throws MediaException {
-        double pictures = frames / opened.rate().perSecond();
+        double pictures = frames / movie.rate().perSecond();
         double sound = soundWritten / (double) SOUND_HZ;
         double read = MediaInput.probe(file.part()).length().seconds();
         if (Math.abs(read - Math.max(pictures, sound)) > READ_BACK_SECONDS) {

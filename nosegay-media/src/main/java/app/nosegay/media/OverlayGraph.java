@@ -126,7 +126,7 @@ final class OverlayGraph implements AutoCloseable {
 
     private static void check(int result) throws MediaException {
         if (result < 0) {
-            throw new MediaException(Path.of("filter graph"), MediaInput.message(result));
+            throw new MediaException(Path.of("filter graph"), Containers.message(result));
         }
     }
 

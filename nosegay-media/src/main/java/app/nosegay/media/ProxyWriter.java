@@ -32,7 +32,10 @@ public final class ProxyWriter implements AutoCloseable {
         pictures = new UprightPicture(video, WIDTH, HEIGHT, SWS_FAST_BILINEAR);
         try {
             writer = new MovieWriter(
-                    file, pictures.width(), pictures.height(), RATE, EncoderSettings.PROXY, false, "", List.of());
+                    file,
+                    new MovieFormat(pictures.width(), pictures.height(), RATE, EncoderSettings.PROXY, false),
+                    "",
+                    List.of());
         } catch (IOException e) {
             pictures.close();
             throw e;

@@ -74,7 +74,8 @@ public final class Recording implements AutoCloseable {
             int width = video.width() / 2 * 2;
             int height = video.height() / 2 * 2;
             withSound = inputs.stream().anyMatch(MediaInput::hasAudio);
-            writer = new MovieWriter(target, width, height, RATE, EncoderSettings.LIVE, withSound, "", List.of());
+            writer = new MovieWriter(
+                    target, new MovieFormat(width, height, RATE, EncoderSettings.LIVE, withSound), "", List.of());
             for (int i = 0; i < inputs.size(); i++) {
                 MediaInput input = inputs.get(i);
                 boolean pictures = i == 0;

@@ -99,11 +99,7 @@ public final class Renderer {
         try (RenderedBefore before = reuse.isEmpty() ? null : new RenderedBefore(target, job.rate());
                 MovieWriter writer = new MovieWriter(
                         target,
-                        job.width(),
-                        job.height(),
-                        job.rate(),
-                        job.settings(),
-                        sound,
+                        new MovieFormat(job.width(), job.height(), job.rate(), job.settings(), sound),
                         job.title(),
                         job.chapters())) {
             boolean usable = before != null && writer.header().equals(reuse.header());

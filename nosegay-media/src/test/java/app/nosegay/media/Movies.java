@@ -30,8 +30,8 @@ final class Movies {
             double moveTo,
             List<Sound> sounds)
             throws IOException {
-        try (MovieWriter writer =
-                new MovieWriter(file, WIDTH, HEIGHT, rate, EncoderSettings.TAKE, withSound, "", List.of())) {
+        try (MovieWriter writer = new MovieWriter(
+                file, new MovieFormat(WIDTH, HEIGHT, rate, EncoderSettings.TAKE, withSound), "", List.of())) {
             BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
             float[] samples = samples(seconds, sounds);
             long frames = Math.round(seconds * rate.perSecond());

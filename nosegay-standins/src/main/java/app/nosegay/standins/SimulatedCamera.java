@@ -4,6 +4,7 @@ import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.media.Progress;
 import app.nosegay.paint.Figure;
@@ -77,8 +78,8 @@ public final class SimulatedCamera {
     private void film(RoomSound sound, Path target, long from, long to, Progress progress) throws IOException {
         PictureQueue pictures = new PictureQueue(from, to, AHEAD, WIDTH, HEIGHT, this::draw);
         try (pictures;
-                MovieWriter writer =
-                        new MovieWriter(target, WIDTH, HEIGHT, RATE, EncoderSettings.TAKE, true, "", List.of())) {
+                MovieWriter writer = new MovieWriter(
+                        target, new MovieFormat(WIDTH, HEIGHT, RATE, EncoderSettings.TAKE, true), "", List.of())) {
             for (long n = from; n < to; n++) {
                 BufferedImage picture = pictures.take();
                 writer.picture(picture, n - from);

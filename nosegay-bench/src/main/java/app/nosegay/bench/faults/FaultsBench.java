@@ -6,6 +6,7 @@ import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInput;
+import app.nosegay.media.MovieFormat;
 import app.nosegay.media.MovieWriter;
 import app.nosegay.workout.Workout;
 import java.awt.Color;
@@ -37,8 +38,8 @@ public final class FaultsBench {
     /** A film of {@value #SECONDS} s with a tone, small enough to be copied two hundred times. */
     static Path film(Path movie) throws IOException {
         BufferedImage frame = new BufferedImage(320, 180, BufferedImage.TYPE_INT_RGB);
-        try (MovieWriter writer =
-                new MovieWriter(movie, 320, 180, new FrameRate(30, 1), EncoderSettings.TAKE, true, "", List.of())) {
+        try (MovieWriter writer = new MovieWriter(
+                movie, new MovieFormat(320, 180, new FrameRate(30, 1), EncoderSettings.TAKE, true), "", List.of())) {
             float[] tone = new float[2 * MovieWriter.SOUND_HZ / 30];
             for (int n = 0; n < SECONDS * 30; n++) {
                 Graphics2D g = frame.createGraphics();

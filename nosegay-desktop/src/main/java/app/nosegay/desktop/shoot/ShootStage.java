@@ -300,9 +300,7 @@ public final class ShootStage implements StageView {
         run = new ShootRun(
                 programme.timeline(),
                 programme.cues(),
-                Math.max(0, from.getSelectionModel().getSelectedIndex()),
-                number,
-                folder,
+                new ShootRun.Run(Math.max(0, from.getSelectionModel().getSelectedIndex()), number, folder),
                 settings,
                 text -> Platform.runLater(() -> session.jobs().say(text)));
         Prompter prompter = new Prompter(programme.timeline(), run, this::ended);
