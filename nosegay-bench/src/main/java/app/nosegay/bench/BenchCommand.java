@@ -3,52 +3,21 @@ package app.nosegay.bench;
 import app.nosegay.bench.calls.CallSheet;
 import app.nosegay.bench.calls.MarksLearner;
 import app.nosegay.bench.faults.FaultsBench;
-import app.nosegay.cut.Cut;
-import app.nosegay.cut.Edit;
-import app.nosegay.dress.DressNotes;
-import app.nosegay.dress.Dresser;
-import app.nosegay.dress.Style;
-import app.nosegay.evidence.sight.Frame;
-import app.nosegay.jobs.Libraries;
-import app.nosegay.match.Match;
 import app.nosegay.match.features.Feature;
-import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInput;
-import app.nosegay.media.MovieFormat;
-import app.nosegay.media.MovieWriter;
 import app.nosegay.media.Progress;
-import app.nosegay.media.RenderJob;
-import app.nosegay.media.Renderer;
 import app.nosegay.media.TakeReader;
-import app.nosegay.paint.Figure;
-import app.nosegay.paint.Motion;
-import app.nosegay.paint.PiecePainter;
-import app.nosegay.paint.StudioBackdrop;
-import app.nosegay.plan.Segment;
-import app.nosegay.plan.Timeline;
-import app.nosegay.script.CuePlan;
-import app.nosegay.script.CuePlanner;
-import app.nosegay.time.Axis;
-import app.nosegay.time.Length;
-import app.nosegay.time.SpeechRate;
-import app.nosegay.time.Time;
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Random;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -66,13 +35,11 @@ public final class BenchCommand implements Callable<Integer> {
     private static final int BAD_INPUT = 2;
     private static final List<String> PARTS =
             List.of("reading", "rendering", "matching", "planning", "proving", "starting");
-    private static final int WIDTH = 1920;
-    private static final int HEIGHT = 1080;
-    private static final double TAKE_SECONDS = 20;
+    static final int WIDTH = 1920;
+    static final int HEIGHT = 1080;
+    static final double TAKE_SECONDS = 20;
     private static final double MINUTE_SECONDS = 60;
-    private static final FrameRate RATE = new FrameRate(30, 1);
-    private static final String SHORT_SHEET =
-            "title: Bench\ncalls: 5, in 3, out 3\ncircuit A  rounds 1  work 0:10  rest 0:05\n  goblet squat\n  push-up\n";
+    static final FrameRate RATE = new FrameRate(30, 1);
 
     @Option(names = "--seed", defaultValue = "1", description = "of the simulated evidence; default ${DEFAULT-VALUE}")
     private long seed;
@@ -218,25 +185,7 @@ public final class BenchCommand implements Callable<Integer> {
             throw new IOException("\"" + only + "\" is no part of the bench; known are " + String.join(", ", PARTS));
         }
         try {
-            if (accuracy) {
-                new AccuracyBench(out).rows(runs, folder);
-                return DONE;
-            }
-            if (demoTake != null) {
-                DemoTake.make(folder, demoTake);
-                return DONE;
-            }
-            if (faults) {
-                faults(out, folder);
-                return DONE;
-            }
-            if (longTake) {
-                LongBench.row(
-                        BenchCommand.class, out, film(folder.resolve("minute.mp4"), MINUTE_SECONDS), minutes, folder);
-                return DONE;
-            }
-            times(out, folder);
-            out.flush();
+            inFolder(out, folder);
         } finally {
             try (var files = Files.walk(folder)) {
                 for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
@@ -245,6 +194,23 @@ public final class BenchCommand implements Callable<Integer> {
             }
         }
         return DONE;
+    }
+
+    /** What needs room for files. */
+    private void inFolder(PrintWriter out, Path folder) throws Exception {
+        if (accuracy) {
+            new AccuracyBench(out).rows(runs, folder);
+        } else if (demoTake != null) {
+            DemoTake.make(folder, demoTake);
+        } else if (faults) {
+            faults(out, folder);
+        } else if (longTake) {
+            Path minute = RenderBench.film(folder.resolve("minute.mp4"), MINUTE_SECONDS);
+            LongBench.row(BenchCommand.class, out, minute, minutes, folder);
+        } else {
+            times(out, folder);
+            out.flush();
+        }
     }
 
     private void faults(PrintWriter out, Path folder) throws Exception {
@@ -260,7 +226,7 @@ public final class BenchCommand implements Callable<Integer> {
     /** The rows of times, all of them or one part. */
     private void times(PrintWriter out, Path folder) throws Exception {
         boolean films = wanted("reading") || wanted("rendering");
-        Path take = films ? film(folder.resolve("take.mp4"), TAKE_SECONDS) : null;
+        Path take = films ? RenderBench.film(folder.resolve("take.mp4"), TAKE_SECONDS) : null;
         out.printf(
                 Locale.ROOT,
                 "%d processors; take %dx%d, 30 frames a second, %.0f s; median of %d%n",
@@ -280,7 +246,7 @@ public final class BenchCommand implements Callable<Integer> {
             LookBench.people(out, proxy, TAKE_SECONDS);
         }
         if (wanted("rendering")) {
-            render(out, take, folder);
+            RenderBench.rows(out, take, folder);
         }
         if (wanted("matching")) {
             MatchBench.rows(out, seed);
@@ -302,7 +268,7 @@ public final class BenchCommand implements Callable<Integer> {
         return only == null || only.equals(part);
     }
 
-    private static void row(PrintWriter out, String what, double ratio, String bar, double a, double b) {
+    static void row(PrintWriter out, String what, double ratio, String bar, double a, double b) {
         out.printf(Locale.ROOT, "%-42s %6.2f   bar %-8s (%.2f s against %.2f s)%n", what, ratio, bar, a, b);
         out.flush();
     }
@@ -313,112 +279,5 @@ public final class BenchCommand implements Callable<Integer> {
                 // only decoding
             }
         }
-    }
-
-    /** A busy 1080p take with the grain of a real camera, which a drawn picture lacks. */
-    private static Path film(Path file, double seconds) throws IOException {
-        BufferedImage set = StudioBackdrop.paint(WIDTH, HEIGHT);
-        Random random = new Random(1);
-        for (int i = 0; i < WIDTH * HEIGHT; i++) {
-            int grain = random.nextInt(9) - 4;
-            int rgb = set.getRGB(i % WIDTH, i / WIDTH);
-            set.setRGB(i % WIDTH, i / WIDTH, grained(rgb, grain));
-        }
-        BufferedImage frame = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
-        float[] sound = new float[2 * MovieWriter.SOUND_HZ / 30];
-        try (MovieWriter writer = new MovieWriter(
-                file, new MovieFormat(WIDTH, HEIGHT, RATE, EncoderSettings.FINISHED, true), "", List.of())) {
-            for (int n = 0; n < seconds * 30; n++) {
-                Graphics2D g = frame.createGraphics();
-                g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-                int shake = n % 3 - 1;
-                g.drawImage(set, shake, -shake, null);
-                Figure.presenter()
-                        .draw(
-                                g,
-                                Motion.of("squat"),
-                                0.5 - 0.5 * Math.cos(n / 14.0),
-                                false,
-                                Figure.Prop.KETTLEBELL,
-                                WIDTH / 2.0,
-                                HEIGHT * 0.92,
-                                HEIGHT * 0.6);
-                g.dispose();
-                for (int i = 0; i < sound.length; i++) {
-                    sound[i] = (float) (0.02 * random.nextGaussian());
-                }
-                writer.picture(frame, n);
-                writer.sound(sound, 0, sound.length / 2);
-            }
-            writer.finish();
-        }
-        return file;
-    }
-
-    private static int grained(int rgb, int grain) {
-        int r = Math.max(0, Math.min(255, (rgb >> 16 & 0xff) + grain));
-        int g = Math.max(0, Math.min(255, (rgb >> 8 & 0xff) + grain));
-        int b = Math.max(0, Math.min(255, (rgb & 0xff) + grain));
-        return r << 16 | g << 8 | b;
-    }
-
-    private static void render(PrintWriter out, Path take, Path folder) throws Exception {
-        Timeline timeline = Timing.timeline(SHORT_SHEET);
-        List<Match.Placed> placed = new ArrayList<>();
-        for (Segment s : timeline.segments()) {
-            Time<Axis.Take> start = Time.ofSeconds(1 + s.start().seconds() * 0.6);
-            Time<Axis.Take> end = start.plus(s.duration().times(0.6));
-            placed.add(new Match.Placed(s.id(), s.duration(), "t", start, end, start, end, 0, 0, false, false));
-        }
-        Match.Take described = new Match.Take("t", "take.mp4", Length.ofSeconds(TAKE_SECONDS), null, 0, List.of());
-        Match match = new Match(List.of(described), placed, List.of(), Map.of());
-        Cut cut = Cut.of(match);
-        CuePlan cues = CuePlanner.plan(timeline, Libraries.current(), SpeechRate.DEFAULT);
-        RenderJob dressed = new RenderJob(
-                cut,
-                Map.of("t", take),
-                Dresser.dress(
-                        new Edit(timeline, match, cut),
-                        cues,
-                        Dresser.RecordedEvidence.NOTHING,
-                        Libraries.current(),
-                        DressNotes.NONE,
-                        Frame.LANDSCAPE),
-                new PiecePainter(Style.PRESSED)::paint,
-                WIDTH,
-                HEIGHT,
-                RATE,
-                EncoderSettings.FINISHED,
-                "",
-                List.of());
-        RenderJob bare = new RenderJob(
-                cut,
-                Map.of("t", take),
-                null,
-                new PiecePainter(Style.PRESSED)::paint,
-                WIDTH,
-                HEIGHT,
-                RATE,
-                EncoderSettings.FINISHED,
-                "",
-                List.of());
-        double[] both = Timing.medians(
-                () -> Renderer.render(bare, folder.resolve("bare.mp4"), Progress.NONE),
-                () -> Renderer.render(dressed, folder.resolve("dressed.mp4"), Progress.NONE));
-        double without = both[0];
-        double with = both[1];
-        row(out, "rendering with pieces ÷ bare transcode", with / without, "≤ 1.2", with, without);
-        Path film = folder.resolve("again.mp4");
-        Path memory = folder.resolve("again.parts");
-        Renderer.render(dressed, film, memory, Progress.NONE);
-        double again = Timing.median(() -> Renderer.render(dressed, film, memory, Progress.NONE));
-        row(out, "rendering again, nothing changed ÷ whole", again / with, "none", again, with);
-        out.printf(
-                Locale.ROOT,
-                "   (H.264, preset %s, quality %d, %dx%d, threads chosen by the encoder)%n",
-                EncoderSettings.FINISHED.preset(),
-                EncoderSettings.FINISHED.quality(),
-                WIDTH,
-                HEIGHT);
     }
 }

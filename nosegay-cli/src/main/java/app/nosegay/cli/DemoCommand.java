@@ -75,6 +75,13 @@ final class DemoCommand implements Callable<Integer> {
                         new PublishJob.Export(programme, media, out, true, PublishJob.Choices.USUAL),
                         new ConsoleProgress("rendering", err))
                 .file();
+        rendered(print, video);
+        print.printf(Locale.ROOT, CliText.of("demo-command.row-in-all"), (System.nanoTime() - began) / 1e9);
+        print.flush();
+        return Main.DONE;
+    }
+
+    private void rendered(PrintWriter print, Path video) throws IOException {
         MediaInfo info = MediaInput.probe(video);
         step(
                 print,
@@ -84,9 +91,6 @@ final class DemoCommand implements Callable<Integer> {
                         info.video().width(),
                         info.video().height()),
                 video);
-        print.printf(Locale.ROOT, CliText.of("demo-command.row-in-all"), (System.nanoTime() - began) / 1e9);
-        print.flush();
-        return Main.DONE;
     }
 
     private void step(PrintWriter print, String what, Path file) {

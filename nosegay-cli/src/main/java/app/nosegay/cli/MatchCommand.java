@@ -77,14 +77,7 @@ final class MatchCommand implements Callable<Integer> {
         writing.reads(plan).checkJson(json);
         Path folder = Sheets.folderOf(save == null ? footage.get(0) : save);
         Workout read = Sheets.workout(plan);
-        Workout workout = read.withTakes(List.of(), read.pins());
-        for (int i = 0; i < footage.size(); i++) {
-            Path movie = footage.get(i);
-            double seconds = MediaInput.probe(movie).length().seconds();
-            Path transcript = i < transcripts.size() ? transcripts.get(i) : null;
-            Path log = i < logs.size() ? logs.get(i) : null;
-            workout = workout.withTake(Media.reference(folder, "take-" + (i + 1), movie, seconds, transcript, log));
-        }
+        Workout workout = withFootage(read, folder);
         WorkoutMedia media = WorkoutMedia.read(
                 workout,
                 folder,
@@ -116,6 +109,18 @@ final class MatchCommand implements Callable<Integer> {
             findings(spec.commandLine().getOut(), programme.matchFindings());
         }
         return Main.DONE;
+    }
+
+    private Workout withFootage(Workout read, Path folder) throws IOException {
+        Workout workout = read.withTakes(List.of(), read.pins());
+        for (int i = 0; i < footage.size(); i++) {
+            Path movie = footage.get(i);
+            double seconds = MediaInput.probe(movie).length().seconds();
+            Path transcript = i < transcripts.size() ? transcripts.get(i) : null;
+            Path log = i < logs.size() ? logs.get(i) : null;
+            workout = workout.withTake(Media.reference(folder, "take-" + (i + 1), movie, seconds, transcript, log));
+        }
+        return workout;
     }
 
     private static void findings(PrintWriter out, List<Finding> findings) {

@@ -56,10 +56,7 @@ final class SimulateCommand implements Callable<Integer> {
         SimulatedTake.Written written = SimulatedTake.make(
                 timeline,
                 Libraries.current(),
-                out,
-                "take-1",
-                seed,
-                Trouble.parse(trouble),
+                new SimulatedTake.Run(out, "take-1", seed, Trouble.parse(trouble)),
                 voice,
                 new ConsoleProgress("filming", err));
         PrintWriter print = spec.commandLine().getOut();

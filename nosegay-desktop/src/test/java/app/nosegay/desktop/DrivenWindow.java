@@ -216,10 +216,11 @@ abstract class DrivenWindow extends ApplicationTest {
                     Figure.presenter()
                             .draw(
                                     g,
-                                    Motion.of("squat"),
-                                    moves ? 0.5 - 0.5 * Math.cos(t * 2) : 0,
-                                    false,
-                                    Figure.Prop.NONE,
+                                    new Figure.Stance(
+                                            Motion.of("squat"),
+                                            moves ? 0.5 - 0.5 * Math.cos(t * 2) : 0,
+                                            false,
+                                            Figure.Prop.NONE),
                                     160,
                                     165,
                                     110);

@@ -160,8 +160,8 @@ public final class Demo {
             n++;
         }
         String id = "take-" + n;
-        SimulatedTake.Written written =
-                SimulatedTake.make(timeline, library, folder, id, seed, troubles, voice, progress);
+        SimulatedTake.Written written = SimulatedTake.make(
+                timeline, library, new SimulatedTake.Run(folder, id, seed, troubles), voice, progress);
         double seconds = MediaInput.probe(written.movie()).length().seconds();
         return workout.withTake(
                 Media.reference(folder, id, written.movie(), seconds, written.transcript(), written.log()));

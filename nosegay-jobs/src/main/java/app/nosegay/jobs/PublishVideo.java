@@ -298,7 +298,9 @@ public final class PublishVideo {
         RenderJob job = job(programme, media, true, choices);
         Length total = programme.cut().total();
         LayerRenderer.film(
-                job.dressing(), job.painter(), total, job.width(), job.height(), job.rate(), target, progress);
+                new LayerRenderer.Layer(job.dressing(), job.painter(), total, job.width(), job.height(), job.rate()),
+                target,
+                progress);
         readBack(target, total.seconds());
     }
 
@@ -315,12 +317,13 @@ public final class PublishVideo {
         Path fresh = Files.createTempDirectory(replacing.folder(), ".layer-");
         try {
             LayerRenderer.pictures(
-                    job.dressing(),
-                    job.painter(),
-                    programme.cut().total(),
-                    job.width(),
-                    job.height(),
-                    job.rate(),
+                    new LayerRenderer.Layer(
+                            job.dressing(),
+                            job.painter(),
+                            programme.cut().total(),
+                            job.width(),
+                            job.height(),
+                            job.rate()),
                     fresh,
                     progress);
             replacing.folder(fresh, target);

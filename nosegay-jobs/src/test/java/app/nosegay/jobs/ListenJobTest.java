@@ -49,7 +49,11 @@ class ListenJobTest {
     void theLinesThatWereSaidAreHeardAndKeptBesideTheWorkout() throws Exception {
         Timeline timeline = Expansion.expand(RunSheetParser.parse(SHEET, Libraries.current()), Libraries.current());
         SimulatedTake.Written film = SimulatedTake.make(
-                timeline, Libraries.current(), folder, "take-1", 3, Set.of(), new GuideVoice(), Progress.NONE);
+                timeline,
+                Libraries.current(),
+                new SimulatedTake.Run(folder, "take-1", 3, Set.of()),
+                new GuideVoice(),
+                Progress.NONE);
         Workout.TakeRef take =
                 new Workout.TakeRef("take-1", "take-1.mp4", Files.size(film.movie()), 60, "", null, "take-1.log.json");
         Workout workout = new Workout(SHEET, List.of(take), List.of());

@@ -81,7 +81,12 @@ class PublishJobTest {
                 boolean moves = (t > 10 && t < 22) || (t > 30 && t < 42);
                 double phase = moves ? 0.5 - 0.5 * Math.cos(t * 2) : 0;
                 Figure.presenter()
-                        .draw(g, Motion.of("squat"), phase, false, Figure.Prop.NONE, WIDTH / 2.0, HEIGHT * 0.92, 210);
+                        .draw(
+                                g,
+                                new Figure.Stance(Motion.of("squat"), phase, false, Figure.Prop.NONE),
+                                WIDTH / 2.0,
+                                HEIGHT * 0.92,
+                                210);
                 g.dispose();
                 writer.picture(frame, n);
                 for (int i = 0; i < tone.length / 2; i++) {

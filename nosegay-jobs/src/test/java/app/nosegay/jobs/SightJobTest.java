@@ -45,7 +45,8 @@ class SightJobTest {
                 Graphics2D g = frame.createGraphics();
                 g.drawImage(room, 0, 0, null);
                 double phase = 0.5 - 0.5 * Math.cos(n * 0.2);
-                Figure.presenter().draw(g, Motion.of("squat"), phase, false, Figure.Prop.NONE, 320, 330, 220);
+                Figure.presenter()
+                        .draw(g, new Figure.Stance(Motion.of("squat"), phase, false, Figure.Prop.NONE), 320, 330, 220);
                 g.dispose();
                 writer.picture(frame, n);
             }

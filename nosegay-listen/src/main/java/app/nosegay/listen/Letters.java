@@ -1,5 +1,7 @@
 package app.nosegay.listen;
 
+import java.util.Arrays;
+
 /** A rough reading of a word by its letters, for words in no dictionary: good enough to find a word whose place is nearly known. */
 final class Letters {
     /** Longest spellings first; each with its usual sound. */
@@ -75,18 +77,21 @@ final class Letters {
         while (at < word.length()) {
             boolean silentEnd = at > 1 && at == word.length() - 1 && word.charAt(at) == 'e';
             boolean doubled = at > 0 && word.charAt(at) == word.charAt(at - 1);
-            int taken = 1;
-            for (String[] sound : SOUNDS) {
-                if (word.startsWith(sound[0], at)) {
-                    taken = sound[0].length();
-                    if (!silentEnd && !(doubled && taken == 1)) {
-                        phones.append(phones.isEmpty() ? "" : " ").append(sound[1]);
-                    }
-                    break;
-                }
+            String[] sound = soundAt(word, at);
+            int taken = sound == null ? 1 : sound[0].length();
+            if (sound != null && !silentEnd && !(doubled && taken == 1)) {
+                phones.append(phones.isEmpty() ? "" : " ").append(sound[1]);
             }
             at += taken;
         }
         return phones.isEmpty() ? "AH" : phones.toString();
+    }
+
+    /** The first sound a word goes on with; null where no letter is known. */
+    private static String[] soundAt(String word, int at) {
+        return Arrays.stream(SOUNDS)
+                .filter(s -> word.startsWith(s[0], at))
+                .findFirst()
+                .orElse(null);
     }
 }

@@ -22,6 +22,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BiConsumer;
 import java.util.function.DoubleConsumer;
 
 /**
@@ -96,15 +97,10 @@ public final class ScriptListener {
         try {
             List<Future<?>> recognizers = new ArrayList<>();
             for (int i = 0; i < Math.min(THREADS, stretches.size()); i++) {
-                recognizers.add(pool.submit(() -> {
-                    SpeechRecognizer recognizer = new SpeechRecognizer();
-                    for (int s = next.getAndIncrement();
-                            s < stretches.size() && !Thread.interrupted();
-                            s = next.getAndIncrement()) {
-                        heard.put(s, hear(recognizer, sound, stretches.get(s), lines));
-                        done.incrementAndGet();
-                    }
-                }));
+                recognizers.add(pool.submit(() -> hearAll(next, stretches.size(), (recognizer, s) -> {
+                    heard.put(s, hear(recognizer, sound, stretches.get(s), lines));
+                    done.incrementAndGet();
+                })));
             }
             await(recognizers, done, stretches.size(), progress);
         } finally {
@@ -114,6 +110,14 @@ public final class ScriptListener {
         heard.values().forEach(captions::addAll);
         captions.sort(Comparator.comparing(Caption::start));
         return captions;
+    }
+
+    /** Takes one stretch after the other until there is none left, or nobody wants them any more. */
+    private static void hearAll(AtomicInteger next, int all, BiConsumer<SpeechRecognizer, Integer> hear) {
+        SpeechRecognizer recognizer = new SpeechRecognizer();
+        for (int s = next.getAndIncrement(); s < all && !Thread.interrupted(); s = next.getAndIncrement()) {
+            hear.accept(recognizer, s);
+        }
     }
 
     private static void await(List<Future<?>> recognizers, AtomicInteger done, int all, DoubleConsumer progress) {

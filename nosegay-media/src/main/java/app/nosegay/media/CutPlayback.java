@@ -19,14 +19,15 @@ public final class CutPlayback implements AutoCloseable {
     /** Gets the pictures, on the player's own thread. */
     public interface Screen extends PicturePacer.Screen<Axis.Cut> {}
 
-    private final Cut cut;
-    private final Map<String, Path> files;
-    private final SoundPlan plan;
+    private final Programme programme;
     private final int width;
     private final int height;
     private final Time<Axis.Cut> from;
     private final PicturePacer<Axis.Cut> pacer;
     private final Hearing hearing;
+
+    /** What is played: the cut, the files of its takes, and how they sound. */
+    public record Programme(Cut cut, Map<String, Path> files, SoundPlan sound) {}
 
     /** What is heard of the programme as it was mixed, besides the line; for tests. */
     @FunctionalInterface
@@ -35,29 +36,12 @@ public final class CutPlayback implements AutoCloseable {
     }
 
     /** Starts playing at {@code from}, with pictures fitted into {@code width} × {@code height}. */
-    public CutPlayback(
-            Cut cut,
-            Map<String, Path> files,
-            SoundPlan plan,
-            Time<Axis.Cut> from,
-            int width,
-            int height,
-            Screen screen) {
-        this(cut, files, plan, from, width, height, screen, (samples, first, count) -> {});
+    public CutPlayback(Programme programme, Time<Axis.Cut> from, int width, int height, Screen screen) {
+        this(programme, from, width, height, screen, (samples, first, count) -> {});
     }
 
-    CutPlayback(
-            Cut cut,
-            Map<String, Path> files,
-            SoundPlan plan,
-            Time<Axis.Cut> from,
-            int width,
-            int height,
-            Screen screen,
-            Hearing hearing) {
-        this.cut = cut;
-        this.files = files;
-        this.plan = plan;
+    CutPlayback(Programme programme, Time<Axis.Cut> from, int width, int height, Screen screen, Hearing hearing) {
+        this.programme = programme;
         this.from = from;
         this.width = width;
         this.height = height;
@@ -71,12 +55,13 @@ public final class CutPlayback implements AutoCloseable {
     private void decode() {
         String failure = null;
         try {
-            CutSound sound = new CutSound(new SoundMix(plan, files), from, (samples, first, count) -> {
-                hearing.heard(samples, first, count);
-                pacer.sound(samples, first, count, from);
-            });
+            CutSound sound =
+                    new CutSound(new SoundMix(programme.sound(), programme.files()), from, (samples, first, count) -> {
+                        hearing.heard(samples, first, count);
+                        pacer.sound(samples, first, count, from);
+                    });
             pacer.start(true);
-            for (Cut.Clip clip : cut.clips()) {
+            for (Cut.Clip clip : programme.cut().clips()) {
                 if (!pacer.isStopped() && clip.end().isAfter(from)) {
                     clip(clip, sound);
                 }
@@ -93,7 +78,7 @@ public final class CutPlayback implements AutoCloseable {
     private void clip(Cut.Clip clip, CutSound sound) throws MediaException, InterruptedException {
         Time<Axis.Take> start = clip.sourceAt(Time.max(from, clip.start()));
         BufferedImage last = null;
-        Path file = files.get(clip.take());
+        Path file = programme.files().get(clip.take());
         if (file == null) {
             throw new MediaException(Path.of(clip.take()), MediaText.of("cut-playback.is-missing-bring-its-recording"));
         }
@@ -113,14 +98,8 @@ public final class CutPlayback implements AutoCloseable {
                     int count = converter.convert(input.frame());
                     sound.hear(clip, time, converter.samples(), count);
                 } else if (!time.isBefore(start) && time.isBefore(clip.source().end())) {
-                    Time<Axis.Cut> at =
-                            clip.start().plus(time.since(clip.source().start()));
-                    if (!input.hasAudio()) {
-                        sound.silenceUntil(at);
-                    }
-                    BufferedImage image = upright.of(input.frame());
-                    last = clip.hold().isPositive() ? copy(image) : image;
-                    pacer.picture(image, at);
+                    BufferedImage shown = show(clip, input, upright, sound);
+                    last = clip.hold().isPositive() ? copy(shown) : shown;
                 }
                 kind = input.next();
             }
@@ -129,6 +108,17 @@ public final class CutPlayback implements AutoCloseable {
             }
         }
         held(clip, last, sound);
+    }
+
+    private BufferedImage show(Cut.Clip clip, MediaInput input, UprightPicture upright, CutSound sound)
+            throws MediaException, InterruptedException {
+        Time<Axis.Cut> at = clip.start().plus(input.time().since(clip.source().start()));
+        if (!input.hasAudio()) {
+            sound.silenceUntil(at);
+        }
+        BufferedImage image = upright.of(input.frame());
+        pacer.picture(image, at);
+        return image;
     }
 
     private void held(Cut.Clip clip, BufferedImage last, CutSound sound) throws MediaException, InterruptedException {

@@ -21,27 +21,26 @@ import javax.imageio.ImageIO;
 public final class LayerRenderer {
     private LayerRenderer() {}
 
-    /** The pieces of {@code length} as ProRes 4444 with alpha; on failure or cancel no file is left. */
-    public static void film(
-            Dressing dressing,
-            FacePainter painter,
-            Length length,
-            int width,
-            int height,
-            FrameRate rate,
-            Path target,
-            Progress progress)
-            throws IOException {
-        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+    /** What is rendered: the pieces, who paints them, for how long and how large. */
+    public record Layer(Dressing dressing, FacePainter painter, Length length, int width, int height, FrameRate rate) {}
+
+    /** The pieces as ProRes 4444 with alpha; on failure or cancel no file is left. */
+    public static void film(Layer layer, Path target, Progress progress) throws IOException {
+        FrameRate rate = layer.rate();
+        BufferedImage image = new BufferedImage(layer.width(), layer.height(), BufferedImage.TYPE_INT_ARGB);
         try (MovieWriter writer = new MovieWriter(
-                target, new MovieFormat(width, height, rate, EncoderSettings.LAYER, false), "", List.of())) {
+                target,
+                new MovieFormat(layer.width(), layer.height(), rate, EncoderSettings.LAYER, false),
+                "",
+                List.of())) {
             List<PlacedOverlay> shown = null;
-            long frames = frames(length, rate);
+            long frames = frames(layer.length(), rate);
             for (long n = 0; n < frames; n++) {
-                List<PlacedOverlay> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
+                List<PlacedOverlay> now =
+                        layer.dressing().shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
                 boolean changed = !now.equals(shown);
                 if (changed) {
-                    painter.paint(now, image);
+                    layer.painter().paint(now, image);
                     shown = now;
                 }
                 writer.picture(changed ? image : null, n);
@@ -55,29 +54,21 @@ public final class LayerRenderer {
      * The pieces as PNG pictures in {@code folder}, one per change, named by the frame it begins with, and {@code layer.ffconcat}, which
      * says how long each is on; the folder is there and empty.
      */
-    public static void pictures(
-            Dressing dressing,
-            FacePainter painter,
-            Length length,
-            int width,
-            int height,
-            FrameRate rate,
-            Path folder,
-            Progress progress)
-            throws IOException {
+    public static void pictures(Layer layer, Path folder, Progress progress) throws IOException {
+        FrameRate rate = layer.rate();
         StringBuilder list = new StringBuilder("ffconcat version 1.0\n");
-        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        BufferedImage image = new BufferedImage(layer.width(), layer.height(), BufferedImage.TYPE_INT_ARGB);
         List<PlacedOverlay> shown = null;
         Time<Axis.Cut> since = Time.zero();
         String name = null;
-        long frames = frames(length, rate);
+        long frames = frames(layer.length(), rate);
         for (long n = 0; n < frames; n++) {
-            List<PlacedOverlay> now = dressing.shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
+            List<PlacedOverlay> now = layer.dressing().shown(TimerDigits.ofFrame(rate.timeOf(n), rate.frameLength()));
             if (!now.equals(shown)) {
                 if (name != null) {
                     list.append(duration(rate.timeOf(n).since(since)));
                 }
-                painter.paint(now, image);
+                layer.painter().paint(now, image);
                 name = String.format(Locale.ROOT, "layer-%07d.png", n);
                 ImageIO.write(image, "png", folder.resolve(name).toFile());
                 list.append("file ").append(name).append('\n');

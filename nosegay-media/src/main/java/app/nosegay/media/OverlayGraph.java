@@ -20,19 +20,26 @@ final class OverlayGraph implements AutoCloseable {
     private final AVFilterContext sink = new AVFilterContext(null);
 
     /**
+     * What the picture becomes.
+     *
+     * @param crop what stays where the picture is of another shape; null for all of it, with bars
+     */
+    record Target(int width, int height, FrameRate rate, Crop crop) {}
+
+    /**
      * @param first a frame of the take, for size and format
      * @param video how the take is turned, and the shape of its pixels
      * @param withOverlay whether overlay frames will come
-     * @param crop what stays where the picture is of another shape; null for all of it, with bars
      */
-    OverlayGraph(
-            AVFrame first, MediaInfo.Video video, int width, int height, FrameRate rate, boolean withOverlay, Crop crop)
-            throws MediaException {
-        String timeBase = rate.seconds() + "/" + rate.frames();
-        source(picture, "picture", first.width(), first.height(), first.format(), timeBase, first);
+    OverlayGraph(AVFrame first, MediaInfo.Video video, Target target, boolean withOverlay) throws MediaException {
+        int width = target.width();
+        int height = target.height();
+        Crop crop = target.crop();
+        String timeBase = target.rate().seconds() + "/" + target.rate().frames();
+        source(picture, "picture", pixels(first.width(), first.height(), first.format()), timeBase, first);
         overlay = withOverlay ? new AVFilterContext(null) : null;
         if (withOverlay) {
-            source(overlay, "overlay", width, height, AV_PIX_FMT_YUVA420P, timeBase, null);
+            source(overlay, "overlay", pixels(width, height, AV_PIX_FMT_YUVA420P), timeBase, null);
         }
         check(avfilter_graph_create_filter(
                 sink, avfilter_get_by_name("buffersink"), "out", null, (Pointer) null, graph));
@@ -91,26 +98,16 @@ final class OverlayGraph implements AutoCloseable {
                         height);
     }
 
-    private void source(
-            AVFilterContext context,
-            String name,
-            int width,
-            int height,
-            int pixelFormat,
-            String timeBase,
-            AVFrame colours)
+    private static String pixels(int width, int height, int format) {
+        return String.format(Locale.ROOT, "video_size=%dx%d:pix_fmt=%d", width, height, format);
+    }
+
+    private void source(AVFilterContext context, String name, String pixels, String timeBase, AVFrame colours)
             throws MediaException {
         int space = colours == null ? AVCOL_SPC_BT709 : colours.colorspace();
         int range = colours == null ? AVCOL_RANGE_MPEG : colours.color_range();
-        String arguments = String.format(
-                Locale.ROOT,
-                "video_size=%dx%d:pix_fmt=%d:time_base=%s:colorspace=%d:range=%d",
-                width,
-                height,
-                pixelFormat,
-                timeBase,
-                space,
-                range);
+        String arguments =
+                String.format(Locale.ROOT, "%s:time_base=%s:colorspace=%d:range=%d", pixels, timeBase, space, range);
         check(avfilter_graph_create_filter(
                 context, avfilter_get_by_name("buffer"), name, arguments, (Pointer) null, graph));
     }

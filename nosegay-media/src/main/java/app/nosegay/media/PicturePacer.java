@@ -23,6 +23,8 @@ final class PicturePacer<A extends Axis> {
 
     private static final int QUEUED_PICTURES = 10;
     private static final Length TOO_LATE = Length.ofMillis(80);
+    /** The clock may jump: it is looked at again after this. */
+    private static final long LONGEST_SLEEP_MICROS = 20_000;
 
     /** Gets the pictures. */
     interface Screen<A extends Axis> {
@@ -152,25 +154,28 @@ final class PicturePacer<A extends Axis> {
         try {
             while (!stopped) {
                 Picture<A> next = pictures.poll(50, TimeUnit.MILLISECONDS);
-                if (next == null) {
-                    if (complete && pictures.isEmpty()) {
-                        break;
-                    }
-                    continue;
-                }
-                long waitMicros = next.time().since(now()).micros();
-                while (waitMicros > 0 && !stopped) {
-                    TimeUnit.MICROSECONDS.sleep(Math.min(Math.round(waitMicros / speed), 20_000));
-                    waitMicros = next.time().since(now()).micros();
-                }
-                if (!stopped && waitMicros > -TOO_LATE.micros()) {
-                    screen.show(next.image(), next.time());
+                if (next != null) {
+                    present(next);
+                } else if (complete && pictures.isEmpty()) {
+                    break;
                 }
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         } finally {
             screen.ended(failure);
+        }
+    }
+
+    /** Waits for its moment; a picture that comes too late is dropped. */
+    private void present(Picture<A> next) throws InterruptedException {
+        long waitMicros = next.time().since(now()).micros();
+        while (waitMicros > 0 && !stopped) {
+            TimeUnit.MICROSECONDS.sleep(Math.min(Math.round(waitMicros / speed), LONGEST_SLEEP_MICROS));
+            waitMicros = next.time().since(now()).micros();
+        }
+        if (!stopped && waitMicros > -TOO_LATE.micros()) {
+            screen.show(next.image(), next.time());
         }
     }
 }

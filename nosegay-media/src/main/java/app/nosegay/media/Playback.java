@@ -3,6 +3,7 @@ package app.nosegay.media;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_FAST_BILINEAR;
 
 import app.nosegay.time.Axis;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.nio.file.Path;
 
@@ -15,23 +16,16 @@ public final class Playback implements AutoCloseable {
     private final Time<Axis.Take> from;
     private final Time<Axis.Take> until;
 
-    /** Starts playing {@code file} at {@code from}, up to {@code until}, with pictures fitted into {@code width} × {@code height}. */
-    public Playback(Path file, Time<Axis.Take> from, Time<Axis.Take> until, int width, int height, Screen screen) {
-        this(file, from, until, 1, width, height, screen);
+    /** Starts playing a stretch of {@code file} as it was filmed, with pictures fitted into {@code width} × {@code height}. */
+    public Playback(Path file, Span<Axis.Take> span, int width, int height, Screen screen) {
+        this(file, span, 1, width, height, screen);
     }
 
     /** @param speed 1 as it was filmed, 0.5 half as fast */
-    public Playback(
-            Path file,
-            Time<Axis.Take> from,
-            Time<Axis.Take> until,
-            double speed,
-            int width,
-            int height,
-            Screen screen) {
+    public Playback(Path file, Span<Axis.Take> span, double speed, int width, int height, Screen screen) {
+        from = span.start();
+        until = span.end();
         this.pacer = new PicturePacer<>(from, speed, screen);
-        this.from = from;
-        this.until = until;
         Thread decoder = new Thread(() -> decode(file, width, height), "playback-decoder");
         decoder.setDaemon(true);
         decoder.start();

@@ -150,15 +150,7 @@ public final class Renderer {
                     sound.hear(clip, input.time(), converter.samples(), count);
                     tellSound(soundOnly, clip, input.time());
                 } else if (!pictureDone) {
-                    if (heldTime != null) {
-                        Time<Axis.Take> middle =
-                                new Time<>((heldTime.micros() + input.time().micros()) / 2);
-                        pictureDone = showHeld(
-                                        clip,
-                                        input,
-                                        Time.min(middle, clip.source().end()))
-                                || !input.time().isBefore(clip.source().end());
-                    }
+                    pictureDone = heldTime != null && showUntilMiddle(clip, input, heldTime);
                     if (!pictureDone) {
                         av_frame_unref(held);
                         av_frame_ref(held, input.frame());
@@ -168,11 +160,7 @@ public final class Renderer {
                 kind = input.next();
             }
             if (heldTime != null) {
-                showHeld(
-                        clip,
-                        input,
-                        clip.source().end().plus(clip.hold()).plus(job.rate().frameLength()));
-                endGraph();
+                showLast(clip, input);
             }
             if (audible) {
                 sound.silenceUntil(clip.end());
@@ -184,6 +172,21 @@ public final class Renderer {
             }
             av_frame_unref(held);
         }
+    }
+
+    /** The held frame is the nearest up to half-way to the next; true at the clip's end. */
+    private boolean showUntilMiddle(Cut.Clip clip, MediaInput input, Time<Axis.Take> heldTime) throws IOException {
+        Time<Axis.Take> middle = new Time<>((heldTime.micros() + input.time().micros()) / 2);
+        return showHeld(clip, input, Time.min(middle, clip.source().end()))
+                || !input.time().isBefore(clip.source().end());
+    }
+
+    private void showLast(Cut.Clip clip, MediaInput input) throws IOException {
+        showHeld(
+                clip,
+                input,
+                clip.source().end().plus(clip.hold()).plus(job.rate().frameLength()));
+        endGraph();
     }
 
     private void tellSound(boolean soundOnly, Cut.Clip clip, Time<Axis.Take> time) {
@@ -219,7 +222,11 @@ public final class Renderer {
         }
         if (graph == null) {
             framed = crop;
-            graph = new OverlayGraph(held, video, job.width(), job.height(), job.rate(), job.dressing() != null, crop);
+            graph = new OverlayGraph(
+                    held,
+                    video,
+                    new OverlayGraph.Target(job.width(), job.height(), job.rate(), crop),
+                    job.dressing() != null);
         }
         return graph;
     }

@@ -72,7 +72,12 @@ class CutPlaybackTest {
 
         Seen play(SoundPlan plan, double start, Map<String, Path> files) throws InterruptedException {
             try (CutPlayback playback = new CutPlayback(
-                    CUT, files, plan, Time.ofSeconds(start), Movies.WIDTH, Movies.HEIGHT, this, (s, from, count) -> {
+                    new CutPlayback.Programme(CUT, files, plan),
+                    Time.ofSeconds(start),
+                    Movies.WIDTH,
+                    Movies.HEIGHT,
+                    this,
+                    (s, from, count) -> {
                         for (int i = 0; i < count; i++) {
                             heard.add(s[2 * (from + i)]);
                         }
@@ -150,7 +155,12 @@ class CutPlaybackTest {
         CountDownLatch over = new CountDownLatch(1);
         long began = System.nanoTime();
         try (Playback playback = new Playback(
-                film, Time.ofSeconds(1), Time.ofSeconds(2), 0.5, Movies.WIDTH, Movies.HEIGHT, new Playback.Screen() {
+                film,
+                new Span<>(Time.ofSeconds(1), Time.ofSeconds(2)),
+                0.5,
+                Movies.WIDTH,
+                Movies.HEIGHT,
+                new Playback.Screen() {
                     @Override
                     public void show(BufferedImage picture, Time<Axis.Take> time) {
                         times.add(time.seconds());

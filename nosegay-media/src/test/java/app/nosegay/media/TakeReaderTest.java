@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.evidence.SyncTone;
 import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -162,7 +163,7 @@ class TakeReaderTest {
         List<Double> shown = new java.util.concurrent.CopyOnWriteArrayList<>();
         long began = System.nanoTime();
         try (Playback playback =
-                new Playback(film, Time.ofSeconds(2), Time.ofSeconds(4), 160, 90, new Playback.Screen() {
+                new Playback(film, new Span<>(Time.ofSeconds(2), Time.ofSeconds(4)), 160, 90, new Playback.Screen() {
                     @Override
                     public void show(BufferedImage picture, Time<app.nosegay.time.Axis.Take> time) {
                         shown.add(time.seconds());

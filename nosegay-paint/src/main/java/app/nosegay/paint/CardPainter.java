@@ -90,7 +90,7 @@ final class CardPainter {
         double x = shown.right() ? b.right() - w : b.x();
         double y = shown.bottom() ? b.bottom() - h : b.y();
         Color colour = colour(style, card.kind());
-        Label.draw(g, style, x, y, w, h, colour, Math.max(shown.opacity(), isCue(card.kind()) ? 0.9 : 0));
+        Label.draw(g, style, new Box(x, y, w, h), colour, Math.max(shown.opacity(), isCue(card.kind()) ? 0.9 : 0));
         g.setColor(colour);
         double radius = px * 0.42;
         double middle = y + pad * 0.6 + px * 0.6;
@@ -103,20 +103,22 @@ final class CardPainter {
             baseline += bodyPx * 1.22;
         }
         if (figure > 0) {
-            double disc = figure * 0.47;
-            g.setColor(Palette.PAPER);
-            g.fill(new Ellipse2D.Double(x + w - 8 * k - 2 * disc, y + h / 2 - disc, 2 * disc, 2 * disc));
-            Figure.presenter()
-                    .draw(
-                            g,
-                            Motion.of(card.figure()),
-                            FIGURE_PHASE,
-                            false,
-                            Figure.Prop.NONE,
-                            x + w - 8 * k - disc,
-                            y + h / 2 + disc * 0.78,
-                            figure * 0.72);
+            figure(g, card.figure(), figure, x + w - 8 * k, y + h / 2);
         }
+    }
+
+    /** The drawn figure on a disc of paper, {@code right} and {@code middle} being where the disc ends and lies. */
+    private static void figure(Graphics2D g, String name, double size, double right, double middle) {
+        double disc = size * 0.47;
+        g.setColor(Palette.PAPER);
+        g.fill(new Ellipse2D.Double(right - 2 * disc, middle - disc, 2 * disc, 2 * disc));
+        Figure.presenter()
+                .draw(
+                        g,
+                        new Figure.Stance(Motion.of(name), FIGURE_PHASE, false, Figure.Prop.NONE),
+                        right - disc,
+                        middle + disc * 0.78,
+                        size * 0.72);
     }
 
     private static double height(double headingPx, int lines, double bodyPx, double pad) {

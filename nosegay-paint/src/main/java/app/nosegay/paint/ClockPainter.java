@@ -72,15 +72,19 @@ final class ClockPainter {
             g.setColor(i < PETALS - left ? Palette.faded(colour, 60) : colour);
             g.fill(at.createTransformedShape(Glyph.petal(0)));
         }
-        inDial(g, style, timer, colour, cx, cy, radius);
+        inDial(g, style, timer, colour, new Dial(cx, cy, radius));
     }
 
-    private static void inDial(
-            Graphics2D g, Style style, Face.Timer timer, Color colour, double cx, double cy, double radius) {
+    /** A round clock: its centre and radius, in pixels. */
+    private record Dial(double x, double y, double radius) {}
+
+    private static void inDial(Graphics2D g, Style style, Face.Timer timer, Color colour, Dial dial) {
+        double radius = dial.radius();
         String digits = digits(timer);
         Font font = Typefaces.digits(radius * (digits.length() > 3 ? 0.56 : 0.82));
-        Words.centred(g, digits, font, Label.colour(style.ink()), cx, cy - radius * 0.10);
-        Words.centred(g, word(timer.phase()), Typefaces.strong(radius * 0.25), colour, cx, cy + radius * 0.34);
+        Words.centred(g, digits, font, Label.colour(style.ink()), dial.x(), dial.y() - radius * 0.10);
+        Words.centred(
+                g, word(timer.phase()), Typefaces.strong(radius * 0.25), colour, dial.x(), dial.y() + radius * 0.34);
     }
 
     private static void ring(
@@ -97,12 +101,12 @@ final class ClockPainter {
         g.draw(circle(cx, cy, r));
         g.setColor(colour);
         g.draw(new Arc2D.Double(cx - r, cy - r, 2 * r, 2 * r, 90, 360 * share, Arc2D.OPEN));
-        inDial(g, style, timer, colour, cx, cy, radius);
+        inDial(g, style, timer, colour, new Dial(cx, cy, radius));
     }
 
     private static void plain(Graphics2D g, Style style, PlacedOverlay shown, Face.Timer timer, Color colour) {
         Box b = shown.box();
-        Label.draw(g, style, b.x(), b.y(), b.width(), b.height(), colour, shown.opacity());
+        Label.draw(g, style, b, colour, shown.opacity());
         String digits = digits(timer);
         double px = b.height() * (digits.length() > 3 ? 0.62 : 0.76);
         Font font = Words.fitted(g, Typefaces::digits, digits, px, b.width() * 0.56);
@@ -117,7 +121,7 @@ final class ClockPainter {
     private static void bar(
             Graphics2D g, Style style, PlacedOverlay shown, Face.Timer timer, double share, Color colour) {
         Box b = shown.box();
-        Label.draw(g, style, b.x(), b.y(), b.width(), b.height(), colour, shown.opacity());
+        Label.draw(g, style, b, colour, shown.opacity());
         double pad = b.width() * 0.06;
         double barHeight = b.height() * 0.16;
         double barTop = b.bottom() - pad - barHeight;

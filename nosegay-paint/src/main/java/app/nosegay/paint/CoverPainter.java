@@ -92,7 +92,7 @@ public final class CoverPainter {
     private static void words(Graphics2D g, Frame frame, Lettering words, Style style) {
         Box box = box(g, words, style, frame);
         Color kind = Label.colour(style.work());
-        Label.draw(g, style, box.x(), box.y(), box.width(), box.height(), kind, Math.max(0.9, style.opacity()));
+        Label.draw(g, style, box, kind, Math.max(0.9, style.opacity()));
         double baseline = box.y() + 20 + words.px() * 0.86;
         for (String line : lines(g, words, style, frame)) {
             Words.at(g, line, face(style, words.px()), Label.colour(style.ink()), box.x() + PADDING, baseline);

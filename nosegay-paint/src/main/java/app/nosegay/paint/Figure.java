@@ -46,23 +46,24 @@ public final class Figure {
     }
 
     /**
-     * Draws the figure.
+     * What it does at a moment.
      *
      * @param phase 0 to 1 between the motion's keyframes
      * @param swapped whether near and far limbs change places: the other side works
+     */
+    public record Stance(Motion motion, double phase, boolean swapped, Prop prop) {}
+
+    /**
+     * Draws the figure.
+     *
      * @param x where the anchor stands
      * @param floor the floor line
      * @param height the figure's standing height in pixels
      */
-    public void draw(
-            Graphics2D g,
-            Motion motion,
-            double phase,
-            boolean swapped,
-            Prop prop,
-            double x,
-            double floor,
-            double height) {
+    public void draw(Graphics2D g, Stance stance, double x, double floor, double height) {
+        Motion motion = stance.motion();
+        double phase = stance.phase();
+        boolean swapped = stance.swapped();
         Joints j = joints(motion, motion.at(phase), swapped);
         // The anchor keeps its place in the picture through the whole rep.
         Joints rest = joints(motion, motion.at(0), swapped);
@@ -77,7 +78,7 @@ public final class Figure {
         if (motion.posture() == Motion.Posture.SEATED) {
             chair(d, j, motion.front(), lowest);
         }
-        limbs(d, j, motion.front(), prop);
+        limbs(d, j, motion.front(), stance.prop());
         d.dispose();
     }
 

@@ -1,6 +1,7 @@
 package app.nosegay.paint;
 
 import app.nosegay.dress.Style;
+import app.nosegay.evidence.sight.Box;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -29,7 +30,11 @@ final class Label {
         return style.edge() == Style.Edge.STRIPE ? 24 : 20;
     }
 
-    static void draw(Graphics2D g, Style style, double x, double y, double w, double h, Color kind, double opacity) {
+    static void draw(Graphics2D g, Style style, Box box, Color kind, double opacity) {
+        double x = box.x();
+        double y = box.y();
+        double w = box.width();
+        double h = box.height();
         double corner = Math.min(style.corner() * 2, h);
         if (opacity > 0.9) {
             g.setColor(new Color(0, 0, 0, 46));

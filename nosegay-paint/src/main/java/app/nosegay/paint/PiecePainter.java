@@ -109,7 +109,7 @@ public final class PiecePainter {
                 b.width(), Math.max(Words.width(g, name, plate.name()), Words.width(g, small, below)) + 2 * pad);
         double h = Math.min(b.height(), below.isEmpty() ? 74 * k : 104 * k);
         double x = left(shown, w);
-        Label.draw(g, style, x, b.y(), w, h, Label.colour(style.work()), shown.opacity());
+        Label.draw(g, style, new Box(x, b.y(), w, h), Label.colour(style.work()), shown.opacity());
         Words.at(g, plate.name(), name, ink, x + pad, b.y() + 50 * k);
         Words.at(g, below, small, faded, x + pad, b.y() + 86 * k);
     }
@@ -121,7 +121,7 @@ public final class PiecePainter {
         double w = Math.min(b.width(), Words.width(g, font, badge.word()) + 96 * k);
         double x = left(shown, w);
         Color colour = Label.colour(style.count());
-        Label.draw(g, style, x, b.y(), w, b.height(), colour, shown.opacity());
+        Label.draw(g, style, new Box(x, b.y(), w, b.height()), colour, shown.opacity());
         double ax = x + 42 * k;
         double ay = b.y() + b.height() / 2;
         double d = badge.towardsLeft() ? -k : k;
@@ -149,7 +149,7 @@ public final class PiecePainter {
         double w =
                 Math.min(b.width(), Math.max(52 * k, Words.width(g, big, digits)) + Words.width(g, small, of) + 66 * k);
         double x = left(shown, w);
-        Label.draw(g, style, x, b.y(), w, b.height(), Label.colour(style.count()), shown.opacity());
+        Label.draw(g, style, new Box(x, b.y(), w, b.height()), Label.colour(style.count()), shown.opacity());
         double baseline = b.y() + b.height() * 0.73;
         Words.at(g, digits, big, ink, x + 26 * k, baseline);
         Words.at(g, of, small, faded, x + w - Words.width(g, small, of) - 22 * k, baseline);
@@ -163,7 +163,7 @@ public final class PiecePainter {
         double w = Math.min(b.width(), Words.width(g, font, tempo.word()) + 74 * k);
         double x = left(shown, w);
         Color colour = Label.colour(style.voice());
-        Label.draw(g, style, x, b.y(), w, b.height(), colour, shown.opacity());
+        Label.draw(g, style, new Box(x, b.y(), w, b.height()), colour, shown.opacity());
         double top = b.y() + 12 * k;
         double bottom = b.bottom() - 14 * k;
         double sx = x + 30 * k;
@@ -206,7 +206,7 @@ public final class PiecePainter {
         double h = two ? b.height() : 46 * k;
         double x = b.x() + (b.width() - w) / 2;
         double y = b.bottom() - h;
-        Label.draw(g, style, x, y, w, h, colour, Math.max(0.9, shown.opacity()));
+        Label.draw(g, style, new Box(x, y, w, h), colour, Math.max(0.9, shown.opacity()));
         double baseline = y + 33 * k;
         g.setColor(colour);
         grade(badge.grade()).fill(g, x + pad + 9 * k, baseline - 9 * k, 11 * k);

@@ -38,19 +38,9 @@ public final class Skeleton {
         for (int halo = 1; halo >= 0; halo--) {
             g.setStroke(new BasicStroke(wide + 2 * halo, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
             for (int side = 0; side < 2; side++) {
+                Color ink = halo == 1 ? Color.WHITE : side == 0 ? LEFT : RIGHT;
                 for (List<Joint> limb : LIMBS) {
-                    for (int i = 0; i + 1 < limb.size(); i++) {
-                        Joint a = side == 0 ? limb.get(i) : limb.get(i).opposite();
-                        Joint b = side == 0 ? limb.get(i + 1) : limb.get(i + 1).opposite();
-                        boolean sure = Math.min(body.sure(sample, a), body.sure(sample, b)) > UNSURE;
-                        Color ink = halo == 1 ? Color.WHITE : side == 0 ? LEFT : RIGHT;
-                        g.setColor(sure ? ink : Palette.faded(ink, 90));
-                        g.draw(new Line2D.Double(
-                                body.x(sample, a) * height,
-                                body.y(sample, a) * height,
-                                body.x(sample, b) * height,
-                                body.y(sample, b) * height));
-                    }
+                    limb(g, body, sample, height, side == 0 ? limb : opposite(limb), ink);
                 }
             }
         }
@@ -58,5 +48,23 @@ public final class Skeleton {
         g.setColor(Palette.INK);
         g.fill(new Ellipse2D.Double(
                 body.x(sample, Joint.NOSE) * height - r, body.y(sample, Joint.NOSE) * height - r, 2 * r, 2 * r));
+    }
+
+    private static List<Joint> opposite(List<Joint> limb) {
+        return limb.stream().map(Joint::opposite).toList();
+    }
+
+    private static void limb(Graphics2D g, Body body, int sample, double height, List<Joint> limb, Color ink) {
+        for (int i = 0; i + 1 < limb.size(); i++) {
+            Joint a = limb.get(i);
+            Joint b = limb.get(i + 1);
+            boolean sure = Math.min(body.sure(sample, a), body.sure(sample, b)) > UNSURE;
+            g.setColor(sure ? ink : Palette.faded(ink, 90));
+            g.draw(new Line2D.Double(
+                    body.x(sample, a) * height,
+                    body.y(sample, a) * height,
+                    body.x(sample, b) * height,
+                    body.y(sample, b) * height));
+        }
     }
 }

@@ -76,10 +76,7 @@ public final class ViewerCard {
             Figure.presenter()
                     .draw(
                             g,
-                            Motion.of(row.motion()),
-                            0.85,
-                            false,
-                            Figure.Prop.NONE,
+                            new Figure.Stance(Motion.of(row.motion()), 0.85, false, Figure.Prop.NONE),
                             MARGIN + height * 0.55,
                             y + height * 0.94,
                             height * 0.84);

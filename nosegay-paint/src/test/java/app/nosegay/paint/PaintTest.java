@@ -283,7 +283,7 @@ class PaintTest {
     private static BufferedImage figure(Motion motion, double phase, boolean swapped) {
         BufferedImage image = new BufferedImage(300, 200, BufferedImage.TYPE_INT_ARGB);
         Graphics2D g = image.createGraphics();
-        Figure.presenter().draw(g, motion, phase, swapped, Figure.Prop.KETTLEBELL, 150, 180, 150);
+        Figure.presenter().draw(g, new Figure.Stance(motion, phase, swapped, Figure.Prop.KETTLEBELL), 150, 180, 150);
         g.dispose();
         return image;
     }

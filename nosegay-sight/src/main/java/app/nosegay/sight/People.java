@@ -70,21 +70,24 @@ final class People {
         }
         double most = 0;
         for (Joint j : MOVING) {
-            for (int axis = 0; axis < 2; axis++) {
-                double low = Double.MAX_VALUE;
-                double high = -Double.MAX_VALUE;
-                for (int i = 0; i < f.length(); i++) {
-                    if (f.points(i) != null) {
-                        low = Math.min(low, f.points(i)[j.ordinal() * 3 + axis]);
-                        high = Math.max(high, f.points(i)[j.ordinal() * 3 + axis]);
-                    }
-                }
-                most = Math.max(most, high - low);
-            }
+            most = Math.max(most, Math.max(way(f, j, 0), way(f, j, 1)));
         }
         double trunk = Math.abs(f.middle(0, Joint.LEFT_SHOULDER, Joint.RIGHT_SHOULDER, 1) - hip(f, 0, 1))
                 + Math.abs(f.middle(0, Joint.LEFT_SHOULDER, Joint.RIGHT_SHOULDER, 0) - hip(f, 0, 0));
         return most < STIFF * trunk;
+    }
+
+    /** How far a joint gets along an axis. */
+    private static double way(Followed f, Joint joint, int axis) {
+        double low = Double.MAX_VALUE;
+        double high = -Double.MAX_VALUE;
+        for (int i = 0; i < f.length(); i++) {
+            if (f.points(i) != null) {
+                low = Math.min(low, f.points(i)[joint.ordinal() * 3 + axis]);
+                high = Math.max(high, f.points(i)[joint.ordinal() * 3 + axis]);
+            }
+        }
+        return high - low;
     }
 
     private static Body body(Followed f, double hz) {

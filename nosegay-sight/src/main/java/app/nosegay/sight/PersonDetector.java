@@ -39,12 +39,10 @@ final class PersonDetector implements AutoCloseable {
         int at = 0;
         for (int stride : STRIDES) {
             int cells = SIZE / stride;
-            for (int y = 0; y < cells; y++) {
-                for (int x = 0; x < cells; x++) {
-                    for (int box = 0; box < 2; box++) {
-                        centreX[at] = (x + 0.5f) / cells;
-                        centreY[at++] = (y + 0.5f) / cells;
-                    }
+            for (int cell = 0; cell < cells * cells; cell++) {
+                for (int box = 0; box < 2; box++) {
+                    centreX[at] = (cell % cells + 0.5f) / cells;
+                    centreY[at++] = (cell / cells + 0.5f) / cells;
                 }
             }
         }

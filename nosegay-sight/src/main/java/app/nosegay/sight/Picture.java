@@ -31,26 +31,32 @@ public record Picture(int width, int height, byte[] rgb) {
             double x = crop.x() - middle * stepX - (v - middle) * stepY - 0.5;
             double y = crop.y() - middle * stepY + (v - middle) * stepX - 0.5;
             for (int u = 0; u < size; u++) {
-                int left = (int) Math.floor(x);
-                int top = (int) Math.floor(y);
-                if (left < 0 || top < 0 || left >= width - 1 || top >= height - 1) {
-                    into[at++] = shift;
-                    into[at++] = shift;
-                    into[at++] = shift;
-                } else {
-                    float right = (float) (x - left);
-                    float below = (float) (y - top);
-                    int one = (top * width + left) * 3;
-                    int next = one + width * 3;
-                    for (int c = 0; c < 3; c++) {
-                        float a = (rgb[one + c] & 0xff) + ((rgb[one + 3 + c] & 0xff) - (rgb[one + c] & 0xff)) * right;
-                        float b =
-                                (rgb[next + c] & 0xff) + ((rgb[next + 3 + c] & 0xff) - (rgb[next + c] & 0xff)) * right;
-                        into[at++] = (a + (b - a) * below) * scale + shift;
-                    }
-                }
+                pixel(x, y, scale, shift, into, at);
+                at += 3;
                 x += stepX;
                 y += stepY;
+            }
+        }
+    }
+
+    /** The three colours at a place between pixels. */
+    private void pixel(double x, double y, float scale, float shift, float[] into, int at) {
+        int next = at;
+        int left = (int) Math.floor(x);
+        int top = (int) Math.floor(y);
+        if (left < 0 || top < 0 || left >= width - 1 || top >= height - 1) {
+            into[next++] = shift;
+            into[next++] = shift;
+            into[next++] = shift;
+        } else {
+            float right = (float) (x - left);
+            float below = (float) (y - top);
+            int one = (top * width + left) * 3;
+            int under = one + width * 3;
+            for (int c = 0; c < 3; c++) {
+                float a = (rgb[one + c] & 0xff) + ((rgb[one + 3 + c] & 0xff) - (rgb[one + c] & 0xff)) * right;
+                float b = (rgb[under + c] & 0xff) + ((rgb[under + 3 + c] & 0xff) - (rgb[under + c] & 0xff)) * right;
+                into[next++] = (a + (b - a) * below) * scale + shift;
             }
         }
     }

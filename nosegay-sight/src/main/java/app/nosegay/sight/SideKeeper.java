@@ -88,12 +88,10 @@ final class SideKeeper {
 
     private static void swap(Followed body, List<List<Joint>> groups, boolean[] swapped) {
         for (int i = 0; i < swapped.length; i++) {
+            int at = i;
             if (swapped[i]) {
-                for (List<Joint> group : groups) {
-                    for (Joint j : group) {
-                        exchange(body, i, j.ordinal(), j.opposite().ordinal());
-                    }
-                }
+                groups.forEach(group -> group.forEach(
+                        j -> exchange(body, at, j.ordinal(), j.opposite().ordinal())));
             }
         }
     }

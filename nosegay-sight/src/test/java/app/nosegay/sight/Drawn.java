@@ -29,10 +29,7 @@ final class Drawn {
             Figure.presenter()
                     .draw(
                             g,
-                            Motion.of(motion),
-                            phase,
-                            false,
-                            Figure.Prop.NONE,
+                            new Figure.Stance(Motion.of(motion), phase, false, Figure.Prop.NONE),
                             x * WIDTH,
                             0.92 * HEIGHT,
                             0.62 * HEIGHT);

@@ -3,7 +3,6 @@ package app.nosegay.standins;
 import app.nosegay.captions.Caption;
 import app.nosegay.evidence.SyncTone;
 import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.evidence.Trace;
 import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
@@ -17,9 +16,9 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
+import java.util.Locale;
 import java.util.Random;
 import java.util.Set;
 
@@ -140,6 +139,15 @@ public final class Performance {
         }
         RoomClock clockSounds = new RoomClock(timeline, played, troubles, random, this::take);
         beeps.addAll(clockSounds.beeps());
+        strayBeeps();
+        beeps.sort(Comparator.comparing(Beep::time));
+        Presenter presenter = new Presenter(this, cues, seed, random, this::take);
+        spoken = presenter.spoken();
+        scenario.events().addAll(presenter.events());
+    }
+
+    /** Beeps that are not of this clock, or go on behind the end. */
+    private void strayBeeps() {
         Random extra = new Random(seed * 613 + 7);
         if (troubles.contains(Trouble.EXTRA_BEEPS)) {
             for (int i = 0; i < 6; i++) {
@@ -157,10 +165,6 @@ public final class Performance {
                 beeps.add(new Beep(take(at), START_HZ, Length.ofMillis(350)));
             }
         }
-        beeps.sort(java.util.Comparator.comparing(Beep::time));
-        Presenter presenter = new Presenter(timeline, cues, played, between, troubles, seed, random, this::take);
-        spoken = presenter.spoken();
-        scenario.events().addAll(presenter.events());
     }
 
     private Played play(Scenario.Step step, double from, double to) {
@@ -186,13 +190,11 @@ public final class Performance {
         if (troubles.contains(Trouble.SHORT_SET) && longEnough && s.reps() == null && own.nextDouble() < 0.33) {
             stops = Math.min(0.4 * (to - from), 3 + 5 * own.nextDouble());
             scenario.events()
-                    .add(new Scenario.Event(
-                            Trouble.SHORT_SET, s.id(), String.format(java.util.Locale.ROOT, "%.1f s", stops)));
+                    .add(new Scenario.Event(Trouble.SHORT_SET, s.id(), String.format(Locale.ROOT, "%.1f s", stops)));
         }
         if (slow) {
             scenario.events()
-                    .add(new Scenario.Event(
-                            Trouble.LATE_START, s.id(), String.format(java.util.Locale.ROOT, "%.1f s", lateBy)));
+                    .add(new Scenario.Event(Trouble.LATE_START, s.id(), String.format(Locale.ROOT, "%.1f s", lateBy)));
         }
         Time<Axis.Take> first = start.plus(Length.ofSeconds(starts));
         Time<Axis.Take> last = Time.max(first, end.minus(Length.ofSeconds(stops)));
@@ -303,89 +305,29 @@ public final class Performance {
         return cues.lines();
     }
 
+    /** What happened that nobody planned. */
+    List<Match.Unplanned> between() {
+        return between;
+    }
+
+    /** When the clock began, in take time. */
+    Length offset() {
+        return Length.ofSeconds(offset);
+    }
+
     /** What a perfect matcher would find. */
     public Match truth(String takeId, String file) {
-        Map<String, Played> counted = new LinkedHashMap<>();
-        Map<String, List<Match.Other>> others = new LinkedHashMap<>();
-        for (Played p : played) {
-            if (p.counts()) {
-                counted.put(p.segment().id(), p);
-            } else if (p.ofPlan()) {
-                others.computeIfAbsent(p.segment().id(), k -> new ArrayList<>())
-                        .add(new Match.Other(takeId, p.start(), p.end(), "repeat"));
-            }
-        }
-        List<Match.Placed> placed = new ArrayList<>();
-        Map<String, List<Time<Axis.Take>>> reps = new LinkedHashMap<>();
-        for (Segment s : timeline.segments()) {
-            Played p = counted.get(s.id());
-            if (p == null) {
-                placed.add(new Match.Placed(s.id(), s.duration(), null, null, null, null, null, 0, 0, false, false));
-                continue;
-            }
-            placed.add(new Match.Placed(
-                    s.id(),
-                    s.duration(),
-                    takeId,
-                    p.start(),
-                    p.end(),
-                    p.performedStart(),
-                    p.performedEnd(),
-                    0,
-                    0,
-                    false,
-                    false,
-                    others.getOrDefault(s.id(), List.of()),
-                    null));
-            if (s.kind() == SegmentKind.WORK) {
-                reps.put(s.id(), p.reps());
-            }
-        }
-        List<Match.Unplanned> unplanned = between.stream()
-                .map(u -> new Match.Unplanned(takeId, u.span(), u.kind()))
-                .toList();
-        Match.Take take = new Match.Take(takeId, file, length(), Length.ofSeconds(offset), ratePpm, List.of());
-        return new Match(List.of(take), placed, unplanned, reps);
+        return new PerformanceTruth(this).of(takeId, file);
+    }
+
+    /** The truth in terms of {@link #evidences}. */
+    public Match truthInParts(String id) {
+        return new PerformanceTruth(this).inParts(id);
     }
 
     /** The evidence a good reader would gather from footage of this run, without filming it. */
     public TakeEvidence evidence(String takeId) {
-        Random noise = new Random(run * 31L + 5);
-        List<TakeEvidence.Tone> tones = new ArrayList<>();
-        List<Time<Axis.Take>> toneTimes = tones();
-        for (int i = 0; i < toneTimes.size(); i++) {
-            Time<Axis.Take> heard = toneTimes.get(i).plus(Length.ofSeconds(0.002 * noise.nextGaussian()));
-            tones.add(new TakeEvidence.Tone(heard, new SyncTone.Code(i == 1, run)));
-        }
-        List<TakeEvidence.Beep> heard = beeps.stream()
-                .map(b -> new TakeEvidence.Beep(
-                        b.time().plus(Length.ofSeconds(0.006 * noise.nextGaussian())), b.length(), b.hz(), -20))
-                .toList();
-        double hz = 10;
-        float[] motion = new float[(int) Math.ceil(length().seconds() * hz)];
-        for (int i = 0; i < motion.length; i++) {
-            motion[i] = (float) (motionAt(Time.ofSeconds(i / hz)) * Math.exp(0.35 * noise.nextGaussian()));
-        }
-        List<Caption> words = spoken.stream().map(Spoken::caption).toList();
-        return new TakeEvidence(
-                takeId, "simulated", length(), tones, heard, loudness(noise), new Trace(hz, motion), null, words);
-    }
-
-    /** Sound level: the voice where it speaks, else the room. */
-    private Trace loudness(Random noise) {
-        double hz = 20;
-        float[] db = new float[(int) Math.ceil(length().seconds() * hz)];
-        for (int i = 0; i < db.length; i++) {
-            db[i] = (float) (-58 + 1.5 * noise.nextGaussian());
-        }
-        for (Spoken line : spoken) {
-            int from = (int) (line.start().seconds() * hz);
-            int to = (int) (line.start().plus(line.length()).seconds() * hz);
-            for (int i = Math.max(0, from); i < Math.min(db.length, to); i++) {
-                db[i] = (float) (-24 + 4 * noise.nextGaussian());
-            }
-        }
-        return new Trace(hz, db);
+        return new PerformanceEvidence(this).of(takeId);
     }
 
     /** The evidence of each recording: one, or two where the camera was stopped in between; the second is called {@code id-2}. */
@@ -397,46 +339,5 @@ public final class Performance {
                 : List.of(
                         whole.part(id, Time.zero(), stop),
                         whole.part(id + "-2", stop, Time.<Axis.Take>zero().plus(length())));
-    }
-
-    /** The truth in terms of {@link #evidences}. */
-    public Match truthInParts(String id) {
-        Time<Axis.Take> stop = stoppedAt();
-        Match whole = truth(id, id + ".mp4");
-        if (stop == null) {
-            return whole;
-        }
-        Length by = stop.since(Time.zero());
-        List<Match.Placed> placed = whole.segments().stream()
-                .map(p -> !p.matched() || p.start().isBefore(stop)
-                        ? p
-                        : new Match.Placed(
-                                p.id(),
-                                p.planned(),
-                                id + "-2",
-                                p.start().minus(by),
-                                p.end().minus(by),
-                                p.performedStart().minus(by),
-                                p.performedEnd().minus(by),
-                                0,
-                                0,
-                                false,
-                                false))
-                .toList();
-        return new Match(whole.takes(), placed, whole.unplanned(), whole.reps());
-    }
-
-    private double motionAt(Time<Axis.Take> time) {
-        for (Played p : played) {
-            if (!time.isBefore(p.performedStart())
-                    && time.isBefore(p.performedEnd())
-                    && p.segment().kind().isMoving()) {
-                return 0.03;
-            }
-            if (!time.isBefore(p.start()) && time.isBefore(p.end())) {
-                return p.segment().kind() == SegmentKind.TALK ? 0.004 : 0.003;
-            }
-        }
-        return 0.002;
     }
 }

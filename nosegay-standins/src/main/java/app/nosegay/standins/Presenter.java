@@ -28,15 +28,8 @@ public final class Presenter {
     private final List<String> of = new ArrayList<>();
     private final Random misstatements;
 
-    Presenter(
-            Timeline timeline,
-            CuePlan cues,
-            List<Performance.Played> played,
-            List<Match.Unplanned> between,
-            Set<Trouble> troubles,
-            long seed,
-            Random random,
-            DoubleFunction<Time<Axis.Take>> take) {
+    Presenter(Performance run, CuePlan cues, long seed, Random random, DoubleFunction<Time<Axis.Take>> take) {
+        List<Performance.Played> played = run.played();
         misstatements = new Random(seed * 271 + 3);
         for (ScriptLine line : cues.lines()) {
             double jitter = line.kind() == CueKind.COUNT ? 0 : 0.12 * random.nextDouble();
@@ -46,7 +39,7 @@ public final class Presenter {
                 }
             }
         }
-        for (Match.Unplanned u : between) {
+        for (Match.Unplanned u : run.between()) {
             if (u.kind().equals("fluff")) {
                 String words = FLUFFS.get(misstatements.nextInt(FLUFFS.size()));
                 add(u.span().start().plus(Length.ofMillis(300)), CueKind.CHEER, words, "");
@@ -58,8 +51,8 @@ public final class Presenter {
                         "");
             }
         }
-        announceAsDone(timeline, played);
-        misstatement(timeline, troubles);
+        announceAsDone(run.timeline(), played);
+        misstatements(run.timeline(), run.troubles());
         spoken.sort(Comparator.comparing(Performance.Spoken::start));
     }
 
@@ -111,61 +104,76 @@ public final class Presenter {
         }
     }
 
-    private void misstatement(Timeline timeline, Set<Trouble> troubles) {
+    private void misstatements(Timeline timeline, Set<Trouble> troubles) {
         if (troubles.contains(Trouble.WRONG_CALL)) {
-            int i = any(s -> s.kind() == CueKind.TIME
-                    && s.text().toLowerCase(Locale.ROOT).contains("second"));
-            if (i >= 0) {
-                Performance.Spoken s = spoken.get(i);
-                double by = 3 + 3 * misstatements.nextDouble();
-                spoken.set(
-                        i,
-                        new Performance.Spoken(s.start().minus(Length.ofSeconds(by)), s.length(), s.kind(), s.text()));
-                event(Trouble.WRONG_CALL, i, String.format(Locale.ROOT, "\"%s\" %.1f s early", s.text(), by));
-            }
+            callEarly();
         }
         if (troubles.contains(Trouble.CALL_MISSING)) {
-            int i = any(s -> s.kind() == CueKind.TIME && s.text().matches("(?i).*(?:second|half).*"));
-            if (i >= 0) {
-                event(Trouble.CALL_MISSING, i, spoken.get(i).text());
-                spoken.remove(i);
-                of.remove(i);
-            }
+            callMissing();
         }
         if (troubles.contains(Trouble.WRONG_SIDE)) {
-            // In talk a side word concerns no side: "when I say left" is as true of right.
-            int i = any(s ->
-                    s.text().matches("(?i).*\\b(?:left|right)\\b.*") && !isTalk(timeline, of.get(spoken.indexOf(s))));
-            if (i >= 0) {
-                String was = spoken.get(i).text();
-                replace(
-                        i,
-                        was.replaceAll("(?i)\\bleft\\b", "@")
-                                .replaceAll("(?i)\\bright\\b", "left")
-                                .replace("@", "right"));
-                event(Trouble.WRONG_SIDE, i, was);
-            }
+            wrongSide(timeline);
         }
         if (troubles.contains(Trouble.WRONG_NAME)) {
-            List<String> moves = timeline.workMoves(true);
-            int i = any(s -> s.kind() == CueKind.NEXT || s.kind() == CueKind.NAME);
-            if (i >= 0) {
-                String was = spoken.get(i).text();
-                String lower = was.toLowerCase(Locale.ROOT);
-                String named = moves.stream()
-                        .filter(m -> lower.contains(m.toLowerCase(Locale.ROOT)))
-                        .findFirst()
-                        .orElse(null);
-                String other = moves.stream()
-                        .filter(m -> !m.equals(named))
-                        .skip(misstatements.nextInt(Math.max(1, moves.size() - 1)))
-                        .findFirst()
-                        .orElse(null);
-                if (named != null && other != null) {
-                    int at = lower.indexOf(named.toLowerCase(Locale.ROOT));
-                    replace(i, was.substring(0, at) + other + was.substring(at + named.length()));
-                    event(Trouble.WRONG_NAME, i, named + " called " + other);
-                }
+            wrongName(timeline);
+        }
+    }
+
+    private void callEarly() {
+        int i = any(s ->
+                s.kind() == CueKind.TIME && s.text().toLowerCase(Locale.ROOT).contains("second"));
+        if (i >= 0) {
+            Performance.Spoken s = spoken.get(i);
+            double by = 3 + 3 * misstatements.nextDouble();
+            spoken.set(
+                    i, new Performance.Spoken(s.start().minus(Length.ofSeconds(by)), s.length(), s.kind(), s.text()));
+            event(Trouble.WRONG_CALL, i, String.format(Locale.ROOT, "\"%s\" %.1f s early", s.text(), by));
+        }
+    }
+
+    private void callMissing() {
+        int i = any(s -> s.kind() == CueKind.TIME && s.text().matches("(?i).*(?:second|half).*"));
+        if (i >= 0) {
+            event(Trouble.CALL_MISSING, i, spoken.get(i).text());
+            spoken.remove(i);
+            of.remove(i);
+        }
+    }
+
+    private void wrongSide(Timeline timeline) {
+        // In talk a side word concerns no side: "when I say left" is as true of right.
+        int i = any(
+                s -> s.text().matches("(?i).*\\b(?:left|right)\\b.*") && !isTalk(timeline, of.get(spoken.indexOf(s))));
+        if (i >= 0) {
+            String was = spoken.get(i).text();
+            replace(
+                    i,
+                    was.replaceAll("(?i)\\bleft\\b", "@")
+                            .replaceAll("(?i)\\bright\\b", "left")
+                            .replace("@", "right"));
+            event(Trouble.WRONG_SIDE, i, was);
+        }
+    }
+
+    private void wrongName(Timeline timeline) {
+        List<String> moves = timeline.workMoves(true);
+        int i = any(s -> s.kind() == CueKind.NEXT || s.kind() == CueKind.NAME);
+        if (i >= 0) {
+            String was = spoken.get(i).text();
+            String lower = was.toLowerCase(Locale.ROOT);
+            String named = moves.stream()
+                    .filter(m -> lower.contains(m.toLowerCase(Locale.ROOT)))
+                    .findFirst()
+                    .orElse(null);
+            String other = moves.stream()
+                    .filter(m -> !m.equals(named))
+                    .skip(misstatements.nextInt(Math.max(1, moves.size() - 1)))
+                    .findFirst()
+                    .orElse(null);
+            if (named != null && other != null) {
+                int at = lower.indexOf(named.toLowerCase(Locale.ROOT));
+                replace(i, was.substring(0, at) + other + was.substring(at + named.length()));
+                event(Trouble.WRONG_NAME, i, named + " called " + other);
             }
         }
     }

@@ -160,11 +160,7 @@ public final class ReadThrough implements AutoCloseable {
                     long heard = line.getLongFramePosition();
                     position = from.plus(new Length(heard * 1_000_000 / HZ));
                 } else {
-                    synchronized (stopped) {
-                        if (!stopped.get()) {
-                            stopped.wait(40);
-                        }
-                    }
+                    pause();
                     position = from.plus(new Length((System.nanoTime() - begun) / 1000));
                 }
                 if (block % 2 == 0) {
@@ -180,6 +176,14 @@ public final class ReadThrough implements AutoCloseable {
         }
         if (!stopped.getAndSet(true)) {
             ended.run();
+        }
+    }
+
+    private void pause() throws InterruptedException {
+        synchronized (stopped) {
+            if (!stopped.get()) {
+                stopped.wait(40);
+            }
         }
     }
 

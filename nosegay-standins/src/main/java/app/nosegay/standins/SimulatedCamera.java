@@ -136,10 +136,7 @@ public final class SimulatedCamera {
             double sway = 0.5 - 0.5 * Math.cos(2 * Math.PI * time.seconds() / (talking ? 1.9 : 4.2));
             figure.draw(
                     g,
-                    Motion.of(talking && centre ? "talk" : "stand"),
-                    sway,
-                    false,
-                    Figure.Prop.NONE,
+                    new Figure.Stance(Motion.of(talking && centre ? "talk" : "stand"), sway, false, Figure.Prop.NONE),
                     x,
                     floor,
                     height);
@@ -149,7 +146,7 @@ public final class SimulatedCamera {
         double phase = moves || s.kind() == SegmentKind.REST ? phase(p, time) : 0;
         double depth = level.grade() == Level.Grade.EASIER ? 0.55 : 1;
         boolean swapped = s.side() == Side.LEFT || (s.way() == SideWay.ALTERNATE && repIndex(p, time) % 2 == 1);
-        figure.draw(g, motion, phase * depth, swapped, prop(move), x, floor, height);
+        figure.draw(g, new Figure.Stance(motion, phase * depth, swapped, prop(move)), x, floor, height);
     }
 
     private static String shownMove(Segment s, Level level) {

@@ -48,24 +48,25 @@ public final class SimulatedTake {
     }
 
     /**
-     * Runs, and films, a plan.
+     * Which run, and where to.
      *
      * @param id the take's name and the stem of its files
+     */
+    public record Run(Path folder, String id, long seed, Set<Trouble> troubles) {}
+
+    /**
+     * Runs, and films, a plan.
+     *
      * @param voice says the script; null makes the evidence stream alone, without a film
      */
-    public static Written make(
-            Timeline timeline,
-            MoveLibrary library,
-            Path folder,
-            String id,
-            long seed,
-            Set<Trouble> troubles,
-            Voice voice,
-            Progress progress)
+    public static Written make(Timeline timeline, MoveLibrary library, Run run, Voice voice, Progress progress)
             throws IOException {
+        Path folder = run.folder();
+        String id = run.id();
+        Set<Trouble> troubles = run.troubles();
         Files.createDirectories(folder);
         CuePlan cues = CuePlanner.plan(timeline, library, SpeechRate.DEFAULT);
-        Performance performance = Performance.of(timeline, cues, seed, troubles);
+        Performance performance = Performance.of(timeline, cues, run.seed(), troubles);
         Time<Axis.Take> stop = performance.stoppedAt();
         Path movie = voice == null ? null : folder.resolve(id + ".mp4");
         Path second = voice == null ? null : folder.resolve(id + "-2.mp4");
@@ -75,12 +76,12 @@ public final class SimulatedTake {
         List<Caption> captions = said.stream().map(Performance.Spoken::caption).toList();
         Path log = AtomicFile.write(
                 folder.resolve(id + ".log.json"), performance.log().toJson());
-        Written written = transcripts(folder, id, captions, Time.zero(), stop, movie, log);
+        Written written = transcripts(folder, id, part(captions, Time.zero(), stop), movie, log);
         if (stop != null) {
             // The clock went on: both recordings are of the same run.
             AtomicFile.write(
                     folder.resolve(id + "-2.log.json"), performance.log().toJson());
-            transcripts(folder, id + "-2", captions, stop, null, second, log);
+            transcripts(folder, id + "-2", part(captions, stop, null), second, log);
         }
         ObjectNode truth = MatchJson.of(timeline, performance.truthInParts(id));
         ArrayNode named = truth.putArray("troubles");
@@ -96,16 +97,19 @@ public final class SimulatedTake {
         return new Written(movie, written.transcript(), written.words(), log, truthFile);
     }
 
-    /** The transcript of one recording of a run, in both forms. */
-    private static Written transcripts(
-            Path folder, String id, List<Caption> all, Time<Axis.Take> from, Time<Axis.Take> to, Path movie, Path log)
-            throws IOException {
+    /** What was said from one moment to another (null for the end), counted from the first. */
+    private static List<Caption> part(List<Caption> all, Time<Axis.Take> from, Time<Axis.Take> to) {
         Length by = from.since(Time.zero());
-        List<Caption> captions = all.stream()
+        return all.stream()
                 .filter(c ->
                         !c.start().isBefore(from) && (to == null || c.start().isBefore(to)))
                 .map(c -> new Caption(c.start().minus(by), c.end().minus(by), c.text()))
                 .toList();
+    }
+
+    /** The transcript of one recording of a run, in both forms. */
+    private static Written transcripts(Path folder, String id, List<Caption> captions, Path movie, Path log)
+            throws IOException {
         Path transcript = AtomicFile.write(
                 folder.resolve(id + ".vtt"),
                 TimedText.webVtt(captions.stream().map(SimulatedTake::cue).toList()));

@@ -147,7 +147,11 @@ class PerformanceTest {
     @Test
     void anEvidenceStreamIsWrittenWithoutAFilm(@TempDir Path folder) throws Exception {
         SimulatedTake.Written written = SimulatedTake.make(
-                TIMELINE, MoveLibrary.shipped(), folder, "take-1", 8, Set.of(Trouble.HOLD), null, Progress.NONE);
+                TIMELINE,
+                MoveLibrary.shipped(),
+                new SimulatedTake.Run(folder, "take-1", 8, Set.of(Trouble.HOLD)),
+                null,
+                Progress.NONE);
         assertThat(written.movie()).isNull();
         assertThat(Files.readString(written.transcript())).startsWith("WEBVTT");
         ShootLog log = ShootLog.fromJson(Files.readString(written.log()));

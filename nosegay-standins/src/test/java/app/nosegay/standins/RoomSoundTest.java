@@ -130,10 +130,7 @@ class RoomSoundTest {
         SimulatedTake.make(
                 SampleSheets.timeline(SampleSheets.wheelbarrow()),
                 MoveLibrary.shipped(),
-                folder,
-                "take-1",
-                5,
-                EnumSet.of(Trouble.STOP_START),
+                new SimulatedTake.Run(folder, "take-1", 5, EnumSet.of(Trouble.STOP_START)),
                 null,
                 Progress.NONE);
         assertThat(Files.readString(folder.resolve("take-1-2.vtt"))).startsWith("WEBVTT");

@@ -298,15 +298,20 @@ public final class Accuracy {
                         String.format(Locale.ROOT, "%-22s within %.3f s: %s", level, level.tolerance(), errors)));
         for (Trouble trouble : ORDER_AND_EVIDENCE) {
             for (Level level : List.of(Level.BEEPS, Level.WORDS, Level.MOTION)) {
-                Errors errors = new Errors();
-                for (String sheet : sheets) {
-                    for (long seed = 1; seed <= alone; seed++) {
-                        errors.add(of(sheet, seed, EnumSet.of(trouble), level));
-                    }
-                }
+                Errors errors = of(sheets, alone, trouble, level);
                 lines.accept(String.format(
                         Locale.ROOT, "%-16s%-6s within %.3f s: %s", trouble.word(), level, level.tolerance(), errors));
             }
         }
+    }
+
+    private static Errors of(List<String> sheets, int alone, Trouble trouble, Level level) {
+        Errors errors = new Errors();
+        for (String sheet : sheets) {
+            for (long seed = 1; seed <= alone; seed++) {
+                errors.add(of(sheet, seed, EnumSet.of(trouble), level));
+            }
+        }
+        return errors;
     }
 }

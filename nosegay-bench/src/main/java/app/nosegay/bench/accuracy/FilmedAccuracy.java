@@ -56,7 +56,8 @@ public final class FilmedAccuracy {
         for (int i = 0; i < TAKES.size(); i++) {
             String id = "take-" + (i + 1);
             Performance p = Performance.of(timeline, cues, i + 1, TAKES.get(i));
-            SimulatedTake.make(timeline, library, folder, id, i + 1, TAKES.get(i), voice, Progress.NONE);
+            SimulatedTake.make(
+                    timeline, library, new SimulatedTake.Run(folder, id, i + 1, TAKES.get(i)), voice, Progress.NONE);
             List<TakeEvidence> takes = new ArrayList<>();
             for (TakeEvidence e : p.evidences(id)) {
                 takes.add(read(folder, e.id()));

@@ -156,16 +156,20 @@ public final class OtherPresenter {
     private void shrink(byte[] picture, byte[] cells, int at) {
         for (int r = 0; r < H / CELL; r++) {
             for (int c = 0; c < W / CELL; c++) {
-                int sum = 0;
-                for (int y = 0; y < CELL; y++) {
-                    for (int x = 0; x < CELL; x++) {
-                        sum += picture[(r * CELL + y) * W + c * CELL + x] & 0xff;
-                    }
-                }
-                double noisy = sum / (double) (CELL * CELL) + random.nextGaussian();
+                double noisy = mean(picture, r, c) + random.nextGaussian();
                 cells[at + r * (W / CELL) + c] = (byte) Math.max(0, Math.min(255, Math.round(noisy)));
             }
         }
+    }
+
+    private static double mean(byte[] picture, int r, int c) {
+        int sum = 0;
+        for (int y = 0; y < CELL; y++) {
+            for (int x = 0; x < CELL; x++) {
+                sum += picture[(r * CELL + y) * W + c * CELL + x] & 0xff;
+            }
+        }
+        return sum / (double) (CELL * CELL);
     }
 
     /** Where the body is: it goes to where it means to be and does not jump. */
@@ -232,10 +236,10 @@ public final class OtherPresenter {
         private void lying(Graphics2D g) {
             double x = W / 2.0 + place;
             double lift = 7 * phase;
-            limb(g, 7, 60, x - 21, 50 - lift, x, 52 - lift);
-            limb(g, 4, 50, x, 52 - lift, x + 25, 55);
-            limb(g, 3, 180, x - 21, 50 - lift, x - 20, 57);
-            limb(g, 8, 180, x - 28, 50 - lift, x - 27, 50 - lift);
+            limb(g, 7, 60, new Line2D.Double(x - 21, 50 - lift, x, 52 - lift));
+            limb(g, 4, 50, new Line2D.Double(x, 52 - lift, x + 25, 55));
+            limb(g, 3, 180, new Line2D.Double(x - 21, 50 - lift, x - 20, 57));
+            limb(g, 8, 180, new Line2D.Double(x - 28, 50 - lift, x - 27, 50 - lift));
         }
 
         private void standing(Graphics2D g) {
@@ -247,20 +251,29 @@ public final class OtherPresenter {
             double x = W / 2.0 + place;
             double hip = 40 + low;
             double shoulder = 23 + low + 0.5 * bow;
-            limb(g, 4, 50, x - 6, 62, x - 5 - low / 3, 50 + low / 3);
-            limb(g, 4, 50, x - 5 - low / 3, 50 + low / 3, x, hip);
-            limb(g, 4, 50, x + 6, 62, x + 5 + low / 3, 50 + low / 3);
-            limb(g, 4, 50, x + 5 + low / 3, 50 + low / 3, x, hip);
-            limb(g, 8, 70, x, hip, x + bow, shoulder);
-            limb(g, 3, 180, x + bow, shoulder, x + bow - 7 - hands, shoulder + 15 - 1.4 * arms);
-            limb(g, 3, 180, x + bow, shoulder, x + bow + 7 - hands, shoulder + 15 - 1.4 * arms + hands);
-            limb(g, 8, 180, x + 1.2 * bow, shoulder - 7 + bow / 5, x + 1.2 * bow + 0.1, shoulder - 7 + bow / 5);
+            limb(g, 4, 50, new Line2D.Double(x - 6, 62, x - 5 - low / 3, 50 + low / 3));
+            limb(g, 4, 50, new Line2D.Double(x - 5 - low / 3, 50 + low / 3, x, hip));
+            limb(g, 4, 50, new Line2D.Double(x + 6, 62, x + 5 + low / 3, 50 + low / 3));
+            limb(g, 4, 50, new Line2D.Double(x + 5 + low / 3, 50 + low / 3, x, hip));
+            limb(g, 8, 70, new Line2D.Double(x, hip, x + bow, shoulder));
+            limb(g, 3, 180, new Line2D.Double(x + bow, shoulder, x + bow - 7 - hands, shoulder + 15 - 1.4 * arms));
+            limb(
+                    g,
+                    3,
+                    180,
+                    new Line2D.Double(x + bow, shoulder, x + bow + 7 - hands, shoulder + 15 - 1.4 * arms + hands));
+            limb(
+                    g,
+                    8,
+                    180,
+                    new Line2D.Double(
+                            x + 1.2 * bow, shoulder - 7 + bow / 5, x + 1.2 * bow + 0.1, shoulder - 7 + bow / 5));
         }
 
-        private void limb(Graphics2D g, float width, int grey, double x1, double y1, double x2, double y2) {
+        private void limb(Graphics2D g, float width, int grey, Line2D bone) {
             g.setColor(new Color(grey, grey, grey));
             g.setStroke(new BasicStroke(width, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
-            g.draw(new Line2D.Double(x1, y1, x2, y2));
+            g.draw(bone);
         }
     }
 }

@@ -59,39 +59,51 @@ public record RepAccuracy(int sets, int exact, int withinOne, List<String> wrong
     public static RepAccuracy of(long first, long last) {
         MoveLibrary library = MoveLibrary.shipped();
         Timeline timeline = Expansion.expand(RunSheetParser.parse(SHEET, library), library);
+        RepAccuracy all = new RepAccuracy(0, 0, 0, List.of());
+        for (long run = first; run <= last; run++) {
+            all = all.plus(of(run, timeline, library));
+        }
+        return all;
+    }
+
+    private RepAccuracy plus(RepAccuracy other) {
+        List<String> all = new ArrayList<>(wrong);
+        all.addAll(other.wrong);
+        return new RepAccuracy(sets + other.sets, exact + other.exact, withinOne + other.withinOne, all);
+    }
+
+    private static RepAccuracy of(long run, Timeline timeline, MoveLibrary library) {
+        Performance p = Performance.of(
+                timeline,
+                CuePlanner.plan(timeline, library, SpeechRate.DEFAULT),
+                run,
+                EnumSet.of(run % 2 == 0 ? Trouble.UNEVEN_REPS : Trouble.LATE_START));
+        TakeEvidence e = p.evidence("t");
+        TakeEvidence seen = new TakeEvidence(
+                "t",
+                "t",
+                e.length(),
+                e.tones(),
+                e.beeps(),
+                e.loudness(),
+                e.motion(),
+                poses(p, library, new Random(run)),
+                List.of());
+        Match found = Matcher.match(timeline, List.of(seen), List.of(p.log()), List.of());
+        Match truth = p.truth("t", "t");
         int sets = 0;
         int exact = 0;
         int near = 0;
         List<String> wrong = new ArrayList<>();
-        for (long run = first; run <= last; run++) {
-            Performance p = Performance.of(
-                    timeline,
-                    CuePlanner.plan(timeline, library, SpeechRate.DEFAULT),
-                    run,
-                    EnumSet.of(run % 2 == 0 ? Trouble.UNEVEN_REPS : Trouble.LATE_START));
-            TakeEvidence e = p.evidence("t");
-            TakeEvidence seen = new TakeEvidence(
-                    "t",
-                    "t",
-                    e.length(),
-                    e.tones(),
-                    e.beeps(),
-                    e.loudness(),
-                    e.motion(),
-                    poses(p, library, new Random(run)),
-                    List.of());
-            Match found = Matcher.match(timeline, List.of(seen), List.of(p.log()), List.of());
-            Match truth = p.truth("t", "t");
-            for (Segment s : timeline.segments()) {
-                if (s.kind() == SegmentKind.WORK) {
-                    int there = truth.reps().get(s.id()).size();
-                    int counted = found.reps().get(s.id()).size();
-                    sets++;
-                    exact += there == counted ? 1 : 0;
-                    near += Math.abs(there - counted) <= 1 ? 1 : 0;
-                    if (there != counted) {
-                        wrong.add("run " + run + " " + s.id() + ": " + there + " reps, " + counted + " counted");
-                    }
+        for (Segment s : timeline.segments()) {
+            if (s.kind() == SegmentKind.WORK) {
+                int there = truth.reps().get(s.id()).size();
+                int counted = found.reps().get(s.id()).size();
+                sets++;
+                exact += there == counted ? 1 : 0;
+                near += Math.abs(there - counted) <= 1 ? 1 : 0;
+                if (there != counted) {
+                    wrong.add("run " + run + " " + s.id() + ": " + there + " reps, " + counted + " counted");
                 }
             }
         }
@@ -109,43 +121,62 @@ public record RepAccuracy(int sets, int exact, int withinOne, List<String> wrong
             g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
             g.setColor(new Color(0xBFC7B0));
             g.fillRect(0, 0, W, H);
-            Performance.Played now = null;
-            for (Performance.Played q : p.played()) {
-                now = !time.isBefore(q.start()) ? q : now;
-            }
-            if (now != null) {
-                boolean moves = now.segment().kind().isMoving()
-                        && !time.isBefore(now.performedStart())
-                        && time.isBefore(now.performedEnd());
-                Move move = now.segment().move() == null
-                        ? null
-                        : library.find(now.segment().move()).orElse(null);
-                double phase = moves ? SimulatedCamera.phase(now, time) : 0;
-                boolean swapped =
-                        now.segment().way() == SideWay.ALTERNATE && SimulatedCamera.repIndex(now, time) % 2 == 1;
-                String motion = move == null ? "stand" : move.motion();
-                Figure.presenter()
-                        .draw(g, Motion.of(motion), phase, swapped, Figure.Prop.NONE, W * 0.5, H * 0.92, H * 0.6);
-            }
+            presenter(g, p, library, time);
             // Someone else sways at the edge at a pace of their own.
             double other = 0.5 - 0.5 * Math.cos(2 * Math.PI * time.seconds() / 3.7);
-            Figure.presenter().draw(g, Motion.of("stand"), other, false, Figure.Prop.NONE, W * 0.9, H * 0.8, H * 0.4);
+            Figure.presenter()
+                    .draw(
+                            g,
+                            new Figure.Stance(Motion.of("stand"), other, false, Figure.Prop.NONE),
+                            W * 0.9,
+                            H * 0.8,
+                            H * 0.4);
             g.dispose();
             double light = 1 + 0.02 * Math.sin(2 * Math.PI * time.seconds() * 3.3) + 0.0004 * time.seconds();
             for (int y = 0; y < 18; y++) {
                 for (int x = 0; x < 32; x++) {
-                    double sum = 0;
-                    for (int dy = 0; dy < 5; dy++) {
-                        for (int dx = 0; dx < 5; dx++) {
-                            int rgb = image.getRGB(x * 5 + dx, y * 5 + dy);
-                            sum += 0.3 * (rgb >> 16 & 255) + 0.6 * (rgb >> 8 & 255) + 0.1 * (rgb & 255);
-                        }
-                    }
-                    double value = sum / 25 * light + 1.2 * random.nextGaussian();
+                    double value = mean(image, x, y) * light + 1.2 * random.nextGaussian();
                     grey[i * CELLS + y * 32 + x] = (byte) Math.max(0, Math.min(255, Math.round(value)));
                 }
             }
         }
         return new TakeEvidence.Poses(HZ, CELLS, grey);
+    }
+
+    private static void presenter(Graphics2D g, Performance p, MoveLibrary library, Time<Axis.Take> time) {
+        Performance.Played now = null;
+        for (Performance.Played q : p.played()) {
+            now = !time.isBefore(q.start()) ? q : now;
+        }
+        if (now != null) {
+            boolean moves = now.segment().kind().isMoving()
+                    && !time.isBefore(now.performedStart())
+                    && time.isBefore(now.performedEnd());
+            Move move = now.segment().move() == null
+                    ? null
+                    : library.find(now.segment().move()).orElse(null);
+            double phase = moves ? SimulatedCamera.phase(now, time) : 0;
+            boolean swapped = now.segment().way() == SideWay.ALTERNATE && SimulatedCamera.repIndex(now, time) % 2 == 1;
+            String motion = move == null ? "stand" : move.motion();
+            Figure.presenter()
+                    .draw(
+                            g,
+                            new Figure.Stance(Motion.of(motion), phase, swapped, Figure.Prop.NONE),
+                            W * 0.5,
+                            H * 0.92,
+                            H * 0.6);
+        }
+    }
+
+    /** The mean grey of a cell. */
+    private static double mean(BufferedImage image, int x, int y) {
+        double sum = 0;
+        for (int dy = 0; dy < 5; dy++) {
+            for (int dx = 0; dx < 5; dx++) {
+                int rgb = image.getRGB(x * 5 + dx, y * 5 + dy);
+                sum += 0.3 * (rgb >> 16 & 255) + 0.6 * (rgb >> 8 & 255) + 0.1 * (rgb & 255);
+            }
+        }
+        return sum / 25;
     }
 }

@@ -178,13 +178,16 @@ public final class RandomActions {
     private void logged() throws IOException {
         try (Stream<Path> files = Files.list(FailureLog.folder())) {
             for (Path file : files.filter(f -> f.toString().endsWith(".log")).toList()) {
-                List<String> lines = Files.readAllLines(file);
-                for (int i = 0; i < lines.size(); i++) {
-                    if (lines.get(i).contains(" SEVERE ")) {
-                        String trace = String.join("\n    ", lines.subList(i, Math.min(lines.size(), i + TRACE_LINES)));
-                        faults.putIfAbsent("logged: " + trace.replaceFirst("^\\S+ ", ""), last);
-                    }
-                }
+                severe(Files.readAllLines(file));
+            }
+        }
+    }
+
+    private void severe(List<String> lines) {
+        for (int i = 0; i < lines.size(); i++) {
+            if (lines.get(i).contains(" SEVERE ")) {
+                String trace = String.join("\n    ", lines.subList(i, Math.min(lines.size(), i + TRACE_LINES)));
+                faults.putIfAbsent("logged: " + trace.replaceFirst("^\\S+ ", ""), last);
             }
         }
     }

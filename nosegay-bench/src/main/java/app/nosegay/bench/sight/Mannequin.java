@@ -73,13 +73,23 @@ final class Mannequin {
     }
 
     /**
-     * Draws it.
+     * Where it stands.
      *
      * @param yaw how far it is turned from the camera, in radians
-     * @param x its place, in metres from the middle of the picture
-     * @param near how much nearer than usual it stands, in metres
+     * @param x metres from the middle of the picture
+     * @param near how much nearer than usual, in metres
      */
-    void draw(Graphics2D g, int width, int height, Angles pose, double yaw, double x, double near) {
+    record Stand(double yaw, double x, double near) {}
+
+    /**
+     * Draws it.
+     *
+     * @param width of the picture in pixels
+     */
+    void draw(Graphics2D g, int width, int height, Angles pose, Stand stand) {
+        double yaw = stand.yaw();
+        double x = stand.x();
+        double near = stand.near();
         List<Part> parts = parts(pose);
         double lowest = parts.stream()
                 .mapToDouble(p -> Math.min(p.a.y - p.wideA, p.b.y - p.wideB))
@@ -115,29 +125,7 @@ final class Mannequin {
         Point chest = pelvis.plus(up, trunk);
         parts.add(new Part(pelvis, pelvis.plus(up, trunk * 0.45), 0.13 * broad, 0.125 * broad, shirt));
         parts.add(new Part(pelvis.plus(up, trunk * 0.45), chest.plus(up, -0.07), 0.125 * broad, 0.15 * broad, shirt));
-        Point neck = chest.plus(up, 0.06);
-        Point head = chest.plus(up, 0.20 * size);
-        Point face = new Point(0, -Math.sin(a.lean), Math.cos(a.lean));
-        parts.add(new Part(chest, neck, 0.05, 0.05, skin));
-        parts.add(new Part(head, head.plus(up, 0.05), 0.1, 0.095, skin));
-        parts.add(new Part(
-                head.plus(up, 0.06).plus(face, -0.04), head.plus(up, 0.09).plus(face, -0.02), 0.1, 0.08, hair));
-        if (longHair) {
-            parts.add(new Part(head.plus(face, -0.09), head.plus(up, -0.2).plus(face, -0.11), 0.06, 0.03, hair));
-        }
-        for (int eye = -1; eye <= 1; eye += 2) {
-            Point at = head.plus(face, 0.095).plus(up, 0.03).plus(new Point(eye * 0.037, 0, 0), 1);
-            parts.add(new Part(at, at, 0.012, 0.012, Color.DARK_GRAY));
-        }
-        Point mouth = head.plus(face, 0.09).plus(up, -0.045);
-        parts.add(new Part(
-                mouth.plus(new Point(-0.025, 0, 0), 1),
-                mouth.plus(new Point(0.025, 0, 0), 1),
-                0.008,
-                0.008,
-                new Color(140, 60, 60)));
-        Point nose = head.plus(face, 0.11);
-        parts.add(new Part(nose, nose.plus(up, 0.02), 0.014, 0.01, skin.darker()));
+        head(parts, a, chest, up);
         for (int s = 0; s < 2; s++) {
             double way = s == 0 ? 1 : -1;
             Point hip = pelvis.plus(new Point(way * 0.095 * broad, -0.02, 0), 1);
@@ -163,6 +151,32 @@ final class Mannequin {
             parts.replaceAll(p -> new Part(tipped(p.a, cos, sin), tipped(p.b, cos, sin), p.wideA, p.wideB, p.colour));
         }
         return parts;
+    }
+
+    private void head(List<Part> parts, Angles a, Point chest, Point up) {
+        Point neck = chest.plus(up, 0.06);
+        Point head = chest.plus(up, 0.20 * size);
+        Point face = new Point(0, -Math.sin(a.lean), Math.cos(a.lean));
+        parts.add(new Part(chest, neck, 0.05, 0.05, skin));
+        parts.add(new Part(head, head.plus(up, 0.05), 0.1, 0.095, skin));
+        parts.add(new Part(
+                head.plus(up, 0.06).plus(face, -0.04), head.plus(up, 0.09).plus(face, -0.02), 0.1, 0.08, hair));
+        if (longHair) {
+            parts.add(new Part(head.plus(face, -0.09), head.plus(up, -0.2).plus(face, -0.11), 0.06, 0.03, hair));
+        }
+        for (int eye = -1; eye <= 1; eye += 2) {
+            Point at = head.plus(face, 0.095).plus(up, 0.03).plus(new Point(eye * 0.037, 0, 0), 1);
+            parts.add(new Part(at, at, 0.012, 0.012, Color.DARK_GRAY));
+        }
+        Point mouth = head.plus(face, 0.09).plus(up, -0.045);
+        parts.add(new Part(
+                mouth.plus(new Point(-0.025, 0, 0), 1),
+                mouth.plus(new Point(0.025, 0, 0), 1),
+                0.008,
+                0.008,
+                new Color(140, 60, 60)));
+        Point nose = head.plus(face, 0.11);
+        parts.add(new Part(nose, nose.plus(up, 0.02), 0.014, 0.01, skin.darker()));
     }
 
     private static Point tipped(Point p, double cos, double sin) {

@@ -50,6 +50,49 @@ final class SolidTake {
             return this == MARCH;
         }
 
+        /** Moves in which the trunk is not upright. */
+        private void folded(Mannequin.Angles a, double phase, int side) {
+            switch (this) {
+                case SINGLE_ARM_ROW -> {
+                    a.lean = 1.0;
+                    for (int s = 0; s < 2; s++) {
+                        a.hip[s] = 0.1;
+                        a.knee[s] = 0.45;
+                        a.shoulder[s] = 0.1;
+                        a.elbow[s] = 0.1;
+                    }
+                    a.shoulder[side] = 0.1 - phase;
+                    a.elbow[side] = 0.1 + 1.6 * phase;
+                }
+                case HINGE -> {
+                    a.lean = 1.2 * phase;
+                    for (int s = 0; s < 2; s++) {
+                        a.hip[s] = -0.1 * phase;
+                        a.knee[s] = 0.35 * phase;
+                        a.shoulder[s] = 0.1;
+                    }
+                }
+                case PUSH_UP -> {
+                    a.tip = 1.57 - 0.3 * (1 - 0.8 * phase);
+                    for (int s = 0; s < 2; s++) {
+                        a.shoulder[s] = 1.35 - 1.1 * phase;
+                        a.elbow[s] = 0.1 + 1.25 * phase;
+                        a.shoulderOut[s] = 0.2 + 0.3 * phase;
+                    }
+                }
+                default -> {
+                    a.tip = -1.57;
+                    a.lean = 0.9 * phase;
+                    for (int s = 0; s < 2; s++) {
+                        a.hip[s] = 0.9;
+                        a.knee[s] = 1.9;
+                        a.shoulder[s] = 0.9;
+                        a.elbow[s] = 1.2;
+                    }
+                }
+            }
+        }
+
         void at(Mannequin.Angles a, double phase, int side) {
             int other = 1 - side;
             switch (this) {
@@ -71,17 +114,6 @@ final class SolidTake {
                     a.shoulder[side] = 0.6 + 2.4 * phase;
                     a.elbow[side] = 2.2 - 2.1 * phase;
                 }
-                case SINGLE_ARM_ROW -> {
-                    a.lean = 1.0;
-                    for (int s = 0; s < 2; s++) {
-                        a.hip[s] = 0.1;
-                        a.knee[s] = 0.45;
-                        a.shoulder[s] = 0.1;
-                        a.elbow[s] = 0.1;
-                    }
-                    a.shoulder[side] = 0.1 - phase;
-                    a.elbow[side] = 0.1 + 1.6 * phase;
-                }
                 case BICEPS_CURL -> {
                     a.elbow[0] = 0.2 + 2.1 * phase;
                     a.elbow[1] = 0.2 + 2.1 * phase;
@@ -89,14 +121,6 @@ final class SolidTake {
                 case LATERAL_RAISE -> {
                     a.shoulderOut[0] = 0.14 + 1.4 * phase;
                     a.shoulderOut[1] = 0.14 + 1.4 * phase;
-                }
-                case HINGE -> {
-                    a.lean = 1.2 * phase;
-                    for (int s = 0; s < 2; s++) {
-                        a.hip[s] = -0.1 * phase;
-                        a.knee[s] = 0.35 * phase;
-                        a.shoulder[s] = 0.1;
-                    }
                 }
                 case MARCH -> {
                     a.hip[side] = 1.5 * phase;
@@ -106,24 +130,7 @@ final class SolidTake {
                     a.elbow[1] = 1.2;
                 }
                 case SIDE_LEG_RAISE -> a.hipOut[side] = 0.06 + 0.75 * phase;
-                case PUSH_UP -> {
-                    a.tip = 1.57 - 0.3 * (1 - 0.8 * phase);
-                    for (int s = 0; s < 2; s++) {
-                        a.shoulder[s] = 1.35 - 1.1 * phase;
-                        a.elbow[s] = 0.1 + 1.25 * phase;
-                        a.shoulderOut[s] = 0.2 + 0.3 * phase;
-                    }
-                }
-                default -> {
-                    a.tip = -1.57;
-                    a.lean = 0.9 * phase;
-                    for (int s = 0; s < 2; s++) {
-                        a.hip[s] = 0.9;
-                        a.knee[s] = 1.9;
-                        a.shoulder[s] = 0.9;
-                        a.elbow[s] = 1.2;
-                    }
-                }
+                default -> folded(a, phase, side);
             }
         }
     }
@@ -207,7 +214,7 @@ final class SolidTake {
                 walk.hip[s] = 0.45 * Math.sin(5 * t + Math.PI * s);
                 walk.knee[s] = 0.3 + 0.3 * Math.sin(5 * t + Math.PI * s + 1);
             }
-            passer.draw(g, width, height, walk, -1.5, x, -2.2);
+            passer.draw(g, width, height, walk, new Mannequin.Stand(-1.5, x, -2.2));
         }
         if (seed % 4 == 2) {
             double x = width * (0.5 + 0.45 * Math.sin(t / 5));
@@ -230,7 +237,7 @@ final class SolidTake {
                 yaw = set.kind().yaw * ready * (seed % 2 == 0 ? 1 : -1);
             }
         }
-        figure.draw(g, width, height, now, yaw, off + 0.02 * Math.sin(1.3 * t), near);
+        figure.draw(g, width, height, now, new Mannequin.Stand(yaw, off + 0.02 * Math.sin(1.3 * t), near));
         g.dispose();
         noise(image, sample);
         return image;
@@ -349,16 +356,20 @@ final class SolidTake {
     private void shrink(byte[] rgb, byte[] cells, int at) {
         for (int y = 0; y < ROWS; y++) {
             for (int x = 0; x < COLUMNS; x++) {
-                int sum = 0;
-                int n = 0;
-                for (int v = y * height / ROWS; v < (y + 1) * height / ROWS; v++) {
-                    for (int u = x * width / COLUMNS; u < (x + 1) * width / COLUMNS; u++) {
-                        sum += rgb[(v * width + u) * 3 + 1] & 0xff;
-                        n++;
-                    }
-                }
-                cells[at + y * COLUMNS + x] = (byte) (sum / Math.max(1, n));
+                cells[at + y * COLUMNS + x] = (byte) mean(rgb, x, y);
             }
         }
+    }
+
+    private int mean(byte[] rgb, int x, int y) {
+        int sum = 0;
+        int n = 0;
+        for (int v = y * height / ROWS; v < (y + 1) * height / ROWS; v++) {
+            for (int u = x * width / COLUMNS; u < (x + 1) * width / COLUMNS; u++) {
+                sum += rgb[(v * width + u) * 3 + 1] & 0xff;
+                n++;
+            }
+        }
+        return sum / Math.max(1, n);
     }
 }

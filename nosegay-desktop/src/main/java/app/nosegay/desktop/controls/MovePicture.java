@@ -90,7 +90,13 @@ public final class MovePicture {
         Figure.Prop prop = gear.contains("band")
                 ? Figure.Prop.BAND
                 : gear.contains("kettlebell") || gear.contains("dumbbell") ? Figure.Prop.KETTLEBELL : Figure.Prop.NONE;
-        Figure.presenter().draw(g, Motion.of(move.figure()), phase, swapped, prop, size / 2.0, size * 0.9, size * 0.74);
+        Figure.presenter()
+                .draw(
+                        g,
+                        new Figure.Stance(Motion.of(move.figure()), phase, swapped, prop),
+                        size / 2.0,
+                        size * 0.9,
+                        size * 0.74);
         g.dispose();
         return Lamplight.on().get() ? DarkVariant.of(image) : image;
     }

@@ -115,9 +115,7 @@ public final class FinishedPicture {
         }
         CutPlayback[] mine = new CutPlayback[1];
         mine[0] = new CutPlayback(
-                of.cut(),
-                session.media().files(of.workout()),
-                sound,
+                new CutPlayback.Programme(of.cut(), session.media().files(of.workout()), sound),
                 from,
                 PLAYED_WIDTH,
                 PLAYED_HEIGHT,

@@ -6,6 +6,7 @@ import app.nosegay.media.Playback;
 import app.nosegay.media.Scrubber;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
@@ -83,7 +84,7 @@ public final class TakeScreen {
         stop();
         Time<Axis.Take> end = from.plus(Length.ofSeconds(36_000));
         Playback[] mine = new Playback[1];
-        mine[0] = new Playback(file, from, end, speed, width, height, new Playback.Screen() {
+        mine[0] = new Playback(file, new Span<>(from, end), speed, width, height, new Playback.Screen() {
             @Override
             public void show(BufferedImage image, Time<Axis.Take> time) {
                 overlay.draw(image, file, time);
