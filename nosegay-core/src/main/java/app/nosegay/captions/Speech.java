@@ -6,7 +6,6 @@ import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.regex.Pattern;
 
 /**
@@ -38,76 +37,6 @@ public final class Speech {
     private static final Pattern WEIGHED = Pattern.compile(
             " (?:got|my|your|these|those|pair of|using|use|grab|grabbing|hold|holding|heavier|lighter|pick up|from) $");
 
-    private static final Map<String, Integer> UNITS = Map.ofEntries(
-            Map.entry("zero", 0),
-            Map.entry("one", 1),
-            Map.entry("two", 2),
-            Map.entry("three", 3),
-            Map.entry("four", 4),
-            Map.entry("five", 5),
-            Map.entry("six", 6),
-            Map.entry("seven", 7),
-            Map.entry("eight", 8),
-            Map.entry("nine", 9),
-            Map.entry("ten", 10),
-            Map.entry("eleven", 11),
-            Map.entry("twelve", 12),
-            Map.entry("thirteen", 13),
-            Map.entry("fourteen", 14),
-            Map.entry("fifteen", 15),
-            Map.entry("sixteen", 16),
-            Map.entry("seventeen", 17),
-            Map.entry("eighteen", 18),
-            Map.entry("nineteen", 19));
-    private static final Map<String, Integer> TENS = Map.of(
-            "twenty", 20, "thirty", 30, "forty", 40, "fourty", 40, "fifty", 50, "sixty", 60, "seventy", 70, "eighty",
-            80, "ninety", 90);
-    /** Contractions, and what recognisers commonly write for words that matter here. */
-    private static final Map<String, String> SPELLINGS = Map.ofEntries(
-            Map.entry("i'm", "i am"),
-            Map.entry("im", "i am"),
-            Map.entry("let's", "lets"),
-            Map.entry("can't", "can not"),
-            Map.entry("don't", "do not"),
-            Map.entry("dont", "do not"),
-            Map.entry("won't", "will not"),
-            Map.entry("that's", "thats"),
-            Map.entry("it's", "its"),
-            Map.entry("here's", "heres"),
-            Map.entry("there's", "theres"),
-            Map.entry("what's", "whats"),
-            Map.entry("youre", "you are"),
-            Map.entry("youve", "you have"),
-            Map.entry("weve", "we have"),
-            Map.entry("gonna", "going to"),
-            Map.entry("wanna", "want to"),
-            Map.entry("em", "them"),
-            Map.entry("'em", "them"),
-            Map.entry("gotta", "got to"),
-            Map.entry("ok", "okay"),
-            Map.entry("alright", "okay"),
-            Map.entry("sec", "seconds"),
-            Map.entry("secs", "seconds"),
-            Map.entry("secends", "seconds"),
-            Map.entry("min", "minute"),
-            Map.entry("mins", "minutes"),
-            Map.entry("midway", "halfway"),
-            Map.entry("midpoint", "halfway"),
-            Map.entry("repetition", "rep"),
-            Map.entry("repetitions", "reps"),
-            Map.entry("raps", "reps"),
-            Map.entry("wraps", "reps"),
-            Map.entry("til", "till"),
-            Map.entry("'til", "till"),
-            Map.entry("swich", "switch"),
-            Map.entry("swith", "switch"),
-            Map.entry("haffway", "halfway"),
-            Map.entry("hafway", "halfway"),
-            Map.entry("wrest", "rest"),
-            Map.entry("mo'", "more"),
-            Map.entry("yeah", "yes"));
-
-    private static final Map<String, String> MISHEARD = Map.of("to", "2", "too", "2", "for", "4", "won", "1");
     private static final Pattern LONG_DRAWN = Pattern.compile("(\\p{L})\\1{2,}");
     private static final Pattern EDGE = Pattern.compile("^[^\\p{L}\\p{N}']+|[^\\p{L}\\p{N}']+$");
 
@@ -148,7 +77,7 @@ public final class Speech {
     /** Whether no sentence ends between two words: captions break lines anywhere. */
     public static boolean isOpen(String last, String next) {
         return OPEN.matcher(last).matches()
-                || TENS.containsKey(last.toLowerCase(Locale.ROOT))
+                || SpokenSpellings.TENS.containsKey(last.toLowerCase(Locale.ROOT))
                         && NUMBER.matcher(next).matches()
                 || NUMBER.matcher(last).matches() && COUNTED.matcher(next).matches()
                 || last.equalsIgnoreCase("more") && (COUNTED.matcher(next).matches() || next.equals("time"))
@@ -181,7 +110,7 @@ public final class Speech {
         if (quick.equals("and") && !quick.equals(bare)) {
             stop('.');
         }
-        String spelt = SPELLINGS.getOrDefault(quick, quick);
+        String spelt = SpokenSpellings.SPELLINGS.getOrDefault(quick, quick);
         spelt = spelt.replace("'re", " are")
                 .replace("'ll", " will")
                 .replace("'ve", " have")
@@ -206,8 +135,8 @@ public final class Speech {
     }
 
     private void number(String one, Caption.Word word) {
-        Integer unit = UNITS.get(one);
-        Integer tens = TENS.get(one);
+        Integer unit = SpokenSpellings.UNITS.get(one);
+        Integer tens = SpokenSpellings.TENS.get(one);
         if (unit != null && unit >= 1 && unit <= 9 && endsWithTens()) {
             // "thirty five" and "thirty-five" are one number.
             int at = text.lastIndexOf(" ", text.length() - 2) + 1;
@@ -255,10 +184,10 @@ public final class Speech {
             text.append("s ");
             return;
         }
-        if (token.equals("more") && MISHEARD.containsKey(lastOfPhrase())) {
+        if (token.equals("more") && SpokenSpellings.MISHEARD.containsKey(lastOfPhrase())) {
             // "To more" at the start of a phrase is "two more".
             int at = text.lastIndexOf(" ", text.length() - 2) + 1;
-            String number = MISHEARD.get(lastOfPhrase());
+            String number = SpokenSpellings.MISHEARD.get(lastOfPhrase());
             text.setLength(at);
             text.append(number).append(' ');
         }

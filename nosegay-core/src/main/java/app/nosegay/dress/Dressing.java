@@ -99,7 +99,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
                     face,
                     own != null
                             ? own
-                            : Places.badges(List.of(badge), List.of(), OccupancyMap.none(), frame, notes)
+                            : LevelBadges.of(List.of(badge), List.of(), OccupancyMap.none(), frame, notes)
                                     .get(badge),
                     1);
         }

@@ -7,11 +7,8 @@ import app.nosegay.dress.Layout.Stretch;
 import app.nosegay.evidence.sight.BodyCosts;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
-import app.nosegay.evidence.sight.OccupancyMap;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,7 +21,7 @@ import java.util.Optional;
  */
 final class Places {
     /** Places tried lie this far apart, in units. */
-    private static final double STEP = BodyCosts.CELL;
+    static final double STEP = BodyCosts.CELL;
     /** A way of that many units from a usual place costs as much as a place liked less by one. */
     private static final double WAY = 60;
     /** What a change of place costs from one block to the next: about four intervals in which a hand is covered. */
@@ -35,11 +32,6 @@ final class Places {
     private static final double CARD_IS_SHOWN = 0.4;
     /** Two boxes over each other are never worth it. */
     private static final double OVERLAP = 1e6;
-
-    /** A badge far from the floor is less expected there: the whole height costs as much as this share of it touched … */
-    private static final double HIGHER = 0.05;
-    /** … and one over something else as many times. */
-    private static final double COVERED = 10;
 
     private static final int ROUNDS = 2;
     /** What is placed early takes room from the rest: the orders tried, of which the cheapest whole is kept. */
@@ -160,7 +152,7 @@ final class Places {
     private Map<Face.LevelBadge, Box> badges(int i) {
         Map<Group, Box> others = new EnumMap<>(boxes.get(i));
         others.remove(Group.CARD);
-        return badges(
+        return LevelBadges.of(
                 stretches.get(i).badges(), others.values(), stretches.get(i).occupancy(), frame, notes);
     }
 
@@ -322,44 +314,6 @@ final class Places {
                 && b.x() < a.right() + Layout.GAP
                 && a.y() - Layout.GAP < b.bottom()
                 && b.y() < a.bottom() + Layout.GAP;
-    }
-
-    /**
-     * The badges of one interval: each in the column of its presenter, under the feet or over the head.
-     *
-     * @param taken what they keep off
-     */
-    static Map<Face.LevelBadge, Box> badges(
-            List<Face.LevelBadge> badges,
-            Collection<Box> taken,
-            OccupancyMap occupancy,
-            Frame frame,
-            DressNotes notes) {
-        Box room = Layout.room(frame, notes.shows(DressNotes.Extra.PROGRESS));
-        double scale = notes.style().scale();
-        Map<Face.LevelBadge, Box> places = new HashMap<>();
-        for (Face.LevelBadge badge : badges) {
-            double least = Double.MAX_VALUE;
-            double lowest = room.bottom() - PaperSize.height(badge) * scale;
-            for (double y = lowest; y >= room.y(); y -= STEP) {
-                Box box = badge(badge, y, frame, room, scale);
-                boolean free = taken.stream().noneMatch(box::overlaps)
-                        && places.values().stream().noneMatch(box::overlaps);
-                double cost =
-                        HIGHER * (lowest - y) / room.height() + (free ? 0 : COVERED) + occupancy.touched(box, frame);
-                if (cost < least - 1e-9) {
-                    least = cost;
-                    places.put(badge, box);
-                }
-            }
-        }
-        return places;
-    }
-
-    private static Box badge(Face.LevelBadge badge, double y, Frame frame, Box room, double scale) {
-        double width = Math.min(PaperSize.width(badge) * scale, room.width() / 3 - Layout.GAP);
-        double x = Math.max(room.x(), Math.min(room.right() - width, frame.width() * badge.across() - width / 2));
-        return new Box(x, y, width, PaperSize.height(badge) * scale);
     }
 
     private static int least(double[] values) {

@@ -334,7 +334,7 @@ public final class Expansion {
                     && next != null
                     && next.kind().isMoving()
                     && next.line() != null;
-            if (leads && demoOf(next) == Attribute.Demo.IN_REST && !taught.contains(next.move())) {
+            if (leads && next.demo() == Attribute.Demo.IN_REST && !taught.contains(next.move())) {
                 segment = segment.teaching(next.move());
             }
             if (segment.kind().isMoving()) {
@@ -343,9 +343,5 @@ public final class Expansion {
             placed.add(segment);
         }
         return placed;
-    }
-
-    private static Attribute.Demo demoOf(Segment segment) {
-        return segment.line().attributes().over(segment.block().attributes()).demo();
     }
 }

@@ -68,6 +68,11 @@ public record Segment(
         return library.parts(move, position());
     }
 
+    /** Where its move is taught. */
+    Attribute.Demo demo() {
+        return line.attributes().over(block.attributes()).demo();
+    }
+
     /** The one move done in it, where it is known: joined moves are one. */
     public Optional<Move> wholeMove(MoveLibrary library) {
         return move == null ? Optional.empty() : library.whole(move, position());

@@ -1,6 +1,5 @@
 package app.nosegay.script;
 
-import static app.nosegay.script.Wordings.capital;
 import static java.util.stream.Collectors.groupingBy;
 import static java.util.stream.Collectors.mapping;
 import static java.util.stream.Collectors.toList;
@@ -13,14 +12,9 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.Audience;
 import app.nosegay.plan.check.Cautions;
 import app.nosegay.plan.check.GearList;
-import app.nosegay.plan.sheet.Attribute;
-import app.nosegay.plan.sheet.Attributes;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.sheet.RunSheet.LevelLine;
-import app.nosegay.plan.terms.Amount;
-import app.nosegay.plan.terms.BlockKind;
 import app.nosegay.plan.terms.Level;
-import app.nosegay.plan.terms.RepPattern;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.script.CueCandidate.Window;
@@ -211,8 +205,8 @@ final class CueCandidates {
         known(of, CueKind.FORM, "", true);
         if (s.line() != null) {
             levels(of);
-            rule(s, of.pause(), of.wishes());
-            build(s, of.pause(), of.wishes());
+            RuleCandidates.rule(s, of.pause(), of.wishes());
+            RuleCandidates.build(s, of.pause(), of.wishes());
         }
         known(of, CueKind.BREATH, "", false);
         if (s.kind() == SegmentKind.WORK && !of.shortWork()) {
@@ -268,53 +262,6 @@ final class CueCandidates {
         for (LevelLine level : s.line().levels()) {
             String text = Phrases.level(level, s.line(), s.block());
             of.wishes().add(CueCandidate.of(s, CueKind.INSTEAD, text, of.places(CueKind.INSTEAD)));
-        }
-    }
-
-    /** What one rep is, what the dose is, what the load is: said once where it is not plain. */
-    private void rule(Segment s, Window pause, List<CueCandidate> wishes) {
-        Attributes merged = s.line().attributes().over(s.block().attributes());
-        Window early = new Window(s, 0, 0.5);
-        merged.rep()
-                .map(RepPattern::sentence)
-                .ifPresent(t -> wishes.add(new CueCandidate(
-                        s, CueKind.COUNT, List.of(capital(t) + "."), Window.both(pause, early), false, true)));
-        if (merged.rep().isEmpty() && s.move().contains("+") && s.line().parts().size() > 1) {
-            String one = "One rep is " + Phrases.inTurn(s.line().parts()) + ".";
-            wishes.add(new CueCandidate(
-                    s, CueKind.SETUP, List.of(one), Window.both(pause, early), false, s.reps() != null));
-        }
-        s.line()
-                .attributes()
-                .length(Attribute.ALONE)
-                .ifPresent(l -> wishes.add(new CueCandidate(
-                        s, CueKind.PERMIT, List.of(Phrases.alone(l)), Window.both(early, pause), false, true)));
-        boolean dosed = merged.dose().isPresent() || merged.shown().isPresent();
-        if (dosed) {
-            String dose = merged.dose()
-                    .map(Amount::words)
-                    .or(() -> merged.reps().map(r -> r.perSet().get(0) + " reps"))
-                    .orElse("the full set");
-            wishes.add(new CueCandidate(
-                    s,
-                    CueKind.PERMIT,
-                    List.of("I show part of it; you do " + dose + "."),
-                    Window.both(pause, early),
-                    false,
-                    true));
-        }
-    }
-
-    /** In a build, whoever likes stays on one half; the change is promised for half-way. */
-    private void build(Segment s, Window pause, List<CueCandidate> wishes) {
-        if (s.block().kind() == BlockKind.BUILD
-                && s.line().parts().size() > 1
-                && s.move().contains("+")) {
-            String text =
-                    "Now put them together, or stay with the one you like. I will say when it is half-way, so you can swap.";
-            String shorter = "Put them together, or stay with one and swap at half-way.";
-            wishes.add(new CueCandidate(
-                    s, CueKind.PERMIT, List.of(text, shorter), Window.both(pause, new Window(s, 0, 0.4)), false, true));
         }
     }
 

@@ -326,34 +326,7 @@ public final class CuePlanner {
     }
 
     private CuePlan result() {
-        List<ScriptLine> all = new ArrayList<>();
-        Map<String, Length> missing = new HashMap<>();
-        Map<String, Integer> leftCounts = new HashMap<>();
-        for (CuePlan.Left l : left) {
-            if (!l.own() && !l.needed()) {
-                continue;
-            }
-            missing.merge(l.line().segment(), l.line().spoken().plus(PlacedLines.BETWEEN_LINES), Length::plus);
-            leftCounts.merge(l.line().segment(), 1, Integer::sum);
-        }
-        List<TalkWindow> windows = new ArrayList<>();
-        for (int i = 0; i < segments.size(); i++) {
-            Segment s = segments.get(i);
-            List<ScriptLine> lines = placed.in(i);
-            lines.sort(Comparator.comparing(ScriptLine::start));
-            all.addAll(lines);
-            Length needed = missing.getOrDefault(s.id(), Length.ZERO);
-            for (ScriptLine line : lines) {
-                needed = needed.plus(line.spoken()).plus(line.isCall() ? Length.ZERO : PlacedLines.BETWEEN_LINES);
-            }
-            windows.add(new TalkWindow(
-                    s.id(),
-                    needed,
-                    s.duration().times(placed.density(s)),
-                    lines.size(),
-                    leftCounts.getOrDefault(s.id(), 0)));
-        }
-        all.sort(Comparator.comparing(ScriptLine::start));
-        return new CuePlan(all, left, windows);
+        List<TalkWindow> windows = placed.windows(left);
+        return new CuePlan(placed.all(), left, windows);
     }
 }

@@ -8,6 +8,7 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -96,5 +97,39 @@ final class PlacedLines {
             from = Time.max(from, line.end().plus(quiet(line, s)));
         }
         return from.isAfter(last) ? largest : Length.max(largest, s.end().since(from));
+    }
+
+    /** All lines in the order in which they are said. */
+    List<ScriptLine> all() {
+        return placed.stream()
+                .flatMap(List::stream)
+                .sorted(Comparator.comparing(ScriptLine::start))
+                .toList();
+    }
+
+    /** How full each segment is with its lines, and with those that found no room but should have. */
+    List<TalkWindow> windows(List<CuePlan.Left> left) {
+        Map<String, Length> missing = new HashMap<>();
+        Map<String, Integer> leftCounts = new HashMap<>();
+        for (CuePlan.Left l : left) {
+            if (!l.own() && !l.needed()) {
+                continue;
+            }
+            missing.merge(l.line().segment(), l.line().spoken().plus(PlacedLines.BETWEEN_LINES), Length::plus);
+            leftCounts.merge(l.line().segment(), 1, Integer::sum);
+        }
+        List<TalkWindow> windows = new ArrayList<>();
+        for (int i = 0; i < segments.size(); i++) {
+            Segment s = segments.get(i);
+            List<ScriptLine> lines = in(i);
+            lines.sort(Comparator.comparing(ScriptLine::start));
+            Length needed = missing.getOrDefault(s.id(), Length.ZERO);
+            for (ScriptLine line : lines) {
+                needed = needed.plus(line.spoken()).plus(line.isCall() ? Length.ZERO : PlacedLines.BETWEEN_LINES);
+            }
+            windows.add(new TalkWindow(
+                    s.id(), needed, s.duration().times(density(s)), lines.size(), leftCounts.getOrDefault(s.id(), 0)));
+        }
+        return windows;
     }
 }

@@ -4,7 +4,6 @@ import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
-import app.nosegay.dress.StyleJson;
 import app.nosegay.time.Time;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;

@@ -51,6 +51,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * Everything that follows from a workout and the evidence in its takes, stage by stage. Pure: the same inputs give the same programme.
@@ -97,22 +98,13 @@ public record Programme(
                 ScriptCheck.findings(timeline, cues, workout.script(), library, report.changeOvers());
         MatchNotes notes = workout.matching();
         List<TakeEvidence> filmed = RecordedVoice.filmed(timeline, evidence);
-        Match match = Matcher.match(
-                        timeline,
-                        cues.lines(),
-                        filmed,
-                        ofFilmed(logs, evidence, filmed),
-                        workout.pins(),
-                        notes.choices())
-                .withTaps(notes.taps());
+        Match match = match(workout, timeline, cues, filmed, ofFilmed(logs, evidence, filmed));
         Cut cut = Cut.of(match, notes);
         List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, filmed);
         List<HeardCall> calls = CallTruth.of(timeline, match, filmed, library.names(), said);
         ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, new Spoken(calls, said));
         Edit edit = new Edit(timeline, match, cut);
-        List<Finding> matchFindings = new ArrayList<>(checked.findings());
-        matchFindings.addAll(ofSound(edit, evidence));
-        matchFindings.addAll(SightCheck.findings(timeline, match, filmed, library));
+        List<Finding> matchFindings = matchFindings(checked, edit, evidence, filmed, library);
         List<TimedText.Cue> captions = captions(workout, evidence, cut, checked.overs());
         Dressing dressing = withCaptions(
                 Dresser.dress(
@@ -123,9 +115,9 @@ public record Programme(
                         workout.dressing(),
                         Frame.LANDSCAPE),
                 captions);
-        List<Finding> found = new ArrayList<>(report.findings());
-        found.addAll(scriptFindings);
-        found.addAll(matchFindings);
+        List<Finding> found = Stream.of(report.findings(), scriptFindings, matchFindings)
+                .flatMap(List::stream)
+                .toList();
         return new Programme(
                 workout,
                 library,
@@ -148,11 +140,26 @@ public record Programme(
     }
 
     /** Of a voice recorded afterwards the takes' own sound says nothing. */
-    private static List<Finding> ofSound(Edit edit, List<TakeEvidence> evidence) {
+    private static List<Finding> matchFindings(
+            ReviewResult checked,
+            Edit edit,
+            List<TakeEvidence> evidence,
+            List<TakeEvidence> filmed,
+            MoveLibrary library) {
         Header header = edit.timeline().sheet().header();
-        return header.voiceAfterwards()
-                ? List.of()
-                : SoundCheck.findings(edit.match(), edit.cut(), evidence, header.voiceOnly());
+        List<Finding> findings = new ArrayList<>(checked.findings());
+        if (!header.voiceAfterwards()) {
+            findings.addAll(SoundCheck.findings(edit.match(), edit.cut(), evidence, header.voiceOnly()));
+        }
+        findings.addAll(SightCheck.findings(edit.timeline(), edit.match(), filmed, library));
+        return findings;
+    }
+
+    private static Match match(
+            Workout workout, Timeline timeline, CuePlan cues, List<TakeEvidence> filmed, List<ShootLog> logs) {
+        MatchNotes notes = workout.matching();
+        return Matcher.match(timeline, cues.lines(), filmed, logs, workout.pins(), notes.choices())
+                .withTaps(notes.taps());
     }
 
     /** The logs of the takes that were filmed: not of a voice that was recorded afterwards. */

@@ -4,13 +4,18 @@ import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
+import app.nosegay.captions.TimedText;
 import java.nio.file.Path;
 import java.util.List;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
+import org.bytedeco.ffmpeg.avformat.AVChapter;
+import org.bytedeco.ffmpeg.avformat.AVFormatContext;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVRational;
+import org.bytedeco.javacpp.Pointer;
+import org.bytedeco.javacpp.PointerPointer;
 
 /** The encoders of a film: the first that works here. */
 final class MovieEncoders {
@@ -113,5 +118,27 @@ final class MovieEncoders {
         av_channel_layout_default(frame.ch_layout(), MovieWriter.CHANNELS);
         av_frame_get_buffer(frame, 0);
         return frame;
+    }
+
+    /** Writes down where chapters begin. */
+    static void addChapters(AVFormatContext format, List<TimedText.Cue> chapters) {
+        if (chapters.isEmpty()) {
+            return;
+        }
+        PointerPointer<AVChapter> list =
+                new PointerPointer<AVChapter>(av_mallocz((long) chapters.size() * Pointer.sizeof(Pointer.class)));
+        for (int i = 0; i < chapters.size(); i++) {
+            AVChapter chapter = new AVChapter(av_mallocz(Pointer.sizeof(AVChapter.class)));
+            chapter.id(i + 1);
+            chapter.time_base(new AVRational().num(1).den(1000));
+            chapter.start(chapters.get(i).span().start().micros() / 1000);
+            chapter.end(chapters.get(i).span().end().micros() / 1000);
+            AVDictionary metadata = new AVDictionary(null);
+            av_dict_set(metadata, "title", chapters.get(i).text(), 0);
+            chapter.metadata(metadata);
+            list.put(i, chapter);
+        }
+        format.chapters(list);
+        format.nb_chapters(chapters.size());
     }
 }

@@ -15,7 +15,6 @@ import java.util.HexFormat;
 import java.util.List;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
-import org.bytedeco.ffmpeg.avformat.AVChapter;
 import org.bytedeco.ffmpeg.avformat.AVFormatContext;
 import org.bytedeco.ffmpeg.avformat.AVIOContext;
 import org.bytedeco.ffmpeg.avformat.AVStream;
@@ -23,8 +22,6 @@ import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.javacpp.FloatPointer;
-import org.bytedeco.javacpp.Pointer;
-import org.bytedeco.javacpp.PointerPointer;
 
 /**
  * Writes an MP4 of H.264 and AAC at a constant frame rate. The file appears under its name only when {@link #finish} has closed it; until
@@ -110,7 +107,7 @@ public final class MovieWriter implements AutoCloseable {
             av_dict_set(metadata, "title", title, 0);
             format.metadata(metadata);
         }
-        chapters(chapters);
+        MovieEncoders.addChapters(format, chapters);
         begin();
     }
 
@@ -148,27 +145,6 @@ public final class MovieWriter implements AutoCloseable {
         stream.time_base(codec.time_base());
         avcodec_parameters_from_context(stream.codecpar(), codec);
         return stream;
-    }
-
-    private void chapters(List<TimedText.Cue> chapters) {
-        if (chapters.isEmpty()) {
-            return;
-        }
-        PointerPointer<AVChapter> list =
-                new PointerPointer<AVChapter>(av_mallocz((long) chapters.size() * Pointer.sizeof(Pointer.class)));
-        for (int i = 0; i < chapters.size(); i++) {
-            AVChapter chapter = new AVChapter(av_mallocz(Pointer.sizeof(AVChapter.class)));
-            chapter.id(i + 1);
-            chapter.time_base(new AVRational().num(1).den(1000));
-            chapter.start(chapters.get(i).span().start().micros() / 1000);
-            chapter.end(chapters.get(i).span().end().micros() / 1000);
-            AVDictionary metadata = new AVDictionary(null);
-            av_dict_set(metadata, "title", chapters.get(i).text(), 0);
-            chapter.metadata(metadata);
-            list.put(i, chapter);
-        }
-        format.chapters(list);
-        format.nb_chapters(chapters.size());
     }
 
     /** Writes {@code image}, ARGB and of the film's size, as frame {@code n}; null repeats the one before. */

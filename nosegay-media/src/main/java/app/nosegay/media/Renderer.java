@@ -151,11 +151,7 @@ public final class Renderer {
                     tellSound(soundOnly, clip, input.time());
                 } else if (!pictureDone) {
                     pictureDone = heldTime != null && showUntilMiddle(clip, input, heldTime);
-                    if (!pictureDone) {
-                        av_frame_unref(held);
-                        av_frame_ref(held, input.frame());
-                        heldTime = input.time();
-                    }
+                    heldTime = pictureDone ? heldTime : hold(input);
                 }
                 kind = input.next();
             }
@@ -179,6 +175,12 @@ public final class Renderer {
         Time<Axis.Take> middle = new Time<>((heldTime.micros() + input.time().micros()) / 2);
         return showHeld(clip, input, Time.min(middle, clip.source().end()))
                 || !input.time().isBefore(clip.source().end());
+    }
+
+    private Time<Axis.Take> hold(MediaInput input) {
+        av_frame_unref(held);
+        av_frame_ref(held, input.frame());
+        return input.time();
     }
 
     private void showLast(Cut.Clip clip, MediaInput input) throws IOException {

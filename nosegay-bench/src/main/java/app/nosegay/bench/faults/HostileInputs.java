@@ -1,7 +1,6 @@
 package app.nosegay.bench.faults;
 
 import app.nosegay.dress.Style;
-import app.nosegay.dress.StyleJson;
 import app.nosegay.files.InputFile;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.Libraries;
@@ -17,6 +16,7 @@ import app.nosegay.media.TakeReader;
 import app.nosegay.series.Series;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.workout.Programme;
+import app.nosegay.workout.StyleJson;
 import app.nosegay.workout.Workout;
 import app.nosegay.workout.WorkoutJson;
 import java.io.IOException;

@@ -1,7 +1,6 @@
 package app.nosegay.bench.sight;
 
 import app.nosegay.bench.sight.SolidTake.Done;
-import app.nosegay.bench.sight.SolidTake.Kind;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.JointRows;
 import app.nosegay.evidence.sight.Posture;
@@ -55,7 +54,7 @@ public final class SightAccuracy {
 
     /** Each take does other moves than the one before. */
     private static SolidTake take(int seed) {
-        List<Kind> kinds = new ArrayList<>(List.of(Kind.values()));
+        List<SolidMove> kinds = new ArrayList<>(List.of(SolidMove.values()));
         Collections.rotate(kinds, -seed * SETS);
         return new SolidTake(seed, kinds.subList(0, SETS));
     }
@@ -122,13 +121,13 @@ public final class SightAccuracy {
             wrong.append(side == 0 || right ? "" : String.format(Locale.ROOT, " wrong side %.2f", side));
         }
         Posture posture = Posture.of(leader.get(), d.start(), d.end());
-        boolean right = posture == expected(d.kind()) || d.kind() == Kind.HINGE && posture == Posture.STANDING;
+        boolean right = posture == expected(d.kind()) || d.kind() == SolidMove.HINGE && posture == Posture.STANDING;
         postureRight += right ? 1 : 0;
         wrong.append(right ? "" : " posture " + posture);
         return wrong.toString();
     }
 
-    private static Posture expected(Kind kind) {
+    private static Posture expected(SolidMove kind) {
         return switch (kind) {
             case PUSH_UP -> Posture.FACE_DOWN;
             case SIT_UP -> Posture.FACE_UP;

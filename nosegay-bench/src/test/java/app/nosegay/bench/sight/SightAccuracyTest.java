@@ -2,7 +2,6 @@ package app.nosegay.bench.sight;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.bench.sight.SolidTake.Kind;
 import app.nosegay.evidence.Bodies.Body;
 import app.nosegay.evidence.Joint;
 import app.nosegay.evidence.TakeEvidence;
@@ -16,7 +15,7 @@ import org.junit.jupiter.api.Test;
 class SightAccuracyTest {
     @Test
     void aPressOfOneArmIsCountedOnTheSideItIsDone() {
-        SolidTake take = new SolidTake(207, List.of(Kind.SINGLE_ARM_PRESS));
+        SolidTake take = new SolidTake(207, List.of(SolidMove.SINGLE_ARM_PRESS));
         SolidTake.Done set = take.sets().get(0);
         TakeEvidence seen = take.seen();
         JointRows leader = JointRows.ofLeader(seen).orElseThrow();

@@ -10,7 +10,6 @@ import app.nosegay.plan.sheet.SheetEdit;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.CuePlan;
-import app.nosegay.script.PromisedCalls;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;

@@ -28,7 +28,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -313,20 +312,21 @@ public final class DressStage implements StageView {
         if (e.isShortcutDown() || e.isAltDown()) {
             return;
         }
-        if (e.getCode() == KeyCode.SPACE) {
-            togglePlay();
-            e.consume();
-        } else if (e.getCode() == KeyCode.LEFT || e.getCode() == KeyCode.RIGHT) {
-            double step = e.getCode() == KeyCode.LEFT ? -STEP_SECONDS : STEP_SECONDS;
-            slider.setValue(Math.max(slider.getMin(), Math.min(slider.getMax(), slider.getValue() + step)));
-            e.consume();
-        } else if (e.getCode() == KeyCode.J) {
-            stretches.getSelectionModel().selectNext();
-            e.consume();
-        } else if (e.getCode() == KeyCode.K) {
-            stretches.getSelectionModel().selectPrevious();
-            e.consume();
+        switch (e.getCode()) {
+            case SPACE -> togglePlay();
+            case LEFT -> step(-STEP_SECONDS);
+            case RIGHT -> step(STEP_SECONDS);
+            case J -> stretches.getSelectionModel().selectNext();
+            case K -> stretches.getSelectionModel().selectPrevious();
+            default -> {
+                return;
+            }
         }
+        e.consume();
+    }
+
+    private void step(double seconds) {
+        slider.setValue(Math.max(slider.getMin(), Math.min(slider.getMax(), slider.getValue() + seconds)));
     }
 
     private void togglePlay() {

@@ -1,9 +1,11 @@
-package app.nosegay.script;
+package app.nosegay.script.check;
 
 import app.nosegay.cache.TextMemo;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
+import app.nosegay.script.CuePlan;
+import app.nosegay.script.ScriptLine;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;

@@ -1,5 +1,6 @@
-package app.nosegay.dress;
+package app.nosegay.workout;
 
+import app.nosegay.dress.Style;
 import app.nosegay.text.CoreText;
 import app.nosegay.text.JsonText;
 import com.fasterxml.jackson.databind.JsonNode;
