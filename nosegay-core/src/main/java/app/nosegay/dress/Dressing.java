@@ -99,7 +99,7 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
                     face,
                     own != null
                             ? own
-                            : LevelBadges.of(List.of(badge), List.of(), OccupancyMap.none(), frame, notes)
+                            : LevelBadges.of(List.of(badge), List.of(), OccupancyMap.none(), frame, room, scale)
                                     .get(badge),
                     1);
         }

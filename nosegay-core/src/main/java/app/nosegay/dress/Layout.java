@@ -21,7 +21,7 @@ import java.util.Set;
  */
 public record Layout(Frame frame, List<Area> areas) {
     /** Boxes keep this far apart, in units. */
-    static final double GAP = 10;
+    static final double GAP = PaperSize.GAP;
     /** Height of the strip that shows the whole workout, with the space below it. */
     private static final double PROGRESS_STRIP = 18;
 

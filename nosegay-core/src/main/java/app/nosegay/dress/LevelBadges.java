@@ -1,5 +1,6 @@
 package app.nosegay.dress;
 
+import app.nosegay.evidence.sight.BodyCosts;
 import app.nosegay.evidence.sight.Box;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
@@ -22,20 +23,21 @@ final class LevelBadges {
      * The badges of one interval: each in the column of its presenter, under the feet or over the head.
      *
      * @param taken what they keep off
+     * @param room of the frame that may be used
+     * @param scale of what is drawn
      */
     static Map<Face.LevelBadge, Box> of(
             List<Face.LevelBadge> badges,
             Collection<Box> taken,
             OccupancyMap occupancy,
             Frame frame,
-            DressNotes notes) {
-        Box room = Layout.room(frame, notes.shows(DressNotes.Extra.PROGRESS));
-        double scale = notes.style().scale();
+            Box room,
+            double scale) {
         Map<Face.LevelBadge, Box> places = new HashMap<>();
         for (Face.LevelBadge badge : badges) {
             double least = Double.MAX_VALUE;
             double lowest = room.bottom() - PaperSize.height(badge) * scale;
-            for (double y = lowest; y >= room.y(); y -= Places.STEP) {
+            for (double y = lowest; y >= room.y(); y -= BodyCosts.CELL) {
                 Box box = badge(badge, y, frame, room, scale);
                 boolean free = taken.stream().noneMatch(box::overlaps)
                         && places.values().stream().noneMatch(box::overlaps);
@@ -51,7 +53,7 @@ final class LevelBadges {
     }
 
     private static Box badge(Face.LevelBadge badge, double y, Frame frame, Box room, double scale) {
-        double width = Math.min(PaperSize.width(badge) * scale, room.width() / 3 - Layout.GAP);
+        double width = Math.min(PaperSize.width(badge) * scale, room.width() / 3 - PaperSize.GAP);
         double x = Math.max(room.x(), Math.min(room.right() - width, frame.width() * badge.across() - width / 2));
         return new Box(x, y, width, PaperSize.height(badge) * scale);
     }

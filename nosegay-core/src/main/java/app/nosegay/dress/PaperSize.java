@@ -5,6 +5,9 @@ package app.nosegay.dress;
  * smaller.
  */
 final class PaperSize {
+    /** What is on screen keeps this far from its neighbours, in units. */
+    static final double GAP = 10;
+
     static final double CARD_WIDTH = 480;
     static final double MOST_NAME = 470;
     static final double MOST_CARD = 196;

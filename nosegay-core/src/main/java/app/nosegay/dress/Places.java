@@ -153,7 +153,12 @@ final class Places {
         Map<Group, Box> others = new EnumMap<>(boxes.get(i));
         others.remove(Group.CARD);
         return LevelBadges.of(
-                stretches.get(i).badges(), others.values(), stretches.get(i).occupancy(), frame, notes);
+                stretches.get(i).badges(),
+                others.values(),
+                stretches.get(i).occupancy(),
+                frame,
+                room,
+                notes.style().scale());
     }
 
     private double place(Group group, List<Integer> among) {

@@ -16,6 +16,7 @@ import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -319,10 +320,8 @@ class LayoutTest {
             java.util.Arrays.fill(reach, y * COLUMNS + 13, y * COLUMNS + 19, 1);
         }
         OccupancyMap standing = new OccupancyMap(COLUMNS, ROWS, reach, reach, new float[COLUMNS * ROWS], reach);
-        Box floor = Places.badges(List.of(badge), List.of(), OccupancyMap.none(), Frame.LANDSCAPE, DressNotes.NONE)
-                .get(badge);
-        Box over = Places.badges(List.of(badge), List.of(), standing, Frame.LANDSCAPE, DressNotes.NONE)
-                .get(badge);
+        Box floor = badgeAt(badge, OccupancyMap.none()).get(badge);
+        Box over = badgeAt(badge, standing).get(badge);
         assertThat(floor.bottom()).isGreaterThan(660);
         assertThat(over.bottom()).isLessThanOrEqualTo(8 * 40);
         assertThat(over.x() + over.width() / 2).isEqualTo(640);
@@ -418,5 +417,15 @@ class LayoutTest {
                         layout(List.of(OccupancyMap.none()), Frame.LANDSCAPE, DressNotes.NONE),
                         DressNotes.NONE)))
                 .isEmpty();
+    }
+
+    private static Map<Face.LevelBadge, Box> badgeAt(Face.LevelBadge badge, OccupancyMap people) {
+        return LevelBadges.of(
+                List.of(badge),
+                List.of(),
+                people,
+                Frame.LANDSCAPE,
+                Layout.room(Frame.LANDSCAPE, DressNotes.NONE.shows(DressNotes.Extra.PROGRESS)),
+                DressNotes.NONE.style().scale());
     }
 }

@@ -1,9 +1,7 @@
 package app.nosegay.standins;
 
-import app.nosegay.captions.Caption;
 import app.nosegay.evidence.SyncTone;
 import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -30,10 +28,6 @@ public final class Performance {
     /** After the end the forgotten timer beeps this often. */
     private static final double LEFT_ON_SECONDS = 25;
 
-    static final double PIP_HZ = 880;
-    static final double START_HZ = 1320;
-    static final double END_HZ = 660;
-    static final double CHANGE_HZ = 990;
     private static final double FOREIGN_HZ = 2050;
 
     private final Timeline timeline;
@@ -47,43 +41,9 @@ public final class Performance {
     private final Scenario scenario;
     private final List<Played> played = new ArrayList<>();
     private final List<Match.Unplanned> between = new ArrayList<>();
-    private final List<Beep> beeps = new ArrayList<>();
+    private final List<RoomBeep> beeps = new ArrayList<>();
     private List<Spoken> spoken = List.of();
     private double clockEnd;
-
-    /** A stretch as it happened, in take time. */
-    public record Played(
-            Segment segment,
-            Scenario.Role role,
-            Span<Axis.Clock> clock,
-            Time<Axis.Take> start,
-            Time<Axis.Take> end,
-            Time<Axis.Take> performedStart,
-            Time<Axis.Take> performedEnd,
-            List<Time<Axis.Take>> reps) {
-        boolean counts() {
-            return role == Scenario.Role.PLANNED;
-        }
-
-        boolean ofPlan() {
-            return counts() || role == Scenario.Role.ABORTED || role == Scenario.Role.REPEATED;
-        }
-    }
-
-    /** A beep of the room clock. */
-    record Beep(Time<Axis.Take> time, double hz, Length length) {}
-
-    /** A line as said; its length is an estimate until a voice has said it. */
-    record Spoken(Time<Axis.Take> start, Length length, CueKind kind, String text) {
-        /** Calls are tied to their second. */
-        boolean isCall() {
-            return kind == CueKind.TIME || kind == CueKind.COUNT;
-        }
-
-        Caption caption() {
-            return new Caption(start, start.plus(length), text);
-        }
-    }
 
     private Performance(Timeline timeline, CuePlan cues, long seed, Set<Trouble> troubles) {
         this.timeline = timeline;
@@ -140,8 +100,9 @@ public final class Performance {
         RoomClock clockSounds = new RoomClock(timeline, played, troubles, random, this::take);
         beeps.addAll(clockSounds.beeps());
         strayBeeps();
-        beeps.sort(Comparator.comparing(Beep::time));
-        Presenter presenter = new Presenter(this, cues, seed, random, this::take);
+        beeps.sort(Comparator.comparing(RoomBeep::time));
+        Presenter presenter =
+                new Presenter(new Presenter.Scene(timeline, troubles, played, between), cues, seed, random, this::take);
         spoken = presenter.spoken();
         scenario.events().addAll(presenter.events());
     }
@@ -151,18 +112,18 @@ public final class Performance {
         Random extra = new Random(seed * 613 + 7);
         if (troubles.contains(Trouble.EXTRA_BEEPS)) {
             for (int i = 0; i < 6; i++) {
-                beeps.add(new Beep(
+                beeps.add(new RoomBeep(
                         take(clockEnd * extra.nextDouble()), 700 + 900 * extra.nextDouble(), Length.ofMillis(250)));
             }
         }
         if (troubles.contains(Trouble.FOREIGN_TIMER)) {
             for (double at = 11 * extra.nextDouble(); at < clockEnd; at += 30) {
-                beeps.add(new Beep(take(at), FOREIGN_HZ, Length.ofMillis(200)));
+                beeps.add(new RoomBeep(take(at), FOREIGN_HZ, Length.ofMillis(200)));
             }
         }
         if (troubles.contains(Trouble.TIMER_LEFT_ON)) {
             for (double at = clockEnd + 3; at < clockEnd + LEFT_ON_SECONDS; at += 4) {
-                beeps.add(new Beep(take(at), START_HZ, Length.ofMillis(350)));
+                beeps.add(new RoomBeep(take(at), RoomClock.START_HZ, Length.ofMillis(350)));
             }
         }
     }
@@ -243,7 +204,7 @@ public final class Performance {
         return played;
     }
 
-    List<Beep> beeps() {
+    List<RoomBeep> beeps() {
         return beeps;
     }
 

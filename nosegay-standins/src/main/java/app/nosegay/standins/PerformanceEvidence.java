@@ -40,8 +40,7 @@ final class PerformanceEvidence {
         for (int i = 0; i < motion.length; i++) {
             motion[i] = (float) (motionAt(Time.ofSeconds(i / hz)) * Math.exp(0.35 * noise.nextGaussian()));
         }
-        List<Caption> words =
-                run.spoken().stream().map(Performance.Spoken::caption).toList();
+        List<Caption> words = run.spoken().stream().map(Spoken::caption).toList();
         return new TakeEvidence(
                 takeId, "simulated", run.length(), tones, heard, loudness(noise), new Trace(hz, motion), null, words);
     }
@@ -53,7 +52,7 @@ final class PerformanceEvidence {
         for (int i = 0; i < db.length; i++) {
             db[i] = (float) (-58 + 1.5 * noise.nextGaussian());
         }
-        for (Performance.Spoken line : run.spoken()) {
+        for (Spoken line : run.spoken()) {
             int from = (int) (line.start().seconds() * hz);
             int to = (int) (line.start().plus(line.length()).seconds() * hz);
             for (int i = Math.max(0, from); i < Math.min(db.length, to); i++) {
@@ -64,7 +63,7 @@ final class PerformanceEvidence {
     }
 
     private double motionAt(Time<Axis.Take> time) {
-        for (Performance.Played p : run.played()) {
+        for (Played p : run.played()) {
             if (!time.isBefore(p.performedStart())
                     && time.isBefore(p.performedEnd())
                     && p.segment().kind().isMoving()) {

@@ -20,9 +20,9 @@ final class PerformanceTruth {
     }
 
     Match of(String takeId, String file) {
-        Map<String, Performance.Played> counted = new LinkedHashMap<>();
+        Map<String, Played> counted = new LinkedHashMap<>();
         Map<String, List<Match.Other>> others = new LinkedHashMap<>();
-        for (Performance.Played p : run.played()) {
+        for (Played p : run.played()) {
             if (p.counts()) {
                 counted.put(p.segment().id(), p);
             } else if (p.ofPlan()) {
@@ -33,7 +33,7 @@ final class PerformanceTruth {
         List<Match.Placed> placed = new ArrayList<>();
         Map<String, List<Time<Axis.Take>>> reps = new LinkedHashMap<>();
         for (Segment s : run.timeline().segments()) {
-            Performance.Played p = counted.get(s.id());
+            Played p = counted.get(s.id());
             if (p == null) {
                 placed.add(new Match.Placed(s.id(), s.duration(), null, null, null, null, null, 0, 0, false, false));
                 continue;

@@ -23,17 +23,20 @@ import java.util.function.DoubleFunction;
 public final class Presenter {
     private static final List<String> FLUFFS = List.of(
             "Sorry, let me start that again.", "Oh no, again from the start.", "Hang on, let me do that one again.");
-    private final List<Performance.Spoken> spoken = new ArrayList<>();
+    private final List<Spoken> spoken = new ArrayList<>();
     private final List<Scenario.Event> events = new ArrayList<>();
     private final List<String> of = new ArrayList<>();
     private final Random misstatements;
 
-    Presenter(Performance run, CuePlan cues, long seed, Random random, DoubleFunction<Time<Axis.Take>> take) {
-        List<Performance.Played> played = run.played();
+    /** What happens in the room, and what goes wrong. */
+    record Scene(Timeline timeline, Set<Trouble> troubles, List<Played> played, List<Match.Unplanned> between) {}
+
+    Presenter(Scene run, CuePlan cues, long seed, Random random, DoubleFunction<Time<Axis.Take>> take) {
+        List<Played> played = run.played();
         misstatements = new Random(seed * 271 + 3);
         for (ScriptLine line : cues.lines()) {
             double jitter = line.kind() == CueKind.COUNT ? 0 : 0.12 * random.nextDouble();
-            for (Performance.Played p : played) {
+            for (Played p : played) {
                 if (p.ofPlan() && p.segment().id().equals(line.segment())) {
                     say(line, p, jitter, take);
                 }
@@ -53,15 +56,15 @@ public final class Presenter {
         }
         announceAsDone(run.timeline(), played);
         misstatements(run.timeline(), run.troubles());
-        spoken.sort(Comparator.comparing(Performance.Spoken::start));
+        spoken.sort(Comparator.comparing(Spoken::start));
     }
 
     private void add(Time<Axis.Take> at, CueKind kind, String words, String segment) {
-        spoken.add(new Performance.Spoken(at, SpeechRate.DEFAULT.toSay(words, false), kind, words));
+        spoken.add(new Spoken(at, SpeechRate.DEFAULT.toSay(words, false), kind, words));
         of.add(segment);
     }
 
-    private void say(ScriptLine line, Performance.Played p, double jitter, DoubleFunction<Time<Axis.Take>> take) {
+    private void say(ScriptLine line, Played p, double jitter, DoubleFunction<Time<Axis.Take>> take) {
         Segment s = p.segment();
         double planned = s.duration().seconds();
         double length = p.clock().length().seconds();
@@ -72,13 +75,13 @@ public final class Presenter {
         if (at < 0 || at + (line.isCall() ? 0 : line.spoken().seconds()) > length + 0.5) {
             return;
         }
-        spoken.add(new Performance.Spoken(
+        spoken.add(new Spoken(
                 take.apply(p.clock().start().seconds() + at + jitter), line.spoken(), line.kind(), line.text()));
         of.add(s.id());
     }
 
     /** Whoever swaps two moves announces the one that comes: names in the rest before it follow. */
-    private void announceAsDone(Timeline timeline, List<Performance.Played> played) {
+    private void announceAsDone(Timeline timeline, List<Played> played) {
         java.util.Map<String, Integer> indexes = timeline.indexes();
         for (int i = 1; i < played.size(); i++) {
             Segment rest = played.get(i - 1).segment();
@@ -123,10 +126,9 @@ public final class Presenter {
         int i = any(s ->
                 s.kind() == CueKind.TIME && s.text().toLowerCase(Locale.ROOT).contains("second"));
         if (i >= 0) {
-            Performance.Spoken s = spoken.get(i);
+            Spoken s = spoken.get(i);
             double by = 3 + 3 * misstatements.nextDouble();
-            spoken.set(
-                    i, new Performance.Spoken(s.start().minus(Length.ofSeconds(by)), s.length(), s.kind(), s.text()));
+            spoken.set(i, new Spoken(s.start().minus(Length.ofSeconds(by)), s.length(), s.kind(), s.text()));
             event(Trouble.WRONG_CALL, i, String.format(Locale.ROOT, "\"%s\" %.1f s early", s.text(), by));
         }
     }
@@ -189,11 +191,11 @@ public final class Presenter {
     }
 
     private void replace(int i, String words) {
-        Performance.Spoken s = spoken.get(i);
-        spoken.set(i, new Performance.Spoken(s.start(), s.length(), s.kind(), words));
+        Spoken s = spoken.get(i);
+        spoken.set(i, new Spoken(s.start(), s.length(), s.kind(), words));
     }
 
-    private int any(java.util.function.Predicate<Performance.Spoken> wanted) {
+    private int any(java.util.function.Predicate<Spoken> wanted) {
         List<Integer> fit = new ArrayList<>();
         for (int i = 0; i < spoken.size(); i++) {
             if (wanted.test(spoken.get(i))) {
@@ -203,7 +205,7 @@ public final class Presenter {
         return fit.isEmpty() ? -1 : fit.get(misstatements.nextInt(fit.size()));
     }
 
-    List<Performance.Spoken> spoken() {
+    List<Spoken> spoken() {
         return spoken;
     }
 

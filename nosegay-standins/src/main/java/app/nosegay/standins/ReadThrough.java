@@ -93,16 +93,16 @@ public final class ReadThrough implements AutoCloseable {
     private void beep(Interval interval) {
         if (interval.kind().isMoving()) {
             due.add(new Due(
-                    interval.start(), null, RoomSound.beep(Performance.START_HZ, Length.ofMillis(350), HZ), BEEP_GAIN));
+                    interval.start(), null, RoomSound.beep(RoomClock.START_HZ, Length.ofMillis(350), HZ), BEEP_GAIN));
             interval.segments().stream()
                     .skip(1)
                     .forEach(s -> due.add(new Due(
                             s.start(),
                             null,
-                            RoomSound.beep(Performance.CHANGE_HZ, Length.ofMillis(250), HZ),
+                            RoomSound.beep(RoomClock.CHANGE_HZ, Length.ofMillis(250), HZ),
                             BEEP_GAIN)));
             due.add(new Due(
-                    interval.end(), null, RoomSound.beep(Performance.END_HZ, Length.ofMillis(500), HZ), BEEP_GAIN));
+                    interval.end(), null, RoomSound.beep(RoomClock.END_HZ, Length.ofMillis(500), HZ), BEEP_GAIN));
         }
     }
 

@@ -39,7 +39,7 @@ final class RoomSound {
 
     private final int sampleRate;
     private final List<Clip> clips = new ArrayList<>();
-    private final List<Performance.Spoken> said = new ArrayList<>();
+    private final List<Spoken> said = new ArrayList<>();
     private final Random noise;
     private final Set<Trouble> troubles;
     private final double voiceGain;
@@ -61,7 +61,7 @@ final class RoomSound {
         for (int i = 0; i < tones.size(); i++) {
             add(tones.get(i), SyncTone.tone(i == 1, performance.runNumber(), sampleRate), TONE);
         }
-        for (Performance.Beep b : performance.beeps()) {
+        for (RoomBeep b : performance.beeps()) {
             add(b.time(), beep(b.hz(), b.length(), sampleRate), BEEP);
         }
         troubles = performance.troubles();
@@ -95,14 +95,13 @@ final class RoomSound {
      * Calls keep their second. Other lines wait for the one before to end; one that would still run into the next call starts as much
      * earlier as it can, and is left unsaid where that is not enough, as a presenter would.
      */
-    private void speak(List<Performance.Spoken> lines, Voice voice, Progress progress) throws IOException {
-        List<Performance.Spoken> inOrder = lines.stream()
-                .sorted(Comparator.comparing(Performance.Spoken::start))
-                .toList();
+    private void speak(List<Spoken> lines, Voice voice, Progress progress) throws IOException {
+        List<Spoken> inOrder =
+                lines.stream().sorted(Comparator.comparing(Spoken::start)).toList();
         Time<Axis.Take> free = Time.zero();
         for (int i = 0; i < inOrder.size(); i++) {
             progress.at(i / (double) inOrder.size());
-            Performance.Spoken line = inOrder.get(i);
+            Spoken line = inOrder.get(i);
             if (line.kind() == CueKind.COUNT) {
                 free = count(line, voice);
                 continue;
@@ -118,21 +117,21 @@ final class RoomSound {
                 }
             }
             add(start, samples, voiceGain);
-            said.add(new Performance.Spoken(start, takes, line.kind(), line.text()));
+            said.add(new Spoken(start, takes, line.kind(), line.text()));
             free = start.plus(takes).plus(BREATH);
         }
     }
 
-    private static Time<Axis.Take> nextCall(List<Performance.Spoken> lines, int from) {
+    private static Time<Axis.Take> nextCall(List<Spoken> lines, int from) {
         return lines.subList(from + 1, lines.size()).stream()
-                .filter(Performance.Spoken::isCall)
+                .filter(Spoken::isCall)
                 .findFirst()
-                .map(Performance.Spoken::start)
+                .map(Spoken::start)
                 .orElse(new Time<>(Long.MAX_VALUE / 2));
     }
 
     /** Says a count, a word a second; gives when it is over. */
-    private Time<Axis.Take> count(Performance.Spoken line, Voice voice) throws IOException {
+    private Time<Axis.Take> count(Spoken line, Voice voice) throws IOException {
         String[] words = line.text().split("[,.]\\s*");
         Length longest = Length.ZERO;
         for (int i = 0; i < words.length; i++) {
@@ -140,19 +139,19 @@ final class RoomSound {
             add(line.start().plus(Length.ofSeconds(i)), samples, voiceGain);
             longest = Length.ofSeconds(i + samples.length / (double) sampleRate);
         }
-        said.add(new Performance.Spoken(line.start(), longest, line.kind(), line.text()));
+        said.add(new Spoken(line.start(), longest, line.kind(), line.text()));
         return line.start().plus(longest).plus(BREATH);
     }
 
     /** The lines with the lengths the voice really took. */
-    List<Performance.Spoken> said() {
+    List<Spoken> said() {
         return said;
     }
 
     /** Heavy steps while someone moves. */
     private void steps(Performance performance) {
         int n = sampleRate / 12;
-        for (Performance.Played p : performance.played()) {
+        for (Played p : performance.played()) {
             double end = p.performedEnd().seconds();
             for (double at = p.performedStart().seconds();
                     p.segment().kind().isMoving() && at < end;

@@ -57,7 +57,7 @@ public final class SimulatedCamera {
      *
      * @param second where the rest goes when the camera is stopped in between; not written otherwise
      */
-    static List<Performance.Spoken> film(
+    static List<Spoken> film(
             Performance performance, MoveLibrary library, Voice voice, Path target, Path second, Progress progress)
             throws IOException {
         progress.at(0);
@@ -102,7 +102,7 @@ public final class SimulatedCamera {
         Graphics2D g = picture.createGraphics();
         g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
-        List<Performance.Played> played = performance.played();
+        List<Played> played = performance.played();
         while (cursor + 1 < played.size()
                 && !time.isBefore(played.get(cursor + 1).start())) {
             cursor++;
@@ -121,7 +121,7 @@ public final class SimulatedCamera {
         g.dispose();
     }
 
-    private void presenter(Graphics2D g, Performance.Played p, Time<Axis.Take> time, Level level) {
+    private void presenter(Graphics2D g, Played p, Time<Axis.Take> time, Level level) {
         boolean centre = level.place() == Level.Place.CENTRE;
         double x = WIDTH * (centre ? 0.5 : level.place() == Level.Place.LEFT ? 0.24 : 0.76);
         double floor = HEIGHT * (centre ? 0.925 : 0.868);
@@ -185,12 +185,12 @@ public final class SimulatedCamera {
                         && time.isBefore(l.caption().end()));
     }
 
-    public static int repIndex(Performance.Played p, Time<Axis.Take> time) {
+    public static int repIndex(Played p, Time<Axis.Take> time) {
         return (int) p.reps().stream().filter(r -> !r.isAfter(time)).count();
     }
 
     /** Where in the rep the mover is: out over the first phase, held, back over the return, held. */
-    public static double phase(Performance.Played p, Time<Axis.Take> time) {
+    public static double phase(Played p, Time<Axis.Take> time) {
         int i = repIndex(p, time);
         Time<Axis.Take> from = i == 0 ? p.performedStart() : p.reps().get(i - 1);
         double planned = p.segment().tempo() == null

@@ -70,10 +70,10 @@ public final class SimulatedTake {
         Time<Axis.Take> stop = performance.stoppedAt();
         Path movie = voice == null ? null : folder.resolve(id + ".mp4");
         Path second = voice == null ? null : folder.resolve(id + "-2.mp4");
-        List<Performance.Spoken> said = voice == null
+        List<Spoken> said = voice == null
                 ? performance.spoken()
                 : SimulatedCamera.film(performance, library, voice, movie, second, progress);
-        List<Caption> captions = said.stream().map(Performance.Spoken::caption).toList();
+        List<Caption> captions = said.stream().map(Spoken::caption).toList();
         Path log = AtomicFile.write(
                 folder.resolve(id + ".log.json"), performance.log().toJson());
         Written written = transcripts(folder, id, part(captions, Time.zero(), stop), movie, log);

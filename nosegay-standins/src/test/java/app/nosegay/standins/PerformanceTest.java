@@ -56,7 +56,7 @@ class PerformanceTest {
     @Test
     void countedSetsHoldTheirReps() {
         Performance p = run(4, Trouble.LATE_START);
-        for (Performance.Played played : p.played()) {
+        for (Played played : p.played()) {
             if (played.segment().kind() == SegmentKind.WORK && played.segment().reps() != null) {
                 assertThat(played.reps())
                         .as(played.segment().id())

@@ -98,8 +98,7 @@ class RoomSoundTest {
         }
         TakeEvidence take = TakeReader.read(file, "take-1", Progress.NONE)
                 .evidence()
-                .withWords(
-                        sound.said().stream().map(Performance.Spoken::caption).toList());
+                .withWords(sound.said().stream().map(Spoken::caption).toList());
         Match match = Matcher.match(TIMELINE, List.of(take), List.of(), List.of());
         return SoundCheck.findings(match, Cut.of(match), List.of(take), false).stream()
                 .peek(f -> System.out.println(f.message()))

@@ -15,6 +15,7 @@ import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.SideWay;
 import app.nosegay.script.CuePlanner;
 import app.nosegay.standins.Performance;
+import app.nosegay.standins.Played;
 import app.nosegay.standins.SimulatedCamera;
 import app.nosegay.standins.Trouble;
 import app.nosegay.time.Axis;
@@ -144,8 +145,8 @@ public record RepAccuracy(int sets, int exact, int withinOne, List<String> wrong
     }
 
     private static void presenter(Graphics2D g, Performance p, MoveLibrary library, Time<Axis.Take> time) {
-        Performance.Played now = null;
-        for (Performance.Played q : p.played()) {
+        Played now = null;
+        for (Played q : p.played()) {
             now = !time.isBefore(q.start()) ? q : now;
         }
         if (now != null) {

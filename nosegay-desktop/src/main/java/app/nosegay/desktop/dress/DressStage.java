@@ -11,16 +11,11 @@ import app.nosegay.dress.Layout;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.jobs.PublishVideo;
 import app.nosegay.plan.Finding;
-import app.nosegay.plan.Interval;
-import app.nosegay.plan.Segment;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
-import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -185,14 +180,7 @@ public final class DressStage implements StageView {
         sound.show(now.workout().dressing());
         looks.tellReadable();
         int selected = Math.max(0, stretches.getSelectionModel().getSelectedIndex());
-        List<Stretch> list = new ArrayList<>();
-        for (Interval interval : now.timeline().intervals()) {
-            Optional<Time<Axis.Cut>> start = cut(now, interval.first(), false);
-            Optional<Time<Axis.Cut>> end = cut(now, interval.last(), true);
-            if (start.isPresent() && end.isPresent() && end.get().isAfter(start.get())) {
-                list.add(new Stretch(interval, new Span<>(start.get(), end.get())));
-            }
-        }
+        List<Stretch> list = Stretch.of(now);
         stretches.getItems().setAll(list);
         if (!list.isEmpty()) {
             stretches.getSelectionModel().select(Math.min(selected, list.size() - 1));
@@ -236,14 +224,6 @@ public final class DressStage implements StageView {
 
     private void showOccupancy() {
         drag.showOccupancy(places.showsOccupancy());
-    }
-
-    private static Optional<Time<Axis.Cut>> cut(Programme programme, Segment segment, boolean end) {
-        return programme
-                .match()
-                .segment(segment.id())
-                .flatMap(programme.cut()::shown)
-                .map(span -> end ? span.end() : span.start());
     }
 
     private void enter(Stretch stretch) {

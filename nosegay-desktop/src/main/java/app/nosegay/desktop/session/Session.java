@@ -26,7 +26,7 @@ import javafx.util.Duration;
  * The one workout of a window: its history, its file, its takes as read, and the programme that follows from them. Used on the interface
  * thread; the computing runs beside it and only its newest result is shown.
  */
-public final class Session {
+public final class Session implements SessionExports.Source {
     private static final Duration TYPING_PAUSE = Duration.seconds(1);
 
     private final Jobs jobs = new Jobs();
@@ -56,6 +56,7 @@ public final class Session {
         compute();
     }
 
+    @Override
     public Jobs jobs() {
         return jobs;
     }
@@ -80,6 +81,7 @@ public final class Session {
         return exports;
     }
 
+    @Override
     public Workout workout() {
         return history.now();
     }
@@ -94,6 +96,7 @@ public final class Session {
     }
 
     /** The programme that follows from the workout; behind by a moment while it is computed. */
+    @Override
     public ReadOnlyObjectProperty<Programme> programme() {
         return latest.programme();
     }
@@ -104,6 +107,7 @@ public final class Session {
     }
 
     /** The workout's file; empty until it has been saved. */
+    @Override
     public Optional<Path> file() {
         return keeping.file();
     }
@@ -152,6 +156,7 @@ public final class Session {
     }
 
     /** What has to be known or decided first. */
+    @Override
     public Notices notices() {
         return notices;
     }
@@ -190,7 +195,8 @@ public final class Session {
     }
 
     /** Says on the status line what was just done. */
-    void showState(String text) {
+    @Override
+    public void showState(String text) {
         keeping.showState(text);
     }
 
@@ -270,6 +276,7 @@ public final class Session {
     }
 
     /** The folder media paths are relative to. */
+    @Override
     public Path folder() {
         return keeping.folder();
     }

@@ -10,15 +10,34 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
 
 /** What is written beside the workout's own file: printed sheets, and the workout with its media in one folder. */
 public final class SessionExports {
-    private final Session session;
+    /** What is written, and who tells of it. */
+    interface Source {
+        Workout workout();
 
-    SessionExports(Session session) {
+        Path folder();
+
+        Optional<Path> file();
+
+        ReadOnlyObjectProperty<Programme> programme();
+
+        Jobs jobs();
+
+        Notices notices();
+
+        void showState(String words);
+    }
+
+    private final Source session;
+
+    SessionExports(Source session) {
         this.session = session;
     }
 

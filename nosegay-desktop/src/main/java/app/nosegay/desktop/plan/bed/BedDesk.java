@@ -27,8 +27,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What can be done with what is chosen on the bed. Every gesture becomes one named edit of the sheet; one that comes while the plan is still
- * being computed waits for it, so that no key is lost.
+ * What can be done with what is chosen on the bed. Every gesture becomes one named edit of the sheet; one that comes while the plan is
+ * still being computed waits for it, so that no key is lost.
  */
 final class BedDesk {
     private static final double GRID_SECONDS = 5;

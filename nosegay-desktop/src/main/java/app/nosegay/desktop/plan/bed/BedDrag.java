@@ -1,6 +1,7 @@
 package app.nosegay.desktop.plan.bed;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.plan.bed.BedRow;
 import app.nosegay.plan.bed.Leaf;
 import app.nosegay.plan.edit.PieceEdits;
 import java.util.EnumMap;
@@ -15,11 +16,28 @@ import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 
 /** Carrying by mouse: what is dragged follows it, and a mark shows where it would go or what it would be joined to. */
 final class BedDrag {
+    /** A row something can be dropped on. */
+    interface Row {
+        /** Its block. */
+        BedRow row();
+
+        /** Which one it is, from 0. */
+        int index();
+
+        /** What lies in it, and last the button that adds to it. */
+        FlowPane flow();
+
+        Bounds getBoundsInLocal();
+
+        Bounds localToScene(Bounds bounds);
+    }
+
     /** Less than this and a press is a click. */
     private static final double DRAG_STARTS = 6;
 
@@ -89,14 +107,14 @@ final class BedDrag {
         target = null;
         dropMark.setVisible(false);
         rows.stream()
-                .map(RowView.class::cast)
+                .map(Row.class::cast)
                 .filter(r -> r.row().block().hasMoves())
-                .filter(r -> isAtHeight(now, inScene(r)))
+                .filter(r -> isAtHeight(now, r.localToScene(r.getBoundsInLocal())))
                 .findFirst()
                 .ifPresent(r -> find(r, now, from));
     }
 
-    private void find(RowView row, Point2D now, Spot from) {
+    private void find(Row row, Point2D now, Spot from) {
         List<Node> nodes = row.flow().getChildren();
         for (int i = 0; i < nodes.size(); i++) {
             Bounds b = inScene(nodes.get(i));
@@ -117,7 +135,7 @@ final class BedDrag {
         return point.getY() >= bounds.getMinY() && point.getY() <= bounds.getMaxY();
     }
 
-    private void over(RowView row, int i, Bounds b, Point2D now, Spot from) {
+    private void over(Row row, int i, Bounds b, Point2D now, Spot from) {
         double share = (now.getX() - b.getMinX()) / b.getWidth();
         boolean leaf = i < row.row().block().items().size()
                 && row.row().block().items().get(i) instanceof Leaf;

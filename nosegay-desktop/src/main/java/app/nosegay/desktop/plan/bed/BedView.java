@@ -87,7 +87,7 @@ public final class BedView {
 
     /** The panel that shows the chosen leaf in full. */
     public Region inspector() {
-        LeafPanel panel = new LeafPanel(desk, this);
+        LeafPanel panel = new LeafPanel(desk, this::requestFocus);
         missing = panel::wordings;
         return panel.view();
     }

@@ -127,7 +127,7 @@ final class LeafCues {
                 box.getChildren().addAll(ofLibrary(kind, moves));
             }
         }
-        CueKind wanted = asked == null ? null : RowView.cueOf(asked);
+        CueKind wanted = asked == null ? null : cueOf(asked);
         if (wanted == null) {
             box.getChildren().add(additions());
         } else {
@@ -222,5 +222,14 @@ final class LeafCues {
         tip.setTooltip(new Tooltip(DesktopText.of("plan.bed.cues-in-script")));
         box.getChildren().add(tip);
         return box;
+    }
+
+    /** The kinds of wording a dotted tag asks for. */
+    static CueKind cueOf(Tag.Kind kind) {
+        return switch (kind) {
+            case HARDER -> CueKind.HARDER;
+            case CAUTION -> CueKind.CAUTION;
+            default -> CueKind.EASIER;
+        };
     }
 }

@@ -46,12 +46,13 @@ final class LeafPanel {
     private Map<String, LastTime> lastTimes = Map.of();
     private long lastTimesOf = -1;
 
-    LeafPanel(BedDesk desk, BedView bed) {
+    /** @param back gives the keyboard to the bed */
+    LeafPanel(BedDesk desk, Runnable back) {
         this.desk = desk;
         values = new LeafValues(desk);
         cues = new LeafCues(desk, this::wordings, () -> {
             asked = null;
-            bed.requestFocus();
+            back.run();
         });
         page.setId("leaf-panel");
         scroll.setFitToWidth(true);

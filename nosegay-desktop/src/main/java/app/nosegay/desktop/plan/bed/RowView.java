@@ -2,7 +2,6 @@ package app.nosegay.desktop.plan.bed;
 
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
-import app.nosegay.library.CueKind;
 import app.nosegay.plan.bed.BedItem;
 import app.nosegay.plan.bed.BedRow;
 import app.nosegay.plan.bed.Field;
@@ -11,7 +10,6 @@ import app.nosegay.plan.bed.Gap;
 import app.nosegay.plan.bed.Leaf;
 import app.nosegay.plan.bed.Part;
 import app.nosegay.plan.bed.PlainWords;
-import app.nosegay.plan.bed.Tag;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +34,7 @@ import javafx.scene.text.Text;
 import javafx.scene.text.TextFlow;
 
 /** A block: its paper tag with the sentence, and below it the leaves and gaps on their twig. */
-final class RowView extends VBox {
+final class RowView extends VBox implements BedDrag.Row {
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
     private static final double HOLE = 4.5;
 
@@ -117,15 +115,18 @@ final class RowView extends VBox {
         return false;
     }
 
-    BedRow row() {
+    @Override
+    public BedRow row() {
         return row;
     }
 
-    int index() {
+    @Override
+    public int index() {
         return index;
     }
 
-    FlowPane flow() {
+    @Override
+    public FlowPane flow() {
         return flow;
     }
 
@@ -301,14 +302,5 @@ final class RowView extends VBox {
             node.addEventHandler(MouseEvent.MOUSE_RELEASED, e -> bed.drag().drop(e, spot));
         }
         return node;
-    }
-
-    /** The kinds of wording a dotted tag asks for. */
-    static CueKind cueOf(Tag.Kind kind) {
-        return switch (kind) {
-            case HARDER -> CueKind.HARDER;
-            case CAUTION -> CueKind.CAUTION;
-            default -> CueKind.EASIER;
-        };
     }
 }
