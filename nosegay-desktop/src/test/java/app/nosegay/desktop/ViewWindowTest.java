@@ -6,11 +6,13 @@ import app.nosegay.desktop.controls.Stillness;
 import app.nosegay.desktop.shell.Shell;
 import app.nosegay.jobs.WindowSettings;
 import java.lang.ref.WeakReference;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
@@ -148,5 +150,39 @@ class ViewWindowTest extends DrivenWindow {
         assertThat(lookup("#verdict").queryAs(Label.class).getText()).isNotBlank();
         clickOn("#verdict-match");
         until(() -> lookup("#score").tryQuery().isPresent());
+    }
+
+    /** Lines to say again come one by one in large type; what is recorded of them is a take of the workout. */
+    @Test
+    void linesAreSaidAgainFromTheVerdict() throws Exception {
+        openWithTake("WEBVTT\n\n00:04.000 --> 00:06.000\nHello and welcome.\n\n"
+                + "00:21.000 --> 00:22.500\nTen seconds left.\n\n00:37.000 --> 00:38.500\nTen seconds left.\n");
+        until(() -> !programme().pickUps().lines().isEmpty());
+        int lines = programme().pickUps().lines().size();
+        clickOn("#stage-shoot");
+        ComboBox<String> camera = lookup("#shoot-camera").queryComboBox();
+        interact(() -> camera.getSelectionModel().select("test picture and tone"));
+        clickOn("#shoot-verdict");
+        until(() -> lookup("#verdict-say").tryQuery().isPresent());
+        clickOn("#verdict-say");
+        until(() -> lookup("#lines-say").tryQuery().isPresent());
+        assertThat(text("#lines-count")).startsWith("Line 1 of " + lines).endsWith("recording");
+        String first = text("#lines-say");
+        assertThat(first).contains(programme().pickUps().lines().get(0).say());
+        Path movie = folder.resolve("lines-1.mp4");
+        for (int i = 1; i < lines; i++) {
+            push(KeyCode.SPACE);
+            assertThat(text("#lines-count")).startsWith("Line " + (i + 1) + " of " + lines);
+        }
+        if (lines > 1) {
+            push(KeyCode.PAGE_UP);
+            push(KeyCode.SPACE);
+        }
+        assertThat(lookup("#lines-next").queryAs(Button.class).getText()).startsWith("Done");
+        clickOn("#lines-next");
+        until(() -> shell.session().workout().takes().size() == 2);
+        assertThat(movie).isNotEmptyFile();
+        assertThat(shell.session().workout().takes().get(1).file()).isEqualTo("lines-1.mp4");
+        until(() -> lookup("#verdict").tryQuery().isPresent());
     }
 }

@@ -77,7 +77,7 @@ public final class CutOffRecordings {
 
     private static List<CutOff> parts(Path folder) {
         try (Stream<Path> files = Files.list(folder)) {
-            return files.filter(f -> f.getFileName().toString().matches("shoot-\\d+\\.mp4\\.part"))
+            return files.filter(f -> f.getFileName().toString().matches("(shoot|lines)-\\d+\\.mp4\\.part"))
                     .sorted()
                     .flatMap(f -> cutOff(f).stream())
                     .toList();

@@ -64,6 +64,18 @@ public final class ListenJob {
         return workout.withTakes(takes, workout.pins());
     }
 
+    /** Listens for {@code lines} in a recording of nothing else; what is heard is written beside it, where an import finds it. */
+    static List<Caption> beside(Path movie, List<ScriptListener.Expected> lines, Progress progress) throws IOException {
+        float[] sound = SoundReader.mono(movie, ScriptListener.HZ, share -> progress.at(READING * share));
+        List<Caption> heard =
+                ScriptListener.listen(sound, lines, share -> progress.at(READING + (1 - READING) * share));
+        if (!heard.isEmpty()) {
+            String name = movie.getFileName().toString().replaceFirst("\\.[^.]+$", "");
+            AtomicFile.write(movie.resolveSibling(name + ".vtt"), TranscriptWriter.webVtt(heard));
+        }
+        return heard;
+    }
+
     private static List<Caption> heard(Workout.TakeRef take, Programme programme, Path folder, Progress progress)
             throws IOException {
         float[] sound =

@@ -2,7 +2,6 @@ package app.nosegay.jobs;
 
 import app.nosegay.files.AtomicFile;
 import app.nosegay.media.Device;
-import app.nosegay.media.Recording;
 import app.nosegay.plan.Timeline;
 import app.nosegay.script.CuePlan;
 import app.nosegay.script.ScriptLine;
@@ -56,8 +55,9 @@ public final class ShootRun implements AutoCloseable {
     private final Path logFile;
     private final Consumer<String> notice;
     private final Thread thread;
-    private final Recording recording;
-    private final WriteLock recordingLock;
+    /** Null when the camera records by itself. */
+    private final KeptRecording recording;
+
     private final CountDownLatch closing = new CountDownLatch(1);
     private volatile String logProblem = "";
     private volatile boolean over;
@@ -96,10 +96,14 @@ public final class ShootRun implements AutoCloseable {
         Files.createDirectories(run.folder());
         writeLog();
         Path movie = movie(run.folder(), run.number());
-        recordingLock = settings.camera() == null ? null : WriteLock.take(movie).orElse(null);
         recording = settings.camera() == null
                 ? null
-                : record(movie, timeline.total().seconds());
+                : new KeptRecording(
+                        settings.camera(),
+                        settings.microphone(),
+                        movie,
+                        timeline.total().seconds(),
+                        notice);
         thread = new Thread(this::play, "shoot-clock");
         thread.setDaemon(true);
         thread.start();
@@ -108,28 +112,8 @@ public final class ShootRun implements AutoCloseable {
         }
     }
 
-    private Recording record(Path movie, double seconds) throws IOException {
-        tellRoom(DiskSpace.free(movie.getParent()), seconds);
-        try {
-            Recording begun = new Recording(settings.camera(), settings.microphone(), movie);
-            CutOffRecordings.begun(movie);
-            return begun;
-        } catch (IOException e) {
-            recordingLock.close();
-            throw e;
-        }
-    }
-
     private static Path movie(Path folder, int run) {
         return folder.resolve("shoot-" + run + ".mp4");
-    }
-
-    /** Says in time when the disk will not hold the whole run. */
-    private void tellRoom(long free, double seconds) {
-        if (free < DiskSpace.recorded(seconds)) {
-            notice.accept(JobText.of(
-                    "shoot-run.there-is-only-left-on", DiskSpace.words(free), free / DiskSpace.recorded(60)));
-        }
     }
 
     /** A free run number: one that no log and no recording in {@code folder} has. The tones can say no more than 255. */
@@ -277,18 +261,18 @@ public final class ShootRun implements AutoCloseable {
 
     /** What goes wrong with the recording or the log at this moment, as one sentence with what to do; empty for nothing. */
     public String alert() {
-        String said = recording == null ? "" : recording.state().sentence();
+        String said = recording == null ? "" : recording.alert();
         return said.isEmpty() ? logProblem : said;
     }
 
     /** Whether what happens in front of the camera is not being recorded, though it should be. */
     public boolean isLosing() {
-        return recording != null && recording.state().trouble().losing();
+        return recording != null && recording.isLosing();
     }
 
     /** Whether nothing is recorded any more, though it should be. */
     public boolean isStopped() {
-        return recording != null && recording.failure() != null;
+        return recording != null && recording.isStopped();
     }
 
     public Path logFile() {
@@ -331,7 +315,6 @@ public final class ShootRun implements AutoCloseable {
         closing.countDown();
         if (recording != null) {
             recording.close();
-            recordingLock.close();
         }
     }
 }

@@ -8,7 +8,6 @@ import app.nosegay.desktop.session.SessionTakes;
 import app.nosegay.desktop.session.StageView;
 import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.ShootRun;
-import app.nosegay.plan.Segment;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootClock;
 import app.nosegay.workout.Programme;
@@ -20,7 +19,6 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
@@ -35,7 +33,7 @@ public final class ShootStage implements StageView {
     private final Session session;
     private final BorderPane view = new BorderPane();
     private final SetUpList checklist = new SetUpList();
-    private final ComboBox<String> from = new ComboBox<>();
+    private final StartFrom from = new StartFrom();
     private final DeviceChoice devices;
     private final Slider volume = new Slider(0, 1, 0.5);
     private final CheckBox tones = new CheckBox(DesktopText.of("shoot.shoot-stage.sync-tones-at-start-and"));
@@ -58,6 +56,7 @@ public final class ShootStage implements StageView {
 
     private Region verdictPage;
     private ShootRun run;
+    private final SayingAgain saying;
     private SessionTakes.Recipient recipient;
 
     /** @param openMatch shows the Match stage */
@@ -66,6 +65,7 @@ public final class ShootStage implements StageView {
         this.openMatch = openMatch;
         devices = new DeviceChoice(session);
         takes = new TakeList(session);
+        saying = new SayingAgain(session, devices, view::setCenter, this::said);
         ready = ready();
         view.setCenter(ready);
         view.getStyleClass().add("shoot");
@@ -102,9 +102,6 @@ public final class ShootStage implements StageView {
         start.setMaxWidth(Double.MAX_VALUE);
         start.setTooltip(new Tooltip(DesktopText.of("shoot.shoot-stage.the-start-tone-plays-then")));
         start.setOnAction(e -> begin());
-        from.setId("shoot-from");
-        from.setAccessibleText(DesktopText.of("shoot.shoot-stage.start-from"));
-        from.setMaxWidth(Double.MAX_VALUE);
         tones.setSelected(true);
         volume.setAccessibleText(DesktopText.of("shoot.shoot-stage.volume-of-the-beeps"));
         rehearse.setTooltip(new Tooltip(DesktopText.of("shoot.shoot-stage.rehearse-tip")));
@@ -117,7 +114,7 @@ public final class ShootStage implements StageView {
                 Labels.subheading(DesktopText.of("shoot.shoot-stage.camera-and-microphone")),
                 devices.view(),
                 Labels.subheading(DesktopText.of("shoot.shoot-stage.start-from")),
-                from,
+                from.view(),
                 Labels.subheading(DesktopText.of("shoot.shoot-stage.beeps-in-the-room")),
                 volume,
                 tones,
@@ -139,7 +136,7 @@ public final class ShootStage implements StageView {
 
     @Override
     public void entered() {
-        if (run == null) {
+        if (run == null && !saying.isOn()) {
             // A lesson may have been written down since.
             show(session.programme().get());
             start.requestFocus();
@@ -165,14 +162,7 @@ public final class ShootStage implements StageView {
         } else if (isShown || before != null && run == null && session.isOpen(opened) && isNewMatched(now)) {
             showVerdict();
         }
-        int chosen = Math.max(0, from.getSelectionModel().getSelectedIndex());
-        from.getItems()
-                .setAll(now.timeline().segments().stream()
-                        .map(s -> s.start() + "  " + title(s))
-                        .toList());
-        if (any) {
-            from.getSelectionModel().select(Math.min(chosen, from.getItems().size() - 1));
-        }
+        from.show(now.timeline());
         checklist.show(now);
         takes.show(now);
     }
@@ -211,31 +201,35 @@ public final class ShootStage implements StageView {
             public void listen() {
                 session.takes().listen();
             }
+
+            @Override
+            public void say(List<LinesPage.Said> lines) {
+                if (isSaved()) {
+                    saying.begin(lines);
+                }
+            }
         });
         verdictPage = page.view();
         view.setCenter(verdictPage);
         verdictPage.lookup("#verdict-match").requestFocus();
     }
 
-    private static String title(Segment s) {
-        String what = s.move() == null ? s.block().name() + " " + s.kind().word() : s.move();
-        String round = s.round() == null ? "" : DesktopText.of("shoot.shoot-stage.round", s.round());
-        return what + (s.kind().isMoving() ? "" : " (" + s.kind().word() + ")") + round;
+    /** Back from the page of lines, and waiting for what was recorded of them. */
+    private void said() {
+        view.setCenter(ready);
+        start.requestFocus();
+        before = session.workout().takes();
+        opened = session.opened();
     }
 
     /** Chooses the segment the next run starts from. */
     public void select(String segment) {
-        List<Segment> all = session.programme().get().timeline().segments();
-        for (int i = 0; i < all.size(); i++) {
-            if (all.get(i).id().equals(segment)) {
-                from.getSelectionModel().select(i);
-            }
-        }
+        from.select(segment);
     }
 
     /** Starts the clock from a segment, as the button does. */
     public void startFrom(int segment) {
-        from.getSelectionModel().select(Math.min(segment, from.getItems().size() - 1));
+        from.select(segment);
         begin();
     }
 
@@ -257,8 +251,7 @@ public final class ShootStage implements StageView {
     }
 
     private void begin() {
-        if (session.file().isEmpty()) {
-            session.jobs().say(DesktopText.of("shoot.shoot-stage.save-the-workout-first-ctrl"));
+        if (!isSaved()) {
             return;
         }
         if (devices.isSimulated()) {
@@ -275,6 +268,14 @@ public final class ShootStage implements StageView {
         } catch (IOException e) {
             session.jobs().say(e.getMessage());
         }
+    }
+
+    /** Whether there is a folder for recordings; says so where there is none. */
+    private boolean isSaved() {
+        if (session.file().isEmpty()) {
+            session.jobs().say(DesktopText.of("shoot.shoot-stage.save-the-workout-first-ctrl"));
+        }
+        return session.file().isPresent();
     }
 
     private ShootRun.Settings settings() {
@@ -300,7 +301,7 @@ public final class ShootStage implements StageView {
         run = new ShootRun(
                 programme.timeline(),
                 programme.cues(),
-                new ShootRun.Run(Math.max(0, from.getSelectionModel().getSelectedIndex()), number, folder),
+                new ShootRun.Run(from.index(), number, folder),
                 settings,
                 text -> Platform.runLater(() -> session.jobs().say(text)));
         Prompter prompter = new Prompter(programme.timeline(), run, this::ended);

@@ -51,6 +51,9 @@ final class VerdictPage {
 
         /** Listens for the script in the takes. */
         void listen();
+
+        /** Has lines said once more, one after the other. */
+        void say(List<LinesPage.Said> lines);
     }
 
     private final Ways ways;
@@ -83,16 +86,7 @@ final class VerdictPage {
                             wanted.again().stream().map(this::again).toList()));
         }
         if (!wanted.lines().isEmpty() || !missed.isEmpty()) {
-            List<Node> rows = new ArrayList<>();
-            wanted.lines().forEach(l -> rows.add(line(l)));
-            missed.forEach(l -> rows.add(
-                    line(l.text(), programme.timeline().spoken(l.segment()), DesktopText.of("shoot.verdict.unheard"))));
-            VBox part = part(DesktopText.of("shoot.verdict.say-again"), rows);
-            Label how = new Label(DesktopText.of("shoot.verdict.say-how"));
-            how.getStyleClass().add("small");
-            how.setWrapText(true);
-            part.getChildren().add(how);
-            parts.getChildren().add(part);
+            parts.getChildren().add(sayAgain(programme, wanted.lines(), missed));
         }
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
@@ -109,6 +103,20 @@ final class VerdictPage {
 
     Region view() {
         return view;
+    }
+
+    private Node sayAgain(Programme programme, List<PickUps.Line> wanted, List<ScriptLine> missed) {
+        List<LinesPage.Said> lines = new ArrayList<>();
+        wanted.forEach(l -> lines.add(said(l.say(), name(l.interval()), why(l))));
+        missed.forEach(l -> lines.add(
+                said(l.text(), programme.timeline().spoken(l.segment()), DesktopText.of("shoot.verdict.unheard"))));
+        VBox part = part(
+                DesktopText.of("shoot.verdict.say-again"),
+                lines.stream().map(VerdictPage::line).toList());
+        Button record = Buttons.quiet(DesktopText.of("shoot.verdict.say-now"), "verdict-say", () -> ways.say(lines));
+        record.setTooltip(new Tooltip(DesktopText.of("shoot.verdict.say-how")));
+        part.getChildren().add(1, record);
+        return part;
     }
 
     private static String sentence(Programme programme) {
@@ -203,20 +211,23 @@ final class VerdictPage {
         return new ImageView(MovePicture.of(move, FIGURE, side));
     }
 
-    private static Node line(PickUps.Line line) {
-        String why = line.late().isPositive()
+    private static String why(PickUps.Line line) {
+        return line.late().isPositive()
                 ? DesktopText.of("shoot.verdict.late", line.late().seconds())
                 : line.said().isEmpty()
                         ? DesktopText.of("shoot.verdict.unsaid")
                         : DesktopText.of("shoot.verdict.was", line.said());
-        return line(line.say(), name(line.interval()), why);
     }
 
-    private static Node line(String say, String where, String why) {
-        Label words = new Label(DesktopText.of("shoot.verdict.quoted", say));
+    private static LinesPage.Said said(String say, String where, String why) {
+        return new LinesPage.Said(say, DesktopText.of("shoot.verdict.where-why", where, why));
+    }
+
+    private static Node line(LinesPage.Said line) {
+        Label words = new Label(DesktopText.of("shoot.verdict.quoted", line.say()));
         words.getStyleClass().add("verdict-say");
         words.setWrapText(true);
-        Label about = new Label(DesktopText.of("shoot.verdict.where-why", where, why));
+        Label about = new Label(line.where());
         about.setWrapText(true);
         VBox row = new VBox(1, words, about);
         row.setFillWidth(true);
