@@ -42,6 +42,7 @@ public final class SeriesScreen implements StageView {
     private final Stage stage;
     private final TextField name = new TextField();
     private final SeriesCalendar calendar = new SeriesCalendar(this::choose, (e, day) -> move(e, day));
+    private final YearPicture year = new YearPicture(this::choose);
     private final RecoveryChart recovery = new RecoveryChart();
     private final VBox detail = new VBox(8);
     private final HBox filled = new HBox(20);
@@ -49,6 +50,7 @@ public final class SeriesScreen implements StageView {
     private final Label sums = new Label();
     private final BorderPane view = new BorderPane();
     private final Label empty = new Label(DesktopText.of("series.series-screen.no-workouts-yet-add-the"));
+    private final Button whole = Buttons.quiet(DesktopText.of("series.year.show"), "series-whole", this::turn);
     private Series series = Series.EMPTY;
     private SeriesFile.Read shown;
     private Series.Entry selected;
@@ -68,7 +70,7 @@ public final class SeriesScreen implements StageView {
         Button save = Buttons.quiet(DesktopText.of("series.series-screen.save-series"), "series-save", this::save);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox head = new HBox(8, name, space, add, open, save);
+        HBox head = new HBox(8, name, space, whole, add, open, save);
         head.setAlignment(Pos.CENTER_LEFT);
         sums.setId("series-sums");
         sums.getStyleClass().add("sentence");
@@ -76,7 +78,8 @@ public final class SeriesScreen implements StageView {
         remarks.setId("series-remarks");
         Label load = new Label(DesktopText.of("series.series-screen.load-over-the-days"));
         load.getStyleClass().add("subheading");
-        ScrollPane scroll = new ScrollPane(new VBox(10, calendar.view(), load, recovery));
+        ScrollPane scroll = new ScrollPane(new VBox(10, calendar.view(), year.view(), load, recovery));
+        appear(year.view(), false);
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("plain-scroll");
         HBox.setHgrow(scroll, Priority.ALWAYS);
@@ -205,15 +208,28 @@ public final class SeriesScreen implements StageView {
                                 report.days().size(),
                                 Math.round(report.total().seconds() / 60),
                                 DesktopText.of("series.series-screen.0f-different-moves", 100 * report.variety())));
-        for (Region part : new Region[] {filled, empty}) {
-            part.setVisible(part == filled != series.entries().isEmpty());
-            part.setManaged(part.isVisible());
-        }
+        boolean any = !series.entries().isEmpty();
+        appear(filled, any);
+        appear(whole, any);
+        appear(empty, !any);
         showChosen(read);
         recovery.show(report);
         remarks.getChildren().clear();
         read.problems().forEach(p -> remarks.getChildren().add(remark("✗ " + p, "problem")));
         report.remarks().forEach(r -> remarks.getChildren().add(remark("◆ " + r, "remark")));
+    }
+
+    /** From weeks to the whole year and back. */
+    private void turn() {
+        boolean wide = !year.view().isVisible();
+        appear(year.view(), wide);
+        appear(calendar.view(), !wide);
+        whole.setText(wide ? DesktopText.of("series.year.weeks") : DesktopText.of("series.year.show"));
+    }
+
+    private static void appear(Region part, boolean is) {
+        part.setVisible(is);
+        part.setManaged(is);
     }
 
     /** The calendar, and the chosen workout of it in full; the first where none is chosen. */
@@ -223,6 +239,7 @@ public final class SeriesScreen implements StageView {
             selected = read.entries().stream().findFirst().orElse(null);
         }
         calendar.show(read.report(), read.entries(), selected);
+        year.show(read.report(), read.entries(), selected);
         detail.getChildren().clear();
         if (selected != null) {
             detail(read.report().days().get(read.entries().indexOf(selected)), selected);

@@ -113,9 +113,12 @@ final class VerdictPage {
         VBox part = part(
                 DesktopText.of("shoot.verdict.say-again"),
                 lines.stream().map(VerdictPage::line).toList());
-        Button record = Buttons.quiet(DesktopText.of("shoot.verdict.say-now"), "verdict-say", () -> ways.say(lines));
+        Button record = Buttons.quiet(
+                DesktopText.of("shoot.verdict.say-now", lines.size()), "verdict-say", () -> ways.say(lines));
         record.setTooltip(new Tooltip(DesktopText.of("shoot.verdict.say-how")));
-        part.getChildren().add(1, record);
+        HBox head = new HBox(14, part.getChildren().get(0), record);
+        head.setAlignment(Pos.CENTER_LEFT);
+        part.getChildren().add(0, head);
         return part;
     }
 
