@@ -7,12 +7,15 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.GearItem;
 import app.nosegay.plan.check.GearList;
 import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.proof.PickUps;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * How a move was done the last time, in another workout.
@@ -22,28 +25,45 @@ import java.util.Objects;
  * @param each the length of the first of them
  * @param reps the rep target of the first; null when a clock ended it
  * @param gear what was used in the first
+ * @param missed lines of its intervals that were forgotten, late or wrong in the recording, as they should have been
  */
-public record LastTime(String workout, int sets, Length each, Integer reps, List<String> gear) {
+public record LastTime(String workout, int sets, Length each, Integer reps, List<String> gear, List<String> missed) {
+    /** More lines than this are not read beside a move. */
+    private static final int MOST_MISSED = 3;
+
     public LastTime {
         gear = List.copyOf(gear);
+        missed = List.copyOf(missed);
+    }
+
+    /**
+     * A workout that was made.
+     *
+     * @param missed what was to be said again when it was matched; nothing when it was not
+     */
+    public record Made(Timeline timeline, List<PickUps.Line> missed) {
+        public Made {
+            missed = List.copyOf(missed);
+        }
     }
 
     /** By the names of moves in the library; {@code workouts} with the newest first. */
-    public static Map<String, LastTime> of(List<Timeline> workouts, MoveLibrary library) {
+    public static Map<String, LastTime> of(List<Made> workouts, MoveLibrary library) {
         Map<String, LastTime> all = new HashMap<>();
-        for (Timeline workout : workouts) {
+        for (Made workout : workouts) {
             Map<String, LastTime> here = new HashMap<>();
-            workout.intervals().stream()
+            workout.timeline().intervals().stream()
                     .filter(i -> i.kind() == SegmentKind.WORK)
                     .forEach(i -> i.first()
                             .moves(library)
-                            .forEach(m -> here.merge(m.name(), first(workout, i, library), LastTime::andAgain)));
+                            .forEach(m -> here.merge(m.name(), one(workout, i, library), LastTime::andAgain)));
             here.forEach(all::putIfAbsent);
         }
         return all;
     }
 
-    private static LastTime first(Timeline workout, Interval interval, MoveLibrary library) {
+    private static LastTime one(Made made, Interval interval, MoveLibrary library) {
+        Timeline workout = made.timeline();
         Segment s = interval.first();
         // How heavy it is stands with what the workout announces.
         List<GearItem> announced = GearList.of(workout, library).announced();
@@ -54,14 +74,21 @@ public record LastTime(String workout, int sets, Length each, Integer reps, List
                         .orElse(g)
                         .shown())
                 .toList();
-        return new LastTime(workout.sheet().header().title(), 1, interval.length(), s.reps(), gear);
+        List<String> missed = made.missed().stream()
+                .filter(l -> l.interval().id().equals(interval.id()))
+                .map(PickUps.Line::say)
+                .toList();
+        return new LastTime(workout.sheet().header().title(), 1, interval.length(), s.reps(), gear, missed);
     }
 
     private static LastTime andAgain(LastTime first, LastTime again) {
-        return new LastTime(first.workout, first.sets + again.sets, first.each, first.reps, first.gear);
+        List<String> missed = Stream.concat(first.missed.stream(), again.missed.stream())
+                .distinct()
+                .toList();
+        return new LastTime(first.workout, first.sets + again.sets, first.each, first.reps, first.gear, missed);
     }
 
-    /** In one sentence. */
+    /** In one sentence, and another where something was missed. */
     public String words() {
         return CoreText.of(
                 "series.last-time.words",
@@ -70,6 +97,11 @@ public record LastTime(String workout, int sets, Length each, Integer reps, List
                 Objects.requireNonNullElse(reps, 0),
                 each.clock(),
                 gear.size(),
-                String.join(", ", gear));
+                String.join(", ", gear),
+                missed.size(),
+                missed.stream()
+                        .limit(MOST_MISSED)
+                        .map(line -> CoreText.of("series.last-time.quoted", line))
+                        .collect(Collectors.joining(" ")));
     }
 }

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Timeline;
+import app.nosegay.proof.PickUps;
+import app.nosegay.time.Length;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -54,10 +56,22 @@ class SeriesTest {
                 "title: New\ngear: kettlebell heavy\ncircuit A  rounds 3  work 0:40  rest 0:20\n  goblet squat\n");
         Timeline older = SampleSheets.timeline(
                 "title: Old\nsets B  sets 2  rest 0:30\n  goblet squat  reps 12\n  push-up  reps 10\n");
-        Map<String, LastTime> last = LastTime.of(List.of(newest, older), MoveLibrary.shipped());
+        Map<String, LastTime> last = LastTime.of(
+                List.of(new LastTime.Made(newest, List.of()), new LastTime.Made(older, missed(older))),
+                MoveLibrary.shipped());
         assertThat(last.get("goblet squat").words()).isEqualTo("Last time, in \"New\": 3 × 0:40, heavy kettlebell.");
-        assertThat(last.get("push-up").words()).isEqualTo("Last time, in \"Old\": 2 × 10 reps.");
+        assertThat(last.get("push-up").words())
+                .isEqualTo("Last time, in \"Old\": 2 × 10 reps."
+                        + " What was forgotten, late or wrong there: \"Hands on a wall.\"");
         assertThat(last).doesNotContainKey("squat");
+    }
+
+    /** The same line, forgotten in each set of push-ups. */
+    private static List<PickUps.Line> missed(Timeline timeline) {
+        return timeline.intervals().stream()
+                .filter(i -> "push-up".equals(i.first().move()))
+                .map(i -> new PickUps.Line(i, "Hands on a wall.", null, "", Length.ZERO))
+                .toList();
     }
 
     @Test

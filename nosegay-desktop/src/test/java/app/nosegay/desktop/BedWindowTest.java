@@ -79,6 +79,24 @@ class BedWindowTest extends DrivenWindow {
         assertThat(text("#last-time")).isEqualTo("Last time, in \"Older\": 2 × 0:30, heavy kettlebell.");
     }
 
+    /** What went wrong with a move in the recording of another workout is remembered when it is planned again. */
+    @Test
+    void whatWasSaidWrongTheLastTimeIsToldWithIt() throws Exception {
+        openWithTake("WEBVTT\n\n00:21.000 --> 00:22.500\nTen seconds left.\n");
+        until(() -> !programme().pickUps().lines().isEmpty());
+        String right = programme().pickUps().lines().get(0).say();
+        Path next = folder.resolve("next" + WorkoutFile.ENDING);
+        WorkoutFile.save(next, Workout.EMPTY.withSheet("circuit  rounds 2  work 0:40  rest 0:20\n  squat\n"));
+        interact(() -> shell.session().open(next));
+        until(() -> sheet().startsWith("circuit") && computed());
+        given("circuit  rounds 3  work 0:40  rest 0:20\n  squat\n", 2);
+        interact(() -> plan().tabs().show("move"));
+        waitFor("#last-time");
+        assertThat(text("#last-time"))
+                .startsWith("Last time, in \"Small\": 1 × 0:12")
+                .endsWith("What was forgotten, late or wrong there: \"" + right + "\"");
+    }
+
     @Test
     void aValueThatLeftTheWindowMeanwhileOpensNothing() throws Throwable {
         given("circuit  rounds 2  work 0:40  rest 0:20\ngoblet squat\n", 1);

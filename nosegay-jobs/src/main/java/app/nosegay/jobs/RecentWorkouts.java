@@ -3,10 +3,12 @@ package app.nosegay.jobs;
 import app.nosegay.files.InputFile;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.logbook.Logbook;
+import app.nosegay.media.Progress;
 import app.nosegay.plan.Balance;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.proof.PickUps;
 import app.nosegay.series.LastTime;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
@@ -20,6 +22,8 @@ import java.util.stream.Stream;
 /** The workouts that were open lately, the last one first: one path a line in the settings folder. */
 public final class RecentWorkouts {
     private static final int MOST = 12;
+    /** Matching a workout again takes half a second: as many as one remembers. */
+    private static final int MOST_LOOKED_AT = 4;
 
     private static final SharedFile<List<String>> FILE = new SharedFile<>(
             "recent.txt",
@@ -108,14 +112,36 @@ public final class RecentWorkouts {
                 missing);
     }
 
-    /** How moves were done in the other workouts that were open lately, by the names of moves. */
+    /** How moves were done in the other workouts that were open lately, by the names of moves, and what was missed with them. */
     public static Map<String, LastTime> lastTimes(Path but) throws IOException {
-        return LastTime.of(
-                read(MOST).stream()
-                        .filter(r -> !r.file().equals(but))
-                        .map(Recent::timeline)
-                        .toList(),
-                Libraries.current());
+        List<LastTime.Made> made = new ArrayList<>();
+        int looked = 0;
+        for (Recent recent : read(MOST)) {
+            if (!recent.file().equals(but)) {
+                boolean matched = recent.stage().compareTo(Stage.MATCHED) >= 0 && looked++ < MOST_LOOKED_AT;
+                made.add(new LastTime.Made(recent.timeline(), matched ? missed(recent.file()) : List.of()));
+            }
+        }
+        return LastTime.of(made, Libraries.current());
+    }
+
+    /** What is still to be said again in a workout whose takes have all been read; nothing in others: reading takes minutes. */
+    private static List<PickUps.Line> missed(Path file) {
+        try {
+            Workout workout = WorkoutFile.open(file);
+            Path folder = file.toAbsolutePath().getParent();
+            boolean kept = workout.takes().stream()
+                    .allMatch(t -> EvidenceCache.isKept(Media.resolved(folder, t.file()), folder));
+            return kept
+                    ? WorkoutMedia.read(workout, folder, Progress.NONE)
+                            .programme(workout)
+                            .pickUps()
+                            .lines()
+                    : List.of();
+        } catch (IOException e) {
+            FailureLog.note("recent", e);
+            return List.of();
+        }
     }
 
     /** The names of the moves of the other workouts that were open lately, so that not the same is done again. */
