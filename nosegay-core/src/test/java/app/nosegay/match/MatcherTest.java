@@ -7,7 +7,6 @@ import app.nosegay.cut.Cut;
 import app.nosegay.evidence.SyncTone;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
-import app.nosegay.match.features.MatchWeights;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -205,33 +204,6 @@ class MatcherTest {
     }
 
     @Test
-    void aTakeGoesOnWhereTheOneBeforeItBrokeOff() {
-        // Rounds are alike: the second file could be any of them but for the first one.
-        List<Double> first = new ArrayList<>();
-        List<Double> second = new ArrayList<>();
-        double cut = timeline.segment("a/squat/r3").orElseThrow().start().seconds();
-        double end = timeline.segment("a/plank/r3").orElseThrow().start().seconds();
-        for (double b : boundaries(0)) {
-            if (b > 0 && b < cut) {
-                first.add(b + 3);
-            } else if (b >= cut && b <= end) {
-                second.add(b - cut + 4);
-            }
-        }
-        TakeEvidence before = take(cut + 3, first);
-        TakeEvidence after = take(end - cut + 8, second);
-        TakeEvidence named = new TakeEvidence(
-                "u", "u.mp4", after.length(), List.of(), after.beeps(), Trace.NONE, Trace.NONE, null, List.of());
-        List<ShootLog> none = new ArrayList<>(java.util.Arrays.asList(null, null));
-        Match m = Matcher.match(timeline, List.of(before, named), none, List.of());
-        assertThat(m.segment("a/squat/r3").orElseThrow().take()).isEqualTo("u");
-        assertThat(m.segment("a/push-up/r3").orElseThrow().take()).isEqualTo("u");
-        assertThat(m.segment("a/squat/r1").orElseThrow().take()).isEqualTo("t");
-        assertThat(m.segment("a/plank/r2").orElseThrow().take()).isEqualTo("t");
-        assertThat(m.segment("a/plank/r3").orElseThrow().matched()).isFalse();
-    }
-
-    @Test
     void aLeftOutMoveIsMissing() {
         List<Double> beeps = new ArrayList<>();
         for (double b : boundaries(5)) {
@@ -320,31 +292,6 @@ class MatcherTest {
     }
 
     @Test
-    void aTakeThatStopsAndStartsIsMatchedAcrossItsParts() {
-        List<Double> all = boundaries(4);
-        double split = 4 + timeline.segments().get(7).start().seconds() + 1;
-        TakeEvidence a = take(split, all.stream().filter(b -> b < split).toList());
-        List<TakeEvidence.Beep> rest = all.stream()
-                .filter(b -> b >= split)
-                .map(b -> new TakeEvidence.Beep(Time.ofSeconds(b - split), Length.ofMillis(300), 1000, -20))
-                .toList();
-        TakeEvidence b = new TakeEvidence(
-                "u",
-                "u.mp4",
-                Length.ofSeconds(timeline.total().seconds() + 10 - split),
-                List.of(),
-                rest,
-                Trace.NONE,
-                Trace.NONE,
-                null,
-                List.of());
-        Match m = Matcher.match(timeline, List.of(a, b), Arrays.asList(null, null), List.of());
-        assertThat(m.segments().get(0).take()).isEqualTo("t");
-        assertThat(m.segments().get(m.segments().size() - 1).take()).isEqualTo("u");
-        assertThat(Cut.of(m).clips()).hasSize(2);
-    }
-
-    @Test
     void wordsAloneFindTheIntervals() {
         List<Caption> words = new ArrayList<>();
         for (Segment s : timeline.segments()) {
@@ -375,122 +322,5 @@ class MatcherTest {
         Assertions.assertTimeout(
                 Duration.ofSeconds(3),
                 () -> Matcher.match(long30, List.of(take), Arrays.asList((ShootLog) null), List.of()));
-    }
-
-    @Property(tries = 25)
-    void theSolverFindsWhatTryingEverythingFinds(@ForAll @IntRange(min = 1, max = 100_000) int seed) {
-        Random random = new Random(seed);
-        int bins = 26;
-        int n = 3;
-        int[] low = {0, 0, 2, 3};
-        int[] high = {bins - 3, bins - 1, bins - 1, bins - 1};
-        double[] planned = {4 + random.nextInt(4), 6, 5};
-        double[] cost = {0.4, 0.9, 0.6};
-        double[][] at = new double[n + 1][];
-        double[][] within = new double[n][bins + 1];
-        for (int k = 0; k <= n; k++) {
-            at[k] = random.doubles(high[k] - low[k] + 1, 0, 5).toArray();
-        }
-        for (int k = 0; k < n; k++) {
-            for (int b = 1; b <= bins; b++) {
-                within[k][b] = within[k][b - 1] + random.nextGaussian() * 0.3;
-            }
-        }
-        double best = Double.NEGATIVE_INFINITY;
-        for (int a = low[0]; a <= high[0]; a++) {
-            for (int b = Math.max(a, low[1]); b <= high[1]; b++) {
-                for (int c = Math.max(b, low[2]); c <= high[2]; c++) {
-                    for (int d = Math.max(c, low[3]); d <= high[3]; d++) {
-                        int[] t = {a, b, c, d};
-                        double score = at[0][a - low[0]];
-                        for (int k = 0; k < n; k++) {
-                            score += within[k][t[k + 1]]
-                                    - within[k][t[k]]
-                                    + at[k + 1][t[k + 1] - low[k + 1]]
-                                    - price(t[k + 1] - t[k], planned[k], cost[k]);
-                        }
-                        best = Math.max(best, score);
-                    }
-                }
-            }
-        }
-        double[][] m = new BoundarySolver(low, high, planned, cost, at, (k, b) -> within[k][b]).maxMarginals();
-        for (double[] row : m) {
-            assertThat(Arrays.stream(row).max().orElseThrow())
-                    .isCloseTo(best, org.assertj.core.data.Offset.offset(1e-6));
-        }
-    }
-
-    private static double price(int length, double planned, double cost) {
-        double off = length - planned;
-        double price = off >= 0 ? Math.min(off * cost, MatchWeights.MOST_FOR_LONGER) : -off * cost;
-        return length == 0 ? Math.min(price, MatchWeights.LEFT_OUT) : price;
-    }
-
-    @Test
-    void aSetBrokenOffAndBegunAgainIsFoundWithItsFirstTry() {
-        Segment set = timeline.segment("a/push-up/r2").orElseThrow();
-        double broken = 4 + set.start().seconds() + 18;
-        List<Double> beeps = new ArrayList<>();
-        for (double b : boundaries(4)) {
-            beeps.add(b > broken ? b + 25 : b);
-        }
-        beeps.add(4 + set.start().seconds() + 25);
-        List<Caption> words = List.of(new Caption(
-                Time.ofSeconds(broken + 0.5), Time.ofSeconds(broken + 2), "Sorry, let me start that again."));
-        Match m = match(take(timeline.total().seconds() + 40, beeps).withWords(words));
-        Match.Placed p = m.segment("a/push-up/r2").orElseThrow();
-        assertThat(p.start().seconds())
-                .isBetween(4 + set.start().seconds() + 24.9, 4 + set.start().seconds() + 25.1);
-        assertThat(p.others()).hasSize(1);
-        assertThat(p.others().get(0).kind()).isEqualTo("repeat");
-        assertThat(m.unplanned()).extracting(Match.Unplanned::kind).containsExactly("fluff");
-    }
-
-    @Test
-    void aRetakeOfOneSegmentIsChosenForThatOneAlone() {
-        TakeEvidence whole = take(timeline.total().seconds() + 20, boundaries(5));
-        Segment set = timeline.segment("a/push-up/r2").orElseThrow();
-        TakeEvidence again = new TakeEvidence(
-                "u",
-                "u.mp4",
-                Length.ofSeconds(50),
-                List.of(),
-                List.of(3.0, 43.0).stream()
-                        .map(b -> new TakeEvidence.Beep(Time.ofSeconds(b), Length.ofMillis(300), 1000, -20))
-                        .toList(),
-                Trace.NONE,
-                Trace.NONE,
-                null,
-                List.of());
-        ShootLog log = new ShootLog(
-                SHEET,
-                3,
-                Time.zero(),
-                null,
-                List.of(new ShootLog.Entry(set.id(), new Span<>(Time.ofSeconds(3), Time.ofSeconds(43)))));
-        Match m = Matcher.match(timeline, List.of(whole, again), Arrays.asList(null, log), List.of());
-        assertThat(m.segment(set.id()).orElseThrow().take()).isEqualTo("u");
-        assertThat(m.segment(set.id()).orElseThrow().reason()).contains("the last one made");
-        assertThat(m.segment(set.id()).orElseThrow().others()).hasSize(1);
-        assertThat(m.segments().stream().filter(p -> "t".equals(p.take())))
-                .hasSize(timeline.segments().size() - 1);
-        Match forced = Matcher.match(
-                timeline,
-                List.of(),
-                List.of(whole, again),
-                Arrays.asList(null, log),
-                List.of(),
-                java.util.Map.of(set.id(), "t"));
-        assertThat(forced.segment(set.id()).orElseThrow().take()).isEqualTo("t");
-    }
-
-    @Test
-    void somethingElseIsSaidToBeSomethingElse() {
-        List<Caption> words = List.of(
-                new Caption(Time.ofSeconds(3), Time.ofSeconds(6), "Today we repot the tomatoes and talk about frost."));
-        Match m = match(take(640, List.of()).withWords(words));
-        assertThat(m.takes().get(0).foreign()).isTrue();
-        assertThat(m.segments()).noneMatch(Match.Placed::matched);
     }
 }

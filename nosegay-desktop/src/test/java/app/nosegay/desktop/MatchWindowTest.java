@@ -5,16 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.cut.LengthRule;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.library.CueKind;
 import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import app.nosegay.workout.Workout;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.Node;
@@ -22,8 +17,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
@@ -210,43 +203,6 @@ class MatchWindowTest extends DrivenWindow {
         return m.find() ? 60 * Double.parseDouble(m.group(1)) + Double.parseDouble(m.group(2)) : 1e9;
     }
 
-    @Test
-    void anotherTakeOfAnIntervalIsUsed() throws Exception {
-        Files.copy(take("take-1.mp4", 0, 56), folder.resolve("one.mp4"));
-        Files.copy(take("again.mp4", 0, 55), folder.resolve("two.mp4"));
-        Path file = folder.resolve("twice" + WorkoutFile.ENDING);
-        List<Workout.TakeRef> two = List.of(
-                new Workout.TakeRef("take-1", "one.mp4", Files.size(folder.resolve("one.mp4")), 56, "", null, null),
-                new Workout.TakeRef("take-2", "two.mp4", Files.size(folder.resolve("two.mp4")), 55, "", null, null));
-        List<Pin> pins = List.of(
-                new Pin("a/squat", false, "take-1", Time.ofSeconds(13)),
-                new Pin("a/squat", true, "take-1", Time.ofSeconds(25)),
-                new Pin("a/squat", false, "take-2", Time.ofSeconds(13)),
-                new Pin("a/squat", true, "take-2", Time.ofSeconds(25)));
-        WorkoutFile.save(file, new Workout(SHEET, two, pins));
-        interact(() -> shell.session().open(file));
-        until(() -> programme() != null
-                && programme().match().takes().size() == 2
-                && !shell.session().jobs().isRunning());
-        ListView<?> score = onLine(1);
-        String used = programme().match().segment("a/squat").orElseThrow().take();
-        push(KeyCode.U);
-        until(() -> !programme().match().segment("a/squat").orElseThrow().take().equals(used));
-        assertThat(shell.session().undoName()).contains("use another take of Squat");
-        clickOn("#undo");
-        until(() -> programme().match().segment("a/squat").orElseThrow().take().equals(used));
-        interact(() -> {
-            score.requestFocus();
-            score.getSelectionModel().select(1);
-        });
-        push(KeyCode.J);
-        assertThat(score.getSelectionModel().getSelectedIndex()).isEqualTo(2);
-        push(KeyCode.K);
-        assertThat(score.getSelectionModel().getSelectedIndex()).isEqualTo(1);
-        push(KeyCode.F);
-        until(() -> lookup("#score-order").queryComboBox().getSelectionModel().getSelectedIndex() > 0);
-    }
-
     /** The end is told by hand 8 s before the recording's: what is behind it is offered to be cut. */
     @Test
     void aCutIsKeptMovedAndPlayed() throws Exception {
@@ -288,61 +244,6 @@ class MatchWindowTest extends DrivenWindow {
         assertThat(cuts.getSelectionModel().getSelectedIndex()).isZero();
         push(KeyCode.ENTER);
         until(() -> text("#now-at").startsWith("after the end"));
-    }
-
-    @Test
-    void everyTryOfAnIntervalIsShownAndPlays() throws Exception {
-        openWithTake();
-        clickOn("#stage-match");
-        ListView<?> score = lookup("#score").queryListView();
-        interact(() -> score.getSelectionModel().select(1));
-        clickOn("#match-tab-takes");
-        until(() -> text("#takes-heading").equals("Squat was done once."));
-        until(() -> lookup("#tries .picture .image-view").tryQuery().isPresent()
-                && lookup("#tries .image-view").queryAs(ImageView.class).getImage() != null);
-        Image before = lookup("#tries .image-view").queryAs(ImageView.class).getImage();
-        clickOn("Play");
-        until(() -> lookup("#tries .image-view").queryAs(ImageView.class).getImage() != before);
-        interact(() -> score.getSelectionModel().select(3));
-        until(() -> text("#takes-heading").equals("Push-up was done once."));
-    }
-
-    /** A camera that began a new file in the middle of the squats. */
-    @Test
-    void aSetCutByTheCameraIsWholeWhenTheTakesAreJoined() throws Exception {
-        Files.copy(take("a.mp4", 0, 20), folder.resolve("a.mp4"));
-        Files.copy(take("b.mp4", 20, 56), folder.resolve("b.mp4"));
-        Path file = folder.resolve("cut" + WorkoutFile.ENDING);
-        List<Workout.TakeRef> two = List.of(
-                new Workout.TakeRef("take-1", "a.mp4", Files.size(folder.resolve("a.mp4")), 20, "", null, null),
-                new Workout.TakeRef("take-2", "b.mp4", Files.size(folder.resolve("b.mp4")), 36, "", null, null));
-        // The end of the squats, told by hand, is 5 s into the second file.
-        List<Pin> pins = List.of(
-                new Pin("a/squat", false, "take-1", Time.ofSeconds(13)),
-                new Pin("a/push-up", false, "take-2", Time.ofSeconds(11)));
-        WorkoutFile.save(file, new Workout(SHEET, two, pins));
-        interact(() -> shell.session().open(file));
-        until(() -> programme() != null
-                && programme().match().takes().size() == 2
-                && !shell.session().jobs().isRunning());
-        clickOn("#stage-match");
-        interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
-        clickOn("#match-tab-takes");
-        until(() -> text("#takes-heading").contains("new file in the middle of Squat"));
-        clickOn("#join");
-        until(() -> programme().match().takes().size() == 1
-                && !shell.session().jobs().isRunning());
-        assertThat(shell.session().workout().takes().get(0).file()).isEqualTo("a-joined.mp4");
-        assertThat(shell.session().workout().takes().get(0).seconds()).isBetween(55.8, 56.2);
-        assertThat(programme()
-                        .match()
-                        .segment("a/push-up")
-                        .orElseThrow()
-                        .start()
-                        .seconds())
-                .isBetween(30.9, 31.1);
-        push(KeyCode.CONTROL, KeyCode.Z);
-        until(() -> programme().match().takes().size() == 2);
     }
 
     @Test
@@ -424,103 +325,6 @@ class MatchWindowTest extends DrivenWindow {
         assertThat(programme().match().segments().get(1).startPinned()).isTrue();
         push(KeyCode.CONTROL, KeyCode.Z);
         until(() -> programme().workout().pins().contains(end));
-    }
-
-    @Test
-    void theScoreFoldsByBlock() throws Exception {
-        openWithTake();
-        clickOn("#stage-match");
-        ListView<?> score = lookup("#score").queryListView();
-        int lines = score.getItems().size();
-        interact(() -> {
-            score.requestFocus();
-            score.getSelectionModel().select(1);
-        });
-        push(KeyCode.F);
-        until(() -> score.getItems().size() == 3);
-        assertThat(score.getItems()).allMatch(row -> row.toString().startsWith("ScoreFold"));
-        interact(() -> score.getSelectionModel().select(1));
-        push(KeyCode.F);
-        until(() -> score.getItems().size() == 6);
-        push(KeyCode.J);
-        until(() -> text("#now-at").startsWith("Squat"));
-        push(KeyCode.F);
-        until(() -> score.getItems().size() == 3);
-        interact(
-                () -> lookup("#score-order").queryComboBox().getSelectionModel().select(0));
-        until(() -> score.getItems().size() == lines);
-    }
-
-    /** Of each shown line of the Score: its height, by what is said of it. */
-    private List<Double> heights(String spoken) {
-        return lookup("#score .list-cell").queryAll().stream()
-                .map(n -> (javafx.scene.control.ListCell<?>) n)
-                .filter(c -> c.getGraphic() != null && c.getAccessibleText().startsWith(spoken))
-                .map(c -> ((javafx.scene.layout.Region) c.getGraphic()).getPrefHeight())
-                .toList();
-    }
-
-    @Test
-    void aRestIsThinUntilItIsOpenedAndEveryLineIsOnTheMap() throws Exception {
-        openWithTake();
-        clickOn("#stage-match");
-        ListView<?> score = lookup("#score").queryListView();
-        until(() -> heights("Rest").size() > 0);
-        double work = heights("Squat").get(0);
-        assertThat(heights("Rest")).allMatch(h -> h < work / 2);
-        int rest = 0;
-        while (!score.getItems().get(rest).toString().contains("kind=REST")) {
-            rest++;
-        }
-        int at = rest;
-        interact(() -> {
-            score.requestFocus();
-            score.getSelectionModel().select(at);
-        });
-        push(KeyCode.F);
-        until(() -> heights("Rest").stream().anyMatch(h -> h == work));
-        push(KeyCode.F);
-        until(() -> heights("Rest").stream().allMatch(h -> h < work / 2));
-        interact(
-                () -> lookup("#score-order").queryComboBox().getSelectionModel().select(1));
-        until(() -> heights("Rest").stream().allMatch(h -> h == work));
-        // The map takes one to any line: the first is at its top.
-        Node map = lookup("#score-map").query();
-        javafx.geometry.Bounds bounds = map.localToScreen(map.getBoundsInLocal());
-        clickOn(bounds.getMinX() + 10, bounds.getMinY() + 3);
-        until(() -> score.getSelectionModel().getSelectedIndex() == 0);
-    }
-
-    @Test
-    void theMarksAreExplainedAndAPlayheadGoesThroughTheLine() throws Exception {
-        openWithTake();
-        clickOn("#stage-match");
-        assertThat(lookup("#score-legend").query().isVisible()).isFalse();
-        clickOn("#score-explain");
-        until(() -> lookup("#score-legend").query().isVisible());
-        assertThat(lookup("set by hand").tryQuery()).isPresent();
-        clickOn("#score-explain");
-        until(() -> !lookup("#score-legend").query().isVisible());
-        ListView<?> score = lookup("#score").queryListView();
-        interact(() -> {
-            score.requestFocus();
-            score.getSelectionModel().select(1);
-        });
-        push(KeyCode.SPACE);
-        double[] first = {Double.NaN};
-        until(() -> playhead().isPresent());
-        first[0] = playhead().orElseThrow();
-        until(() -> playhead().orElse(0.0) > first[0]);
-        push(KeyCode.SPACE);
-        until(() -> playhead().isEmpty());
-    }
-
-    /** Where the playhead is in the line that plays. */
-    private java.util.Optional<Double> playhead() {
-        return lookup(".playhead").queryAll().stream()
-                .filter(Node::isVisible)
-                .map(n -> ((javafx.scene.shape.Line) n).getStartX())
-                .findFirst();
     }
 
     @Test

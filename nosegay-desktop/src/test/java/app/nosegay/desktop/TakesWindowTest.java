@@ -1,0 +1,147 @@
+package app.nosegay.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.jobs.WorkoutFile;
+import app.nosegay.match.Pin;
+import app.nosegay.time.Time;
+import app.nosegay.workout.Workout;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.scene.Node;
+import javafx.scene.control.ListView;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** Several takes and tries of one interval, in the real window. */
+class TakesWindowTest extends DrivenWindow {
+
+    /** The cell that shows a line of the Score; cells come in no order. */
+    private Node line(int index) {
+        return lookup("#score .list-cell").queryAll().stream()
+                .filter(n -> ((javafx.scene.control.ListCell<?>) n).getIndex() == index && n.isVisible())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private double start(String segment) {
+        return programme().match().segment(segment).orElseThrow().start().seconds();
+    }
+
+    private double end(String segment) {
+        return programme().match().segment(segment).orElseThrow().end().seconds();
+    }
+
+    /** Goes to a line of the Score and gives the keyboard to it. */
+    private ListView<?> onLine(int index) {
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").queryListView();
+        interact(() -> {
+            score.getSelectionModel().select(index);
+            score.requestFocus();
+        });
+        return score;
+    }
+
+    private static double seconds(String nowAt) {
+        Matcher m = Pattern.compile("(\\d+):(\\d+(?:\\.\\d+)?)").matcher(nowAt);
+        return m.find() ? 60 * Double.parseDouble(m.group(1)) + Double.parseDouble(m.group(2)) : 1e9;
+    }
+
+    @Test
+    void anotherTakeOfAnIntervalIsUsed() throws Exception {
+        Files.copy(take("take-1.mp4", 0, 56), folder.resolve("one.mp4"));
+        Files.copy(take("again.mp4", 0, 55), folder.resolve("two.mp4"));
+        Path file = folder.resolve("twice" + WorkoutFile.ENDING);
+        List<Workout.TakeRef> two = List.of(
+                new Workout.TakeRef("take-1", "one.mp4", Files.size(folder.resolve("one.mp4")), 56, "", null, null),
+                new Workout.TakeRef("take-2", "two.mp4", Files.size(folder.resolve("two.mp4")), 55, "", null, null));
+        List<Pin> pins = List.of(
+                new Pin("a/squat", false, "take-1", Time.ofSeconds(13)),
+                new Pin("a/squat", true, "take-1", Time.ofSeconds(25)),
+                new Pin("a/squat", false, "take-2", Time.ofSeconds(13)),
+                new Pin("a/squat", true, "take-2", Time.ofSeconds(25)));
+        WorkoutFile.save(file, new Workout(SHEET, two, pins));
+        interact(() -> shell.session().open(file));
+        until(() -> programme() != null
+                && programme().match().takes().size() == 2
+                && !shell.session().jobs().isRunning());
+        ListView<?> score = onLine(1);
+        String used = programme().match().segment("a/squat").orElseThrow().take();
+        push(KeyCode.U);
+        until(() -> !programme().match().segment("a/squat").orElseThrow().take().equals(used));
+        assertThat(shell.session().undoName()).contains("use another take of Squat");
+        clickOn("#undo");
+        until(() -> programme().match().segment("a/squat").orElseThrow().take().equals(used));
+        interact(() -> {
+            score.requestFocus();
+            score.getSelectionModel().select(1);
+        });
+        push(KeyCode.J);
+        assertThat(score.getSelectionModel().getSelectedIndex()).isEqualTo(2);
+        push(KeyCode.K);
+        assertThat(score.getSelectionModel().getSelectedIndex()).isEqualTo(1);
+        push(KeyCode.F);
+        until(() -> lookup("#score-order").queryComboBox().getSelectionModel().getSelectedIndex() > 0);
+    }
+
+    @Test
+    void everyTryOfAnIntervalIsShownAndPlays() throws Exception {
+        openWithTake();
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").queryListView();
+        interact(() -> score.getSelectionModel().select(1));
+        clickOn("#match-tab-takes");
+        until(() -> text("#takes-heading").equals("Squat was done once."));
+        until(() -> lookup("#tries .picture .image-view").tryQuery().isPresent()
+                && lookup("#tries .image-view").queryAs(ImageView.class).getImage() != null);
+        Image before = lookup("#tries .image-view").queryAs(ImageView.class).getImage();
+        clickOn("Play");
+        until(() -> lookup("#tries .image-view").queryAs(ImageView.class).getImage() != before);
+        interact(() -> score.getSelectionModel().select(3));
+        until(() -> text("#takes-heading").equals("Push-up was done once."));
+    }
+
+    /** A camera that began a new file in the middle of the squats. */
+    @Test
+    void aSetCutByTheCameraIsWholeWhenTheTakesAreJoined() throws Exception {
+        Files.copy(take("a.mp4", 0, 20), folder.resolve("a.mp4"));
+        Files.copy(take("b.mp4", 20, 56), folder.resolve("b.mp4"));
+        Path file = folder.resolve("cut" + WorkoutFile.ENDING);
+        List<Workout.TakeRef> two = List.of(
+                new Workout.TakeRef("take-1", "a.mp4", Files.size(folder.resolve("a.mp4")), 20, "", null, null),
+                new Workout.TakeRef("take-2", "b.mp4", Files.size(folder.resolve("b.mp4")), 36, "", null, null));
+        // The end of the squats, told by hand, is 5 s into the second file.
+        List<Pin> pins = List.of(
+                new Pin("a/squat", false, "take-1", Time.ofSeconds(13)),
+                new Pin("a/push-up", false, "take-2", Time.ofSeconds(11)));
+        WorkoutFile.save(file, new Workout(SHEET, two, pins));
+        interact(() -> shell.session().open(file));
+        until(() -> programme() != null
+                && programme().match().takes().size() == 2
+                && !shell.session().jobs().isRunning());
+        clickOn("#stage-match");
+        interact(() -> lookup("#score").queryListView().getSelectionModel().select(1));
+        clickOn("#match-tab-takes");
+        until(() -> text("#takes-heading").contains("new file in the middle of Squat"));
+        clickOn("#join");
+        until(() -> programme().match().takes().size() == 1
+                && !shell.session().jobs().isRunning());
+        assertThat(shell.session().workout().takes().get(0).file()).isEqualTo("a-joined.mp4");
+        assertThat(shell.session().workout().takes().get(0).seconds()).isBetween(55.8, 56.2);
+        assertThat(programme()
+                        .match()
+                        .segment("a/push-up")
+                        .orElseThrow()
+                        .start()
+                        .seconds())
+                .isBetween(30.9, 31.1);
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme().match().takes().size() == 2);
+    }
+}
