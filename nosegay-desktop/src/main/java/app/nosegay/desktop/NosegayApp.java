@@ -43,7 +43,11 @@ public final class NosegayApp extends Application {
             case "demo" -> openDemo(shell, Path.of(file));
             case "screenshots" -> {
                 String kept = System.getProperty("nosegay.demo");
-                Path folder = kept == null ? Files.createTempDirectory("nosegay-pictures") : Path.of(kept);
+                // The folder's name is to be read in the pictures.
+                Path folder = kept == null
+                        ? Files.createDirectory(
+                                Files.createTempDirectory("nosegay-pictures").resolve("workouts"))
+                        : Path.of(kept);
                 Files.createDirectories(Path.of(file));
                 new Photographer(shell, folder, Path.of(file)).start();
             }

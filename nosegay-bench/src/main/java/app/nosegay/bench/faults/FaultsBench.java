@@ -101,7 +101,7 @@ public final class FaultsBench {
     /** Random actions. */
     public void actions(Duration length, long seed) throws Exception {
         System.setProperty("nosegay.home", folder.resolve("home").toString());
-        RandomActions acting = RandomActions.inAWindow(workout(), length, seed);
+        RandomActions acting = RandomActions.inAWindow(workout(), length, 0, seed);
         out.printf("%d random actions in %d s%n", acting.actions(), length.toSeconds());
         faults(acting.faults());
     }

@@ -77,8 +77,8 @@ public final class RandomActions {
         return faults;
     }
 
-    /** Opens a window of its own on {@code workout}, acts for that long and closes it. */
-    public static RandomActions inAWindow(Path workout, Duration length, long seed) throws Exception {
+    /** Opens a window of its own on {@code workout}, acts for that long, and at least so often, and closes it. */
+    public static RandomActions inAWindow(Path workout, Duration length, int least, long seed) throws Exception {
         FailureLog.install();
         CountDownLatch up = new CountDownLatch(1);
         try {
@@ -95,7 +95,7 @@ public final class RandomActions {
         });
         RandomActions acting = new RandomActions(shell, seed);
         acting.settle();
-        acting.act(length);
+        acting.act(length, least);
         onFx(() -> {
             shell.close();
             shell.root().getScene().getWindow().hide();
@@ -118,11 +118,11 @@ public final class RandomActions {
         return shell.session();
     }
 
-    /** Acts for {@code length}, then goes back to the start by undo and looks at what came of it. */
-    public void act(Duration length) throws Exception {
+    /** Acts for {@code length}, longer where fewer than {@code least} things were done by then, then goes back to the start by undo and looks at what came of it. */
+    public void act(Duration length, int least) throws Exception {
         Workout first = onFx(() -> session().workout());
         long until = System.nanoTime() + length.toNanos();
-        while (System.nanoTime() < until) {
+        while (System.nanoTime() < until || actions < least) {
             try {
                 onFx(() -> {
                     one();
