@@ -95,7 +95,7 @@ public final class Photographer {
         steps.add(new Step(() -> pick("library", "#moves", 4), () -> true, "library"));
         steps.add(new Step(this::series, () -> true, "series"));
         steps.add(new Step(this::logbook, () -> true, "logbook"));
-        steps.add(new Step(this::ways, () -> true, "plan-ways"));
+        steps.add(new Step(this::ways, () -> isFilled("#offers"), "plan-ways"));
         Timeline clock = new Timeline(new KeyFrame(LOOK_EVERY, e -> look()));
         clock.setCycleCount(Timeline.INDEFINITE);
         steps.peek().begin().run();
@@ -108,6 +108,12 @@ public final class Photographer {
         return node != null
                 && node.lookupAll("*").stream()
                         .anyMatch(n -> n instanceof ImageView picture && picture.getImage() != null);
+    }
+
+    /** Whether a list in the window shows something. */
+    private boolean isFilled(String list) {
+        return shell.root().lookup(list) instanceof ListView<?> view
+                && !view.getItems().isEmpty();
     }
 
     /** Goes to a stage and selects a line of its list. */
