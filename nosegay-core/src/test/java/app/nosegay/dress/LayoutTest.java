@@ -1,5 +1,9 @@
 package app.nosegay.dress;
 
+import static app.nosegay.dress.LayoutSamples.COLUMNS;
+import static app.nosegay.dress.LayoutSamples.ROWS;
+import static app.nosegay.dress.LayoutSamples.layout;
+import static app.nosegay.dress.LayoutSamples.occupancy;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.dress.Layout.Anchor;
@@ -19,38 +23,6 @@ import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
 class LayoutTest {
-    private static final int COLUMNS = 32;
-    private static final int ROWS = 18;
-
-    /** Somebody at these columns all the time. */
-    private static OccupancyMap occupancy(int from, int to) {
-        float[] presence = new float[COLUMNS * ROWS];
-        for (int y = 0; y < ROWS; y++) {
-            for (int x = from; x < to; x++) {
-                presence[y * COLUMNS + x] = 1;
-            }
-        }
-        return new OccupancyMap(COLUMNS, ROWS, presence, new float[COLUMNS * ROWS], new float[COLUMNS * ROWS]);
-    }
-
-    private static Layout.Stretch stretch(int i, OccupancyMap occupancy) {
-        return new Layout.Stretch(
-                "b/m" + i,
-                "b",
-                new Span<>(Time.ofSeconds(10 * i), Time.ofSeconds(10 * i + 10)),
-                EnumSet.allOf(Group.class),
-                new Layout.Needs(true, true, true, 470, 196),
-                List.of(),
-                occupancy);
-    }
-
-    private static Layout layout(List<OccupancyMap> occupancies, Frame frame, DressNotes notes) {
-        List<Layout.Stretch> stretches = new ArrayList<>();
-        for (int i = 0; i < occupancies.size(); i++) {
-            stretches.add(stretch(i, occupancies.get(i)));
-        }
-        return Layout.of(stretches, frame, notes);
-    }
 
     @Test
     void withNobodyInTheWayEverythingHasItsUsualCorner() {

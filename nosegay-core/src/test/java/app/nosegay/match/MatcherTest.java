@@ -1,12 +1,17 @@
 package app.nosegay.match;
 
+import static app.nosegay.match.SmallTakes.SHEET;
+import static app.nosegay.match.SmallTakes.TIMELINE;
+import static app.nosegay.match.SmallTakes.boundaries;
+import static app.nosegay.match.SmallTakes.match;
+import static app.nosegay.match.SmallTakes.take;
+import static app.nosegay.match.SmallTakes.words;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.cut.Cut;
 import app.nosegay.evidence.SyncTone;
 import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.evidence.Trace;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -27,17 +32,6 @@ import org.junit.jupiter.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 class MatcherTest {
-    private static final String SHEET =
-            "title: T\ntalk Hi  0:20\ncircuit A  rounds 3  work 0:40  rest 0:20\n  squat\n  push-up\n  plank\ntalk Bye  0:10\n";
-    private final Timeline timeline = SampleSheets.timeline(SHEET);
-
-    private static TakeEvidence take(double seconds, List<Double> beeps) {
-        List<TakeEvidence.Beep> onsets = beeps.stream()
-                .map(b -> new TakeEvidence.Beep(Time.ofSeconds(b), Length.ofMillis(300), 1000, -20))
-                .toList();
-        return new TakeEvidence(
-                "t", "t.mp4", Length.ofSeconds(seconds), List.of(), onsets, Trace.NONE, Trace.NONE, null, List.of());
-    }
 
     private static TakeEvidence withTones(TakeEvidence take, List<TakeEvidence.Tone> tones) {
         return new TakeEvidence(
@@ -52,29 +46,15 @@ class MatcherTest {
                 take.words());
     }
 
-    /** A beep at each planned boundary, the workout starting at {@code start}. */
-    private List<Double> boundaries(double start) {
-        List<Double> at = new ArrayList<>();
-        timeline.segments().forEach(s -> at.add(start + s.start().seconds()));
-        at.add(start + timeline.total().seconds());
-        return at;
-    }
-
-    private Match match(TakeEvidence take, Pin... pins) {
-        List<ShootLog> none = new ArrayList<>();
-        none.add(null);
-        return Matcher.match(timeline, List.of(take), none, List.of(pins));
-    }
-
     @Property(tries = 40)
     void beepsPlaceEveryBoundaryWhereverTheTakeStarts(@ForAll @IntRange(min = 0, max = 60) int start) {
-        Match m = match(take(timeline.total().seconds() + start + 20, boundaries(start)));
+        Match m = match(take(TIMELINE.total().seconds() + start + 20, boundaries(start)));
         for (int k = 0; k < m.segments().size(); k++) {
             Match.Placed p = m.segments().get(k);
             assertThat(p.start().seconds())
                     .isBetween(
-                            start + timeline.segments().get(k).start().seconds() - 0.01,
-                            start + timeline.segments().get(k).start().seconds() + 0.01);
+                            start + TIMELINE.segments().get(k).start().seconds() - 0.01,
+                            start + TIMELINE.segments().get(k).start().seconds() + 0.01);
             assertThat(p.doubt()).isLessThan(0.35);
         }
     }
@@ -117,10 +97,10 @@ class MatcherTest {
                 beeps.add(20 + random.nextDouble() * 500);
             }
             beeps.sort(Double::compare);
-            Match m = match(take(timeline.total().seconds() + 30, beeps));
+            Match m = match(take(TIMELINE.total().seconds() + 30, beeps));
             for (int k = 0; k < m.segments().size(); k++) {
                 Match.Placed p = m.segments().get(k);
-                double planned = 7 + timeline.segments().get(k).start().seconds();
+                double planned = 7 + TIMELINE.segments().get(k).start().seconds();
                 right += p.matched() && Math.abs(p.start().seconds() - planned) < 0.15 ? 1 : 0;
                 all++;
             }
@@ -137,12 +117,12 @@ class MatcherTest {
             inRest.add(b > 130 ? b + 17 : b);
             inWork.add(b > 150 ? b + 17 : b);
         }
-        Match m = match(take(timeline.total().seconds() + 40, inRest));
+        Match m = match(take(TIMELINE.total().seconds() + 40, inRest));
         assertThat(m.segments())
                 .allSatisfy(p -> assertThat(p.drift().abs().seconds()).isLessThan(0.2));
         assertThat(m.unplanned()).hasSize(1);
         assertThat(m.unplanned().get(0).span().length().seconds()).isBetween(16.8, 17.2);
-        Match longer = match(take(timeline.total().seconds() + 40, inWork));
+        Match longer = match(take(TIMELINE.total().seconds() + 40, inWork));
         assertThat(longer.segment("a/plank/r1").orElseThrow().drift().seconds()).isBetween(16.8, 17.2);
     }
 
@@ -151,7 +131,7 @@ class MatcherTest {
     void theWorkoutBeginsWhereTheFirstWordIsSaid() {
         List<Double> beeps = new ArrayList<>();
         boundaries(14).stream().filter(b -> b > 20).forEach(beeps::add);
-        TakeEvidence silent = take(timeline.total().seconds() + 30, beeps);
+        TakeEvidence silent = take(TIMELINE.total().seconds() + 30, beeps);
         // Four seconds of talk more than planned, after ten of silence.
         TakeEvidence greeted = silent.withWords(
                 List.of(new Caption(Time.ofSeconds(10), Time.ofSeconds(12), "hello and welcome to my kitchen")));
@@ -162,14 +142,14 @@ class MatcherTest {
 
     @Test
     void aRestPinnedAtBothEndsIsOneRestHoweverLong() {
-        Segment rest = timeline.segments().stream()
+        Segment rest = TIMELINE.segments().stream()
                 .filter(s -> s.kind() == SegmentKind.REST)
                 .findFirst()
                 .orElseThrow();
         double from = rest.start().seconds() + 5;
         double to = from + rest.duration().seconds() + 18;
         Match m = match(
-                take(timeline.total().seconds() + 40, List.of()),
+                take(TIMELINE.total().seconds() + 40, List.of()),
                 new Pin(rest.id(), false, "t", Time.ofSeconds(from)),
                 new Pin(rest.id(), true, "t", Time.ofSeconds(to)));
         Match.Placed p = m.segment(rest.id()).orElseThrow();
@@ -199,30 +179,26 @@ class MatcherTest {
         assertThat(m.segments().get(3).start().seconds()).isBetween(82.5, 85.5);
     }
 
-    private static Caption words(double at, String text) {
-        return new Caption(Time.ofSeconds(at), Time.ofSeconds(at + 2.5), text);
-    }
-
     @Test
     void aLeftOutMoveIsMissing() {
         List<Double> beeps = new ArrayList<>();
         for (double b : boundaries(5)) {
             // The second push-up set and the rest behind it never happen: 60 s less from there.
             double from =
-                    5 + timeline.segment("a/push-up/r2").orElseThrow().start().seconds();
+                    5 + TIMELINE.segment("a/push-up/r2").orElseThrow().start().seconds();
             if (b <= from) {
                 beeps.add(b);
             } else if (b >= from + 60) {
                 beeps.add(b - 60);
             }
         }
-        Match m = match(take(timeline.total().seconds() - 50, beeps));
+        Match m = match(take(TIMELINE.total().seconds() - 50, beeps));
         assertThat(m.segments().stream().filter(p -> !p.matched()).count()).isBetween(1L, 2L);
         Match.Placed last = m.segments().get(m.segments().size() - 1);
         assertThat(last.end().seconds())
                 .isBetween(
-                        5 + timeline.total().seconds() - 60.1,
-                        5 + timeline.total().seconds() - 59.9);
+                        5 + TIMELINE.total().seconds() - 60.1,
+                        5 + TIMELINE.total().seconds() - 59.9);
     }
 
     @Test
@@ -233,26 +209,26 @@ class MatcherTest {
 
     @Test
     void aPinNeverMovesAndItsNeighbourFollows() {
-        Segment s = timeline.segments().get(5);
+        Segment s = TIMELINE.segments().get(5);
         Pin pin = new Pin(s.id(), false, "t", Time.ofSeconds(7.3 + s.start().seconds()));
-        Match m = match(take(timeline.total().seconds() + 30, boundaries(5)), pin);
+        Match m = match(take(TIMELINE.total().seconds() + 30, boundaries(5)), pin);
         assertThat(m.segments().get(5).start()).isEqualTo(pin.time());
         assertThat(m.segments().get(5).startPinned()).isTrue();
         assertThat(m.segments().get(4).end()).isEqualTo(pin.time());
         assertThat(m.segments().get(4).endPinned()).isTrue();
         assertThat(m.segments().get(8).start().seconds())
                 .isBetween(
-                        4.99 + timeline.segments().get(8).start().seconds(),
-                        5.01 + timeline.segments().get(8).start().seconds());
+                        4.99 + TIMELINE.segments().get(8).start().seconds(),
+                        5.01 + TIMELINE.segments().get(8).start().seconds());
     }
 
     @Property(tries = 30)
     void pinsSurviveEachOther(@ForAll @IntRange(min = 1, max = 1000) int seed) {
         Random random = new Random(seed);
-        TakeEvidence take = take(timeline.total().seconds() + 30, boundaries(5));
+        TakeEvidence take = take(TIMELINE.total().seconds() + 30, boundaries(5));
         List<Pin> pins = new ArrayList<>();
         for (int k : new int[] {3, 8, 12}) {
-            Segment s = timeline.segments().get(k);
+            Segment s = TIMELINE.segments().get(k);
             pins.add(
                     new Pin(s.id(), false, "t", Time.ofSeconds(5 + s.start().seconds() + 4 * random.nextDouble() - 2)));
         }
@@ -267,25 +243,25 @@ class MatcherTest {
         double offset = 3.217;
         double rate = 90e-6;
         List<ShootLog.Entry> entries = new ArrayList<>();
-        for (Segment s : timeline.segments()) {
+        for (Segment s : TIMELINE.segments()) {
             entries.add(new ShootLog.Entry(
                     s.id(),
                     new Span<>(
                             Time.ofSeconds(2 + s.start().seconds()),
                             Time.ofSeconds(2 + s.end().seconds()))));
         }
-        double endTone = timeline.total().seconds() + 3;
+        double endTone = TIMELINE.total().seconds() + 3;
         ShootLog log = new ShootLog(SHEET, 42, Time.zero(), Time.ofSeconds(endTone), entries);
         TakeEvidence take = withTones(
-                take(timeline.total().seconds() + 12, List.of()),
+                take(TIMELINE.total().seconds() + 12, List.of()),
                 List.of(
                         new TakeEvidence.Tone(Time.ofSeconds(offset), new SyncTone.Code(false, 42)),
                         new TakeEvidence.Tone(
                                 Time.ofSeconds(offset + endTone * (1 + rate)), new SyncTone.Code(true, 42)),
                         new TakeEvidence.Tone(Time.ofSeconds(100), new SyncTone.Code(false, 7))));
-        Match m = Matcher.match(timeline, List.of(take), List.of(log), List.of());
+        Match m = Matcher.match(TIMELINE, List.of(take), List.of(log), List.of());
         assertThat(m.takes().get(0).ratePpm()).isBetween(89.9, 90.1);
-        for (Segment s : timeline.segments()) {
+        for (Segment s : TIMELINE.segments()) {
             double truth = offset + (2 + s.start().seconds()) * (1 + rate);
             assertThat(m.segment(s.id()).orElseThrow().start().seconds()).isBetween(truth - 0.002, truth + 0.002);
         }
@@ -294,15 +270,15 @@ class MatcherTest {
     @Test
     void wordsAloneFindTheIntervals() {
         List<Caption> words = new ArrayList<>();
-        for (Segment s : timeline.segments()) {
+        for (Segment s : TIMELINE.segments()) {
             double at = 6 + s.start().seconds();
             String text = s.kind().isMoving()
                     ? "Go!"
                     : s.kind() == app.nosegay.plan.terms.SegmentKind.REST ? "And rest." : "Welcome to it.";
             words.add(new Caption(Time.ofSeconds(at + 0.3), Time.ofSeconds(at + 1), text));
         }
-        Match m = match(take(timeline.total().seconds() + 20, List.of()).withWords(words));
-        double[] errors = timeline.segments().stream()
+        Match m = match(take(TIMELINE.total().seconds() + 20, List.of()).withWords(words));
+        double[] errors = TIMELINE.segments().stream()
                 .mapToDouble(
                         s -> Math.abs(m.segment(s.id()).orElseThrow().start().seconds()
                                 - 6

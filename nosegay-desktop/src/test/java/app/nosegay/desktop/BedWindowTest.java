@@ -30,18 +30,8 @@ class BedWindowTest extends DrivenWindow {
         return (PlanStage) shell.stage("plan");
     }
 
-    private String sheet() {
-        return shell.session().workout().sheet();
-    }
-
     private void becomes(String expected) throws Exception {
         until(() -> sheet().strip().equals(expected.strip()) && computed());
-    }
-
-    /** Whether what is on the bed is what is written. */
-    private boolean computed() {
-        return shell.session().programme().get() != null
-                && shell.session().programme().get().timeline().sheet().text().equals(sheet());
     }
 
     private void given(String sheet, int line) throws Exception {
@@ -52,10 +42,6 @@ class BedWindowTest extends DrivenWindow {
             plan().bed().requestFocus();
         });
         WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void waitFor(String query) throws Exception {
-        until(() -> lookup(query).tryQuery().filter(Node::isVisible).isPresent());
     }
 
     /** What was lifted last time is beside the move, as soon as the other workouts have been looked at. */

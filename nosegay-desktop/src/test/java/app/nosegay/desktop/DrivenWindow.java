@@ -27,6 +27,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.collections.ListChangeListener;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -257,5 +258,18 @@ abstract class DrivenWindow extends ApplicationTest {
         until(() -> programme() != null
                 && !programme().match().takes().isEmpty()
                 && !shell.session().jobs().isRunning());
+    }
+
+    String sheet() {
+        return shell.session().workout().sheet();
+    }
+
+    /** Whether what is shown is what is written. */
+    boolean computed() {
+        return programme() != null && programme().timeline().sheet().text().equals(sheet());
+    }
+
+    void waitFor(String query) throws Exception {
+        until(() -> lookup(query).tryQuery().filter(Node::isVisible).isPresent());
     }
 }

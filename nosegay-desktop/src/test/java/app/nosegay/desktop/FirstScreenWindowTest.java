@@ -8,7 +8,6 @@ import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextArea;
@@ -20,20 +19,6 @@ class FirstScreenWindowTest extends DrivenWindow {
     @Override
     String face() {
         return "bed";
-    }
-
-    private String sheet() {
-        return shell.session().workout().sheet();
-    }
-
-    /** Whether what is on the bed is what is written. */
-    private boolean computed() {
-        return shell.session().programme().get() != null
-                && shell.session().programme().get().timeline().sheet().text().equals(sheet());
-    }
-
-    private void waitFor(String query) throws Exception {
-        until(() -> lookup(query).tryQuery().filter(Node::isVisible).isPresent());
     }
 
     @Test

@@ -10,8 +10,6 @@ import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -22,7 +20,7 @@ import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
 
 /** Match in the real window: the Score, the player, takes, cuts and words. */
-class MatchWindowTest extends DrivenWindow {
+class MatchWindowTest extends DrivenScore {
     @Test
     void theScoreShowsEveryIntervalAndABoundaryCanBeDraggedAndUndone() throws Exception {
         openWithTake();
@@ -63,14 +61,6 @@ class MatchWindowTest extends DrivenWindow {
         dragBoundary(score);
     }
 
-    /** The cell that shows a line of the Score; cells come in no order. */
-    private Node line(int index) {
-        return lookup("#score .list-cell").queryAll().stream()
-                .filter(n -> ((javafx.scene.control.ListCell<?>) n).getIndex() == index && n.isVisible())
-                .findFirst()
-                .orElseThrow();
-    }
-
     /**
      * Takes hold of the first visible boundary of the second line, the stem at its start, and pulls it a little to the right. The
      * pointer goes by way of the display, and on a busy machine it may be over the stem before the window knows: it comes again.
@@ -105,25 +95,6 @@ class MatchWindowTest extends DrivenWindow {
         until(() -> text("#now-at").contains("second"));
         clickOn("#play");
         until(() -> text("#now-at").contains("starts at"));
-    }
-
-    private double start(String segment) {
-        return programme().match().segment(segment).orElseThrow().start().seconds();
-    }
-
-    private double end(String segment) {
-        return programme().match().segment(segment).orElseThrow().end().seconds();
-    }
-
-    /** Goes to a line of the Score and gives the keyboard to it. */
-    private ListView<?> onLine(int index) {
-        clickOn("#stage-match");
-        ListView<?> score = lookup("#score").queryListView();
-        interact(() -> {
-            score.getSelectionModel().select(index);
-            score.requestFocus();
-        });
-        return score;
     }
 
     /** Keys pressed all at once. */
@@ -196,11 +167,6 @@ class MatchWindowTest extends DrivenWindow {
         until(() -> seconds(text("#now-at")) < start);
         push(KeyCode.SPACE);
         until(() -> text("#now-at").contains("starts at"));
-    }
-
-    private static double seconds(String nowAt) {
-        Matcher m = Pattern.compile("(\\d+):(\\d+(?:\\.\\d+)?)").matcher(nowAt);
-        return m.find() ? 60 * Double.parseDouble(m.group(1)) + Double.parseDouble(m.group(2)) : 1e9;
     }
 
     /** The end is told by hand 8 s before the recording's: what is behind it is offered to be cut. */

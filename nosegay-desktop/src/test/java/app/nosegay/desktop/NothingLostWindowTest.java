@@ -42,10 +42,6 @@ class NothingLostWindowTest extends DrivenWindow {
         until(() -> shell.session().file().filter(file::equals).isPresent());
     }
 
-    private String sheet() {
-        return shell.session().workout().sheet();
-    }
-
     @Test
     void aWorkoutNeverSavedIsKeptFromItsFirstKeyAndComesBackAfterNew() throws Exception {
         clickOn("#run-sheet").write("title: Never saved");

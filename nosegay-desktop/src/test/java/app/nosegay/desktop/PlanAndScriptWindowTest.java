@@ -2,7 +2,6 @@ package app.nosegay.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.desktop.plan.RunSheetEditor;
 import app.nosegay.desktop.series.SeriesScreen;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.PrintJob;
@@ -30,25 +29,7 @@ import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Plan, Script, Library and Series in the real window, by keys and mouse. */
-class PlanAndScriptWindowTest extends DrivenWindow {
-    private static final String SHEET =
-            "title: Small\npromise: 4 min\ntalk Hi  0:30\ncircuit Beds  rounds 2  work 0:40  rest 0:20\n "
-                    + " squat\n  push-up\ncircuit Panes  work 0:30\n  plank\ntalk Bye  0:20\n";
-
-    private String sheet() {
-        return shell.session().workout().sheet();
-    }
-
-    private RunSheetEditor editor() {
-        return lookup("#run-sheet").queryAs(RunSheetEditor.class);
-    }
-
-    private void plan(String text) throws Exception {
-        interact(() -> shell.session().apply("plan", shell.session().workout().withSheet(text)));
-        until(() -> programme() != null && programme().workout().sheet().equals(text));
-        until(() ->
-                lookup("#run-sheet").tryQuery().isEmpty() || editor().getText().equals(text));
-    }
+class PlanAndScriptWindowTest extends DrivenPlan {
 
     private void cursorAt(String text) {
         interact(() -> {
@@ -72,7 +53,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
 
     @Test
     void blocksAndMovesAreReorderedAndFoldedByKeyboard() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         cursorAt("  push-up");
         push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.UP);
         until(() -> sheet().contains("  push-up\n  squat\n"));
@@ -89,7 +70,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
         push(KeyCode.CONTROL, KeyCode.Z);
         until(() -> sheet().indexOf("circuit Beds") < sheet().indexOf("circuit Panes"));
         push(KeyCode.CONTROL, KeyCode.Z);
-        until(() -> sheet().equals(SHEET));
+        until(() -> sheet().equals(PLAN));
     }
 
     @Test
@@ -108,7 +89,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
 
     @Test
     void theRibbonIsStretchedWithTheMouse() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         Node ribbon = lookup("#ribbon").query();
         Bounds b = ribbon.localToScreen(ribbon.getBoundsInLocal());
         // The first strand is the talk: find its right edge and pull it.
@@ -127,7 +108,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
 
     @Test
     void aWayToKeepThePromiseIsTakenWithOneKey() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         assertThat(programme().report().promiseKept()).isFalse();
         push(KeyCode.CONTROL, KeyCode.T);
         ListView<?> offers = lookup("#offers").query();
@@ -138,7 +119,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
         push(KeyCode.ENTER);
         until(() -> programme().report().promiseKept());
         push(KeyCode.CONTROL, KeyCode.Z);
-        until(() -> sheet().equals(SHEET));
+        until(() -> sheet().equals(PLAN));
     }
 
     @Test
@@ -175,7 +156,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
 
     @Test
     void theFitterKeepsToTheRangesThatAreSet() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         push(KeyCode.CONTROL, KeyCode.T);
         ListView<?> offers = lookup("#offers").query();
         until(() -> offers.getItems().size() >= 3);
@@ -259,7 +240,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
 
     @Test
     void planAndPrompterArePrinted() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         Path pdf = folder.resolve("prompter.pdf");
         interact(() -> shell.session().exports().print(PrintJob.Form.PROMPTER_PDF, pdf));
         until(() -> Files.exists(pdf) && !shell.session().jobs().isRunning());
@@ -295,7 +276,7 @@ class PlanAndScriptWindowTest extends DrivenWindow {
 
     @Test
     void fSixLeavesTheRunSheetAndComesBack() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         cursorAt("  squat");
         push(KeyCode.F6);
         until(() -> lookup("#plan-tab-body").query().isFocused());

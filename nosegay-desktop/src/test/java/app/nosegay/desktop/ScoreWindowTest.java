@@ -9,15 +9,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
 /** How the Score is read: folds, thin rests, marks, the map and the playhead, in the real window. */
-class ScoreWindowTest extends DrivenWindow {
-
-    /** The cell that shows a line of the Score; cells come in no order. */
-    private Node line(int index) {
-        return lookup("#score .list-cell").queryAll().stream()
-                .filter(n -> ((javafx.scene.control.ListCell<?>) n).getIndex() == index && n.isVisible())
-                .findFirst()
-                .orElseThrow();
-    }
+class ScoreWindowTest extends DrivenScore {
 
     @Test
     void theScoreFoldsByBlock() throws Exception {

@@ -2,7 +2,6 @@ package app.nosegay.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.nosegay.desktop.plan.RunSheetEditor;
 import app.nosegay.library.CueKind;
 import app.nosegay.plan.Segment;
 import app.nosegay.script.ScriptLine;
@@ -20,29 +19,11 @@ import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The script in the real window: its lines, the voice, the read-through. */
-class ScriptWindowTest extends DrivenWindow {
-    private static final String SHEET =
-            "title: Small\npromise: 4 min\ntalk Hi  0:30\ncircuit Beds  rounds 2  work 0:40  rest 0:20\n "
-                    + " squat\n  push-up\ncircuit Panes  work 0:30\n  plank\ntalk Bye  0:20\n";
-
-    private String sheet() {
-        return shell.session().workout().sheet();
-    }
-
-    private RunSheetEditor editor() {
-        return lookup("#run-sheet").queryAs(RunSheetEditor.class);
-    }
-
-    private void plan(String text) throws Exception {
-        interact(() -> shell.session().apply("plan", shell.session().workout().withSheet(text)));
-        until(() -> programme() != null && programme().workout().sheet().equals(text));
-        until(() ->
-                lookup("#run-sheet").tryQuery().isEmpty() || editor().getText().equals(text));
-    }
+class ScriptWindowTest extends DrivenPlan {
 
     @Test
     void aScriptLineIsRewrittenMovedFreedAndLeftOut() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         clickOn("#stage-script");
         ListView<Segment> windows = lookup("#windows").query();
         until(() -> !windows.getItems().isEmpty());
@@ -77,7 +58,7 @@ class ScriptWindowTest extends DrivenWindow {
 
     @Test
     void theVoiceAndWhatIsNeverSaidAreKeptAndUndone() throws Exception {
-        plan(SHEET.replace("  squat\n", "  squat\n    form: Melt the fat and smash it.\n"));
+        plan(PLAN.replace("  squat\n", "  squat\n    form: Melt the fat and smash it.\n"));
         clickOn("#stage-script");
         clickOn("#script-tab-voice-and-words");
         TextField atRest = lookup("#rate-rest").query();
@@ -123,7 +104,7 @@ class ScriptWindowTest extends DrivenWindow {
 
     @Test
     void ownPhrasesAreSaidByTheScript() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         clickOn("#stage-script");
         clickOn("#script-tab-voice-and-words");
         TextField rest = lookup("#style-rest").query();
@@ -150,7 +131,7 @@ class ScriptWindowTest extends DrivenWindow {
 
     @Test
     void aLineIsDraggedAlongTheRuler() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         clickOn("#stage-script");
         ListView<Segment> windows = lookup("#windows").query();
         until(() -> !windows.getItems().isEmpty());
@@ -188,7 +169,7 @@ class ScriptWindowTest extends DrivenWindow {
 
     @Test
     void theClosingIsWrittenInFieldsFromTheChecklist() throws Exception {
-        plan(SHEET);
+        plan(PLAN);
         clickOn("#stage-script");
         clickOn("#script-tab-opening-and-closing");
         clickOn("#write-closing");

@@ -9,9 +9,6 @@ import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
@@ -19,39 +16,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
 /** Several takes and tries of one interval, in the real window. */
-class TakesWindowTest extends DrivenWindow {
-
-    /** The cell that shows a line of the Score; cells come in no order. */
-    private Node line(int index) {
-        return lookup("#score .list-cell").queryAll().stream()
-                .filter(n -> ((javafx.scene.control.ListCell<?>) n).getIndex() == index && n.isVisible())
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private double start(String segment) {
-        return programme().match().segment(segment).orElseThrow().start().seconds();
-    }
-
-    private double end(String segment) {
-        return programme().match().segment(segment).orElseThrow().end().seconds();
-    }
-
-    /** Goes to a line of the Score and gives the keyboard to it. */
-    private ListView<?> onLine(int index) {
-        clickOn("#stage-match");
-        ListView<?> score = lookup("#score").queryListView();
-        interact(() -> {
-            score.getSelectionModel().select(index);
-            score.requestFocus();
-        });
-        return score;
-    }
-
-    private static double seconds(String nowAt) {
-        Matcher m = Pattern.compile("(\\d+):(\\d+(?:\\.\\d+)?)").matcher(nowAt);
-        return m.find() ? 60 * Double.parseDouble(m.group(1)) + Double.parseDouble(m.group(2)) : 1e9;
-    }
+class TakesWindowTest extends DrivenScore {
 
     @Test
     void anotherTakeOfAnIntervalIsUsed() throws Exception {

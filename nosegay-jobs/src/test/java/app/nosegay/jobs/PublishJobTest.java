@@ -7,22 +7,13 @@ import static org.assertj.core.api.Assertions.within;
 import app.nosegay.captions.TranscriptReader;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Style;
-import app.nosegay.files.Fingerprint;
-import app.nosegay.match.Pin;
-import app.nosegay.media.EncoderSettings;
 import app.nosegay.media.Ffmpeg;
 import app.nosegay.media.FramePicker;
-import app.nosegay.media.FrameRate;
 import app.nosegay.media.MediaInfo;
 import app.nosegay.media.MediaInput;
-import app.nosegay.media.MovieFormat;
-import app.nosegay.media.MovieWriter;
 import app.nosegay.media.Progress;
 import app.nosegay.media.TakeReader;
-import app.nosegay.paint.Figure;
-import app.nosegay.paint.Motion;
 import app.nosegay.paint.PiecePainter;
-import app.nosegay.paint.StudioBackdrop;
 import app.nosegay.standins.Channel;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
@@ -49,12 +40,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class PublishJobTest {
-    private static final String SHEET = "title: Small Beds\npromise: about 1 min, 2 moves\n"
-            + "levels: Seedling easier left, Oak main centre\ngear: kettlebell medium\n"
-            + "talk Hi  0:10\ncircuit A  work 0:12  rest 0:08\n  goblet squat  gear kettlebell medium\n  push-up\ntalk Bye  0:10\n";
-    private static final int WIDTH = 640;
-    private static final int HEIGHT = 360;
-    private static final double BEFORE = 2;
 
     @TempDir
     private static Path folder;
@@ -62,55 +47,11 @@ class PublishJobTest {
     private static WorkoutMedia media;
     private static Programme programme;
 
-    /** A recording with a figure in the middle, a tone at −26 dBFS, and a transcript; its boundaries are pinned. */
     @BeforeAll
     static void film() throws IOException {
-        Path movie = folder.resolve("take-1.mp4");
-        BufferedImage set = StudioBackdrop.paint(WIDTH, HEIGHT);
-        BufferedImage frame = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
-        try (MovieWriter writer = new MovieWriter(
-                movie,
-                new MovieFormat(WIDTH, HEIGHT, new FrameRate(15, 1), EncoderSettings.TAKE, true),
-                "",
-                List.of())) {
-            float[] tone = new float[2 * MovieWriter.SOUND_HZ / 15];
-            for (int n = 0; n < 60 * 15; n++) {
-                double t = n / 15.0 - BEFORE;
-                Graphics2D g = frame.createGraphics();
-                g.drawImage(set, 0, 0, null);
-                boolean moves = (t > 10 && t < 22) || (t > 30 && t < 42);
-                double phase = moves ? 0.5 - 0.5 * Math.cos(t * 2) : 0;
-                Figure.presenter()
-                        .draw(
-                                g,
-                                new Figure.Stance(Motion.of("squat"), phase, false, Figure.Prop.NONE),
-                                WIDTH / 2.0,
-                                HEIGHT * 0.92,
-                                210);
-                g.dispose();
-                writer.picture(frame, n);
-                for (int i = 0; i < tone.length / 2; i++) {
-                    double at = n / 15.0 + i / (double) MovieWriter.SOUND_HZ;
-                    tone[2 * i] = (float) (0.05 * Math.sin(2 * Math.PI * 997 * at));
-                    tone[2 * i + 1] = tone[2 * i];
-                }
-                writer.sound(tone, 0, tone.length / 2);
-            }
-            writer.finish();
-        }
-        Files.writeString(
-                folder.resolve("take-1.vtt"),
-                "WEBVTT\n\n00:00:03.000 --> 00:00:05.000\nWelcome to the beds.\n\n00:00:14.000 --> 00:00:16.000\nChest tall.\n");
-        Workout.TakeRef take = Media.reference(folder, "take-1", movie, 60, folder.resolve("take-1.vtt"), null);
-        Workout workout = Workout.EMPTY.withSheet(SHEET).withTake(take);
-        double[] starts = {0, 10, 22, 30, 42};
-        String[] ids = {"hi", "a/goblet-squat", "a/goblet-squat/rest", "a/push-up", "bye"};
-        for (int i = 0; i < ids.length; i++) {
-            workout = workout.withPin(new Pin(ids[i], false, "take-1", Time.ofSeconds(BEFORE + starts[i])));
-        }
-        workout = workout.withPin(new Pin("bye", true, "take-1", Time.ofSeconds(BEFORE + 52)));
-        media = WorkoutMedia.read(workout, folder, Progress.NONE);
-        programme = media.programme(workout);
+        SmallBeds filmed = SmallBeds.film(folder);
+        media = filmed.media();
+        programme = filmed.programme();
     }
 
     private static final Map<Output, Path> DRAFTS = new EnumMap<>(Output.class);
@@ -149,7 +90,7 @@ class PublishJobTest {
                         "medium kettlebell",
                         "Ask your doctor",
                         "0:00 Hi");
-        assertThat(Files.readString(out.resolve("run-sheet.txt"))).isEqualTo(SHEET);
+        assertThat(Files.readString(out.resolve("run-sheet.txt"))).isEqualTo(SmallBeds.SHEET);
         JsonNode chapters = JsonMapper.builder()
                 .build()
                 .readTree(out.resolve("chapters.json").toFile());
@@ -199,11 +140,11 @@ class PublishJobTest {
         Time<Axis.Cut> at = Time.ofSeconds(16.4);
         try (FramePicker finished = new FramePicker(video);
                 FramePicker source = new FramePicker(folder.resolve("take-1.mp4"))) {
-            BufferedImage shown = finished.frameAt(Time.ofSeconds(16.4), WIDTH, HEIGHT);
-            BufferedImage preview =
-                    source.frameAt(programme.cut().clipAt(at).orElseThrow().sourceAt(at), WIDTH, HEIGHT);
+            BufferedImage shown = finished.frameAt(Time.ofSeconds(16.4), SmallBeds.WIDTH, SmallBeds.HEIGHT);
+            BufferedImage preview = source.frameAt(
+                    programme.cut().clipAt(at).orElseThrow().sourceAt(at), SmallBeds.WIDTH, SmallBeds.HEIGHT);
             Graphics2D g = preview.createGraphics();
-            new PiecePainter(Style.PRESSED).draw(programme.dressing().shown(at), g, WIDTH, HEIGHT);
+            new PiecePainter(Style.PRESSED).draw(programme.dressing().shown(at), g, SmallBeds.WIDTH, SmallBeds.HEIGHT);
             g.dispose();
             assertThat(difference(shown, preview)).isLessThan(6);
         }
@@ -240,7 +181,7 @@ class PublishJobTest {
         Path square = write(
                 Output.VIDEO,
                 new PublishJob.Choices(PublishVideo.Shape.SQUARE, PublishVideo.Quality.DRAFT, DRAFT.template()));
-        assertThat(MediaInput.probe(square).video().shownWidth()).isEqualTo(HEIGHT);
+        assertThat(MediaInput.probe(square).video().shownWidth()).isEqualTo(SmallBeds.HEIGHT);
     }
 
     @Test
@@ -262,7 +203,8 @@ class PublishJobTest {
                     .findFirst()
                     .orElseThrow();
             BufferedImage image = ImageIO.read(one.toFile());
-            assertThat(image.getRGB(WIDTH / 2, HEIGHT / 2) >>> 24).isZero();
+            assertThat(image.getRGB(SmallBeds.WIDTH / 2, SmallBeds.HEIGHT / 2) >>> 24)
+                    .isZero();
         }
     }
 
@@ -313,16 +255,18 @@ class PublishJobTest {
                 film,
                 folder.resolve("alpha.png"));
         BufferedImage alpha = ImageIO.read(folder.resolve("alpha.png").toFile());
-        assertThat(alpha.getRGB(WIDTH / 2, HEIGHT / 2) & 0xff)
+        assertThat(alpha.getRGB(SmallBeds.WIDTH / 2, SmallBeds.HEIGHT / 2) & 0xff)
                 .as("nothing lies over the middle")
                 .isLessThan(8);
         int opaque = 0;
-        for (int x = 0; x < WIDTH; x++) {
-            for (int y = 0; y < HEIGHT; y++) {
+        for (int x = 0; x < SmallBeds.WIDTH; x++) {
+            for (int y = 0; y < SmallBeds.HEIGHT; y++) {
                 opaque += (alpha.getRGB(x, y) & 0xff) > 200 ? 1 : 0;
             }
         }
-        assertThat(opaque / (double) (WIDTH * HEIGHT)).as("pieces").isBetween(0.02, 0.4);
+        assertThat(opaque / (double) (SmallBeds.WIDTH * SmallBeds.HEIGHT))
+                .as("pieces")
+                .isBetween(0.02, 0.4);
     }
 
     private static List<String> streams(Path file) throws IOException {
@@ -418,85 +362,10 @@ class PublishJobTest {
         assertThat(LogbookFile.retention(out).at(0)).isEqualTo(1);
     }
 
-    @Test
-    void aRecordingOrItsWordsInTheTargetFolderAreNeverWrittenOver() throws IOException {
-        Path take = Files.copy(
-                folder.resolve("take-1.mp4"),
-                Files.createDirectory(folder.resolve("mixed")).resolve("video.mp4"));
-        Workout.TakeRef named = Media.reference(take.getParent(), "take-1", take, 60, null, null);
-        Workout workout = programme
-                .workout()
-                .withTakes(List.of(named), programme.workout().pins());
-        WorkoutMedia mixed = WorkoutMedia.read(workout, take.getParent(), Progress.NONE);
-        String before = Fingerprint.of(take);
-        assertThatThrownBy(() -> PublishJob.write(
-                        Output.VIDEO,
-                        new PublishJob.Export(mixed.programme(workout), mixed, take.getParent(), true, DRAFT),
-                        Progress.NONE))
-                .hasMessageContaining("never written over");
-        assertThat(Fingerprint.of(take)).isEqualTo(before);
-    }
-
-    @Test
-    void aTextChangedByHandIsKeptBesideAndOurOwnIsReplaced() throws IOException {
-        Path out = folder.resolve("hand");
-        PublishJob.texts(programme, media, out, false);
-        Path description = out.resolve("description.txt");
-        Path chapters = out.resolve("chapters.txt");
-        Files.writeString(description, "A much better description.");
-        assertThat(PublishJob.inTheWay(List.of(Output.DESCRIPTION, Output.CHAPTER_LINES, Output.VIDEO), out))
-                .containsExactly(new Replacing.InTheWay(description, true), new Replacing.InTheWay(chapters, false));
-        PublishJob.texts(programme, media, out, true);
-        assertThat(Files.readString(description)).contains("Small Beds");
-        assertThat(beside(out, "yours")).singleElement().satisfies(f -> {
-            assertThat(f.getFileName().toString()).startsWith("description (yours ");
-            assertThat(f).hasContent("A much better description.");
-        });
-    }
-
-    @Test
-    void whatCannotBeWrittenLeavesTheHandWrittenFileInItsPlace() throws IOException {
-        Path out = Files.createDirectories(folder.resolve("place"));
-        Path mine = Files.writeString(out.resolve("video.mp4"), "not a video, but mine");
-        assertThatThrownBy(() -> PublishJob.write(
-                        Output.VIDEO, new PublishJob.Export(programme, media, out, true, DRAFT), share -> {
-                            throw new CancellationException();
-                        }))
-                .isInstanceOf(CancellationException.class);
-        assertThat(mine).hasContent("not a video, but mine");
-        assertThat(beside(out, "yours")).isEmpty();
-    }
-
-    @Test
-    void theFolderOfLayerPicturesKeepsWhatIsNotNosegays() throws IOException {
-        Path out = folder.resolve("layers");
-        Path layer = Files.createDirectories(out.resolve("layer"));
-        Path mine = Files.writeString(layer.resolve("notes.txt"), "mine");
-        Path clash = Files.writeString(layer.resolve("layer-0000000.png"), "also mine");
-        PublishJob.write(
-                Output.LAYER_PICTURES, new PublishJob.Export(programme, media, out, true, DRAFT), Progress.NONE);
-        long pictures = pictures(layer);
-        assertThat(pictures).isGreaterThan(10);
-        PublishJob.write(
-                Output.LAYER_PICTURES, new PublishJob.Export(programme, media, out, true, DRAFT), Progress.NONE);
-        assertThat(pictures(layer)).as("the old ones went").isEqualTo(pictures);
-        assertThat(mine).hasContent("mine");
-        assertThat(beside(layer, "yours")).singleElement().satisfies(f -> assertThat(f)
-                .hasContent("also mine"));
-        assertThat(clash).isNotEmptyFile();
-    }
-
     private static long pictures(Path layer) throws IOException {
         try (Stream<Path> files = Files.list(layer)) {
             return files.filter(f -> f.getFileName().toString().matches("layer-\\d+\\.png"))
                     .count();
-        }
-    }
-
-    private static List<Path> beside(Path folder, String why) throws IOException {
-        try (Stream<Path> files = Files.list(folder)) {
-            return files.filter(f -> f.getFileName().toString().contains("(" + why + " "))
-                    .toList();
         }
     }
 }
