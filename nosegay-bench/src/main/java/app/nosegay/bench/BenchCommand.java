@@ -34,7 +34,7 @@ public final class BenchCommand implements Callable<Integer> {
     private static final int DONE = 0;
     private static final int BAD_INPUT = 2;
     private static final List<String> PARTS =
-            List.of("reading", "rendering", "matching", "planning", "proving", "starting");
+            List.of("filming", "reading", "rendering", "matching", "planning", "proving", "starting");
     static final int WIDTH = 1920;
     static final int HEIGHT = 1080;
     static final double TAKE_SECONDS = 20;
@@ -235,6 +235,9 @@ public final class BenchCommand implements Callable<Integer> {
                 HEIGHT,
                 TAKE_SECONDS,
                 Timing.RUNS);
+        if (wanted("filming")) {
+            FilmBench.rows(out, folder);
+        }
         if (wanted("reading")) {
             Path proxy = folder.resolve("proxy.mp4");
             double[] both =
