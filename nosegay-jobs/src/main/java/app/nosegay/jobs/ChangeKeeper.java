@@ -30,6 +30,9 @@ public final class ChangeKeeper implements AutoCloseable {
         return t;
     });
     private final Consumer<IOException> listener;
+    /** Held from taking a state to having written it. */
+    private final Object writing = new Object();
+
     private Pending pending;
     private boolean scheduled;
 
@@ -51,9 +54,13 @@ public final class ChangeKeeper implements AutoCloseable {
         schedule(AFTER_MILLIS);
     }
 
-    /** Nothing is left to keep: it was saved. */
-    public synchronized void settled() {
-        pending = null;
+    /** Nothing is left to keep: it was saved. What was just being written is written when this returns, so that it can be removed. */
+    public void settled() {
+        synchronized (writing) {
+            synchronized (this) {
+                pending = null;
+            }
+        }
     }
 
     private synchronized void schedule(long millis) {
@@ -78,7 +85,12 @@ public final class ChangeKeeper implements AutoCloseable {
     }
 
     private void write() {
-        Pending now = take();
+        synchronized (writing) {
+            writeTaken(take());
+        }
+    }
+
+    private void writeTaken(Pending now) {
         if (now == null) {
             return;
         }

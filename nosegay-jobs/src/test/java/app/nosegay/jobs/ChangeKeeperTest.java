@@ -2,6 +2,7 @@ package app.nosegay.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.files.AtomicFile;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -59,6 +60,25 @@ class ChangeKeeperTest {
             assertThat(keeper.flush()).isTrue();
         }
         assertThat(WorkoutFile.open(target).sheet()).isEqualTo("title: kept in the end\n");
+    }
+
+    /** Saved at the very moment at which an older state is being written: that is over when it is told so, and can be removed. */
+    @Test
+    void whatIsBeingWrittenWhileItIsSavedDoesNotComeBack() throws Exception {
+        Path target = folder.resolve("w.autosave");
+        Workout large = titled("x".repeat(4_000_000));
+        try (ChangeKeeper keeper = new ChangeKeeper(this::told)) {
+            for (int i = 0; i < 5; i++) {
+                keeper.changed(target, large);
+                while (!Files.exists(AtomicFile.part(target)) && !Files.exists(target)) {
+                    Thread.onSpinWait();
+                }
+                keeper.settled();
+                Files.deleteIfExists(target);
+                assertThat(keeper.flush()).isTrue();
+                assertThat(target).doesNotExist();
+            }
+        }
     }
 
     @Test

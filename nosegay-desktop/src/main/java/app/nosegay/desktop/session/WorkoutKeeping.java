@@ -211,6 +211,8 @@ final class WorkoutKeeping {
             }
             content = WorkoutFile.save(to, stored);
             keeper.settled();
+            // An older state may have been written while the file was.
+            Files.deleteIfExists(WorkoutFile.autosave(to));
             saved = stored;
             if (other) {
                 dropKept();
