@@ -118,7 +118,10 @@ public final class RandomActions {
         return shell.session();
     }
 
-    /** Acts for {@code length}, longer where fewer than {@code least} things were done by then, then goes back to the start by undo and looks at what came of it. */
+    /**
+     * Acts for {@code length}, longer where fewer than {@code least} things were done by then, then goes back to the start by undo and
+     * looks at what came of it.
+     */
     public void act(Duration length, int least) throws Exception {
         Workout first = onFx(() -> session().workout());
         long until = System.nanoTime() + length.toNanos();
