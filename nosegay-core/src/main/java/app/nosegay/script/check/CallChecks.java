@@ -16,10 +16,7 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.stream.Collectors;
 
 /** What has to be heard and is not: calls that were promised, calls for who cannot see the screen, anything at all. */
 final class CallChecks {
@@ -29,24 +26,14 @@ final class CallChecks {
     private final Timeline timeline;
     private final CuePlan plan;
     private final MoveLibrary library;
-    private final Map<String, Segment> byId = new HashMap<>();
-    private final Map<String, List<ScriptLine>> linesOf;
+    private final LinesOfSegments said;
     private final List<Finding> findings = new ArrayList<>();
 
     private CallChecks(Timeline timeline, CuePlan plan, MoveLibrary library) {
         this.timeline = timeline;
         this.plan = plan;
         this.library = library;
-        timeline.segments().forEach(s -> byId.put(s.id(), s));
-        this.linesOf = plan.lines().stream().collect(Collectors.groupingBy(ScriptLine::segment));
-    }
-
-    private List<ScriptLine> lines(Segment s) {
-        return linesOf.getOrDefault(s.id(), List.of());
-    }
-
-    private Segment segment(ScriptLine line) {
-        return byId.get(line.segment());
+        this.said = new LinesOfSegments(timeline, plan);
     }
 
     static List<Finding> findings(Timeline timeline, CuePlan plan, MoveLibrary library) {
@@ -64,7 +51,7 @@ final class CallChecks {
                 findings.add(Finding.at(
                                 "script.call-missing",
                                 Severity.FIX,
-                                segment(l),
+                                said.segment(l.segment()),
                                 CoreText.of("script.call-missing.message", l.text()))
                         .withFix("calls: half", callsWithHalf()));
             }
@@ -122,7 +109,7 @@ final class CallChecks {
         boolean audio = timeline.sheet().header().voiceOnly();
         for (Segment s : timeline.segments()) {
             boolean spoken = audio || s.kind() == SegmentKind.TALK || s.kind() == SegmentKind.DEMO;
-            Length silent = spoken ? longestSilence(s) : lines(s).isEmpty() ? s.duration() : Length.ZERO;
+            Length silent = spoken ? longestSilence(s) : said.in(s).isEmpty() ? s.duration() : Length.ZERO;
             boolean meant = s.kind() == SegmentKind.REST && !audio;
             if (silent.seconds() > SILENT_FOR && !meant) {
                 findings.add(Finding.at(
@@ -138,7 +125,7 @@ final class CallChecks {
     private Length longestSilence(Segment s) {
         Time<Axis.Plan> from = s.start();
         Length longest = Length.ZERO;
-        for (ScriptLine l : lines(s)) {
+        for (ScriptLine l : said.in(s)) {
             longest = Length.max(longest, l.start().since(from));
             from = Time.max(from, l.end());
         }

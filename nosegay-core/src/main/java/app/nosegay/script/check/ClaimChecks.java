@@ -3,7 +3,6 @@ package app.nosegay.script.check;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
-import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.script.CuePlan;
@@ -12,11 +11,9 @@ import app.nosegay.script.ScriptLine;
 import app.nosegay.script.ScriptNotes;
 import app.nosegay.text.CoreText;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 
@@ -26,7 +23,7 @@ final class ClaimChecks {
     private final CuePlan plan;
     private final ScriptNotes notes;
     private final MoveLibrary library;
-    private final Map<String, Segment> byId = new HashMap<>();
+    private final LinesOfSegments said;
     private final List<Finding> findings = new ArrayList<>();
 
     private ClaimChecks(Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library) {
@@ -34,7 +31,7 @@ final class ClaimChecks {
         this.plan = plan;
         this.notes = notes;
         this.library = library;
-        timeline.segments().forEach(s -> byId.put(s.id(), s));
+        this.said = new LinesOfSegments(timeline, plan);
     }
 
     static List<Finding> findings(Timeline timeline, CuePlan plan, ScriptNotes notes, MoveLibrary library) {
@@ -75,14 +72,14 @@ final class ClaimChecks {
             findings.add(Finding.at(
                             claim.kind().equals("cure") ? "script.claim-cure" : "script.shaming",
                             Severity.STOP,
-                            byId.get(l.segment()),
+                            said.segment(l.segment()),
                             "\"" + claim.words() + "\": " + claim.reason())
                     .withFix(CoreText.of("script.claim-cure.fix")));
         } else if (source.isPresent()) {
             findings.add(Finding.at(
                     "script.claim",
                     Severity.NOTE,
-                    byId.get(l.segment()),
+                    said.segment(l.segment()),
                     CoreText.of(
                             "script.claim.message-2",
                             claim.words(),
@@ -93,7 +90,7 @@ final class ClaimChecks {
             findings.add(Finding.at(
                             "script.claim",
                             Severity.LOOK,
-                            byId.get(l.segment()),
+                            said.segment(l.segment()),
                             CoreText.of("script.claim.message-3", claim.words(), claim.kind(), claim.reason()))
                     .withFix(CoreText.of("script.claim.fix")));
         }
@@ -108,7 +105,7 @@ final class ClaimChecks {
                     .forEach(l -> findings.add(Finding.at(
                                     "script.avoided",
                                     Severity.FIX,
-                                    byId.get(l.segment()),
+                                    said.segment(l.segment()),
                                     CoreText.of("script.avoided.message", l.text(), word.strip()))
                             .withFix(CoreText.of("script.avoided.fix"))));
         }
@@ -124,7 +121,7 @@ final class ClaimChecks {
                 findings.add(Finding.at(
                                 "script.field-unknown",
                                 Severity.FIX,
-                                byId.get(l.segment()),
+                                said.segment(l.segment()),
                                 CoreText.of("script.field-unknown.message", name, String.join(", ", fields.names())))
                         .withFix(CoreText.of("script.field-unknown.fix")));
             }

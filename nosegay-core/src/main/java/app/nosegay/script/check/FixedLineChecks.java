@@ -10,33 +10,20 @@ import app.nosegay.script.TalkWindow;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Length;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.stream.Collectors;
 
 /** Lines fixed by hand that meet another, and segments with more speech than was wanted. */
 final class FixedLineChecks {
     private final Timeline timeline;
     private final CuePlan plan;
-    private final Map<String, Segment> byId = new HashMap<>();
-    private final Map<String, List<ScriptLine>> linesOf;
+    private final LinesOfSegments said;
     private final List<Finding> findings = new ArrayList<>();
 
     private FixedLineChecks(Timeline timeline, CuePlan plan) {
         this.timeline = timeline;
         this.plan = plan;
-        timeline.segments().forEach(s -> byId.put(s.id(), s));
-        this.linesOf = plan.lines().stream().collect(Collectors.groupingBy(ScriptLine::segment));
-    }
-
-    private List<ScriptLine> lines(Segment s) {
-        return linesOf.getOrDefault(s.id(), List.of());
-    }
-
-    private Segment segment(ScriptLine line) {
-        return byId.get(line.segment());
+        this.said = new LinesOfSegments(timeline, plan);
     }
 
     static List<Finding> findings(Timeline timeline, CuePlan plan) {
@@ -64,7 +51,7 @@ final class FixedLineChecks {
             if (!l.fixed()) {
                 continue;
             }
-            Segment s = segment(l);
+            Segment s = said.segment(l.segment());
             ScriptLine hit = overlapping(i);
             if (hit != null) {
                 findings.add(Finding.at(
@@ -90,10 +77,10 @@ final class FixedLineChecks {
 
     private void density() {
         for (TalkWindow w : plan.windows()) {
-            Segment s = byId.get(w.segment());
-            Length said = lines(s).stream().map(ScriptLine::spoken).reduce(Length.ZERO, Length::plus);
+            Segment s = said.segment(w.segment());
+            Length spoken = said.in(s).stream().map(ScriptLine::spoken).reduce(Length.ZERO, Length::plus);
             if (s.kind().isMoving()
-                    && said.compareTo(w.available()) > 0
+                    && spoken.compareTo(w.available()) > 0
                     && s.duration().seconds() >= 10) {
                 findings.add(Finding.at(
                         "script.dense",
@@ -101,7 +88,7 @@ final class FixedLineChecks {
                         s,
                         CoreText.of(
                                 "script.dense.message",
-                                100 * said.seconds() / s.duration().seconds(),
+                                100 * spoken.seconds() / s.duration().seconds(),
                                 s.move(),
                                 100 * timeline.sheet().header().talkDensity().share())));
             }

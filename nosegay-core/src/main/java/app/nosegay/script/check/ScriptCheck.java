@@ -28,7 +28,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 
 /** What is wrong with a script: lines without room, options, breath and screening missing, calls nobody makes. Gathers all checks. */
 public final class ScriptCheck {
@@ -41,17 +40,15 @@ public final class ScriptCheck {
 
     private final Timeline timeline;
     private final CuePlan plan;
-    private final Map<String, Segment> byId = new HashMap<>();
-    private final Map<String, List<ScriptLine>> linesOf;
+    private final LinesOfSegments said;
     private final Map<String, Integer> indexes;
     private final List<Finding> findings = new ArrayList<>();
 
     private ScriptCheck(Timeline timeline, CuePlan plan) {
         this.timeline = timeline;
         this.plan = plan;
-        timeline.segments().forEach(s -> byId.put(s.id(), s));
+        this.said = new LinesOfSegments(timeline, plan);
         this.indexes = timeline.indexes();
-        this.linesOf = plan.lines().stream().collect(Collectors.groupingBy(ScriptLine::segment));
     }
 
     /** The findings of a script, the gravest first. */
@@ -74,25 +71,18 @@ public final class ScriptCheck {
         return List.copyOf(check.findings);
     }
 
-    private List<ScriptLine> lines(Segment s) {
-        return linesOf.getOrDefault(s.id(), List.of());
-    }
-
-    private Segment segment(ScriptLine line) {
-        return byId.get(line.segment());
-    }
-
     /** Lines that found no room: the creator's own, and of the others those that may not be missing. */
     private void room() {
         for (CuePlan.Left l : plan.left()) {
             boolean matters = l.line().kind() == CueKind.CAUTION
                     || l.line().kind() == CueKind.EASIER
-                    || l.line().kind() == CueKind.NEXT && segment(l.line()).kind() != SegmentKind.TALK;
+                    || l.line().kind() == CueKind.NEXT
+                            && said.segment(l.line().segment()).kind() != SegmentKind.TALK;
             if (l.own() || matters && l.needed()) {
                 findings.add(Finding.at(
                                 "script.no-room",
                                 l.own() ? Severity.FIX : Severity.LOOK,
-                                segment(l.line()),
+                                said.segment(l.line().segment()),
                                 "\"" + l.line().text() + "\" " + l.reason() + ".")
                         .withFix(l.remedy()));
             }
@@ -108,9 +98,9 @@ public final class ScriptCheck {
             if (s.kind() != SegmentKind.WORK || s.move() == null || !told.add(s.move())) {
                 continue;
             }
-            List<ScriptLine> about = new ArrayList<>(lines(s));
+            List<ScriptLine> about = new ArrayList<>(said.in(s));
             if (i > 0) {
-                about.addAll(lines(segments.get(i - 1)));
+                about.addAll(said.in(segments.get(i - 1)));
             }
             ScriptLine first = about.stream()
                     .filter(l -> l.kind().isOption())
@@ -167,7 +157,7 @@ public final class ScriptCheck {
             if (s.kind() != SegmentKind.WORK) {
                 continue;
             }
-            for (ScriptLine l : lines(s)) {
+            for (ScriptLine l : said.in(s)) {
                 if (l.kind() == CueKind.FORM) {
                     forms.computeIfAbsent(s.move(), k -> new HashSet<>()).add(l.text());
                     times.merge(s.move(), 1, Integer::sum);
@@ -198,7 +188,7 @@ public final class ScriptCheck {
             int at = indexes.get(c.segment().id());
             boolean announced = false;
             for (int k = indexes.get(c.before().id()); k < at; k++) {
-                announced |= lines(segments.get(k)).stream()
+                announced |= said.in(segments.get(k)).stream()
                         .anyMatch(l -> l.kind() == CueKind.NEXT || l.kind() == CueKind.GEAR);
             }
             if (!announced && told.add(c.segment().move())) {
@@ -256,8 +246,8 @@ public final class ScriptCheck {
         Segment closing = segments.get(segments.size() - 1);
         boolean known = timeline.sheet().header().policy().choice("end-card").isPresent();
         boolean points =
-                lines(closing).stream().anyMatch(l -> POINTS.matcher(l.text()).find());
-        boolean speaks = lines(closing).stream()
+                said.in(closing).stream().anyMatch(l -> POINTS.matcher(l.text()).find());
+        boolean speaks = said.in(closing).stream()
                 .anyMatch(l -> l.text().toLowerCase(Locale.ROOT).matches(".*\\bnext (?:one|video|workout)\\b.*"));
         if (speaks && !known && !points) {
             findings.add(Finding.at("script.end-card", Severity.NOTE, closing, CoreText.of("script.end-card.message"))

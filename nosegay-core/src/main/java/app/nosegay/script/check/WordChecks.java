@@ -19,7 +19,6 @@ import app.nosegay.script.Fields;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.text.CoreText;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -58,7 +57,7 @@ final class WordChecks {
     private final Timeline timeline;
     private final CuePlan plan;
     private final MoveLibrary library;
-    private final Map<String, Segment> byId = new HashMap<>();
+    private final LinesOfSegments said;
     private final Map<String, Integer> indexes;
     private final Map<String, Integer> rounds;
     private final List<Finding> findings = new ArrayList<>();
@@ -67,7 +66,7 @@ final class WordChecks {
         this.timeline = timeline;
         this.plan = plan;
         this.library = library;
-        timeline.segments().forEach(s -> byId.put(s.id(), s));
+        this.said = new LinesOfSegments(timeline, plan);
         this.indexes = timeline.indexes();
         this.rounds = timeline.roundsByBlock();
     }
@@ -94,7 +93,7 @@ final class WordChecks {
     private void sides() {
         boolean mirrored = timeline.sheet().header().mirrored();
         for (ScriptLine l : plan.lines()) {
-            Segment s = byId.get(l.segment());
+            Segment s = said.segment(l.segment());
             boolean one = s.kind().isMoving() && (s.side() == Side.LEFT || s.side() == Side.RIGHT);
             if (!one || s.way() == SideWay.ALTERNATE || l.isCall() || l.kind() == CueKind.NEXT) {
                 continue;
@@ -156,7 +155,7 @@ final class WordChecks {
     private void numbers() {
         List<String> moves = timeline.workMoves(true);
         for (ScriptLine l : plan.lines()) {
-            Segment s = byId.get(l.segment());
+            Segment s = said.segment(l.segment());
             if (s.kind() == SegmentKind.TALK) {
                 FIGURE.matcher(l.text()).results().forEach(m -> figure(m, l, s));
             } else if (s.line() != null) {
@@ -218,7 +217,7 @@ final class WordChecks {
     private void bodyParts() {
         Set<String> told = new HashSet<>();
         for (ScriptLine l : plan.lines()) {
-            Segment s = byId.get(l.segment());
+            Segment s = said.segment(l.segment());
             boolean about = l.kind() == CueKind.MUSCLE || l.kind() == CueKind.FEEL;
             List<Move> moves = s.moves(library);
             if (!about || moves.isEmpty() || !s.kind().isMoving()) {
@@ -251,7 +250,7 @@ final class WordChecks {
                 findings.add(Finding.at(
                                 "script.policy",
                                 Severity.FIX,
-                                byId.get(line.segment()),
+                                said.segment(line.segment()),
                                 CoreText.of("script.policy.message", line.text(), way.topic(), way.way(), chosen))
                         .withFix(CoreText.of("script.policy.fix")));
             }
@@ -265,7 +264,7 @@ final class WordChecks {
                 findings.add(Finding.at(
                                 "script.policy",
                                 Severity.LOOK,
-                                byId.get(second.segment()),
+                                said.segment(second.segment()),
                                 CoreText.of(
                                         "script.policy.message-2",
                                         second.text(),
