@@ -45,6 +45,7 @@ final class ShortenCommand implements Callable<Integer> {
                 "shorten-command.lasts",
                 shorter.version().length().clock(),
                 String.join(", ", shorter.version().leftOut())));
+        shorter.muted().forEach(words -> out.println(CliText.of("shorten-command.muted", words)));
         shorter.becomesFalse()
                 .forEach(f -> out.printf("%-5s %-26s %s%n", f.severity().word(), f.code(), f.message()));
         out.println(save);

@@ -1,6 +1,7 @@
 package app.nosegay.dress;
 
 import app.nosegay.cut.Cut;
+import app.nosegay.cut.MatchNotes;
 import app.nosegay.evidence.SpokenStretches;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;
@@ -33,6 +34,7 @@ import java.util.stream.Stream;
  * @param speech when somebody speaks
  * @param overs lines said again, in place of what was said
  * @param hushed noises to be turned down
+ * @param muted when nothing of the takes is to be heard
  * @param downbeat when a beat of the music is wanted; null where any will do
  */
 public record SoundPlan(
@@ -45,6 +47,7 @@ public record SoundPlan(
         List<Span<Axis.Cut>> speech,
         List<Over> overs,
         List<Span<Axis.Cut>> hushed,
+        List<Span<Axis.Cut>> muted,
         Time<Axis.Cut> downbeat) {
     /** Sample peaks this far below the true-peak limit leave room for what lies between samples. */
     private static final double BETWEEN_SAMPLES = 0.5;
@@ -64,11 +67,12 @@ public record SoundPlan(
         speech = List.copyOf(speech);
         overs = List.copyOf(overs);
         hushed = List.copyOf(hushed);
+        muted = List.copyOf(muted);
     }
 
     /** Leaves the sound as it was recorded. */
     public static final SoundPlan AS_RECORDED =
-            new SoundPlan(Map.of(), 0, List.of(), "", SILENT, 0, List.of(), List.of(), List.of(), null);
+            new SoundPlan(Map.of(), 0, List.of(), "", SILENT, 0, List.of(), List.of(), List.of(), List.of(), null);
 
     /** A beep of the timer. */
     public record Tone(Time<Axis.Cut> time, double hz, Length length) {}
@@ -132,7 +136,23 @@ public record SoundPlan(
                 speech,
                 overs,
                 hushed,
+                List.of(),
                 sound.onBeat() ? firstMove(timeline, match, cut) : null);
+    }
+
+    /** With these stretches of the takes not to be heard, as far as they are in the cut. */
+    public SoundPlan muting(List<MatchNotes.Mute> mutes, Cut cut) {
+        List<Span<Axis.Cut>> silent = new ArrayList<>();
+        for (MatchNotes.Mute mute : mutes) {
+            for (Cut.Clip clip : cut.clips()) {
+                if (clip.take().equals(mute.take())) {
+                    clip.source().overlap(mute.span()).ifPresent(part -> cut.toCut(mute.take(), part.start())
+                            .ifPresent(from -> silent.add(new Span<>(from, from.plus(part.length())))));
+                }
+            }
+        }
+        return new SoundPlan(
+                gainDb, ceilingDb, tones, music, musicLufs, duckDb, speech, overs, hushed, silent, downbeat);
     }
 
     /** What of a take is heard. */

@@ -20,6 +20,11 @@ import java.util.List;
  * @param show the same in a word or two, for the screen; empty where nothing has to be shown
  */
 public record Misstatement(Finding finding, String take, Span<Axis.Take> span, String said, String say, String show) {
+    /** Whether something was said, so that it could be muted. */
+    public boolean isSpoken() {
+        return span.length().isPositive();
+    }
+
     /** What should be said where it was not, as far as viewers rely on it. */
     static List<Misstatement> unsaid(Timeline timeline, Match match, List<ScriptLineMatch> said) {
         return ScriptLineMatch.reliedOn(said).stream()

@@ -1,5 +1,7 @@
 package app.nosegay.time;
 
+import java.util.Optional;
+
 /**
  * A half-open stretch of one axis: {@code start} belongs to it, {@code end} does not.
  *
@@ -23,5 +25,12 @@ public record Span<A extends Axis>(Time<A> start, Time<A> end) {
 
     public boolean overlaps(Span<A> other) {
         return start.isBefore(other.end) && other.start.isBefore(end);
+    }
+
+    /** The stretch both have in common. */
+    public Optional<Span<A>> overlap(Span<A> other) {
+        return overlaps(other)
+                ? Optional.of(new Span<>(Time.max(start, other.start), Time.min(end, other.end)))
+                : Optional.empty();
     }
 }

@@ -2,6 +2,8 @@ package app.nosegay.workout;
 
 import app.nosegay.cut.MatchNotes;
 import app.nosegay.cut.MatchNotes.CutDecision;
+import app.nosegay.cut.MatchNotes.Mute;
+import app.nosegay.cut.Muting;
 import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
 import app.nosegay.plan.Expansion;
@@ -12,6 +14,7 @@ import app.nosegay.plan.sheet.RunSheet.Block;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.plan.sheet.SheetText;
 import app.nosegay.plan.terms.BlockKind;
+import app.nosegay.review.Misstatement;
 import app.nosegay.text.CoreText;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -204,6 +207,19 @@ public record CutDown(Workout workout, Length length, List<String> leftOut) {
                 .apply(text.toString());
         return SheetText.header(titled, "promise", "about " + minutes + " min, " + moves.size() + " moves")
                 .apply(titled);
+    }
+
+    /** What was said of the whole workout and is not true of the shorter version, each clause to be muted there. */
+    public static List<Mute> untrue(Programme whole, Programme shorter) {
+        Set<Mute> before = whole.misstatements().stream()
+                .map(m -> new Mute(m.take(), m.span()))
+                .collect(Collectors.toSet());
+        return shorter.misstatements().stream()
+                .filter(Misstatement::isSpoken)
+                .filter(m -> !before.contains(new Mute(m.take(), m.span())))
+                .flatMap(m -> Muting.clause(shorter.heard(), m.take(), m.span()).stream())
+                .distinct()
+                .toList();
     }
 
     /** What is open in the shorter version and was not in the whole one: promises, totals and names that are not true any more. */

@@ -52,16 +52,18 @@ public final class JoinedTakes {
         return id.equals(second) ? time.plus(offset) : time;
     }
 
+    private Span<Axis.Take> span(String id, Span<Axis.Take> span) {
+        return new Span<>(time(id, span.start()), time(id, span.end()));
+    }
+
     private MatchNotes notes(MatchNotes notes, Match match) {
         Map<String, String> choices = notes.choices().entrySet().stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, e -> take(e.getValue())));
         List<MatchNotes.CutDecision> cuts = notes.cuts().stream()
-                .map(c -> new MatchNotes.CutDecision(
-                        take(c.take()),
-                        new Span<>(
-                                time(c.take(), c.span().start()),
-                                time(c.take(), c.span().end())),
-                        c.cut()))
+                .map(c -> new MatchNotes.CutDecision(take(c.take()), span(c.take(), c.span()), c.cut()))
+                .toList();
+        List<MatchNotes.Mute> mutes = notes.mutes().stream()
+                .map(m -> new MatchNotes.Mute(take(m.take()), span(m.take(), m.span())))
                 .toList();
         Map<String, List<Time<Axis.Take>>> taps = new HashMap<>(notes.taps());
         match.segments().stream()
@@ -73,6 +75,6 @@ public final class JoinedTakes {
                 .map(r -> new CaptionText.Repair(
                         take(r.take()), time(r.take(), r.time()), r.from(), r.to(), r.accepted()))
                 .toList();
-        return new MatchNotes(choices, cuts, notes.rule(), notes.rules(), taps, repairs);
+        return new MatchNotes(choices, cuts, notes.rule(), notes.rules(), taps, repairs, mutes);
     }
 }

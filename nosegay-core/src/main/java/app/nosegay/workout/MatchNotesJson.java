@@ -46,6 +46,13 @@ final class MatchNotesJson {
                     .put("to", r.to())
                     .put("accepted", r.accepted());
         }
+        ArrayNode mutes = node.putArray("mutes");
+        for (MatchNotes.Mute m : notes.mutes()) {
+            mutes.addObject()
+                    .put("take", m.take())
+                    .put("startMicros", m.span().start().micros())
+                    .put("endMicros", m.span().end().micros());
+        }
     }
 
     static MatchNotes read(JsonNode node) {
@@ -58,12 +65,8 @@ final class MatchNotesJson {
                 .forEach(e -> choices.put(e.getKey(), e.getValue().asText()));
         List<MatchNotes.CutDecision> cuts = new ArrayList<>();
         for (JsonNode c : node.path("cuts")) {
-            Time<Axis.Take> start = new Time<>(c.path("startMicros").asLong());
-            Time<Axis.Take> end = Time.max(start, new Time<>(c.path("endMicros").asLong()));
             cuts.add(new MatchNotes.CutDecision(
-                    c.path("take").asText(),
-                    new Span<>(start, end),
-                    c.path("cut").asBoolean()));
+                    c.path("take").asText(), span(c), c.path("cut").asBoolean()));
         }
         Map<String, List<Time<Axis.Take>>> taps = new TreeMap<>();
         node.path("taps").properties().forEach(e -> {
@@ -80,7 +83,16 @@ final class MatchNotesJson {
                     r.path("to").asText(),
                     r.path("accepted").asBoolean()));
         }
+        List<MatchNotes.Mute> mutes = new ArrayList<>();
+        node.path("mutes")
+                .forEach(m -> mutes.add(new MatchNotes.Mute(m.path("take").asText(), span(m))));
         LengthRule rule = LengthRule.of(node.path("rule").asText()).orElse(LengthRule.RECORDING);
-        return new MatchNotes(choices, cuts, rule, rules, taps, repairs);
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes);
+    }
+
+    private static Span<Axis.Take> span(JsonNode node) {
+        Time<Axis.Take> start = new Time<>(node.path("startMicros").asLong());
+        return new Span<>(
+                start, Time.max(start, new Time<>(node.path("endMicros").asLong())));
     }
 }

@@ -6,6 +6,7 @@ import app.nosegay.captions.TimedText;
 import app.nosegay.cut.Cut;
 import app.nosegay.cut.Edit;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.cut.Muting;
 import app.nosegay.dress.DressCheck;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dresser;
@@ -98,14 +99,17 @@ public record Programme(
                 ScriptCheck.findings(timeline, cues, workout.script(), library, report.changeOvers());
         MatchNotes notes = workout.matching();
         List<TakeEvidence> filmed = RecordedVoice.filmed(timeline, evidence);
+        // Where everything is does not change with what is muted; what is said does.
+        List<TakeEvidence> heard = Muting.heard(evidence, notes.mutes());
+        List<TakeEvidence> heardFilmed = RecordedVoice.filmed(timeline, heard);
         Match match = match(workout, timeline, cues, filmed, ofFilmed(logs, evidence, filmed));
         Cut cut = Cut.of(match, notes);
-        List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, filmed);
-        List<HeardCall> calls = CallTruth.of(timeline, match, filmed, library.names(), said);
-        ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, evidence, new Spoken(calls, said));
+        List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, heardFilmed);
+        List<HeardCall> calls = CallTruth.of(timeline, match, heardFilmed, library.names(), said);
+        ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, heard, new Spoken(calls, said));
         Edit edit = new Edit(timeline, match, cut);
         List<Finding> matchFindings = matchFindings(checked, edit, evidence, filmed, library);
-        List<TimedText.Cue> captions = captions(workout, evidence, cut, checked.overs());
+        List<TimedText.Cue> captions = captions(workout, heard, cut, checked.overs());
         Dressing dressing = withCaptions(
                 Dresser.dress(
                         edit,
@@ -130,7 +134,7 @@ public record Programme(
                 match,
                 calls,
                 said,
-                CaptionRepair.of(timeline, match, evidence, said, library),
+                CaptionRepair.of(timeline, match, heard, said, library),
                 checked.misstatements(),
                 checked.overs(),
                 matchFindings,
@@ -204,7 +208,7 @@ public record Programme(
                         library,
                         workout.dressing(),
                         frame),
-                captions(workout, evidence, other, overs));
+                captions(workout, heard(), other, overs));
     }
 
     /** Where people are on the whole while they work, as a share of the picture's width. */
@@ -229,14 +233,33 @@ public record Programme(
         return PickUps.of(timeline, match, cut, misstatements, open, proof.open());
     }
 
+    /** The takes as they are heard in the finished video: without the words that are muted. */
+    public List<TakeEvidence> heard() {
+        return Muting.heard(evidence, workout.matching().mutes());
+    }
+
+    /** Whether a finding is about words that were said. */
+    public boolean isOfWords(Finding finding) {
+        return misstatements.stream().anyMatch(m -> m.isSpoken() && finding.equals(m.finding()));
+    }
+
+    /** The workout without the words a finding is about. */
+    public Workout muted(Finding finding) {
+        List<MatchNotes.Mute> mutes = misstatements.stream()
+                .filter(m -> m.isSpoken() && finding.equals(m.finding()))
+                .flatMap(m -> Muting.clause(heard(), m.take(), m.span()).stream())
+                .toList();
+        return workout.withMatching(workout.matching().withMutes(mutes));
+    }
+
     /** What was said of the moves that no script had. */
     public List<AdLib> adLibs() {
-        return AdLib.of(timeline, match, evidence, said, calls);
+        return AdLib.of(timeline, match, heard(), said, calls);
     }
 
     /** Captions from the takes' transcripts; empty where none came with them. */
     public List<TimedText.Cue> captions() {
-        return captions(workout, evidence, cut, overs);
+        return captions(workout, heard(), cut, overs);
     }
 
     private static List<TimedText.Cue> captions(

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.captions.Caption;
+import app.nosegay.captions.TimedText;
+import app.nosegay.cut.MatchNotes;
+import app.nosegay.cut.Muting;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.library.MoveLibrary;
@@ -120,5 +123,42 @@ class CutDownTest {
         List<Finding> news = CutDown.becomesFalse(whole, programme(whole, version));
         assertThat(news).extracting(Finding::code).contains("match.wrong-number");
         assertThat(CutDown.becomesFalse(whole, whole)).isEmpty();
+    }
+
+    @Test
+    void theSentenceThatIsNotTrueAnyMoreIsMutedAndNoOther() {
+        Caption said = new Caption(
+                Time.ofSeconds(8), Time.ofSeconds(14), "Good to see you. We have five moves today. Let's get going.");
+        Programme whole = filmed(said);
+        CutDown version = CutDown.of(whole, 5).orElseThrow();
+        Programme loud = programme(whole, version);
+        List<MatchNotes.Mute> untrue = CutDown.untrue(whole, loud);
+        assertThat(untrue).singleElement().satisfies(m -> assertThat(Muting.words(loud.heard(), m))
+                .isEqualTo("We have five moves today."));
+        Workout muted = loud.workout().withMatching(loud.workout().matching().withMutes(untrue));
+        Programme quiet = Programme.of(muted, whole.evidence(), whole.logs(), LIBRARY);
+        assertThat(CutDown.becomesFalse(whole, quiet)).extracting(Finding::code).doesNotContain("match.wrong-number");
+        assertThat(quiet.captions())
+                .extracting(TimedText.Cue::text)
+                .anyMatch(t -> t.contains("see you"))
+                .noneMatch(t -> t.contains("five"));
+        assertThat(quiet.match()).as("where everything is").isEqualTo(loud.match());
+        assertThat(CutDown.untrue(whole, whole)).isEmpty();
+    }
+
+    @Test
+    void whatAFindingIsAboutCanBeMuted() {
+        Programme wrong = filmed(new Caption(Time.ofSeconds(8), Time.ofSeconds(10), "We have eight moves today."));
+        Finding finding = wrong.matchFindings().stream()
+                .filter(f -> f.code().equals("match.wrong-number"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(wrong.isOfWords(finding)).isTrue();
+        Programme muted = Programme.of(wrong.muted(finding), wrong.evidence(), wrong.logs(), LIBRARY);
+        assertThat(muted.matchFindings()).extracting(Finding::code).doesNotContain("match.wrong-number");
+        assertThat(muted.captions()).isEmpty();
+        Finding ofPlan = wrong.report().findings().get(0);
+        assertThat(wrong.isOfWords(ofPlan)).isFalse();
+        assertThat(wrong.muted(ofPlan)).isEqualTo(wrong.workout());
     }
 }

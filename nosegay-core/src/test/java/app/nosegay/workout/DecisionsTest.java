@@ -116,13 +116,15 @@ class DecisionsTest {
                 .withChoice("ground-work/push-up/r2", "take-2")
                 .withCut(new MatchNotes.CutDecision("take-1", new Span<>(at, at.plus(Length.ofSeconds(4))), true))
                 .withTaps("ground-work/push-up/r2", List.of(at))
-                .withRepair(new CaptionText.Repair("take-1", at, "goblin", "goblet", true));
+                .withRepair(new CaptionText.Repair("take-1", at, "goblin", "goblet", true))
+                .withMutes(List.of(new MatchNotes.Mute("take-1", new Span<>(at, at.plus(Length.ofSeconds(2))))));
         Workout w = hanging("ground-work/push-up/r2").withMatching(notes);
         assertThat(WorkoutJson.read(WorkoutJson.write(w))).isEqualTo(w);
         Workout renamed = w.withSheet(SHEET.replace("Ground Work", "Beds"));
         assertThat(renamed.matching().rule("beds/push-up/r2")).isEqualTo(LengthRule.CLOCK);
         assertThat(renamed.matching().choices()).containsEntry("beds/push-up/r2", "take-2");
         assertThat(renamed.matching().taps()).containsKey("beds/push-up/r2");
+        assertThat(renamed.matching().mutes()).isEqualTo(notes.mutes());
     }
 
     @Test

@@ -44,7 +44,10 @@ class JoinedTakesTest {
                 .withCut(new MatchNotes.CutDecision("take-2", new Span<>(Time.ofSeconds(3), Time.ofSeconds(5)), true))
                 .withTaps("a", List.of(Time.ofSeconds(11), Time.ofSeconds(14)))
                 .withTaps("b", List.of(Time.ofSeconds(11)))
-                .withRepair(new CaptionText.Repair("take-2", Time.ofSeconds(7), "swat", "squat", true));
+                .withRepair(new CaptionText.Repair("take-2", Time.ofSeconds(7), "swat", "squat", true))
+                .withMutes(List.of(
+                        new MatchNotes.Mute("take-2", new Span<>(Time.ofSeconds(1), Time.ofSeconds(2))),
+                        new MatchNotes.Mute("take-3", new Span<>(Time.ofSeconds(1), Time.ofSeconds(2)))));
         Workout workout = new Workout(
                         "talk Hi  0:10\n",
                         List.of(FIRST, SECOND, THIRD),
@@ -75,6 +78,10 @@ class JoinedTakesTest {
     void soDoCutsRepairsAndTaps() {
         MatchNotes notes = joined().matching();
         assertThat(notes.choices()).containsEntry("a", "take-1").containsEntry("b", "take-3");
+        assertThat(notes.mutes())
+                .containsExactly(
+                        new MatchNotes.Mute("take-1", new Span<>(Time.ofSeconds(101), Time.ofSeconds(102))),
+                        new MatchNotes.Mute("take-3", new Span<>(Time.ofSeconds(1), Time.ofSeconds(2))));
         assertThat(notes.cuts()).singleElement().satisfies(c -> {
             assertThat(c.take()).isEqualTo("take-1");
             assertThat(c.span()).isEqualTo(new Span<>(Time.ofSeconds(103), Time.ofSeconds(105)));

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -104,6 +105,43 @@ class SoundAndProofWindowTest extends DrivenWindow {
         clickOn("#publish-tab-captions");
         until(() -> lookup("#captions .empty").tryQuery().isPresent());
         assertThat(lookup("#captions .empty").queryAs(Label.class).getText()).contains("Listen for the script");
+    }
+
+    /** Proof mutes the sentence a finding is about; the list of captions shows it and lets it be heard again. */
+    @Test
+    void aSentenceThatIsNotTrueIsMutedAndHeardAgain() throws Exception {
+        openWithTake(
+                "WEBVTT\n\n00:04.000 --> 00:06.000\nWe have eight moves today.\n\n" + "00:13.000 --> 00:14.000\nGo!\n");
+        until(() -> open("match.wrong-number"));
+        clickOn("#stage-proof");
+        ListView<Finding> findings = lookup("#proof-findings").queryListView();
+        until(() -> findings.getItems().stream().anyMatch(f -> f.code().equals("match.wrong-number")));
+        interact(() -> {
+            findings.getSelectionModel()
+                    .select(findings.getItems().stream()
+                            .filter(f -> f.code().equals("match.wrong-number"))
+                            .findFirst()
+                            .orElseThrow());
+            findings.requestFocus();
+        });
+        push(KeyCode.M);
+        until(() -> !open("match.wrong-number"));
+        assertThat(programme().captions()).singleElement().satisfies(c -> assertThat(c.text())
+                .isEqualTo("Go!"));
+        clickOn("#stage-match");
+        clickOn("#match-tab-words");
+        until(() -> lookup("#all-captions .list-cell").queryAllAs(ListCell.class).stream()
+                .anyMatch(c -> c.getText() != null && c.getText().contains("(muted) We have eight")));
+        ListView<?> captions = lookup("#all-captions").queryListView();
+        interact(() -> captions.getSelectionModel().select(0));
+        assertThat(lookup("#mute-caption").queryButton().getText()).isEqualTo("Unmute this line");
+        clickOn("#mute-caption");
+        until(() -> open("match.wrong-number"));
+        interact(captions::requestFocus);
+        push(KeyCode.M);
+        until(() -> !open("match.wrong-number"));
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> open("match.wrong-number"));
     }
 
     /** A move that is in the plan and not in the recording is shot again from its place. */

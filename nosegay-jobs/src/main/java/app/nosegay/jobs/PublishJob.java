@@ -183,7 +183,7 @@ public final class PublishJob {
 
     private static List<TimedText.Cue> asHeard(Programme programme) {
         Map<String, List<Caption>> plain = new LinkedHashMap<>();
-        programme.evidence().forEach(e -> plain.put(e.id(), e.words()));
+        programme.heard().forEach(e -> plain.put(e.id(), e.words()));
         return Captions.of(plain, programme.cut());
     }
 

@@ -179,12 +179,13 @@ public final class PublishVideo {
             throw new IOException(JobText.of("publish-video.the-music-is-missing-bring", music));
         }
         return SoundPlan.of(
-                programme.timeline(),
-                programme.match(),
-                cut,
-                programme.evidence(),
-                programme.overs(),
-                wanted.withMusicAt(music == null ? "" : music.toString()));
+                        programme.timeline(),
+                        programme.match(),
+                        cut,
+                        programme.heard(),
+                        programme.overs(),
+                        wanted.withMusicAt(music == null ? "" : music.toString()))
+                .muting(programme.workout().matching().mutes(), cut);
     }
 
     /** Renders the finished video; gives the share of it that was rendered anew. */

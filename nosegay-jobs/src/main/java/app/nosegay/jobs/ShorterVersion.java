@@ -1,8 +1,11 @@
 package app.nosegay.jobs;
 
+import app.nosegay.cut.MatchNotes.Mute;
+import app.nosegay.cut.Muting;
 import app.nosegay.plan.Finding;
 import app.nosegay.workout.CutDown;
 import app.nosegay.workout.Programme;
+import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -12,9 +15,10 @@ import java.util.List;
  * A shorter version of a filmed workout, written as a workout of its own beside it.
  *
  * @param file where it is
- * @param becomesFalse what was true of the whole workout and is not of this version
+ * @param muted what is said in it of the whole workout and was muted, as it would have been heard
+ * @param becomesFalse what else was true of the whole workout and is not of this version
  */
-public record ShorterVersion(Path file, CutDown version, List<Finding> becomesFalse) {
+public record ShorterVersion(Path file, CutDown version, List<String> muted, List<Finding> becomesFalse) {
     /** The lengths that are offered, in minutes. */
     public static final List<Integer> MINUTES = List.of(5, 10, 20);
 
@@ -28,10 +32,22 @@ public record ShorterVersion(Path file, CutDown version, List<Finding> becomesFa
     public static ShorterVersion write(Programme whole, int minutes, Path folder, Path target) throws IOException {
         CutDown version = CutDown.of(whole, minutes)
                 .orElseThrow(() -> new IOException(JobText.of("shorter-version.there-is-none", minutes)));
-        Programme shorter = Programme.of(version.workout(), whole.evidence(), whole.logs(), whole.library());
+        Programme loud = programme(version.workout(), whole);
+        List<Mute> untrue = CutDown.untrue(whole, loud);
+        Workout workout =
+                version.workout().withMatching(version.workout().matching().withMutes(untrue));
+        Programme shorter = programme(workout, whole);
         Path to = target.toAbsolutePath().normalize().getParent();
-        WorkoutFile.save(target, MediaRelinker.toFolder(version.workout(), folder, to));
-        return new ShorterVersion(target, version, CutDown.becomesFalse(whole, shorter));
+        WorkoutFile.save(target, MediaRelinker.toFolder(workout, folder, to));
+        return new ShorterVersion(
+                target,
+                version,
+                untrue.stream().map(m -> Muting.words(loud.heard(), m)).toList(),
+                CutDown.becomesFalse(whole, shorter));
+    }
+
+    private static Programme programme(Workout workout, Programme whole) {
+        return Programme.of(workout, whole.evidence(), whole.logs(), whole.library());
     }
 
     /** A name beside the workout's file that no file has yet. */

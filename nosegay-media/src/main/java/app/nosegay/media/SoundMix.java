@@ -4,6 +4,7 @@ import app.nosegay.dress.SoundPlan;
 import app.nosegay.evidence.sound.MusicBeat;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
+import app.nosegay.time.Time;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -48,6 +49,10 @@ final class SoundMix {
     /** @param files the takes' files by id, for lines said again */
     SoundMix(SoundPlan plan, Map<String, Path> files) throws MediaException {
         this.plan = plan;
+        // A line of nothing in place of what was said; first, so that what is said again is heard.
+        for (Span<Axis.Cut> muted : plan.muted()) {
+            lines.add(new Line(new float[0], sample(muted.start()), sample(muted.end()), true));
+        }
         for (SoundPlan.Over over : plan.overs()) {
             lines.add(line(over, files));
         }
@@ -84,11 +89,11 @@ final class SoundMix {
             double soft = Math.min(1, Math.min(i, samples.length - i) / (2.0 * SOFT));
             samples[i] *= (float) (gain * soft);
         }
-        return new Line(
-                samples,
-                Math.round(over.at().start().seconds() * HZ),
-                Math.round(over.at().end().seconds() * HZ),
-                over.mutes());
+        return new Line(samples, sample(over.at().start()), sample(over.at().end()), over.mutes());
+    }
+
+    private static long sample(Time<Axis.Cut> time) {
+        return Math.round(time.seconds() * HZ);
     }
 
     private double gainOf(String take) {
@@ -137,8 +142,8 @@ final class SoundMix {
 
     private void hush(float[] out, int count, long position) {
         for (Span<Axis.Cut> noise : plan.hushed()) {
-            long start = Math.round(noise.start().seconds() * HZ);
-            long end = Math.round(noise.end().seconds() * HZ);
+            long start = sample(noise.start());
+            long end = sample(noise.end());
             int first = (int) Math.max(0, start - HUSH_SOFT - position);
             int last = (int) Math.min(count, end + HUSH_SOFT - position);
             for (int i = first; i < last; i++) {
@@ -169,7 +174,7 @@ final class SoundMix {
 
     private void tones(float[] out, int count, long position) {
         for (SoundPlan.Tone tone : plan.tones()) {
-            long start = Math.round(tone.time().seconds() * HZ);
+            long start = sample(tone.time());
             int length = (int) Math.round(tone.length().seconds() * HZ);
             int first = (int) Math.max(0, start - position);
             int last = (int) Math.min(count, start + length - position);

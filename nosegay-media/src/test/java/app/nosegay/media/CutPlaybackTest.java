@@ -133,6 +133,7 @@ class CutPlaybackTest {
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
                 null);
         Seen raw = new Seen().play(SoundPlan.AS_RECORDED, 1, Map.of("t", film));
         Seen mixed = new Seen().play(plan, 1, Map.of("t", film));

@@ -18,7 +18,8 @@ class SoundMixTest {
     private static final int HZ = MovieWriter.SOUND_HZ;
 
     private static SoundPlan plan(double gain, double ceiling, List<SoundPlan.Tone> tones) {
-        return new SoundPlan(Map.of("t", gain), ceiling, tones, "", -100, 0, List.of(), List.of(), List.of(), null);
+        return new SoundPlan(
+                Map.of("t", gain), ceiling, tones, "", -100, 0, List.of(), List.of(), List.of(), List.of(), null);
     }
 
     private static float[] sine(double level, double seconds) {
@@ -106,6 +107,7 @@ class SoundMixTest {
                         new Span<>(Time.ofSeconds(2), Time.ofSeconds(2.5)),
                         true)),
                 List.of(),
+                List.of(),
                 null);
         SoundMix mix = new SoundMix(plan, Map.of("p", film));
         float[] own = new float[2 * 3 * 48_000];
@@ -131,6 +133,32 @@ class SoundMixTest {
     }
 
     @Test
+    void nothingIsHeardWhereItIsMutedButTheTimer() throws Exception {
+        SoundPlan plan = new SoundPlan(
+                Map.of(),
+                0,
+                List.of(new SoundPlan.Tone(Time.ofSeconds(0.5), 880, Length.ofMillis(50))),
+                "",
+                -100,
+                0,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(new Span<>(Time.ofSeconds(0.4), Time.ofSeconds(0.6))),
+                null);
+        float[] own = new float[2 * HZ];
+        java.util.Arrays.fill(own, 0.5f);
+        float[] out = new SoundMix(plan, Map.of()).mix(own, 0, HZ, 0, "t");
+        assertThat(out[2 * (int) (0.39 * HZ)]).isEqualTo(0.5f);
+        assertThat(out[2 * (int) (0.61 * HZ)]).isEqualTo(0.5f);
+        // Two samples a moment: left and right.
+        assertThat(peak(out, (int) (0.82 * HZ), (int) (0.98 * HZ))).isZero();
+        assertThat(peak(out, HZ, (int) (1.1 * HZ))).as("the timer").isGreaterThan(0.05);
+        assertThat(peak(out, (int) (1.12 * HZ), (int) (1.18 * HZ))).isZero();
+        assertThat(new SoundMix(plan, Map.of()).isNothing()).isFalse();
+    }
+
+    @Test
     void aNoiseIsTurnedDownSoftlyAndNothingElseIs() throws Exception {
         SoundPlan plan = new SoundPlan(
                 Map.of(),
@@ -142,6 +170,7 @@ class SoundMixTest {
                 List.of(),
                 List.of(),
                 List.of(new Span<>(Time.ofSeconds(0.4), Time.ofSeconds(0.6))),
+                List.of(),
                 null);
         float[] own = new float[2 * HZ];
         java.util.Arrays.fill(own, 0.5f);
@@ -169,6 +198,7 @@ class SoundMixTest {
                 music.toString(),
                 -14,
                 0,
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),

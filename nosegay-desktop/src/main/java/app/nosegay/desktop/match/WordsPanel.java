@@ -1,12 +1,10 @@
 package app.nosegay.desktop.match;
 
-import app.nosegay.captions.Caption;
 import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.MatchNotes;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
-import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.library.Move;
@@ -25,13 +23,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Tooltip;
-import javafx.scene.control.cell.TextFieldListCell;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** What was said: captions to correct, scripted lines that were not said, lines off the script worth keeping. */
 final class WordsPanel {
@@ -39,7 +34,7 @@ final class WordsPanel {
     private final Label summary = new Label();
     private final ListView<Object> list = new ListView<>();
     private final Button listen = Buttons.inARow(DesktopText.of("match.words-panel.listen-for-the-script"));
-    private final ListView<Said> captions = new ListView<>();
+    private final CaptionList captions;
     /** Lines off the script that are not wanted as cues, while this window is open. */
     private final Set<String> left = new HashSet<>();
 
@@ -47,6 +42,7 @@ final class WordsPanel {
 
     WordsPanel(Session session) {
         this.session = session;
+        captions = new CaptionList(session);
         summary.setWrapText(true);
         summary.setMinHeight(Region.USE_PREF_SIZE);
         summary.setId("words-summary");
@@ -59,82 +55,8 @@ final class WordsPanel {
         list.setPlaceholder(empty);
         list.setCellFactory(l -> new Cell());
         VBox.setVgrow(list, Priority.ALWAYS);
-        Label all = new Label(DesktopText.of("match.words-panel.all-captions-click-one-twice"));
-        all.getStyleClass().add("small");
-        captions.setId("all-captions");
-        captions.setEditable(true);
-        captions.setCellFactory(l -> {
-            TextFieldListCell<Said> cell = new TextFieldListCell<>(new SaidText(l));
-            cell.setWrapText(true);
-            cell.setPrefWidth(0);
-            return cell;
-        });
-        captions.setOnEditCommit(e ->
-                correct(captions.getItems().get(e.getIndex()), e.getNewValue().text()));
-        captions.setOnKeyPressed(e -> {
-            if (e.getCode() == KeyCode.ENTER && captions.getEditingIndex() < 0) {
-                captions.edit(captions.getSelectionModel().getSelectedIndex());
-            }
-        });
-        VBox.setVgrow(captions, Priority.ALWAYS);
-        view.getChildren().addAll(all, captions);
-    }
-
-    /** A caption as it will be shown, and as it was heard. */
-    private record Said(String take, Caption heard, String text) {}
-
-    /** A caption with its time for the list; its words alone while it is edited come back as text. */
-    private static final class SaidText extends StringConverter<Said> {
-        private final ListView<Said> list;
-
-        SaidText(ListView<Said> list) {
-            this.list = list;
-        }
-
-        @Override
-        public String toString(Said said) {
-            return said == null
-                    ? ""
-                    : list.getEditingIndex() >= 0 && list.getItems().indexOf(said) == list.getEditingIndex()
-                            ? said.text()
-                            : said.heard().start() + "   " + said.text();
-        }
-
-        @Override
-        public Said fromString(String text) {
-            Said edited = list.getItems().get(list.getEditingIndex());
-            return new Said(edited.take(), edited.heard(), text);
-        }
-    }
-
-    /** Keeps the caption as corrected; without words it is left out. */
-    private void correct(Said said, String text) {
-        String words = text.strip();
-        if (words.equals(said.text())) {
-            return;
-        }
-        MatchNotes notes = session.workout()
-                .matching()
-                .withoutRepairs(said.take(), said.heard().start())
-                .withRepair(new CaptionText.Repair(
-                        said.take(), said.heard().start(), said.heard().text(), words, true));
-        session.apply(
-                DesktopText.of(
-                        "match.words-panel.correct-the-caption-at", said.heard().start()),
-                session.workout().withMatching(notes));
-    }
-
-    private static List<Said> all(Programme now) {
-        List<Said> all = new ArrayList<>();
-        for (TakeEvidence take : now.evidence()) {
-            for (Caption c : take.words()) {
-                List<Caption> shown = CaptionText.repaired(
-                        take.id(), List.of(c), now.workout().matching().repairs());
-                all.add(new Said(
-                        take.id(), c, shown.isEmpty() ? "" : shown.get(0).text()));
-            }
-        }
-        return all;
+        VBox.setVgrow(captions.view(), Priority.ALWAYS);
+        view.getChildren().add(captions.view());
     }
 
     Region view() {
@@ -160,9 +82,7 @@ final class WordsPanel {
             items.addAll(unsaid);
         }
         list.getItems().setAll(items);
-        if (captions.getEditingIndex() < 0) {
-            captions.getItems().setAll(all(now));
-        }
+        captions.show(now);
         long said = now.said().stream().filter(ScriptLineMatch::isSaid).count();
         boolean open = !ListenJob.open(now.workout()).isEmpty();
         listen.setVisible(open);

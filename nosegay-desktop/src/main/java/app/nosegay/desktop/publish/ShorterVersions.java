@@ -82,6 +82,7 @@ final class ShorterVersions {
                                             "publish.outputs-panel.shorter-made",
                                             made.version().length().clock(),
                                             String.join(", ", made.version().leftOut()),
+                                            made.muted().size(),
                                             made.becomesFalse().size()));
                         });
     }

@@ -153,9 +153,18 @@ public final class FindingList {
     private void mend(Finding f) {
         if (f.edit() != null) {
             session.edit(f.edit());
+        } else if (isOfWords(f)) {
+            session.apply(
+                    DesktopText.of("session.finding-list.mute-the-words"),
+                    session.programme().get().muted(f));
         } else {
             goTo.accept(f);
         }
+    }
+
+    /** Words that are wrong can be muted. */
+    private boolean isOfWords(Finding f) {
+        return session.programme().get() != null && session.programme().get().isOfWords(f);
     }
 
     /** Asks for the reason and keeps it with the workout. */
@@ -236,9 +245,15 @@ public final class FindingList {
             String reason = FindingReasons.of(f.code());
             String fix = f.fix() == null ? "" : DesktopText.of("session.finding-list.to-mend-it", f.fix());
             Tooltip.install(words, new Tooltip(f.severity().word() + ", " + f.code() + "\n" + reason + fix));
-            mend.setVisible(f.edit() != null);
-            mend.setManaged(f.edit() != null);
-            mend.setTooltip(new Tooltip(f.fix() == null ? "M" : DesktopText.of("session.finding-list.m", f.fix())));
+            boolean mutes = f.edit() == null && isOfWords(f);
+            mend.setVisible(f.edit() != null || mutes);
+            mend.setManaged(mend.isVisible());
+            mend.setText(
+                    mutes ? DesktopText.of("session.finding-list.mute") : DesktopText.of("session.finding-list.mend"));
+            mend.setTooltip(new Tooltip(
+                    mutes
+                            ? DesktopText.of("session.finding-list.mute-tip")
+                            : f.fix() == null ? "M" : DesktopText.of("session.finding-list.m", f.fix())));
             leave.setTooltip(new Tooltip(DesktopText.of("session.finding-list.leave-it-as-it-is-2")));
             setAccessibleText(f.severity().word() + ": " + f.message() + " " + reason + fix);
             if (getIndex() < list.getItems().size() && beginsAPile(getIndex())) {
