@@ -15,14 +15,24 @@ import java.util.regex.Pattern;
  * @param end when it ends; equal to the next start where the format gives no end
  * @param text its words
  * @param timed its words at their own times, where the transcript gives them; empty otherwise
+ * @param speaker who says it, where the transcript tells; empty otherwise
  */
-public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, List<Word> timed) {
+public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, List<Word> timed, String speaker) {
     public Caption {
         timed = List.copyOf(timed);
     }
 
     public Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text) {
         this(start, end, text, List.of());
+    }
+
+    public Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, List<Word> timed) {
+        this(start, end, text, timed, "");
+    }
+
+    /** The same, said by {@code name}. */
+    public Caption by(String name) {
+        return new Caption(start, end, text, timed, name);
     }
 
     /** The same, {@code by} later. */
@@ -33,7 +43,8 @@ public record Caption(Time<Axis.Take> start, Time<Axis.Take> end, String text, L
                 text,
                 timed.stream()
                         .map(w -> new Word(w.start().plus(by), w.end().plus(by), w.text()))
-                        .toList());
+                        .toList(),
+                speaker);
     }
 
     /** What counts are made of. */

@@ -32,7 +32,7 @@ public final class CaptionText {
                 }
             }
             if (!text.isBlank()) {
-                out.add(text.equals(c.text()) ? c : new Caption(c.start(), c.end(), text));
+                out.add(text.equals(c.text()) ? c : new Caption(c.start(), c.end(), text).by(c.speaker()));
             }
         }
         return out;

@@ -78,7 +78,7 @@ public final class SentenceMarks {
             at += said.length;
             restored.add(
                     caption.timed().size() == said.length || caption.timed().isEmpty()
-                            ? new Caption(caption.start(), caption.end(), text.toString(), timed)
+                            ? new Caption(caption.start(), caption.end(), text.toString(), timed, caption.speaker())
                             : caption);
         }
         return restored;

@@ -13,14 +13,22 @@ import java.util.Locale;
 public final class TimedText {
     private TimedText() {}
 
-    /** One caption or chapter of the finished programme. */
-    public record Cue(Span<Axis.Cut> span, String text) {}
+    /**
+     * One caption or chapter of the finished programme.
+     *
+     * @param speaker who says it, where that is known; empty otherwise
+     */
+    public record Cue(Span<Axis.Cut> span, String text, String speaker) {
+        public Cue(Span<Axis.Cut> span, String text) {
+            this(span, text, "");
+        }
+    }
 
     public static String webVtt(List<Cue> cues) {
         StringBuilder out = new StringBuilder("WEBVTT\n");
         int n = 1;
         for (Cue cue : cues) {
-            String text = escaped(cue.text());
+            String text = voice(cue) + escaped(cue.text());
             out.append('\n').append(n++).append('\n');
             out.append(clock(cue.span().start(), '.'))
                     .append(" --> ")
@@ -31,21 +39,33 @@ public final class TimedText {
         return out.toString();
     }
 
+    /** Who speaks, as WebVTT tells it. */
+    private static String voice(Cue cue) {
+        return cue.speaker().isBlank() ? "" : "<v " + escaped(cue.speaker().replaceAll("[\\s>]+", " ")) + ">";
+    }
+
     /** WebVTT cue text may hold no bare ampersand or less-than, no arrow and no blank line. */
     private static String escaped(String text) {
         String t = text.strip().replace("&", "&amp;").replace("<", "&lt;").replace("-->", "-&gt;");
         return t.replaceAll("\\s*\\n\\s*", "\n");
     }
 
+    /** SubRip cannot tell who speaks: where several do, a name stands before the first of each one's lines. */
     public static String subRip(List<Cue> cues) {
         StringBuilder out = new StringBuilder();
         int n = 1;
+        boolean several = cues.stream().map(Cue::speaker).distinct().count() > 1;
+        String before = "";
         for (Cue cue : cues) {
             out.append(n++).append('\n');
             out.append(clock(cue.span().start(), ','))
                     .append(" --> ")
                     .append(clock(cue.span().end(), ','))
                     .append('\n');
+            if (several && !cue.speaker().isBlank() && !cue.speaker().equals(before)) {
+                out.append(cue.speaker()).append(": ");
+            }
+            before = cue.speaker();
             out.append(cue.text().strip().replaceAll("\\s*\\n\\s*", "\n")).append("\n\n");
         }
         return out.toString();

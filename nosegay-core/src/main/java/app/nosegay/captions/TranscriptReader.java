@@ -30,6 +30,9 @@ public final class TranscriptReader {
             "^\\s*((?:\\d+:)?\\d{1,3}:\\d{1,2}(?:[.,]\\d{1,6})?)\\s*-->\\s*((?:\\d+:)?\\d{1,3}:\\d{1,2}(?:[.,]\\d{1,6})?).*$");
     private static final Pattern STAMP =
             Pattern.compile("^\\s*[\\[(]?((?:\\d{1,2}:)?\\d{1,3}:\\d{2}(?:[.,]\\d{1,3})?)[\\])]?[\\s:–-]*(.*)$");
+    /** Who speaks, as WebVTT tells it. */
+    private static final Pattern VOICE = Pattern.compile("<v(?:\\.[^\\s>]{0,80})?\\s+([^>]{1,200})>");
+
     private static final Pattern TAG = Pattern.compile("<[^>]{0,200}>|\\{\\\\[^}]{0,80}\\}");
     /** A JSON word list is cut into lines at pauses this long. */
     private static final Length PAUSE = Length.ofMillis(600);
@@ -63,9 +66,10 @@ public final class TranscriptReader {
     private static Caption readable(Caption caption) {
         return NO_WORD.matcher(caption.text()).find()
                 ? new Caption(
-                        caption.start(),
-                        caption.end(),
-                        NO_WORD.matcher(caption.text()).replaceAll("$1"))
+                                caption.start(),
+                                caption.end(),
+                                NO_WORD.matcher(caption.text()).replaceAll("$1"))
+                        .by(caption.speaker())
                 : caption;
     }
 
@@ -143,7 +147,7 @@ public final class TranscriptReader {
                 List<String> fresh = own.stream()
                         .filter(l -> !rolls || !before.contains(clean(l)))
                         .toList();
-                caption(start, end, String.join(" ", fresh)).ifPresent(captions::add);
+                captions.addAll(voices(start, end, String.join(" ", fresh)));
                 shown = own.stream().map(TranscriptReader::clean).toList();
                 shownUntil = end;
             }
@@ -162,6 +166,39 @@ public final class TranscriptReader {
                 && j + 2 < lines.length
                 && ARROW.matcher(lines[j + 2]).matches();
         return next.isBlank() || numbered || ARROW.matcher(next).matches();
+    }
+
+    /** A cue as one caption, or one for each who speaks in it. */
+    private static List<Caption> voices(Time<Axis.Take> start, Time<Axis.Take> end, String text) {
+        Matcher voice = VOICE.matcher(text);
+        if (!voice.find()) {
+            return caption(start, end, text).stream().toList();
+        }
+        String first = clean(voice.group(1));
+        if (!voice.find()) {
+            return caption(start, end, text).map(c -> c.by(first)).stream().toList();
+        }
+        List<Caption.Word> all = new Caption(start, end, clean(text)).words();
+        List<Caption> told = new ArrayList<>();
+        String speaker = "";
+        int from = 0;
+        int word = 0;
+        for (voice.reset(); voice.find(); from = voice.end()) {
+            word = told(told, all, word, clean(text.substring(from, voice.start())), speaker);
+            speaker = clean(voice.group(1));
+        }
+        told(told, all, word, clean(text.substring(from)), speaker);
+        return told;
+    }
+
+    /** Adds what one speaker says in a cue: the next of its words; gives the number of the word after them. */
+    private static int told(List<Caption> to, List<Caption.Word> all, int from, String text, String speaker) {
+        if (text.isEmpty()) {
+            return from;
+        }
+        int end = Math.min(all.size(), from + text.split("\\s+").length);
+        to.add(Caption.of(all.subList(from, end)).by(speaker));
+        return end;
     }
 
     /** One caption; its words at their own times where it has time tags inside; empty when nothing is said. */
@@ -239,6 +276,7 @@ public final class TranscriptReader {
         List<Caption> captions = new ArrayList<>();
         List<Caption.Word> line = new ArrayList<>();
         Time<Axis.Take> end = null;
+        String speaker = "";
         for (JsonNode node : list) {
             String word = node.path("word").asText(node.path("text").asText("")).strip();
             if (word.isEmpty()
@@ -249,17 +287,21 @@ public final class TranscriptReader {
             Time<Axis.Take> from = Time.ofSeconds(node.path("start").asDouble());
             Time<Axis.Take> to = Time.ofSeconds(
                     Math.max(node.path("start").asDouble(), node.path("end").asDouble(0)));
-            boolean breakHere =
-                    end != null && (from.since(end).compareTo(PAUSE) > 0 || line.size() >= MOST_WORDS_A_LINE);
+            String says = node.path("speaker").asText("");
+            boolean breakHere = end != null
+                    && (from.since(end).compareTo(PAUSE) > 0
+                            || line.size() >= MOST_WORDS_A_LINE
+                            || !says.equals(speaker));
             if (breakHere) {
-                captions.add(Caption.of(line));
+                captions.add(Caption.of(line).by(speaker));
                 line.clear();
             }
+            speaker = says;
             end = to;
             line.add(new Caption.Word(from, to, word));
         }
         if (!line.isEmpty()) {
-            captions.add(Caption.of(line));
+            captions.add(Caption.of(line).by(speaker));
         }
         return captions;
     }

@@ -14,6 +14,7 @@ public final class TranscriptWriter {
         for (Caption c : captions) {
             out.append('\n').append(clock(c.start())).append(" --> ").append(clock(c.end()));
             out.append('\n');
+            out.append(c.speaker().isBlank() ? "" : "<v " + escaped(c.speaker()) + ">");
             if (c.timed().isEmpty()) {
                 out.append(escaped(c.text()));
             }

@@ -52,7 +52,7 @@ public final class Muting {
             if (left.size() == words.size()) {
                 heard.add(caption);
             } else if (!left.isEmpty()) {
-                heard.add(Caption.of(left));
+                heard.add(Caption.of(left).by(caption.speaker()));
             }
         }
         return heard;

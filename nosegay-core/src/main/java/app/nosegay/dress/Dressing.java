@@ -30,6 +30,8 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
     private static final double TITLE_HEIGHT = 190;
     private static final double TITLE_OPACITY = 0.96;
     private static final double CAPTION_HEIGHT = 84;
+    /** Above it stands who speaks, where several do. */
+    private static final double SPEAKER_HEIGHT = 34;
 
     public Dressing {
         List<Piece> sorted = new ArrayList<>(pieces);
@@ -103,9 +105,9 @@ public record Dressing(List<Piece> pieces, Layout layout, DressNotes notes) {
                                     .get(badge),
                     1);
         }
-        if (face instanceof Face.Caption) {
+        if (face instanceof Face.Caption caption) {
             double width = room.width() * 0.72;
-            double height = CAPTION_HEIGHT * scale;
+            double height = (CAPTION_HEIGHT + (caption.speaker().isEmpty() ? 0 : SPEAKER_HEIGHT)) * scale;
             return fixed(
                     face, new Box(room.x() + (room.width() - width) / 2, room.bottom() - height, width, height), 1);
         }

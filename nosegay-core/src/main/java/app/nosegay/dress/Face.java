@@ -62,8 +62,17 @@ public sealed interface Face {
     /** Steps of the tempo guide from top to bottom: enough to look smooth at reading distance, few enough to redraw. */
     int TEMPO_STEPS = 8;
 
-    /** Words said, in the picture. */
-    record Caption(String text) implements Face {}
+    /**
+     * Words said, in the picture.
+     *
+     * @param speaker who says them, where several speak; empty otherwise
+     * @param presenter which of them, from 0: the same colour and mark all through
+     */
+    record Caption(String text, String speaker, int presenter) implements Face {
+        public Caption(String text) {
+            this(text, "", 0);
+        }
+    }
 
     /** What a timer times. */
     enum Phase {

@@ -170,7 +170,7 @@ public record TakeEvidence(
                         words.stream()
                                 .filter(w -> span.contains(w.start()))
                                 .map(w ->
-                                        new Caption(w.start().minus(by), w.end().minus(by), w.text()))
+                                        new Caption(w.start().minus(by), w.end().minus(by), w.text()).by(w.speaker()))
                                 .toList())
                 .withVoice(voice.part(span));
     }

@@ -55,7 +55,8 @@ public final class Captions {
                     Time<Axis.Cut> longEnough = Time.max(end, start.get().plus(SHORTEST));
                     cues.add(new Cue(
                             new Span<>(start.get(), Time.max(start.get(), Time.min(longEnough, programmeEnd))),
-                            broken(c.text())));
+                            broken(c.text()),
+                            c.speaker()));
                 }
             }
         });
@@ -73,7 +74,7 @@ public final class Captions {
                             ? limit
                             : Time.max(cue.span().start(), Time.min(cue.span().end(), limit)));
             if (span.length().isPositive()) {
-                clean.add(new Cue(span, cue.text()));
+                clean.add(new Cue(span, cue.text(), cue.speaker()));
             }
         }
         return clean;
@@ -91,13 +92,13 @@ public final class Captions {
         for (int i = 0; i < words.size(); i++) {
             int length = words.get(i).text().length() + 1;
             if (letters + length > 2 * LINE - ROOM && i > from) {
-                parts.add(part(words.subList(from, i), words.get(i).start()));
+                parts.add(part(words.subList(from, i), words.get(i).start()).by(c.speaker()));
                 from = i;
                 letters = 0;
             }
             letters += length;
         }
-        parts.add(part(words.subList(from, words.size()), c.end()));
+        parts.add(part(words.subList(from, words.size()), c.end()).by(c.speaker()));
         return parts;
     }
 

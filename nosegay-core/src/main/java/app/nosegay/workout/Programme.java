@@ -14,6 +14,7 @@ import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
+import app.nosegay.evidence.Speakers;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.library.MoveLibrary;
@@ -25,6 +26,7 @@ import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanReport;
 import app.nosegay.plan.sheet.Header;
 import app.nosegay.plan.sheet.RunSheetParser;
+import app.nosegay.plan.terms.Presenter;
 import app.nosegay.proof.IntervalComparison;
 import app.nosegay.proof.PickUps;
 import app.nosegay.proof.Proof;
@@ -50,8 +52,11 @@ import app.nosegay.script.check.ScriptCheck;
 import app.nosegay.shoot.ShootLog;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -91,8 +96,9 @@ public record Programme(
         Dressing dressing,
         Proof proof) {
 
-    public static Programme of(Workout workout, List<TakeEvidence> evidence, List<ShootLog> logs, MoveLibrary library) {
+    public static Programme of(Workout workout, List<TakeEvidence> takes, List<ShootLog> logs, MoveLibrary library) {
         Timeline timeline = Expansion.expand(RunSheetParser.parse(workout.sheet(), library), library);
+        List<TakeEvidence> evidence = Speakers.told(takes, presenters(timeline));
         PlanReport report = PlanReport.of(timeline, library, workout.settings().costs());
         CuePlan cues = CuePlanner.plan(timeline, library, workout.script());
         List<Finding> scriptFindings =
@@ -118,6 +124,7 @@ public record Programme(
                         library,
                         workout.dressing(),
                         Frame.LANDSCAPE),
+                timeline,
                 captions);
         List<Finding> found = Stream.of(report.findings(), scriptFindings, matchFindings)
                 .flatMap(List::stream)
@@ -208,6 +215,7 @@ public record Programme(
                         library,
                         workout.dressing(),
                         frame),
+                timeline,
                 captions(workout, heard(), other, overs));
     }
 
@@ -271,12 +279,31 @@ public record Programme(
         return Captions.of(transcripts, cut, overs);
     }
 
-    private static Dressing withCaptions(Dressing dressing, List<TimedText.Cue> captions) {
+    private static List<String> presenters(Timeline timeline) {
+        return timeline.sheet().header().presenters().stream()
+                .map(Presenter::name)
+                .toList();
+    }
+
+    /** Captions in the picture; where several speak, each with who it is. */
+    private static Dressing withCaptions(Dressing dressing, Timeline timeline, List<TimedText.Cue> captions) {
         if (!dressing.notes().shows(DressNotes.Extra.BURNED_CAPTIONS)) {
             return dressing;
         }
+        Set<String> speaking = captions.stream()
+                .map(TimedText.Cue::speaker)
+                .filter(s -> !s.isBlank())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        boolean several = speaking.size() > 1;
+        Set<String> known = new LinkedHashSet<>(presenters(timeline));
+        known.addAll(speaking);
+        List<String> all = List.copyOf(known);
         return dressing.with(captions.stream()
-                .map(c -> (Piece) new Piece.Still(c.span(), new Face.Caption(c.text())))
+                .map(c -> (Piece) new Piece.Still(
+                        c.span(),
+                        several && !c.speaker().isBlank()
+                                ? new Face.Caption(c.text(), c.speaker(), all.indexOf(c.speaker()))
+                                : new Face.Caption(c.text())))
                 .toList());
     }
 }

@@ -41,6 +41,23 @@ class TimedTextTest {
     }
 
     @Test
+    void whoSpeaksIsToldInBothForms() throws IOException {
+        List<TimedText.Cue> cues = List.of(
+                new TimedText.Cue(cue(0, 1, "").span(), "Down we go", "Fern"),
+                new TimedText.Cue(cue(1, 2, "").span(), "and up", "Fern"),
+                new TimedText.Cue(cue(2, 3, "").span(), "And rest.", "Ash > Co"),
+                cue(3, 4, "Music"));
+        String vtt = TimedText.webVtt(cues);
+        assertThat(vtt).contains("\n<v Fern>Down we go\n", "\n<v Ash Co>And rest.\n", "\nMusic\n");
+        assertThat(TranscriptReader.read(vtt.getBytes(StandardCharsets.UTF_8)))
+                .extracting(Caption::speaker)
+                .containsExactly("Fern", "Fern", "Ash Co", "");
+        assertThat(TimedText.subRip(cues))
+                .contains("\nFern: Down we go\n", "\nand up\n", "\nAsh > Co: And rest.\n", "\nMusic\n");
+        assertThat(TimedText.subRip(cues.subList(0, 2))).doesNotContain("Fern");
+    }
+
+    @Test
     void metadataEscapesItsOwnSigns() {
         String text = TimedText.ffMetadata("A=B;C", List.of(cue(0, 10, "#1 \\ up")));
         assertThat(text)

@@ -142,4 +142,20 @@ class TranscriptReaderTest {
         List<Caption> captions = TranscriptReader.read(json.getBytes(StandardCharsets.UTF_8));
         assertThat(captions.get(0).words().get(1).start()).isEqualTo(Time.ofSeconds(7.9));
     }
+
+    @Test
+    void whoSpeaksIsReadFromVoiceTagsAndWordLists() throws IOException {
+        List<Caption> vtt = TranscriptReader.read(("WEBVTT\n\n00:01.000 --> 00:02.000\n<v.loud Fern>Down we go</v>\n\n"
+                        + "00:03.000 --> 00:06.000\n<v Fern>One more.</v> <v Ash>And rest now.</v>\n\n"
+                        + "00:07.000 --> 00:08.000\nMusic\n")
+                .getBytes(StandardCharsets.UTF_8));
+        assertThat(vtt).extracting(Caption::text).containsExactly("Down we go", "One more.", "And rest now.", "Music");
+        assertThat(vtt).extracting(Caption::speaker).containsExactly("Fern", "Fern", "Ash", "");
+        assertThat(vtt.get(1).start()).isEqualTo(Time.ofSeconds(3));
+        assertThat(vtt.get(2).start()).isEqualTo(vtt.get(1).end()).isLessThan(Time.ofSeconds(6));
+        List<Caption> words = TranscriptReader.read(("[{\"word\":\"Go\",\"start\":1,\"end\":1.2,\"speaker\":\"Fern\"},"
+                        + "{\"word\":\"Rest\",\"start\":1.3,\"end\":1.6,\"speaker\":\"Ash\"}]")
+                .getBytes(StandardCharsets.UTF_8));
+        assertThat(words).extracting(Caption::speaker).containsExactly("Fern", "Ash");
+    }
 }

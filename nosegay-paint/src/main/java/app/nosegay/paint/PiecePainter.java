@@ -57,6 +57,11 @@ public final class PiecePainter {
         g.setTransform(before);
     }
 
+    /** The mark of each who speaks: told apart without colour. */
+    private static final Glyph[] MARKS = {Glyph.FLOWER, Glyph.LEAF, Glyph.SEEDS, Glyph.FORK};
+
+    private static final double SPEAKER_PX = 22;
+
     private void draw(Graphics2D g, PlacedOverlay shown) {
         Face face = shown.face();
         if (face instanceof Face.Timer timer) {
@@ -231,6 +236,10 @@ public final class PiecePainter {
         }
         double lineHeight = font.getSize2D() * 1.2;
         double baseline = b.bottom() - (lines.size() - 1) * lineHeight - 14;
+        if (!caption.speaker().isEmpty() && !lines.isEmpty()) {
+            double left = b.x() + (b.width() - Words.width(g, font, lines.get(0))) / 2 - 12;
+            speaker(g, caption, left, baseline - lineHeight * 0.82);
+        }
         for (String line : lines) {
             double w = Words.width(g, font, line);
             double x = b.x() + (b.width() - w) / 2;
@@ -239,5 +248,20 @@ public final class PiecePainter {
             Words.at(g, line, font, Color.WHITE, x, baseline);
             baseline += lineHeight;
         }
+    }
+
+    /** Who speaks, on a tab above the words that begins at {@code left} and ends at {@code bottom}. */
+    private void speaker(Graphics2D g, Face.Caption caption, double left, double bottom) {
+        double k = style.scale();
+        Font font = Typefaces.strong(SPEAKER_PX * k);
+        double w = Words.width(g, font, caption.speaker()) + 48 * k;
+        double h = SPEAKER_PX * 1.5 * k;
+        g.setColor(new Color(style.paper()));
+        g.fill(new RoundRectangle2D.Double(left, bottom - h, w, h + 4, 8, 8));
+        int who = caption.presenter();
+        int[] colours = {style.work(), style.rest(), style.count(), style.option()};
+        g.setColor(new Color(colours[who % colours.length]));
+        MARKS[who % MARKS.length].fill(g, left + 18 * k, bottom - h / 2, 10 * k);
+        Words.at(g, caption.speaker(), font, ink, left + 36 * k, bottom - h * 0.3);
     }
 }

@@ -51,7 +51,8 @@ class PaintTest {
             new Face.LevelBadge(
                     "Seedling", Level.Place.LEFT, Level.Grade.EASIER, "sit to the bench and stand up again"),
             new Face.LevelBadge("Oak", Level.Place.RIGHT, Level.Grade.HARDER, ""),
-            new Face.Caption("Chest tall, weight through\nthe whole foot."));
+            new Face.Caption("Chest tall, weight through\nthe whole foot."),
+            new Face.Caption("Chest tall, weight through\nthe whole foot.", "Fern", 1));
 
     private static final int[][] SIZES = {{1280, 720}, {1920, 1080}, {640, 360}, {720, 720}, {608, 1080}};
 
@@ -96,6 +97,31 @@ class PaintTest {
                 }
             }
         }
+    }
+
+    /** Who speaks is told by a name, a colour and a mark, none of which another has. */
+    @Test
+    void everyoneWhoSpeaksHasAMarkOfTheirOwn() {
+        List<BufferedImage> seen = new ArrayList<>();
+        for (int who = 0; who < 4; who++) {
+            BufferedImage own = painted(List.of(new Face.Caption("Go!", "Fern", who)), 1280, 720);
+            for (BufferedImage other : seen) {
+                assertThat(differs(own, other)).as("presenter " + who).isGreaterThan(60);
+            }
+            seen.add(own);
+        }
+        BufferedImage alone = painted(List.of(new Face.Caption("Go!")), 1280, 720);
+        assertThat(differs(alone, seen.get(0))).isGreaterThan(1000);
+    }
+
+    private static long differs(BufferedImage a, BufferedImage b) {
+        long n = 0;
+        for (int y = 0; y < a.getHeight(); y++) {
+            for (int x = 0; x < a.getWidth(); x++) {
+                n += a.getRGB(x, y) == b.getRGB(x, y) ? 0 : 1;
+            }
+        }
+        return n;
     }
 
     @Test
