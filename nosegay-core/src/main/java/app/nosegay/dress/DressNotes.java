@@ -19,14 +19,17 @@ import java.util.Set;
  * @param places groups put somewhere by hand; a narrower scope counts over a wider one
  * @param sound what is done to the sound
  * @param cover what the cover shows
+ * @param timings cards that come and go when it was wanted
  */
-public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound sound, Cover cover) {
-    public static final DressNotes NONE =
-            new DressNotes(Style.PRESSED, EnumSet.of(Extra.BURNED_CAPTIONS), List.of(), Sound.USUAL, Cover.AUTOMATIC);
+public record DressNotes(
+        Style style, Set<Extra> off, List<Put> places, Sound sound, Cover cover, List<CardTiming> timings) {
+    public static final DressNotes NONE = new DressNotes(
+            Style.PRESSED, EnumSet.of(Extra.BURNED_CAPTIONS), List.of(), Sound.USUAL, Cover.AUTOMATIC, List.of());
 
     public DressNotes {
         off = Set.copyOf(off);
         places = List.copyOf(places);
+        timings = List.copyOf(timings);
     }
 
     /** Kinds of pieces that can be left out. */
@@ -134,7 +137,7 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
     }
 
     public DressNotes withStyle(Style other) {
-        return new DressNotes(other, off, places, sound, cover);
+        return new DressNotes(other, off, places, sound, cover, timings);
     }
 
     public DressNotes with(Extra extra, boolean shown) {
@@ -144,22 +147,22 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
         } else {
             less.add(extra);
         }
-        return new DressNotes(style, less, places, sound, cover);
+        return new DressNotes(style, less, places, sound, cover, timings);
     }
 
     public DressNotes withSound(Sound other) {
-        return new DressNotes(style, off, places, other, cover);
+        return new DressNotes(style, off, places, other, cover, timings);
     }
 
     public DressNotes withCover(Cover other) {
-        return new DressNotes(style, off, places, sound, other);
+        return new DressNotes(style, off, places, sound, other, timings);
     }
 
     /** With a group at a place, in place of any such decision for the same scope and shape. */
     public DressNotes with(Put put) {
         List<Put> more = new ArrayList<>(without(put).places());
         more.add(put);
-        return new DressNotes(style, off, more, sound, cover);
+        return new DressNotes(style, off, more, sound, cover, timings);
     }
 
     /** Without what was decided for the group, scope and shape of {@code put}. */
@@ -172,7 +175,32 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
                                 p.group() != put.group() || !p.scope().equals(put.scope()) || p.shape() != put.shape())
                         .toList(),
                 sound,
-                cover);
+                cover,
+                timings);
+    }
+
+    /** With a card at a time of its own, in place of any it had. */
+    public DressNotes with(CardTiming timing) {
+        List<CardTiming> more = new ArrayList<>(
+                withoutTiming(timing.interval(), timing.kind(), timing.words()).timings());
+        more.add(timing);
+        return new DressNotes(style, off, places, sound, cover, more);
+    }
+
+    /** What was decided about the cards of an interval. */
+    public List<CardTiming> timings(String interval) {
+        return timings.stream().filter(t -> t.interval().equals(interval)).toList();
+    }
+
+    /** With a card back where it comes by itself. */
+    public DressNotes withoutTiming(String interval, Face.CardKind kind, String words) {
+        return new DressNotes(
+                style,
+                off,
+                places,
+                sound,
+                cover,
+                timings.stream().filter(t -> !t.isOf(interval, kind, words)).toList());
     }
 
     /**
@@ -203,6 +231,9 @@ public record DressNotes(Style style, Set<Extra> off, List<Put> places, Sound so
                         .map(p -> new Put(p.group(), ids.getOrDefault(p.scope(), p.scope()), p.anchor(), p.shape()))
                         .toList(),
                 sound,
-                cover);
+                cover,
+                timings.stream()
+                        .map(t -> t.in(ids.getOrDefault(t.interval(), t.interval())))
+                        .toList());
     }
 }

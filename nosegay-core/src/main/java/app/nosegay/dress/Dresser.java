@@ -92,12 +92,27 @@ public final class Dresser {
             int before = dresser.pieces.size();
             Interval next = i + 1 < intervals.size() ? intervals.get(i + 1) : null;
             dresser.interval(intervals.get(i), next);
+            // What stands over the opening came before it.
+            dresser.timed(intervals.get(i), dresser.pieces.subList(i == 0 ? 0 : before, dresser.pieces.size()));
             List<Piece> own = new ArrayList<>(dresser.pieces.subList(before, dresser.pieces.size()));
             dresser.stretch(intervals.get(i), own, corrections).ifPresent(stretches::add);
         }
         dresser.pieces.addAll(corrections);
         dresser.progress();
         return new Dressing(dresser.pieces, Layout.of(stretches, frame, notes), notes);
+    }
+
+    /** Puts the cards of an interval where they are wanted. */
+    private void timed(Interval interval, List<Piece> own) {
+        Optional<Span<Axis.Cut>> first = source.shown(interval.first());
+        Optional<Span<Axis.Cut>> last = source.shown(interval.last());
+        if (!notes.timings().isEmpty() && first.isPresent() && last.isPresent()) {
+            Span<Axis.Cut> span = new Span<>(first.get().start(), last.get().end());
+            List<Piece> timed = CardTiming.applied(own, interval.id(), span, notes.timings());
+            for (int i = 0; i < timed.size(); i++) {
+                own.set(i, timed.get(i));
+            }
+        }
     }
 
     /**

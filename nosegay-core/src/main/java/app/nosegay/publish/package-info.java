@@ -1,2 +1,2 @@
-/** Stage seven: captions, chapters and the lines of the description. */
+/** Stage seven: captions, chapters, the sound and the lines of the description. */
 package app.nosegay.publish;

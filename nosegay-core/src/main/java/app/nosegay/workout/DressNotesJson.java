@@ -1,9 +1,12 @@
 package app.nosegay.workout;
 
+import app.nosegay.dress.CardTiming;
 import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Face;
 import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
+import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -46,6 +49,13 @@ final class DressNotesJson {
                 .put("title", cover.title())
                 .put("line", cover.line())
                 .put("corner", cover.corner() == null ? "" : word(cover.corner()));
+        ArrayNode timings = node.putArray("timings");
+        notes.timings().forEach(t -> timings.addObject()
+                .put("interval", t.interval())
+                .put("kind", word(t.kind()))
+                .put("words", t.words())
+                .put("fromMicros", t.from().micros())
+                .put("toMicros", t.to().micros()));
     }
 
     static DressNotes read(JsonNode node) {
@@ -57,7 +67,7 @@ final class DressNotesJson {
             Set<DressNotes.Extra> off = EnumSet.noneOf(DressNotes.Extra.class);
             node.path("off")
                     .forEach(o -> of(DressNotes.Extra.values(), o.asText()).ifPresent(off::add));
-            notes = new DressNotes(notes.style(), off, notes.places(), notes.sound(), notes.cover());
+            notes = new DressNotes(notes.style(), off, notes.places(), notes.sound(), notes.cover(), notes.timings());
         }
         for (JsonNode p : node.path("places")) {
             Optional<Layout.Group> group =
@@ -70,6 +80,9 @@ final class DressNotesJson {
                 notes = notes.with(
                         new DressNotes.Put(group.get(), p.path("scope").asText(), anchor.get(), shape));
             }
+        }
+        for (JsonNode t : node.path("timings")) {
+            notes = timing(t).map(notes::with).orElse(notes);
         }
         JsonNode s = node.path("sound");
         DressNotes.Sound usual = DressNotes.Sound.USUAL;
@@ -88,6 +101,14 @@ final class DressNotesJson {
                 s.path("musicDb").asDouble(usual.musicDb()),
                 s.path("onBeat").asBoolean(usual.onBeat()),
                 s.path("fadesNoises").asBoolean(usual.fadesNoises())));
+    }
+
+    private static Optional<CardTiming> timing(JsonNode t) {
+        Length from = new Length(Math.max(0, t.path("fromMicros").asLong()));
+        Length to = Length.max(from, new Length(t.path("toMicros").asLong()));
+        return of(Face.CardKind.values(), t.path("kind").asText())
+                .map(kind -> new CardTiming(
+                        t.path("interval").asText(), kind, t.path("words").asText(), from, to));
     }
 
     /** A style that cannot be used any more is no reason to lose the workout. */

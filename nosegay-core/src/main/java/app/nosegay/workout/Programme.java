@@ -57,7 +57,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * Everything that follows from a workout and the evidence in its takes, stage by stage. Pure: the same inputs give the same programme.
@@ -105,30 +104,26 @@ public record Programme(
                 ScriptCheck.findings(timeline, cues, workout.script(), library, report.changeOvers());
         MatchNotes notes = workout.matching();
         List<TakeEvidence> filmed = RecordedVoice.filmed(timeline, evidence);
-        // Where everything is does not change with what is muted; what is said does.
-        List<TakeEvidence> heard = Muting.heard(evidence, notes.mutes());
-        List<TakeEvidence> heardFilmed = RecordedVoice.filmed(timeline, heard);
         Match match = match(workout, timeline, cues, filmed, ofFilmed(logs, evidence, filmed));
         Cut cut = Cut.of(match, notes);
-        List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, heardFilmed);
-        List<HeardCall> calls = CallTruth.of(timeline, match, heardFilmed, library.names(), said);
-        ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, heard, new Spoken(calls, said));
+        // Where everything is does not change with what is muted; what is said does.
+        List<TakeEvidence> heard = Muting.heard(evidence, notes.mutes());
+        Spoken spoken = spoken(timeline, cues, match, RecordedVoice.filmed(timeline, heard), library);
+        ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, heard, spoken);
         Edit edit = new Edit(timeline, match, cut);
         List<Finding> matchFindings = matchFindings(checked, edit, evidence, filmed, library);
         List<TimedText.Cue> captions = captions(workout, heard, cut, checked.overs());
-        Dressing dressing = withCaptions(
-                Dresser.dress(
-                        edit,
-                        cues,
-                        new Dresser.RecordedEvidence(said, checked.misstatements(), evidence),
-                        library,
-                        workout.dressing(),
-                        Frame.LANDSCAPE),
-                timeline,
+        Dresser.RecordedEvidence recorded =
+                new Dresser.RecordedEvidence(spoken.lines(), checked.misstatements(), evidence);
+        Dressing plain = Dresser.dress(edit, cues, recorded, library, workout.dressing(), Frame.LANDSCAPE);
+        Dressing dressing = withCaptions(plain, timeline, captions);
+        Proof proof = prove(
+                workout,
+                edit,
+                spoken.calls(),
+                List.of(report.findings(), scriptFindings, matchFindings),
+                dressing,
                 captions);
-        List<Finding> found = Stream.of(report.findings(), scriptFindings, matchFindings)
-                .flatMap(List::stream)
-                .toList();
         return new Programme(
                 workout,
                 library,
@@ -139,15 +134,21 @@ public record Programme(
                 evidence,
                 logs,
                 match,
-                calls,
-                said,
-                CaptionRepair.of(timeline, match, heard, said, library),
+                spoken.calls(),
+                spoken.lines(),
+                CaptionRepair.of(timeline, match, heard, spoken.lines(), library),
                 checked.misstatements(),
                 checked.overs(),
                 matchFindings,
                 cut,
                 dressing,
-                prove(workout, edit, calls, found, dressing, captions));
+                proof);
+    }
+
+    private static Spoken spoken(
+            Timeline timeline, CuePlan cues, Match match, List<TakeEvidence> heard, MoveLibrary library) {
+        List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, heard);
+        return new Spoken(CallTruth.of(timeline, match, heard, library.names(), said), said);
     }
 
     /** Of a voice recorded afterwards the takes' own sound says nothing. */
@@ -190,10 +191,11 @@ public record Programme(
             Workout workout,
             Edit edit,
             List<HeardCall> calls,
-            List<Finding> earlier,
+            List<List<Finding>> earlier,
             Dressing dressing,
             List<TimedText.Cue> captions) {
-        List<Finding> found = new ArrayList<>(earlier);
+        List<Finding> found = new ArrayList<>();
+        earlier.forEach(found::addAll);
         found.addAll(DressCheck.findings(dressing));
         found.addAll(PublishCheck.findings(
                 Chapters.of(edit.timeline(), edit.match(), edit.cut()),

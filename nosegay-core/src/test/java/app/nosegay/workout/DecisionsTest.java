@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.LengthRule;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.dress.CardTiming;
 import app.nosegay.dress.DressNotes;
+import app.nosegay.dress.Face;
 import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
@@ -137,11 +139,20 @@ class DecisionsTest {
                 .with(new DressNotes.Put(Layout.Group.REPS, "", Layout.Anchor.UPPER_RIGHT, FrameShape.TALL))
                 .withSound(new DressNotes.Sound(false, true, "bed.wav", "own recording", -21, false, true))
                 .withCover(new DressNotes.Cover(
-                        "take-1", Time.ofSeconds(71.25), "Big Words", "small words", Layout.Anchor.TOP_RIGHT));
+                        "take-1", Time.ofSeconds(71.25), "Big Words", "small words", Layout.Anchor.TOP_RIGHT))
+                .with(new CardTiming(
+                        "ground-work/squat/r1",
+                        Face.CardKind.FORM,
+                        "Form Chest tall",
+                        Length.ofSeconds(4),
+                        Length.ofSeconds(9.5)));
         Workout w = hanging("ground-work/push-up/r2").withDressing(notes);
         assertThat(WorkoutJson.read(WorkoutJson.write(w))).isEqualTo(w);
         assertThat(w.withSheet(SHEET.replace("Ground Work", "Beds")).dressing().places())
                 .extracting(DressNotes.Put::scope)
                 .containsExactly("beds/squat/r1", "");
+        assertThat(w.withSheet(SHEET.replace("Ground Work", "Beds")).dressing().timings("beds/squat/r1"))
+                .singleElement()
+                .satisfies(t -> assertThat(t.from()).isEqualTo(Length.ofSeconds(4)));
     }
 }

@@ -2,10 +2,12 @@ package app.nosegay.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.dress.CardTiming;
 import app.nosegay.plan.Finding;
 import app.nosegay.workout.Waiver;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -42,6 +44,53 @@ class FinishWindowTest extends DrivenWindow {
         javafx.geometry.Bounds bounds = track.localToScreen(track.getBoundsInLocal());
         clickOn(bounds.getMinX() + bounds.getWidth() * 0.75, bounds.getCenterY());
         until(() -> Math.abs(scrub.getValue() / scrub.getMax() - 0.75) < 0.02);
+    }
+
+    /** A card is dragged along its stroke, made longer by its end, moved by keys, and put back. */
+    @Test
+    void aCardIsDraggedToAnotherTimeAndPutBack() throws Exception {
+        openWithTake();
+        clickOn("#stage-dress");
+        ListView<?> stretches = lookup("#stretches").query();
+        until(() -> !stretches.getItems().isEmpty());
+        int with = 0;
+        while (lookup("#stroke-form").tryQuery().isEmpty()
+                && with < stretches.getItems().size()) {
+            int next = with++;
+            interact(() -> stretches.getSelectionModel().select(next));
+        }
+        javafx.geometry.Bounds stroke = onScreen("#stroke-form");
+        drag(stroke.getCenterX(), stroke.getCenterY()).dropTo(stroke.getCenterX() + 40, stroke.getCenterY());
+        until(() -> timings().size() == 1 && computed());
+        until(() -> lookup("#stroke-form").tryQuery().isPresent()
+                && Math.abs(onScreen("#stroke-form").getMinX() - stroke.getMinX() - 40) < 4);
+        CardTiming moved = timings().get(0);
+        until(() -> lookup("#chip-form")
+                .tryQueryAs(Button.class)
+                .filter(c -> c.getText().endsWith(", moved"))
+                .isPresent());
+        javafx.geometry.Bounds now = onScreen("#stroke-form");
+        drag(now.getMaxX() - 2, now.getCenterY()).dropTo(now.getMaxX() + 18, now.getCenterY());
+        until(() -> timings().get(0).to().compareTo(moved.to()) > 0);
+        assertThat(timings().get(0).from()).as("its start stays").isEqualTo(moved.from());
+        CardTiming longer = timings().get(0);
+        interact(() -> lookup("#chip-form").query().requestFocus());
+        press(KeyCode.ALT).push(KeyCode.LEFT).release(KeyCode.ALT);
+        until(() -> timings().get(0).from().compareTo(longer.from()) < 0);
+        until(() -> lookup("#chip-form").tryQuery().filter(Node::isFocused).isPresent());
+        push(KeyCode.BACK_SPACE);
+        until(() -> timings().isEmpty());
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> timings().size() == 1);
+    }
+
+    private List<CardTiming> timings() {
+        return shell.session().workout().dressing().timings();
+    }
+
+    private javafx.geometry.Bounds onScreen(String query) {
+        Node node = lookup(query).query();
+        return node.localToScreen(node.getBoundsInLocal());
     }
 
     @Test

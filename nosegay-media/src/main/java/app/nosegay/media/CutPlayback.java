@@ -3,7 +3,7 @@ package app.nosegay.media;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_FAST_BILINEAR;
 
 import app.nosegay.cut.Cut;
-import app.nosegay.dress.SoundPlan;
+import app.nosegay.publish.SoundPlan;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;

@@ -3,7 +3,7 @@ package app.nosegay.media;
 import app.nosegay.captions.TimedText;
 import app.nosegay.cut.Cut;
 import app.nosegay.dress.Dressing;
-import app.nosegay.dress.SoundPlan;
+import app.nosegay.publish.SoundPlan;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package app.nosegay.media;
 
-import app.nosegay.dress.SoundPlan;
 import app.nosegay.evidence.sound.MusicBeat;
+import app.nosegay.publish.SoundPlan;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;

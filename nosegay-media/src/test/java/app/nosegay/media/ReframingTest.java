@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.nosegay.cut.Cut;
-import app.nosegay.dress.SoundPlan;
+import app.nosegay.publish.SoundPlan;
 import app.nosegay.time.Time;
 import java.awt.Color;
 import java.awt.image.BufferedImage;

@@ -44,8 +44,7 @@ public final class DressStage implements StageView {
     private final ComboBox<String> shape = new ComboBox<>();
     private final LookChoice looks;
     private final StackPane stage;
-    private final OnScreenPage onScreen =
-            new OnScreenPage(slider.valueProperty(), s -> slider.setValue(Math.max(0, Math.min(slider.getMax(), s))));
+    private final OnScreenPage onScreen;
     private final Tabs pages = new Tabs("dress");
     private final StylePage styles;
     private final OwnStylePage ownStyle;
@@ -62,6 +61,10 @@ public final class DressStage implements StageView {
     public DressStage(Session session) {
         this.session = session;
         picture = new FinishedPicture(session, this::redrawn);
+        onScreen = new OnScreenPage(
+                slider.valueProperty(),
+                s -> slider.setValue(Math.max(0, Math.min(slider.getMax(), s))),
+                new CardTimes(session, this::interval));
         styles = new StylePage(session);
         ownStyle = new OwnStylePage(session);
         kinds = new PiecesPage(session);
@@ -232,10 +235,22 @@ public final class DressStage implements StageView {
             slider.setMin(0);
             slider.setMax(stretch.span().length().seconds());
             slider.setValue(Math.min(slider.getMax(), stretch.span().length().seconds() * 0.3));
-            onScreen.show(programme.dressing().pieces(), stretch.span());
+            showStrokes(stretch);
             drag.redraw();
             draw();
         }
+    }
+
+    private void showStrokes(Stretch stretch) {
+        onScreen.show(
+                programme.dressing().pieces(),
+                stretch.span(),
+                programme.workout().dressing().timings(stretch.interval().id()));
+    }
+
+    /** The id of the chosen interval. */
+    private String interval() {
+        return stretches.getSelectionModel().getSelectedItem().interval().id();
     }
 
     private void lookAtIt() {
@@ -324,7 +339,7 @@ public final class DressStage implements StageView {
                 if (stretches.getSelectionModel().getSelectedItem() != s) {
                     stretches.getSelectionModel().select(s);
                     slider.setMax(s.span().length().seconds());
-                    onScreen.show(programme.dressing().pieces(), s.span());
+                    showStrokes(s);
                 }
                 slider.setValue(time.since(s.span().start()).seconds());
                 tell(s, time);

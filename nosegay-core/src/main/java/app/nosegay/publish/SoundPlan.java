@@ -1,7 +1,8 @@
-package app.nosegay.dress;
+package app.nosegay.publish;
 
 import app.nosegay.cut.Cut;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.dress.DressNotes;
 import app.nosegay.evidence.SpokenStretches;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.Match;

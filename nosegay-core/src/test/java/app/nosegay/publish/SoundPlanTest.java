@@ -1,10 +1,11 @@
-package app.nosegay.dress;
+package app.nosegay.publish;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.cut.Cut;
+import app.nosegay.dress.DressNotes;
 import app.nosegay.evidence.SoundLevels;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
