@@ -51,11 +51,17 @@ class BedWindowTest extends DrivenWindow {
         WorkoutFile.save(
                 older,
                 Workout.EMPTY.withSheet(
-                        "title: Older\ngear: kettlebell heavy\ncircuit  rounds 2  work 0:30  rest 0:20\n  goblet squat\n"));
+                        "title: Older\npromise: about 3 min, 1 move\ngear: kettlebell heavy\ncircuit  rounds 2  work 0:30  rest 0:20\n  goblet squat\n"));
         RecentWorkouts.touch(older);
+        Path next = folder.resolve("next" + WorkoutFile.ENDING);
+        WorkoutFile.save(next, Workout.EMPTY.withSheet("title: Next\n"));
+        interact(() -> shell.session().open(next));
+        until(() -> sheet().startsWith("title: Next") && computed());
         given("circuit  rounds 2  work 0:40  rest 0:20\n  goblet squat\n", 2);
         interact(() -> plan().tabs().show("move"));
         waitFor("#last-time");
+        assertThat(text("#last-promise"))
+                .startsWith("Last time, in \"Older\": you promised about 3 min, 1 move, and the plan");
         assertThat(text("#last-time")).isEqualTo("Last time, in \"Older\": 2 × 0:30, heavy kettlebell.");
     }
 

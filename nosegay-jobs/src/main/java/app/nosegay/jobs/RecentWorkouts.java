@@ -9,7 +9,9 @@ import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.proof.PickUps;
+import app.nosegay.series.LastPromise;
 import app.nosegay.series.LastTime;
+import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -17,6 +19,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** The workouts that were open lately, the last one first: one path a line in the settings folder. */
@@ -112,35 +115,61 @@ public final class RecentWorkouts {
                 missing);
     }
 
-    /** How moves were done in the other workouts that were open lately, by the names of moves, and what was missed with them. */
-    public static Map<String, LastTime> lastTimes(Path but) throws IOException {
-        List<LastTime.Made> made = new ArrayList<>();
-        int looked = 0;
-        for (Recent recent : read(MOST)) {
-            if (!recent.file().equals(but)) {
-                boolean matched = recent.stage().compareTo(Stage.MATCHED) >= 0 && looked++ < MOST_LOOKED_AT;
-                made.add(new LastTime.Made(recent.timeline(), matched ? missed(recent.file()) : List.of()));
-            }
+    /**
+     * What is recalled of the other workouts that were open lately.
+     *
+     * @param moves how moves were done and what was missed with them, by the names of moves
+     * @param promise what the last of them promised, or null
+     */
+    public record Recalled(Map<String, LastTime> moves, LastPromise promise) {
+        public static final Recalled NOTHING = new Recalled(Map.of(), null);
+
+        public Recalled {
+            moves = Map.copyOf(moves);
         }
-        return LastTime.of(made, Libraries.current());
     }
 
-    /** What is still to be said again in a workout whose takes have all been read; nothing in others: reading takes minutes. */
-    private static List<PickUps.Line> missed(Path file) {
+    /** What is recalled of all of them but the one in {@code but}. */
+    public static Recalled recalled(Path but) throws IOException {
+        List<LastTime.Made> made = new ArrayList<>();
+        int looked = 0;
+        LastPromise promise = null;
+        for (Recent recent : read(MOST)) {
+            if (recent.file().equals(but)) {
+                continue;
+            }
+            boolean matched = recent.stage().compareTo(Stage.MATCHED) >= 0 && looked++ < MOST_LOOKED_AT;
+            Optional<Programme> whole =
+                    made.isEmpty() || matched ? programme(recent.file(), matched) : Optional.empty();
+            if (made.isEmpty()) {
+                promise = whole.flatMap(LastPromise::of).orElse(null);
+            }
+            List<PickUps.Line> missed =
+                    matched ? whole.map(p -> p.pickUps().lines()).orElse(List.of()) : List.of();
+            made.add(new LastTime.Made(recent.timeline(), missed));
+        }
+        return new Recalled(LastTime.of(made, Libraries.current()), promise);
+    }
+
+    /** All that follows from a workout, with its takes where they have all been read; without in others: reading takes minutes. */
+    private static Optional<Programme> programme(Path file, boolean matched) {
         try {
             Workout workout = WorkoutFile.open(file);
             Path folder = file.toAbsolutePath().getParent();
-            boolean kept = workout.takes().stream()
-                    .allMatch(t -> EvidenceCache.isKept(Media.resolved(folder, t.file()), folder));
-            return kept
-                    ? WorkoutMedia.read(workout, folder, Progress.NONE)
-                            .programme(workout)
-                            .pickUps()
-                            .lines()
-                    : List.of();
+            boolean kept = matched
+                    && workout.takes().stream()
+                            .allMatch(t -> EvidenceCache.isKept(Media.resolved(folder, t.file()), folder));
+            return Optional.of(
+                    kept
+                            ? WorkoutMedia.read(workout, folder, Progress.NONE).programme(workout)
+                            : Programme.of(
+                                    workout.withTakes(List.of(), List.of()),
+                                    List.of(),
+                                    List.of(),
+                                    Libraries.current()));
         } catch (IOException e) {
             FailureLog.note("recent", e);
-            return List.of();
+            return Optional.empty();
         }
     }
 

@@ -34,6 +34,7 @@ final class BedDesk {
     private static final double GRID_SECONDS = 5;
 
     private final Session session;
+    private final Recollection recollection;
     private final Map<String, Integer> rounds = new HashMap<>();
     private final Deque<Runnable> waiting = new ArrayDeque<>();
     private PlanReport report;
@@ -44,6 +45,7 @@ final class BedDesk {
 
     BedDesk(Session session) {
         this.session = session;
+        recollection = new Recollection(session);
     }
 
     void show(PlanReport next) {
@@ -90,6 +92,10 @@ final class BedDesk {
 
     Session session() {
         return session;
+    }
+
+    Recollection recollection() {
+        return recollection;
     }
 
     PlanReport report() {

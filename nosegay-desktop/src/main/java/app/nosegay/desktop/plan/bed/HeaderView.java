@@ -2,15 +2,18 @@ package app.nosegay.desktop.plan.bed;
 
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.desktop.controls.Labels;
 import app.nosegay.plan.bed.Field;
 import app.nosegay.plan.bed.HeaderSentence;
 import app.nosegay.plan.bed.Part;
+import app.nosegay.series.LastPromise;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Side;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -23,17 +26,30 @@ final class HeaderView {
     private final VBox view = new VBox(0);
     private List<Part> shown = List.of();
     private Field title;
+    /** What viewers were promised the last time. */
+    private final Label promised = Labels.small("");
 
     HeaderView(BedDesk desk) {
         this.desk = desk;
         view.getStyleClass().add("bed-header");
+        promised.setId("last-promise");
+        promised.managedProperty().bind(promised.visibleProperty());
+        promised.setVisible(false);
+        desk.recollection().onChanged(this::recall);
     }
 
     Region view() {
         return view;
     }
 
+    private void recall() {
+        LastPromise last = desk.recollection().now().promise();
+        promised.setVisible(last != null);
+        promised.setText(last == null ? "" : last.words());
+    }
+
     void show() {
+        recall();
         List<Part> parts = HeaderSentence.of(desk.sheet());
         Field name = HeaderSentence.field(desk.sheet(), "title");
         if (parts.equals(shown) && name.equals(title)) {
@@ -59,7 +75,7 @@ final class HeaderView {
         sentences.getChildren().add(more);
         Node named = value(name);
         named.getStyleClass().add("bed-title");
-        view.getChildren().setAll(named, sentences);
+        view.getChildren().setAll(named, sentences, promised);
     }
 
     /** What else can be said of the whole workout; choosing it fills in its first choice, to be changed in the sentence. */

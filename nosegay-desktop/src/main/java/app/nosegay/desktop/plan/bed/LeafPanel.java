@@ -3,10 +3,7 @@ package app.nosegay.desktop.plan.bed;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.controls.Labels;
 import app.nosegay.desktop.controls.MovingFigure;
-import app.nosegay.desktop.session.Session;
-import app.nosegay.jobs.FailureLog;
 import app.nosegay.jobs.Libraries;
-import app.nosegay.jobs.RecentWorkouts;
 import app.nosegay.library.Move;
 import app.nosegay.plan.bed.BedRow;
 import app.nosegay.plan.bed.Field;
@@ -16,10 +13,7 @@ import app.nosegay.plan.sheet.RunSheet.Block;
 import app.nosegay.plan.sheet.RunSheet.Cue;
 import app.nosegay.plan.sheet.RunSheet.MoveLine;
 import app.nosegay.series.LastTime;
-import java.io.IOException;
-import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -43,9 +37,6 @@ final class LeafPanel {
     private Spot askedAt;
     private List<Object> shown = List.of();
 
-    private Map<String, LastTime> lastTimes = Map.of();
-    private long lastTimesOf = -1;
-
     /** @param back gives the keyboard to the bed */
     LeafPanel(BedDesk desk, Runnable back) {
         this.desk = desk;
@@ -58,6 +49,10 @@ final class LeafPanel {
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("plain-scroll");
         desk.choice().onChanged(this::show);
+        desk.recollection().onChanged(() -> {
+            shown = List.of();
+            show();
+        });
     }
 
     Region view() {
@@ -148,7 +143,9 @@ final class LeafPanel {
         if (round > 1) {
             words.getChildren().add(Labels.small(DesktopText.of("plan.bed.in-round", round)));
         }
-        LastTime last = moves.size() == 1 ? lastTimes().get(moves.get(0).name()) : null;
+        LastTime last = moves.size() == 1
+                ? desk.recollection().now().moves().get(moves.get(0).name())
+                : null;
         if (last != null) {
             Label told = Labels.small(last.words());
             told.setId("last-time");
@@ -158,33 +155,5 @@ final class LeafPanel {
         HBox.setHgrow(words, Priority.ALWAYS);
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
-    }
-
-    /** How moves were done in other workouts; looked for beside, once for each workout that is opened. */
-    private Map<String, LastTime> lastTimes() {
-        Session session = desk.session();
-        if (lastTimesOf != session.opened()) {
-            long of = session.opened();
-            Path file = session.file().orElse(null);
-            lastTimesOf = of;
-            lastTimes = Map.of();
-            session.jobs().beside("last-times", () -> LeafPanel.lastTimes(file), found -> {
-                if (session.isOpen(of)) {
-                    lastTimes = found;
-                    shown = List.of();
-                    show();
-                }
-            });
-        }
-        return lastTimes;
-    }
-
-    private static Map<String, LastTime> lastTimes(Path but) {
-        try {
-            return RecentWorkouts.lastTimes(but);
-        } catch (IOException e) {
-            FailureLog.note("last-times", e);
-            return Map.of();
-        }
     }
 }
