@@ -2,6 +2,7 @@ package app.nosegay.cli;
 
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.Media;
+import app.nosegay.jobs.SecondCameras;
 import app.nosegay.jobs.SightJob;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.jobs.WorkoutMedia;
@@ -9,6 +10,7 @@ import app.nosegay.match.Match;
 import app.nosegay.media.MediaInput;
 import app.nosegay.media.Progress;
 import app.nosegay.plan.Finding;
+import app.nosegay.plan.Interval;
 import app.nosegay.review.MatchJson;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
@@ -46,6 +48,20 @@ final class MatchCommand implements Callable<Integer> {
     @Option(names = "--log", arity = "1..*", paramLabel = "FILE", descriptionKey = "nosegay.match.log")
     private List<Path> logs = new ArrayList<>();
 
+    @Option(
+            names = "--second-camera",
+            arity = "1..*",
+            paramLabel = "FILE",
+            descriptionKey = "nosegay.match.second-camera")
+    private List<Path> cameras = new ArrayList<>();
+
+    @Option(
+            names = "--seen-by-it",
+            arity = "1..*",
+            paramLabel = "INTERVAL",
+            descriptionKey = "nosegay.match.seen-by-it")
+    private List<String> seen = new ArrayList<>();
+
     @Option(names = "--listen", descriptionKey = "nosegay.match.listen")
     private boolean listen;
 
@@ -69,9 +85,13 @@ final class MatchCommand implements Callable<Integer> {
         if (transcripts.size() > footage.size() || logs.size() > footage.size()) {
             throw new IOException(CliText.of("match-command.there-are-more-transcripts-or"));
         }
+        if (!seen.isEmpty() && cameras.isEmpty()) {
+            throw new IOException(CliText.of("match-command.no-second-camera"));
+        }
         footage.forEach(writing::reads);
         transcripts.forEach(writing::reads);
         logs.forEach(writing::reads);
+        cameras.forEach(writing::reads);
         writing.check(save);
         // A workout matched anew may be saved over where that is asked for, its run sheet never written over.
         writing.reads(plan).checkJson(json);
@@ -92,6 +112,7 @@ final class MatchCommand implements Callable<Integer> {
                     new ConsoleProgress("looking", spec.commandLine().getErr()));
             media = media.withBodies(workout);
         }
+        workout = withCameras(workout, media);
         Programme programme = media.programme(workout);
         if (listen) {
             Progress listening =
@@ -119,6 +140,32 @@ final class MatchCommand implements Callable<Integer> {
             Path transcript = i < transcripts.size() ? transcripts.get(i) : null;
             Path log = i < logs.size() ? logs.get(i) : null;
             workout = workout.withTake(Media.reference(folder, "take-" + (i + 1), movie, seconds, transcript, log));
+        }
+        for (int i = 0; i < cameras.size(); i++) {
+            Path movie = cameras.get(i);
+            double seconds = MediaInput.probe(movie).length().seconds();
+            workout = workout.withTake(Media.reference(folder, camera(i), movie, seconds, null, null));
+        }
+        return workout;
+    }
+
+    /** The id of a second camera's recording: they come after the takes. */
+    private String camera(int i) {
+        return "take-" + (footage.size() + i + 1);
+    }
+
+    /** The second cameras laid under the first recording, and the first of them shown where it was asked for. */
+    private Workout withCameras(Workout read, WorkoutMedia media) throws IOException {
+        Workout workout = read;
+        for (int i = 0; i < cameras.size(); i++) {
+            workout = SecondCameras.marked(workout, media.evidence(), camera(i), "take-1");
+        }
+        for (String id : seen) {
+            Interval interval = media.programme(workout).timeline().intervals().stream()
+                    .filter(each -> each.id().equals(id))
+                    .findFirst()
+                    .orElseThrow(() -> new IOException(CliText.of("match-command.no-interval", id)));
+            workout = SecondCameras.seen(workout, interval, camera(0));
         }
         return workout;
     }

@@ -161,6 +161,7 @@ class CommandsTest {
                     - truth.get(k).path("start").asDouble();
             assertThat(Math.abs(off)).as(truth.get(k).path("id").asText()).isLessThan(1 / 30.0);
         }
+        aSecondCamera(sheet, takes.resolve("take-1.mp4"));
         Path out = folder.resolve("out");
         Path proof = folder.resolve("proof.json");
         Ran proven = Ran.of("proof", workout, "--json", proof);
@@ -192,6 +193,35 @@ class CommandsTest {
                 .contains("Go!");
         assertThat(Files.readString(out.resolve("chapters.txt"))).startsWith("0:00 Hello\n");
         assertThat(Ran.of("publish", workout, "--out", out).code()).isEqualTo(2);
+    }
+
+    /** The same film once more stands for another camera: found by its sound, seen in one interval, nothing matched in it. */
+    private void aSecondCamera(Path sheet, Path film) throws IOException {
+        Path camera = Files.copy(film, folder.resolve("side.mp4"));
+        Path both = folder.resolve("both.nosegay.json");
+        Ran match = Ran.of(
+                "match",
+                sheet,
+                "--footage",
+                film,
+                "--second-camera",
+                camera,
+                "--seen-by-it",
+                "beds/goblet-squat",
+                "--save",
+                both);
+        assertThat(match.err()).isEmpty();
+        assertThat(match.out()).contains("take-1:").doesNotContain("take-2:");
+        holdsTo("workout.schema.json", both);
+        JsonNode notes = JsonMapper.builder().build().readTree(both.toFile()).path("match");
+        assertThat(notes.path("cameras").get(0).path("laterMicros").asLong()).isBetween(-5_000L, 5_000L);
+        assertThat(notes.path("choices").path("beds/goblet-squat").asText()).isEqualTo("take-2");
+        assertThat(Ran.of("match", sheet, "--footage", film, "--second-camera", camera, "--seen-by-it", "no/such")
+                        .err())
+                .contains("there is no interval \"no/such\"");
+        assertThat(Ran.of("match", sheet, "--footage", film, "--seen-by-it", "beds/goblet-squat")
+                        .err())
+                .contains("--second-camera");
     }
 
     private static final String LONG =

@@ -32,10 +32,20 @@ public record Cut(List<Clip> clips) {
      * A stretch of one take at its place in the programme.
      *
      * @param hold how long its last frame stands after it, in silence
+     * @param camera whose picture is shown with its sound; null for its own
      */
-    public record Clip(String take, Span<Axis.Take> source, Time<Axis.Cut> start, Length hold) {
+    public record Clip(String take, Span<Axis.Take> source, Time<Axis.Cut> start, Length hold, SecondCamera camera) {
         public Clip(String take, Span<Axis.Take> source, Time<Axis.Cut> start) {
             this(take, source, start, Length.ZERO);
+        }
+
+        public Clip(String take, Span<Axis.Take> source, Time<Axis.Cut> start, Length hold) {
+            this(take, source, start, hold, null);
+        }
+
+        /** The clip its picture is from: itself, or the same moments in the recording of another camera. */
+        public Clip picture() {
+            return camera == null ? this : new Clip(camera.take(), camera.at(source), start, hold);
         }
 
         public Length length() {
@@ -91,7 +101,7 @@ public record Cut(List<Clip> clips) {
             Time<Axis.Take> to = last && !leads ? endOf(p, takeEnd, match, proposals) : p.end();
             segment(pieces, p, to, notes.rule(p.id()));
         }
-        return new Cut(pieces.clips());
+        return new Cut(SecondCamera.shown(pieces.clips(), match, notes));
     }
 
     /** Where the last of a take ends: a moment behind it, or as far as was decided by hand of what was filmed after the end. */
@@ -223,7 +233,12 @@ public record Cut(List<Clip> clips) {
         return from == null || !to.isAfter(from) ? Optional.empty() : Optional.of(new Span<>(from, to));
     }
 
-    /** The clip that shows {@code time}; the last one at the very end; empty for an empty cut. */
+    /** Where the picture of a moment is from; empty for an empty cut. */
+    public Optional<Clip> pictureAt(Time<Axis.Cut> time) {
+        return clipAt(time).map(Clip::picture);
+    }
+
+    /** The clip that holds {@code time}; the last one at the very end; empty for an empty cut. */
     public Optional<Clip> clipAt(Time<Axis.Cut> time) {
         Optional<Clip> clip = clips.stream()
                 .filter(c -> !time.isBefore(c.start()) && time.isBefore(c.end()))

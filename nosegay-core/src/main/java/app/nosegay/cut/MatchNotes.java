@@ -21,6 +21,7 @@ import java.util.Optional;
  * @param taps rep moments tapped along with the picture, by segment id
  * @param repairs caption corrections accepted or refused
  * @param mutes what was said and is not to be heard
+ * @param cameras recordings of the same run by another camera
  */
 public record MatchNotes(
         Map<String, String> choices,
@@ -29,9 +30,10 @@ public record MatchNotes(
         Map<String, LengthRule> rules,
         Map<String, List<Time<Axis.Take>>> taps,
         List<CaptionText.Repair> repairs,
-        List<Mute> mutes) {
-    public static final MatchNotes NONE =
-            new MatchNotes(Map.of(), List.of(), LengthRule.RECORDING, Map.of(), Map.of(), List.of(), List.of());
+        List<Mute> mutes,
+        List<SecondCamera> cameras) {
+    public static final MatchNotes NONE = new MatchNotes(
+            Map.of(), List.of(), LengthRule.RECORDING, Map.of(), Map.of(), List.of(), List.of(), List.of());
 
     public MatchNotes {
         choices = Map.copyOf(choices);
@@ -40,6 +42,7 @@ public record MatchNotes(
         taps = Map.copyOf(taps);
         repairs = List.copyOf(repairs);
         mutes = List.copyOf(mutes);
+        cameras = List.copyOf(cameras);
     }
 
     /**
@@ -57,6 +60,13 @@ public record MatchNotes(
         return rules.getOrDefault(segment, rule);
     }
 
+    /** With the first camera, or the first take, for a segment. */
+    public MatchNotes withoutChoice(String segment) {
+        Map<String, String> less = new HashMap<>(choices);
+        less.remove(segment);
+        return new MatchNotes(less, cuts, rule, rules, taps, repairs, mutes, cameras);
+    }
+
     /** The decision about a stretch, by overlap; empty when none was taken. */
     public Optional<CutDecision> decision(String take, Span<Axis.Take> span) {
         return cuts.stream()
@@ -67,7 +77,7 @@ public record MatchNotes(
     public MatchNotes withChoice(String segment, String take) {
         Map<String, String> more = new HashMap<>(choices);
         more.put(segment, take);
-        return new MatchNotes(more, cuts, rule, rules, taps, repairs, mutes);
+        return new MatchNotes(more, cuts, rule, rules, taps, repairs, mutes, cameras);
     }
 
     /** With {@code decision} in place of any about the same stretch. */
@@ -76,24 +86,24 @@ public record MatchNotes(
                 .filter(c -> !(c.take().equals(decision.take()) && c.span().overlaps(decision.span())))
                 .toList());
         more.add(decision);
-        return new MatchNotes(choices, more, rule, rules, taps, repairs, mutes);
+        return new MatchNotes(choices, more, rule, rules, taps, repairs, mutes, cameras);
     }
 
     public MatchNotes withRule(LengthRule all) {
-        return new MatchNotes(choices, cuts, all, rules, taps, repairs, mutes);
+        return new MatchNotes(choices, cuts, all, rules, taps, repairs, mutes, cameras);
     }
 
     public MatchNotes withRule(String segment, LengthRule one) {
         Map<String, LengthRule> more = new HashMap<>(rules);
         more.put(segment, one);
-        return new MatchNotes(choices, cuts, rule, more, taps, repairs, mutes);
+        return new MatchNotes(choices, cuts, rule, more, taps, repairs, mutes, cameras);
     }
 
     /** With a segment following the whole workout's rule again. */
     public MatchNotes withoutRule(String segment) {
         Map<String, LengthRule> less = new HashMap<>(rules);
         less.remove(segment);
-        return new MatchNotes(choices, cuts, rule, less, taps, repairs, mutes);
+        return new MatchNotes(choices, cuts, rule, less, taps, repairs, mutes, cameras);
     }
 
     public MatchNotes withTaps(String segment, List<Time<Axis.Take>> times) {
@@ -103,7 +113,7 @@ public record MatchNotes(
         } else {
             more.put(segment, List.copyOf(times));
         }
-        return new MatchNotes(choices, cuts, rule, rules, more, repairs, mutes);
+        return new MatchNotes(choices, cuts, rule, rules, more, repairs, mutes, cameras);
     }
 
     public MatchNotes withRepair(CaptionText.Repair repair) {
@@ -113,7 +123,7 @@ public record MatchNotes(
                         && r.from().equals(repair.from())))
                 .toList());
         more.add(repair);
-        return new MatchNotes(choices, cuts, rule, rules, taps, more, mutes);
+        return new MatchNotes(choices, cuts, rule, rules, taps, more, mutes, cameras);
     }
 
     /** Without any decision about one caption. */
@@ -127,14 +137,47 @@ public record MatchNotes(
                 repairs.stream()
                         .filter(r -> !r.take().equals(take) || !r.time().equals(time))
                         .toList(),
-                mutes);
+                mutes,
+                cameras);
     }
 
     /** With {@code more} not to be heard. */
     public MatchNotes withMutes(List<Mute> more) {
         List<Mute> all = new ArrayList<>(mutes);
         more.stream().filter(m -> !all.contains(m)).forEach(all::add);
-        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, all);
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, all, cameras);
+    }
+
+    /** With a recording as a second camera, in place of what was known of it. */
+    public MatchNotes withCamera(SecondCamera camera) {
+        List<SecondCamera> more = new ArrayList<>(withoutCamera(camera.take()).cameras());
+        more.add(camera);
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes, more);
+    }
+
+    /** With a recording as a take of its own. */
+    public MatchNotes withoutCamera(String take) {
+        return new MatchNotes(
+                choices,
+                cuts,
+                rule,
+                rules,
+                taps,
+                repairs,
+                mutes,
+                cameras.stream().filter(c -> !c.take().equals(take)).toList());
+    }
+
+    /** Whether a recording is a second camera's, in which nothing is matched. */
+    public boolean isSecondCamera(String take) {
+        return cameras.stream().anyMatch(c -> c.take().equals(take));
+    }
+
+    /** The takes chosen for segments: the choices that are no cameras. */
+    public Map<String, String> takeChoices() {
+        Map<String, String> takes = new HashMap<>(choices);
+        takes.values().removeIf(this::isSecondCamera);
+        return takes;
     }
 
     /** With everything to be heard that is said in a stretch of a take. */
@@ -148,12 +191,14 @@ public record MatchNotes(
                 repairs,
                 mutes.stream()
                         .filter(m -> !m.take().equals(take) || !m.span().overlaps(span))
-                        .toList());
+                        .toList(),
+                cameras);
     }
 
     /** With segment ids replaced where lines were renamed. */
     public MatchNotes renamed(Map<String, String> ids) {
-        return new MatchNotes(moved(choices, ids), cuts, rule, moved(rules, ids), moved(taps, ids), repairs, mutes);
+        return new MatchNotes(
+                moved(choices, ids), cuts, rule, moved(rules, ids), moved(taps, ids), repairs, mutes, cameras);
     }
 
     private static <V> Map<String, V> moved(Map<String, V> by, Map<String, String> ids) {

@@ -2,6 +2,7 @@ package app.nosegay.dress;
 
 import app.nosegay.cut.Cut;
 import app.nosegay.cut.Edit;
+import app.nosegay.cut.SecondCamera;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
@@ -146,10 +147,12 @@ public final class Dresser {
         Set<Layout.Group> used = EnumSet.noneOf(Layout.Group.class);
         Match.Placed placed = match.segment(interval.first().id()).orElseThrow();
         Match.Placed end = match.segment(interval.last().id()).orElseThrow();
-        TakeEvidence take = takes.get(placed.take());
+        Optional<SecondCamera> camera = cut.clipAt(first.get().start()).map(Cut.Clip::camera);
+        TakeEvidence take = takes.get(camera.map(SecondCamera::take).orElse(placed.take()));
+        Span<Axis.Take> filmed = new Span<>(placed.start(), Time.max(placed.end(), end.end()));
         OccupancyMap whole = take == null
                 ? OccupancyMap.none()
-                : OccupancyMap.of(take, new Span<>(placed.start(), Time.max(placed.end(), end.end())));
+                : OccupancyMap.of(take, camera.map(c -> c.at(filmed)).orElse(filmed));
         OccupancyMap occupancy =
                 frame.focus() == null ? whole : whole.cropped(frame.keeping(whole.extent(frame.focus())));
         Span<Axis.Cut> span = new Span<>(first.get().start(), last.get().end());
@@ -279,8 +282,14 @@ public final class Dresser {
     /** Where those who show the levels stand in an interval, from left to right; empty where that cannot be told of each. */
     private List<Double> standing(Interval interval, int count) {
         Match.Placed placed = match.segment(interval.first().id()).orElseThrow();
-        TakeEvidence take = takes.get(placed.take());
-        return take == null ? List.of() : Presenters.across(take, new Span<>(placed.start(), placed.end()), count);
+        Span<Axis.Take> filmed = new Span<>(placed.start(), placed.end());
+        Optional<SecondCamera> camera = source.shown(interval.first())
+                .flatMap(s -> cut.clipAt(s.start()))
+                .map(Cut.Clip::camera);
+        TakeEvidence take = takes.get(camera.map(SecondCamera::take).orElse(placed.take()));
+        return take == null
+                ? List.of()
+                : Presenters.across(take, camera.map(c -> c.at(filmed)).orElse(filmed), count);
     }
 
     private static Face.Phase phase(SegmentKind kind) {

@@ -57,7 +57,13 @@ public final class CutList {
             }
             ArrayNode clips = track.putArray("children");
             for (Cut.Clip c : cut.clips()) {
-                clip(clips.addObject(), c, files.get(c.take()), seconds.getOrDefault(c.take(), 0.0), framesPerSecond);
+                Cut.Clip of = kind.equals("Video") ? c.picture() : c;
+                clip(
+                        clips.addObject(),
+                        of,
+                        files.get(of.take()),
+                        seconds.getOrDefault(of.take(), 0.0),
+                        framesPerSecond);
                 if (c.hold().isPositive()) {
                     gap(clips.addObject(), c.hold(), framesPerSecond);
                 }

@@ -2,6 +2,7 @@ package app.nosegay.workout;
 
 import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.cut.SecondCamera;
 import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
 import app.nosegay.time.Axis;
@@ -62,6 +63,12 @@ public final class JoinedTakes {
         List<MatchNotes.CutDecision> cuts = notes.cuts().stream()
                 .map(c -> new MatchNotes.CutDecision(take(c.take()), span(c.take(), c.span()), c.cut()))
                 .toList();
+        List<SecondCamera> cameras = notes.cameras().stream()
+                .filter(c -> !c.take().equals(first) && !c.take().equals(second))
+                .map(c -> c.of().equals(second)
+                        ? new SecondCamera(c.take(), first, c.later().minus(offset), c.length())
+                        : c)
+                .toList();
         List<MatchNotes.Mute> mutes = notes.mutes().stream()
                 .map(m -> new MatchNotes.Mute(take(m.take()), span(m.take(), m.span())))
                 .toList();
@@ -75,6 +82,6 @@ public final class JoinedTakes {
                 .map(r -> new CaptionText.Repair(
                         take(r.take()), time(r.take(), r.time()), r.from(), r.to(), r.accepted()))
                 .toList();
-        return new MatchNotes(choices, cuts, notes.rule(), notes.rules(), taps, repairs, mutes);
+        return new MatchNotes(choices, cuts, notes.rule(), notes.rules(), taps, repairs, mutes, cameras);
     }
 }

@@ -3,7 +3,9 @@ package app.nosegay.workout;
 import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.LengthRule;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.cut.SecondCamera;
 import app.nosegay.time.Axis;
+import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -46,6 +48,14 @@ final class MatchNotesJson {
                     .put("to", r.to())
                     .put("accepted", r.accepted());
         }
+        ArrayNode cameras = node.putArray("cameras");
+        for (SecondCamera c : notes.cameras()) {
+            cameras.addObject()
+                    .put("take", c.take())
+                    .put("of", c.of())
+                    .put("laterMicros", c.later().micros())
+                    .put("lengthMicros", c.length().micros());
+        }
         ArrayNode mutes = node.putArray("mutes");
         for (MatchNotes.Mute m : notes.mutes()) {
             mutes.addObject()
@@ -86,8 +96,16 @@ final class MatchNotesJson {
         List<MatchNotes.Mute> mutes = new ArrayList<>();
         node.path("mutes")
                 .forEach(m -> mutes.add(new MatchNotes.Mute(m.path("take").asText(), span(m))));
+        List<SecondCamera> cameras = new ArrayList<>();
+        for (JsonNode c : node.path("cameras")) {
+            cameras.add(new SecondCamera(
+                    c.path("take").asText(),
+                    c.path("of").asText(),
+                    new Length(c.path("laterMicros").asLong()),
+                    new Length(Math.max(0, c.path("lengthMicros").asLong()))));
+        }
         LengthRule rule = LengthRule.of(node.path("rule").asText()).orElse(LengthRule.RECORDING);
-        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes);
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes, cameras);
     }
 
     private static Span<Axis.Take> span(JsonNode node) {

@@ -103,15 +103,16 @@ public record Programme(
         List<Finding> scriptFindings =
                 ScriptCheck.findings(timeline, cues, workout.script(), library, report.changeOvers());
         MatchNotes notes = workout.matching();
-        List<TakeEvidence> filmed = RecordedVoice.filmed(timeline, evidence);
+        List<TakeEvidence> first = ofFirstCamera(evidence, notes);
+        List<TakeEvidence> filmed = RecordedVoice.filmed(timeline, first);
         Match match = match(workout, timeline, cues, filmed, ofFilmed(logs, evidence, filmed));
         Cut cut = Cut.of(match, notes);
         // Where everything is does not change with what is muted; what is said does.
-        List<TakeEvidence> heard = Muting.heard(evidence, notes.mutes());
+        List<TakeEvidence> heard = Muting.heard(first, notes.mutes());
         Spoken spoken = spoken(timeline, cues, match, RecordedVoice.filmed(timeline, heard), library);
         ReviewResult checked = MatchCheck.check(timeline, cues, match, notes, heard, spoken);
         Edit edit = new Edit(timeline, match, cut);
-        List<Finding> matchFindings = matchFindings(checked, edit, evidence, filmed, library);
+        List<Finding> matchFindings = matchFindings(checked, edit, first, filmed, library);
         List<TimedText.Cue> captions = captions(workout, heard, cut, checked.overs());
         Dresser.RecordedEvidence recorded =
                 new Dresser.RecordedEvidence(spoken.lines(), checked.misstatements(), evidence);
@@ -145,6 +146,11 @@ public record Programme(
                 proof);
     }
 
+    /** The takes in which something is matched, seen and heard. */
+    private static List<TakeEvidence> ofFirstCamera(List<TakeEvidence> takes, MatchNotes notes) {
+        return takes.stream().filter(t -> !notes.isSecondCamera(t.id())).toList();
+    }
+
     private static Spoken spoken(
             Timeline timeline, CuePlan cues, Match match, List<TakeEvidence> heard, MoveLibrary library) {
         List<ScriptLineMatch> said = ScriptLineMatch.of(timeline, cues, match, heard);
@@ -170,7 +176,7 @@ public record Programme(
     private static Match match(
             Workout workout, Timeline timeline, CuePlan cues, List<TakeEvidence> filmed, List<ShootLog> logs) {
         MatchNotes notes = workout.matching();
-        return Matcher.match(timeline, cues.lines(), filmed, logs, workout.pins(), notes.choices())
+        return Matcher.match(timeline, cues.lines(), filmed, logs, workout.pins(), notes.takeChoices())
                 .withTaps(notes.taps());
     }
 
@@ -245,7 +251,8 @@ public record Programme(
 
     /** The takes as they are heard in the finished video: without the words that are muted. */
     public List<TakeEvidence> heard() {
-        return Muting.heard(evidence, workout.matching().mutes());
+        return Muting.heard(
+                ofFirstCamera(evidence, workout.matching()), workout.matching().mutes());
     }
 
     /** Whether a finding is about words that were said. */

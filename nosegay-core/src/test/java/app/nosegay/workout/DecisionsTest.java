@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.LengthRule;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.cut.SecondCamera;
 import app.nosegay.dress.CardTiming;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Face;
@@ -119,7 +120,8 @@ class DecisionsTest {
                 .withCut(new MatchNotes.CutDecision("take-1", new Span<>(at, at.plus(Length.ofSeconds(4))), true))
                 .withTaps("ground-work/push-up/r2", List.of(at))
                 .withRepair(new CaptionText.Repair("take-1", at, "goblin", "goblet", true))
-                .withMutes(List.of(new MatchNotes.Mute("take-1", new Span<>(at, at.plus(Length.ofSeconds(2))))));
+                .withMutes(List.of(new MatchNotes.Mute("take-1", new Span<>(at, at.plus(Length.ofSeconds(2))))))
+                .withCamera(new SecondCamera("take-3", "take-1", Length.ofSeconds(-2.5), Length.ofSeconds(600)));
         Workout w = hanging("ground-work/push-up/r2").withMatching(notes);
         assertThat(WorkoutJson.read(WorkoutJson.write(w))).isEqualTo(w);
         Workout renamed = w.withSheet(SHEET.replace("Ground Work", "Beds"));

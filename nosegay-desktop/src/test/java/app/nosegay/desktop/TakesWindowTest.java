@@ -2,13 +2,16 @@ package app.nosegay.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.nosegay.cut.SecondCamera;
 import app.nosegay.jobs.WorkoutFile;
 import app.nosegay.match.Pin;
+import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import app.nosegay.workout.Workout;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.scene.control.Button;
 import javafx.scene.control.ListView;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
@@ -53,6 +56,56 @@ class TakesWindowTest extends DrivenScore {
         assertThat(score.getSelectionModel().getSelectedIndex()).isEqualTo(1);
         push(KeyCode.F);
         until(() -> lookup("#score-order").queryComboBox().getSelectionModel().getSelectedIndex() > 0);
+    }
+
+    /** Another camera at the same run: chosen for an interval it is what the finished video shows there. */
+    @Test
+    void aSecondCameraIsShownForAnInterval() throws Exception {
+        Files.copy(take("take-1.mp4", 0, 56), folder.resolve("one.mp4"));
+        Files.copy(take("again.mp4", 0, 55), folder.resolve("two.mp4"));
+        Path file = folder.resolve("cameras" + WorkoutFile.ENDING);
+        List<Workout.TakeRef> two = List.of(
+                new Workout.TakeRef("take-1", "one.mp4", Files.size(folder.resolve("one.mp4")), 56, "", null, null),
+                new Workout.TakeRef("take-2", "two.mp4", Files.size(folder.resolve("two.mp4")), 55, "", null, null));
+        List<Pin> pins = List.of(
+                new Pin("a/squat", false, "take-1", Time.ofSeconds(13)),
+                new Pin("a/squat", true, "take-1", Time.ofSeconds(25)),
+                new Pin("a/squat", false, "take-2", Time.ofSeconds(13)),
+                new Pin("a/squat", true, "take-2", Time.ofSeconds(25)));
+        WorkoutFile.save(file, new Workout(SHEET, two, pins));
+        interact(() -> shell.session().open(file));
+        until(() -> programme() != null
+                && programme().match().takes().size() == 2
+                && !shell.session().jobs().isRunning());
+        onLine(1);
+        clickOn("#match-tab-takes");
+        waitFor("#second-camera");
+        clickOn("#second-camera");
+        // These films are silent: there is nothing to tell by that they are of one run.
+        until(() -> shell.session().jobs().message().get().contains("does not sound like"));
+        String first = programme().match().segment("a/squat").orElseThrow().take();
+        String other = first.equals("take-1") ? "take-2" : "take-1";
+        SecondCamera camera = new SecondCamera(other, first, Length.ofSeconds(1), Length.ofSeconds(54));
+        interact(() -> shell.session()
+                .apply(
+                        "camera",
+                        shell.session()
+                                .workout()
+                                .withMatching(
+                                        shell.session().workout().matching().withCamera(camera))));
+        until(() -> programme().match().takes().size() == 1);
+        waitFor("#show-camera");
+        clickOn("#show-camera");
+        until(() -> programme().cut().clips().stream().anyMatch(c -> c.camera() != null));
+        until(() -> lookup("#show-camera")
+                .tryQueryAs(Button.class)
+                .filter(b -> b.getText().equals("Show the first camera"))
+                .isPresent());
+        clickOn("#show-camera");
+        until(() -> programme().cut().clips().stream().allMatch(c -> c.camera() == null));
+        waitFor("#no-second-camera");
+        clickOn("#no-second-camera");
+        until(() -> programme().match().takes().size() == 2);
     }
 
     @Test

@@ -142,7 +142,7 @@ public final class PublishPictures {
         Time<Axis.Cut> at = coverMoment(programme);
         Cut.Clip clip = programme
                 .cut()
-                .clipAt(at)
+                .pictureAt(at)
                 .orElseThrow(() -> new IOException(JobText.of("publish-pictures.nothing-to-publish-yet-no")));
         BufferedImage frame;
         try (FramePicker picker =

@@ -75,14 +75,67 @@ public final class CutPlayback implements AutoCloseable {
         }
     }
 
+    private Path file(String take) throws MediaException {
+        Path file = programme.files().get(take);
+        if (file == null) {
+            throw new MediaException(Path.of(take), MediaText.of("cut-playback.is-missing-bring-its-recording"));
+        }
+        return file;
+    }
+
+    /** The picture of one camera with the sound of another: always what is behind is read on. */
+    private void ofTwoCameras(Cut.Clip clip, CutSound sound) throws MediaException, InterruptedException {
+        Cut.Clip seen = clip.picture();
+        Time<Axis.Cut> begin = Time.max(from, clip.start());
+        Time<Axis.Take> start = seen.sourceAt(begin);
+        BufferedImage last = null;
+        try (MediaInput picture = new MediaInput(file(seen.take()), true, false);
+                MediaInput heard = new MediaInput(file(clip.take()), false, true);
+                SoundConverter converter = new SoundConverter(PicturePacer.SOUND_HZ, 2)) {
+            MediaInfo.Video video = picture.info().video();
+            UprightPicture upright = video == null ? null : new UprightPicture(video, width, height, SWS_FAST_BILINEAR);
+            picture.seek(start);
+            heard.seek(clip.sourceAt(begin));
+            MediaInput.Kind pictures = picture.next();
+            MediaInput.Kind sounds = heard.next();
+            while (!pacer.isStopped()
+                    && pictures != MediaInput.Kind.END
+                    && picture.time().isBefore(seen.source().end())) {
+                Time<Axis.Take> inFirst = clip.source()
+                        .start()
+                        .plus(picture.time().since(seen.source().start()));
+                if (sounds != MediaInput.Kind.END && !heard.time().isAfter(inFirst)) {
+                    hear(clip, heard, converter, sound);
+                    sounds = heard.next();
+                    continue;
+                }
+                if (!picture.time().isBefore(start)) {
+                    BufferedImage shown = show(seen, picture, upright);
+                    last = clip.hold().isPositive() ? copy(shown) : shown;
+                }
+                pictures = picture.next();
+            }
+            while (!pacer.isStopped()
+                    && sounds != MediaInput.Kind.END
+                    && heard.time().isBefore(clip.source().end())) {
+                hear(clip, heard, converter, sound);
+                sounds = heard.next();
+            }
+            if (upright != null) {
+                upright.close();
+            }
+        }
+        held(clip, last, sound);
+    }
+
     private void clip(Cut.Clip clip, CutSound sound) throws MediaException, InterruptedException {
+        if (clip.camera() != null) {
+            ofTwoCameras(clip, sound);
+            return;
+        }
         Time<Axis.Take> start = clip.sourceAt(Time.max(from, clip.start()));
         BufferedImage last = null;
-        Path file = programme.files().get(clip.take());
-        if (file == null) {
-            throw new MediaException(Path.of(clip.take()), MediaText.of("cut-playback.is-missing-bring-its-recording"));
-        }
-        try (MediaInput input = new MediaInput(file, true, true);
+        try (MediaInput input = new MediaInput(file(clip.take()), true, true);
                 SoundConverter converter = new SoundConverter(PicturePacer.SOUND_HZ, 2)) {
             MediaInfo.Video video = input.info().video();
             UprightPicture upright = video == null ? null : new UprightPicture(video, width, height, SWS_FAST_BILINEAR);
@@ -95,10 +148,10 @@ public final class CutPlayback implements AutoCloseable {
                     && input.time().isBefore(readOn)) {
                 Time<Axis.Take> time = input.time();
                 if (kind == MediaInput.Kind.AUDIO) {
-                    int count = converter.convert(input.frame());
-                    sound.hear(clip, time, converter.samples(), count);
+                    hear(clip, input, converter, sound);
                 } else if (!time.isBefore(start) && time.isBefore(clip.source().end())) {
-                    BufferedImage shown = show(clip, input, upright, sound);
+                    silence(clip, input, sound);
+                    BufferedImage shown = show(clip, input, upright);
                     last = clip.hold().isPositive() ? copy(shown) : shown;
                 }
                 kind = input.next();
@@ -110,14 +163,27 @@ public final class CutPlayback implements AutoCloseable {
         held(clip, last, sound);
     }
 
-    private BufferedImage show(Cut.Clip clip, MediaInput input, UprightPicture upright, CutSound sound)
-            throws MediaException, InterruptedException {
-        Time<Axis.Cut> at = clip.start().plus(input.time().since(clip.source().start()));
+    private static void hear(Cut.Clip clip, MediaInput input, SoundConverter converter, CutSound sound)
+            throws MediaException {
+        int count = converter.convert(input.frame());
+        sound.hear(clip, input.time(), converter.samples(), count);
+    }
+
+    /** A take without sound is silent. */
+    private static void silence(Cut.Clip clip, MediaInput input, CutSound sound) throws MediaException {
         if (!input.hasAudio()) {
-            sound.silenceUntil(at);
+            sound.silenceUntil(at(clip, input));
         }
+    }
+
+    private static Time<Axis.Cut> at(Cut.Clip clip, MediaInput input) {
+        return clip.start().plus(input.time().since(clip.source().start()));
+    }
+
+    private BufferedImage show(Cut.Clip clip, MediaInput input, UprightPicture upright)
+            throws MediaException, InterruptedException {
         BufferedImage image = upright.of(input.frame());
-        pacer.picture(image, at);
+        pacer.picture(image, at(clip, input));
         return image;
     }
 

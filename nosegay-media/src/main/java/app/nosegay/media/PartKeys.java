@@ -110,9 +110,10 @@ final class PartKeys {
         while (n / partFrames > part) {
             next();
         }
-        long source = clip.source().start().plus(at.since(clip.start())).micros();
-        String picture = files.get(clip.take()) + " " + source + " "
-                + clip.source().end().micros();
+        Cut.Clip seen = clip.picture();
+        long source = seen.source().start().plus(at.since(clip.start())).micros();
+        String picture = files.get(seen.take()) + " " + source + " "
+                + seen.source().end().micros();
         digest.update(picture.getBytes(StandardCharsets.UTF_8));
         digest.update(ByteBuffer.allocate(Long.BYTES).putLong(pieces).flip());
     }

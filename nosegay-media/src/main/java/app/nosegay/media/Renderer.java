@@ -129,26 +129,35 @@ public final class Renderer {
         overlayYuv.close();
     }
 
+    /** Of two cameras the picture of one is shown first, then the sound of the other is heard: both go where they belong in the file. */
     private void clip(Cut.Clip clip, boolean audible) throws IOException {
+        if (clip.camera() == null || job.width() == 0) {
+            clip(clip, job.width() > 0, audible);
+        } else {
+            clip(clip.picture(), true, false);
+            clip(clip, false, audible);
+        }
+    }
+
+    private void clip(Cut.Clip clip, boolean seen, boolean audible) throws IOException {
         Path file = job.files().get(clip.take());
-        boolean soundOnly = job.width() == 0;
-        try (MediaInput input = new MediaInput(file, !soundOnly, audible);
+        try (MediaInput input = new MediaInput(file, seen, audible);
                 SoundConverter converter = new SoundConverter(MovieWriter.SOUND_HZ, 2)) {
             MediaInfo.Video video = input.info().video();
-            if (video == null && !soundOnly) {
+            if (video == null && seen) {
                 throw new MediaException(file, MediaText.of("renderer.has-no-picture-a-video"));
             }
             input.seek(clip.source().start());
             Time<Axis.Take> heldTime = null;
             MediaInput.Kind kind = input.next();
-            boolean pictureDone = soundOnly || passOver(clip, input);
+            boolean pictureDone = !seen || passOver(clip, input);
             while (kind != MediaInput.Kind.END
                     && !(pictureDone
                             && (!audible || input.time().isAfter(clip.source().end())))) {
                 if (kind == MediaInput.Kind.AUDIO) {
                     int count = converter.convert(input.frame());
                     sound.hear(clip, input.time(), converter.samples(), count);
-                    tellSound(soundOnly, clip, input.time());
+                    tellSound(!seen, clip, input.time());
                 } else if (!pictureDone) {
                     pictureDone = heldTime != null && showUntilMiddle(clip, input, heldTime);
                     heldTime = pictureDone ? heldTime : hold(input);

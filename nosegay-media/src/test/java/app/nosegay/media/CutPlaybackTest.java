@@ -3,6 +3,7 @@ package app.nosegay.media;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.cut.Cut;
+import app.nosegay.cut.SecondCamera;
 import app.nosegay.publish.SoundPlan;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -71,8 +72,12 @@ class CutPlaybackTest {
         }
 
         Seen play(SoundPlan plan, double start, Map<String, Path> files) throws InterruptedException {
+            return play(CUT, plan, start, files);
+        }
+
+        Seen play(Cut cut, SoundPlan plan, double start, Map<String, Path> files) throws InterruptedException {
             try (CutPlayback playback = new CutPlayback(
-                    new CutPlayback.Programme(CUT, files, plan),
+                    new CutPlayback.Programme(cut, files, plan),
                     Time.ofSeconds(start),
                     Movies.WIDTH,
                     Movies.HEIGHT,
@@ -177,5 +182,27 @@ class CutPlaybackTest {
         assertThat((System.nanoTime() - began) / 1e9).isGreaterThan(1.9);
         assertThat(times).isSorted().hasSizeGreaterThan(20);
         assertThat(times.get(times.size() - 1)).isGreaterThan(1.9);
+    }
+
+    /** The picture of the second camera, a second later in it, with the sound of the first; then the first again. */
+    @Test
+    void aSecondCameraIsSeenWithTheSoundOfTheFirst() throws Exception {
+        Path silent = Movies.film(film.resolveSibling("camera.mp4"), 10, new FrameRate(30, 1), false, 0, 10, List.of());
+        SecondCamera camera = new SecondCamera("c", "t", Length.ofSeconds(1), Length.ofSeconds(10));
+        List<Cut.Clip> clips = CUT.clips();
+        Cut.Clip first = clips.get(0);
+        List<Cut.Clip> mixed = new ArrayList<>(clips);
+        mixed.set(0, new Cut.Clip(first.take(), first.source(), first.start(), first.hold(), camera));
+        Seen seen = new Seen().play(new Cut(mixed), SoundPlan.AS_RECORDED, 0, Map.of("t", film, "c", silent));
+        assertThat(seen.message).isNull();
+        assertThat(seen.times).isSorted().hasSizeGreaterThan(20);
+        assertThat(seen.heard.size() / (double) HZ).isBetween(2.95, 3.05);
+        assertThat(seen.level(0.6)).as("the beep of the first camera").isGreaterThan(0.1);
+        assertThat(seen.level(1.3)).as("the beep of the second clip").isGreaterThan(0.1);
+        for (int i = 0; i < seen.times.size() && seen.times.get(i) < 2; i++) {
+            double at = seen.times.get(i);
+            int frame = (int) Math.round((at < 1 ? 2 + at : 3 + at) * 30);
+            assertThat(seen.greys.get(i)).as("picture at " + at).isCloseTo(Movies.grey(frame), within());
+        }
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.nosegay.captions.TimedText;
 import app.nosegay.cut.Cut;
+import app.nosegay.cut.SecondCamera;
 import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Dressing;
 import app.nosegay.dress.Face;
@@ -12,6 +13,7 @@ import app.nosegay.dress.Layout;
 import app.nosegay.dress.Piece;
 import app.nosegay.dress.PlacedOverlay;
 import app.nosegay.evidence.sight.Frame;
+import app.nosegay.time.Length;
 import app.nosegay.time.Time;
 import java.awt.AlphaComposite;
 import java.awt.Color;
@@ -98,6 +100,56 @@ class RendererTest {
                 assertThat(grey(image, 60)).as("source of frame " + f[0]).isBetween(source - 9, source + 9);
             }
         }
+    }
+
+    /** Of two cameras every frame is the second's, every sound the first's, and a change is one of the parts made anew. */
+    @Test
+    void aSecondCameraIsRenderedWithTheSoundOfTheFirst() throws IOException {
+        Path silent = Movies.film(folder.resolve("camera.mp4"), 10, RATE, false, 0, 10, List.of());
+        SecondCamera camera = new SecondCamera("c", "t", Length.ofSeconds(1.5), Length.ofSeconds(10));
+        Cut cut = new Cut(List.of(
+                new Cut.Clip("t", Movies.span(1, 3), Time.zero()),
+                new Cut.Clip("t", Movies.span(3, 6), Time.ofSeconds(2), Length.ZERO, camera),
+                new Cut.Clip("t", Movies.span(6, 8), Time.ofSeconds(5))));
+        RenderJob plain = job(cut, null, RATE);
+        RenderJob job = new RenderJob(
+                cut,
+                Map.of("t", film, "c", silent),
+                null,
+                plain.painter(),
+                plain.width(),
+                plain.height(),
+                RATE,
+                plain.settings(),
+                "",
+                List.of());
+        Path out = folder.resolve("cameras.mp4");
+        Renderer.render(job, out, Progress.NONE);
+        assertThat(MediaInput.probe(out).length().seconds()).isBetween(6.95, 7.1);
+        try (FramePicker picker = new FramePicker(out)) {
+            for (int frame : new int[] {0, 30, 59, 60, 61, 100, 149, 150, 200}) {
+                double at = frame / 30.0;
+                int source = (int) Math.round((at < 2 || at >= 5 ? 1 + at : 2.5 + at) * 30);
+                BufferedImage image = picker.frameAt(Time.ofSeconds(at), Movies.WIDTH, Movies.HEIGHT);
+                assertThat(grey(image, 60))
+                        .as("frame " + frame)
+                        .isBetween(Movies.grey(source) - 9, Movies.grey(source) + 9);
+            }
+        }
+        float[] heard = SoundReader.mono(out, 16_000, Progress.NONE);
+        assertThat(heard.length / 16_000.0).isBetween(6.9, 7.1);
+        assertThat(Math.abs(loudest(heard, 3.02, 3.2)))
+                .as("the beep of the first camera")
+                .isGreaterThan(0.1f);
+        assertThat(Math.abs(loudest(heard, 2.3, 2.8))).as("quiet before it").isLessThan(0.02f);
+    }
+
+    private static float loudest(float[] heard, double from, double to) {
+        float loudest = 0;
+        for (int i = (int) (from * 16_000); i < to * 16_000; i++) {
+            loudest = Math.max(loudest, Math.abs(heard[i]));
+        }
+        return loudest;
     }
 
     @Test

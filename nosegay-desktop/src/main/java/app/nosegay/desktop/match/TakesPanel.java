@@ -1,10 +1,13 @@
 package app.nosegay.desktop.match;
 
+import app.nosegay.cut.MatchNotes;
+import app.nosegay.cut.SecondCamera;
 import app.nosegay.cut.SplitSegment;
 import app.nosegay.desktop.controls.Buttons;
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.TakeScreen;
+import app.nosegay.jobs.SecondCameras;
 import app.nosegay.match.Match;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
@@ -104,11 +107,55 @@ final class TakesPanel {
                     why));
         }
         if (p.matched()) {
-            tries.getChildren().add(attempt(p, p.take(), p.start(), p.end(), "used"));
+            tries.getChildren().add(attempt(p, p.take(), p.start(), p.end(), isSeenByAnother(p) ? "heard" : "used"));
         }
         for (Match.Other o : p.others().subList(0, Math.min(MOST - 1, p.others().size()))) {
             tries.getChildren().add(attempt(p, o.take(), o.start(), o.end(), o.kind()));
         }
+        cameras(line);
+    }
+
+    /** What other cameras saw of a line, each to be shown instead. */
+    private void cameras(ScoreLine line) {
+        Match.Placed p = line.placed().get(0);
+        MatchNotes notes = session.workout().matching();
+        for (SecondCamera camera : notes.cameras()) {
+            if (p.matched() && camera.of().equals(p.take())) {
+                boolean shown = camera.take().equals(notes.choices().get(p.id()));
+                Span<Axis.Take> there = camera.at(new Span<>(p.start(), p.end()));
+                VBox seen = attempt(p, camera.take(), there.start(), there.end(), shown ? "shown" : "camera");
+                Button show = Buttons.quiet(
+                        shown
+                                ? DesktopText.of("match.takes-panel.show-the-first-camera")
+                                : DesktopText.of("match.takes-panel.show-this-camera"),
+                        "show-camera",
+                        () -> see(p, shown ? null : camera.take()));
+                Button apart = Buttons.quiet(
+                        DesktopText.of("match.takes-panel.no-second-camera"),
+                        "no-second-camera",
+                        () -> session.apply(
+                                DesktopText.of("match.takes-panel.a-take-of-its-own", camera.take()),
+                                SecondCameras.unmarked(session.workout(), camera.take())));
+                seen.getChildren().addAll(show, apart);
+                tries.getChildren().add(seen);
+            }
+        }
+    }
+
+    /** Whether another camera's picture is shown with the sound of this one. */
+    private boolean isSeenByAnother(Match.Placed p) {
+        MatchNotes notes = session.workout().matching();
+        String choice = notes.choices().get(p.id());
+        return choice != null && notes.isSecondCamera(choice);
+    }
+
+    private void see(Match.Placed p, String camera) {
+        session.programme().get().timeline().intervals().stream()
+                .filter(i -> i.segments().stream().anyMatch(s -> s.id().equals(p.id())))
+                .findFirst()
+                .ifPresent(i -> session.apply(
+                        DesktopText.of("match.takes-panel.use-for", camera == null ? p.take() : camera, i.id()),
+                        SecondCameras.seen(session.workout(), i, camera)));
     }
 
     private static void play(TakeScreen screen, Path file, Span<Axis.Take> span) {
@@ -154,6 +201,11 @@ final class TakesPanel {
         HBox buttons = new HBox(4, play);
         if (kind.equals("retake")) {
             buttons.getChildren().add(Buttons.quiet(DesktopText.of("match.takes-panel.use-this"), () -> use(p, take)));
+            Button camera = Buttons.quiet(
+                    DesktopText.of("match.takes-panel.is-a-second-camera"), "second-camera", () -> session.takes()
+                            .secondCamera(take, p.take()));
+            camera.setTooltip(new Tooltip(DesktopText.of("match.takes-panel.second-camera-tip", p.take())));
+            return new VBox(3, screen.view(), words, buttons, camera);
         }
         return new VBox(3, screen.view(), words, buttons);
     }

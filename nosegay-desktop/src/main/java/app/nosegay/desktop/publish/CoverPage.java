@@ -183,7 +183,7 @@ final class CoverPage {
     }
 
     private void thumbnail(Programme of, Time<Axis.Cut> time, ImageView into) {
-        Cut.Clip clip = of.cut().clipAt(time).orElse(null);
+        Cut.Clip clip = of.cut().pictureAt(time).orElse(null);
         if (clip == null) {
             return; // the recordings were just removed
         }

@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -223,7 +224,7 @@ public final class PublishStage implements StageView {
     /** What is seen a little into a chapter. */
     private void picture(ImageView view, TimedText.Cue chapter) {
         Time<Axis.Cut> at = chapter.span().start().plus(chapter.span().length().times(INTO_CHAPTER));
-        Cut.Clip clip = programme.cut().clipAt(at).orElse(null);
+        Cut.Clip clip = programme.cut().pictureAt(at).orElse(null);
         Path file =
                 clip == null ? null : session.media().files(session.workout()).get(clip.take());
         if (file == null) {
@@ -294,6 +295,7 @@ public final class PublishStage implements StageView {
         }
         WorkoutMedia media = session.media();
         boolean allThere = of.cut().clips().stream()
+                .flatMap(c -> Stream.of(c, c.picture()))
                 .allMatch(c -> media.files(of.workout()).containsKey(c.take()));
         if (!allThere) {
             return; // takes were just added or removed: the programme of them is on its way

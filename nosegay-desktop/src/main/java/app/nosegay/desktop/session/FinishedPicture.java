@@ -87,7 +87,7 @@ public final class FinishedPicture {
 
     /** Shows the programme at {@code time}; of several wishes in a row only the last is granted. */
     public void stand(Programme of, Time<Axis.Cut> time) {
-        Cut.Clip clip = of.cut().clipAt(time).orElse(null);
+        Cut.Clip clip = of.cut().pictureAt(time).orElse(null);
         if (clip == null) {
             return; // the recordings were just removed: nothing is shown of them
         }

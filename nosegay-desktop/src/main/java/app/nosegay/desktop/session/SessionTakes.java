@@ -1,6 +1,7 @@
 package app.nosegay.desktop.session;
 
 import app.nosegay.desktop.controls.DesktopText;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.jobs.CutOffRecordings;
 import app.nosegay.jobs.Demo;
 import app.nosegay.jobs.JoinJob;
@@ -9,6 +10,7 @@ import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.LogbookFile;
 import app.nosegay.jobs.Media;
 import app.nosegay.jobs.MediaRelinker;
+import app.nosegay.jobs.SecondCameras;
 import app.nosegay.jobs.WorkoutMedia;
 import app.nosegay.logbook.Logbook;
 import app.nosegay.media.MediaCheck;
@@ -23,6 +25,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.EnumSet;
+import java.util.List;
 
 /** How takes come to the open workout: filmed by the practice camera, imported, joined, or with words heard in them. */
 public final class SessionTakes {
@@ -149,6 +152,19 @@ public final class SessionTakes {
                             session.apply(DesktopText.of("session.session.join-and", first, second), joined);
                             read();
                         });
+    }
+
+    /** Lays a recording under another one, as the second camera of the same run. */
+    public void secondCamera(String take, String of) {
+        Workout before = session.workout();
+        List<TakeEvidence> evidence = session.media().evidence();
+        session.jobs()
+                .run(
+                        DesktopText.of("session.takes.listening-to-both"),
+                        progress -> SecondCameras.marked(before, evidence, take, of),
+                        marked -> session.apply(
+                                DesktopText.of("session.takes.second-camera", take, of),
+                                session.workout().withMatching(marked.matching())));
     }
 
     /** Listens for the script in the takes that came without a transcript, in the background. */
