@@ -101,7 +101,7 @@ public record Cut(List<Clip> clips) {
             Time<Axis.Take> to = last && !leads ? endOf(p, takeEnd, match, proposals) : p.end();
             segment(pieces, p, to, notes.rule(p.id()));
         }
-        return new Cut(SecondCamera.shown(pieces.clips(), match, notes));
+        return new Cut(CameraChange.shown(pieces.clips(), match, notes));
     }
 
     /** Where the last of a take ends: a moment behind it, or as far as was decided by hand of what was filmed after the end. */

@@ -1,12 +1,6 @@
 package app.nosegay.dress;
 
-import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
-import app.nosegay.time.Span;
-import app.nosegay.time.Time;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -41,58 +35,5 @@ public record CardTiming(String interval, Face.CardKind kind, String words, Leng
                         }
                 ? Optional.of(card)
                 : Optional.empty();
-    }
-
-    /**
-     * The pieces of an interval with its cards when they are wanted: never outside the interval, never shorter than it takes to read them,
-     * never two at once. A card for which there is no such time stays where it was.
-     */
-    static List<Piece> applied(List<Piece> pieces, String interval, Span<Axis.Cut> span, List<CardTiming> timings) {
-        List<Piece> timed = new ArrayList<>(pieces);
-        for (int i = 0; i < timed.size(); i++) {
-            Piece piece = timed.get(i);
-            Optional<Face.Card> card = card(piece);
-            Optional<CardTiming> wanted = card.flatMap(c -> timings.stream()
-                    .filter(t -> t.isOf(interval, c.kind(), words(c)))
-                    .findFirst());
-            if (wanted.isPresent()) {
-                int own = i;
-                wanted.get()
-                        .free(timed, own, span, CardDresser.reading(card.get().text()))
-                        .ifPresent(free -> timed.set(own, new Piece.Still(free, card.get())));
-            }
-        }
-        return timed;
-    }
-
-    /** The stretch nearest to the wanted one that no other card has. */
-    private Optional<Span<Axis.Cut>> free(List<Piece> pieces, int own, Span<Axis.Cut> interval, Length least) {
-        List<Span<Axis.Cut>> taken = new ArrayList<>();
-        for (int i = 0; i < pieces.size(); i++) {
-            if (i != own && Dressing.group(pieces.get(i).at(pieces.get(i).span().start())) == Layout.Group.CARD) {
-                taken.add(pieces.get(i).span());
-            }
-        }
-        taken.sort(Comparator.comparing(Span::start));
-        taken.add(new Span<>(interval.end(), interval.end()));
-        Time<Axis.Cut> begin = interval.start().plus(from);
-        Length length = Length.max(least, to.minus(from));
-        Span<Axis.Cut> best = null;
-        Time<Axis.Cut> free = interval.start();
-        for (Span<Axis.Cut> next : taken) {
-            Time<Axis.Cut> until = next.start();
-            if (until.since(free).compareTo(least) >= 0) {
-                Length fits = until.since(free).compareTo(length) < 0 ? until.since(free) : length;
-                Time<Axis.Cut> at = Time.max(free, Time.min(begin, until.minus(fits)));
-                boolean nearer = best == null || away(at, begin) < away(best.start(), begin);
-                best = nearer ? new Span<>(at, at.plus(fits)) : best;
-            }
-            free = Time.max(free, next.end());
-        }
-        return Optional.ofNullable(best);
-    }
-
-    private static double away(Time<Axis.Cut> one, Time<Axis.Cut> other) {
-        return Math.abs(one.since(other).seconds());
     }
 }

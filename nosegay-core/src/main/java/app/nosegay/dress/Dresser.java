@@ -109,7 +109,7 @@ public final class Dresser {
         Optional<Span<Axis.Cut>> last = source.shown(interval.last());
         if (!notes.timings().isEmpty() && first.isPresent() && last.isPresent()) {
             Span<Axis.Cut> span = new Span<>(first.get().start(), last.get().end());
-            List<Piece> timed = CardTiming.applied(own, interval.id(), span, notes.timings());
+            List<Piece> timed = CardDresser.timed(own, interval.id(), span, notes.timings());
             for (int i = 0; i < timed.size(); i++) {
                 own.set(i, timed.get(i));
             }

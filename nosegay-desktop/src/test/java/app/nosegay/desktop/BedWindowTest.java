@@ -50,8 +50,8 @@ class BedWindowTest extends DrivenWindow {
         Path older = folder.resolve("older" + WorkoutFile.ENDING);
         WorkoutFile.save(
                 older,
-                Workout.EMPTY.withSheet(
-                        "title: Older\npromise: about 3 min, 1 move\ngear: kettlebell heavy\ncircuit  rounds 2  work 0:30  rest 0:20\n  goblet squat\n"));
+                Workout.EMPTY.withSheet("title: Older\npromise: about 3 min, 1 move\n"
+                        + "gear: kettlebell heavy\ncircuit  rounds 2  work 0:30  rest 0:20\n  goblet squat\n"));
         RecentWorkouts.touch(older);
         Path next = folder.resolve("next" + WorkoutFile.ENDING);
         WorkoutFile.save(next, Workout.EMPTY.withSheet("title: Next\n"));

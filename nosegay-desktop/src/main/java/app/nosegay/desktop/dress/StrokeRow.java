@@ -21,7 +21,9 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
 
-/** One piece of an interval: its name, and a stroke for when it is on screen. The stroke of a card can be dragged, as a whole or by an end. */
+/**
+ * One piece of an interval: its name, and a stroke for when it is on screen. The stroke of a card can be dragged, as a whole or by an end.
+ */
 final class StrokeRow extends HBox {
     private static final double NAME = 150;
     private static final double ROW = 17;
