@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What was decided about the match by hand, besides pins.
@@ -141,31 +142,38 @@ public record MatchNotes(
                 cameras);
     }
 
+    private MatchNotes mutes(List<Mute> other) {
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, other, cameras);
+    }
+
+    private MatchNotes cameras(List<SecondCamera> other) {
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes, other);
+    }
+
     /** With {@code more} not to be heard. */
     public MatchNotes withMutes(List<Mute> more) {
         List<Mute> all = new ArrayList<>(mutes);
         more.stream().filter(m -> !all.contains(m)).forEach(all::add);
-        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, all, cameras);
+        return mutes(all);
     }
 
     /** With a recording as a second camera, in place of what was known of it. */
     public MatchNotes withCamera(SecondCamera camera) {
         List<SecondCamera> more = new ArrayList<>(withoutCamera(camera.take()).cameras());
         more.add(camera);
-        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes, more);
+        return cameras(more);
     }
 
     /** With a recording as a take of its own. */
     public MatchNotes withoutCamera(String take) {
-        return new MatchNotes(
-                choices,
-                cuts,
-                rule,
-                rules,
-                taps,
-                repairs,
-                mutes,
-                cameras.stream().filter(c -> !c.take().equals(take)).toList());
+        return cameras(cameras.stream().filter(c -> !c.take().equals(take)).toList());
+    }
+
+    /** Without cameras of which a recording is not among {@code takes}: one that was taken out of the workout. */
+    public MatchNotes among(Set<String> takes) {
+        return cameras(cameras.stream()
+                .filter(c -> takes.contains(c.take()) && takes.contains(c.of()))
+                .toList());
     }
 
     /** Whether a recording is a second camera's, in which nothing is matched. */
@@ -182,17 +190,9 @@ public record MatchNotes(
 
     /** With everything to be heard that is said in a stretch of a take. */
     public MatchNotes withoutMutes(String take, Span<Axis.Take> span) {
-        return new MatchNotes(
-                choices,
-                cuts,
-                rule,
-                rules,
-                taps,
-                repairs,
-                mutes.stream()
-                        .filter(m -> !m.take().equals(take) || !m.span().overlaps(span))
-                        .toList(),
-                cameras);
+        return mutes(mutes.stream()
+                .filter(m -> !m.take().equals(take) || !m.span().overlaps(span))
+                .toList());
     }
 
     /** With segment ids replaced where lines were renamed. */

@@ -102,7 +102,7 @@ public record Programme(
         CuePlan cues = CuePlanner.plan(timeline, library, workout.script());
         List<Finding> scriptFindings =
                 ScriptCheck.findings(timeline, cues, workout.script(), library, report.changeOvers());
-        MatchNotes notes = workout.matching();
+        MatchNotes notes = notes(workout, evidence);
         List<TakeEvidence> first = ofFirstCamera(evidence, notes);
         List<TakeEvidence> filmed = RecordedVoice.filmed(timeline, first);
         Match match = match(workout, timeline, cues, filmed, ofFilmed(logs, evidence, filmed));
@@ -144,6 +144,11 @@ public record Programme(
                 cut,
                 dressing,
                 proof);
+    }
+
+    /** What was decided, as far as it is about recordings that are there. */
+    private static MatchNotes notes(Workout workout, List<TakeEvidence> takes) {
+        return workout.matching().among(takes.stream().map(TakeEvidence::id).collect(Collectors.toSet()));
     }
 
     /** The takes in which something is matched, seen and heard. */
@@ -251,8 +256,8 @@ public record Programme(
 
     /** The takes as they are heard in the finished video: without the words that are muted. */
     public List<TakeEvidence> heard() {
-        return Muting.heard(
-                ofFirstCamera(evidence, workout.matching()), workout.matching().mutes());
+        MatchNotes notes = notes(workout, evidence);
+        return Muting.heard(ofFirstCamera(evidence, notes), notes.mutes());
     }
 
     /** Whether a finding is about words that were said. */

@@ -7,6 +7,7 @@ import app.nosegay.captions.Caption;
 import app.nosegay.captions.TimedText;
 import app.nosegay.cut.MatchNotes;
 import app.nosegay.cut.Muting;
+import app.nosegay.cut.SecondCamera;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.library.MoveLibrary;
@@ -160,5 +161,21 @@ class CutDownTest {
         Finding ofPlan = wrong.report().findings().get(0);
         assertThat(wrong.isOfWords(ofPlan)).isFalse();
         assertThat(wrong.muted(ofPlan)).isEqualTo(wrong.workout());
+    }
+
+    /** A camera whose recording was taken out of the workout is as if nobody had known of it. */
+    @Test
+    void aCameraThatIsNotThereShowsNothing() {
+        Programme whole = filmed();
+        String squats = whole.timeline().intervals().get(2).first().id();
+        for (SecondCamera gone : List.of(
+                new SecondCamera("gone", "take-1", Length.ZERO, Length.ofSeconds(900)),
+                new SecondCamera("take-1", "gone", Length.ZERO, Length.ofSeconds(900)))) {
+            Workout workout = whole.workout()
+                    .withMatching(whole.workout().matching().withCamera(gone).withChoice(squats, gone.take()));
+            Programme of = Programme.of(workout, whole.evidence(), whole.logs(), LIBRARY);
+            assertThat(of.cut()).isEqualTo(whole.cut());
+            assertThat(of.match()).isEqualTo(whole.match());
+        }
     }
 }
