@@ -87,10 +87,12 @@ final class KeysOverlay {
             new Key("match", "[  ·  ]", DesktopText.of("shell.keys-overlay.match-the-lines-start-a")),
             new Key("match", "{  ·  }", DesktopText.of("shell.keys-overlay.match-the-lines-end-a")),
             new Key("match", "C  ·  Left  ·  Right", DesktopText.of("shell.keys-overlay.match-cuts-cut-or-keep")),
+            new Key("match", "M", DesktopText.of("shell.keys-overlay.match-words-mute")),
             new Key(
                     "dress",
                     DesktopText.of("shell.keys-overlay.left-right"),
                     DesktopText.of("shell.keys-overlay.dress-a-tenth-of-a")),
+            new Key("dress", "Alt+Left  ·  Right", DesktopText.of("shell.keys-overlay.dress-move-the-card")),
             new Key("dress", "Ctrl+C", DesktopText.of("shell.keys-overlay.dress-copy")),
             new Key("publish", "Ctrl+C", DesktopText.of("shell.keys-overlay.publish-copy")),
             new Key("all", "F1", DesktopText.of("shell.keys-overlay.this-sheet")));
