@@ -21,8 +21,8 @@ import org.junit.jupiter.api.Test;
 /** Several takes and tries of one interval, in the real window. */
 class TakesWindowTest extends DrivenScore {
 
-    @Test
-    void anotherTakeOfAnIntervalIsUsed() throws Exception {
+    /** Two recordings of the same plan, the squats pinned in both. */
+    private void openWithTwoTakes() throws Exception {
         Files.copy(take("take-1.mp4", 0, 56), folder.resolve("one.mp4"));
         Files.copy(take("again.mp4", 0, 55), folder.resolve("two.mp4"));
         Path file = folder.resolve("twice" + WorkoutFile.ENDING);
@@ -39,6 +39,11 @@ class TakesWindowTest extends DrivenScore {
         until(() -> programme() != null
                 && programme().match().takes().size() == 2
                 && !shell.session().jobs().isRunning());
+    }
+
+    @Test
+    void anotherTakeOfAnIntervalIsUsed() throws Exception {
+        openWithTwoTakes();
         ListView<?> score = onLine(1);
         String used = programme().match().segment("a/squat").orElseThrow().take();
         push(KeyCode.U);
@@ -61,22 +66,7 @@ class TakesWindowTest extends DrivenScore {
     /** Another camera at the same run: chosen for an interval it is what the finished video shows there. */
     @Test
     void aSecondCameraIsShownForAnInterval() throws Exception {
-        Files.copy(take("take-1.mp4", 0, 56), folder.resolve("one.mp4"));
-        Files.copy(take("again.mp4", 0, 55), folder.resolve("two.mp4"));
-        Path file = folder.resolve("cameras" + WorkoutFile.ENDING);
-        List<Workout.TakeRef> two = List.of(
-                new Workout.TakeRef("take-1", "one.mp4", Files.size(folder.resolve("one.mp4")), 56, "", null, null),
-                new Workout.TakeRef("take-2", "two.mp4", Files.size(folder.resolve("two.mp4")), 55, "", null, null));
-        List<Pin> pins = List.of(
-                new Pin("a/squat", false, "take-1", Time.ofSeconds(13)),
-                new Pin("a/squat", true, "take-1", Time.ofSeconds(25)),
-                new Pin("a/squat", false, "take-2", Time.ofSeconds(13)),
-                new Pin("a/squat", true, "take-2", Time.ofSeconds(25)));
-        WorkoutFile.save(file, new Workout(SHEET, two, pins));
-        interact(() -> shell.session().open(file));
-        until(() -> programme() != null
-                && programme().match().takes().size() == 2
-                && !shell.session().jobs().isRunning());
+        openWithTwoTakes();
         onLine(1);
         clickOn("#match-tab-takes");
         waitFor("#second-camera");

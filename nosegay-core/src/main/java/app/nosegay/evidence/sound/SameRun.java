@@ -78,7 +78,7 @@ public final class SameRun {
     }
 
     /**
-     * How alike they are for each lag of {@code y} behind {@code x}, from −(x.length − 1) on, −1 to 1; 0 where fewer than {@code least}
+     * How alike they are for each lag of {@code y} behind {@code x}, from 1 - x.length on, -1 to 1; 0 where fewer than {@code least}
      * values overlap.
      */
     static double[] correlation(double[] x, double[] y, int least) {
