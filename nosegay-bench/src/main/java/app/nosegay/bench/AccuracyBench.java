@@ -66,7 +66,7 @@ final class AccuracyBench {
         findings();
         Accuracy.table(Demo.sheets(), runs, ALONE, this::line);
         line("another figure, MOTION within 2.000 s: %s", OtherPresenter.errors(Demo.sheets(), OTHER_SEEDS));
-        FilmedAccuracy.table(folder, new GuideVoice(), this::line);
+        FilmedAccuracy.table(folder, GuideVoice.loaded(), this::line);
     }
 
     private void line(String line) {
@@ -112,7 +112,7 @@ final class AccuracyBench {
         MoveLibrary library = Libraries.current();
         Timeline timeline = Expansion.expand(RunSheetParser.parse(Demo.sheet(), library), library);
         CuePlan cues = CuePlanner.plan(timeline, library, SpeechRate.DEFAULT);
-        VoiceAccuracy.Speech speech = VoiceAccuracy.speech(timeline, cues, new GuideVoice());
+        VoiceAccuracy.Speech speech = VoiceAccuracy.speech(timeline, cues, GuideVoice.loaded());
         for (double db : new double[] {Double.POSITIVE_INFINITY, 6, 0, -6}) {
             VoiceAccuracy heard = VoiceAccuracy.of(speech, db, 4);
             line(

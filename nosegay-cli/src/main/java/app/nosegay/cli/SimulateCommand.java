@@ -51,7 +51,7 @@ final class SimulateCommand implements Callable<Integer> {
         for (Path file : SimulatedTake.files(out, "take-1")) {
             writing.check(file);
         }
-        Voice voice = evidenceOnly ? null : new GuideVoice();
+        Voice voice = evidenceOnly ? null : GuideVoice.loaded();
         PrintWriter err = spec.commandLine().getErr();
         SimulatedTake.Written written = SimulatedTake.make(
                 timeline,

@@ -5,17 +5,8 @@ import app.nosegay.desktop.shell.Shell;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.SettingsNote;
 import app.nosegay.jobs.WorkoutFile;
-import app.nosegay.media.EncoderSettings;
-import app.nosegay.media.FrameRate;
-import app.nosegay.media.MovieFormat;
-import app.nosegay.media.MovieWriter;
-import app.nosegay.paint.Figure;
-import app.nosegay.paint.Motion;
-import app.nosegay.paint.StudioBackdrop;
 import app.nosegay.workout.Programme;
 import app.nosegay.workout.Workout;
-import java.awt.Graphics2D;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -51,10 +42,6 @@ abstract class DrivenWindow extends ApplicationTest {
 
     /** What the build gives all tests of the window. */
     private static final String SETTINGS = System.getProperty("nosegay.home");
-
-    /** The recording is made once and used by all tests of a class. */
-    @TempDir
-    static Path takes;
 
     @TempDir
     Path folder;
@@ -193,51 +180,10 @@ abstract class DrivenWindow extends ApplicationTest {
         return lookup(id).queryAs(Label.class).getText();
     }
 
-    /** A recording of the small plan without sound. */
-    private static Path take() throws IOException {
-        return take("take-1.mp4", 0, 56);
-    }
-
-    /** The part of that recording between two seconds of it. */
-    static Path take(String name, int from, int to) throws IOException {
-        Path movie = takes.resolve(name);
-        if (!Files.exists(movie)) {
-            BufferedImage set = StudioBackdrop.paint(320, 180);
-            BufferedImage frame = new BufferedImage(320, 180, BufferedImage.TYPE_INT_RGB);
-            try (MovieWriter writer = new MovieWriter(
-                    movie,
-                    new MovieFormat(320, 180, new FrameRate(30, 1), EncoderSettings.TAKE, false),
-                    "",
-                    List.of())) {
-                for (int n = from * 30; n < to * 30; n++) {
-                    double t = n / 30.0 - 3;
-                    boolean moves = (t > 10 && t < 22) || (t > 28 && t < 40);
-                    Graphics2D g = frame.createGraphics();
-                    g.drawImage(set, 0, 0, null);
-                    Figure.presenter()
-                            .draw(
-                                    g,
-                                    new Figure.Stance(
-                                            Motion.of("squat"),
-                                            moves ? 0.5 - 0.5 * Math.cos(t * 2) : 0,
-                                            false,
-                                            Figure.Prop.NONE),
-                                    160,
-                                    165,
-                                    110);
-                    g.dispose();
-                    writer.picture(frame, n - from * 30L);
-                }
-                writer.finish();
-            }
-        }
-        return movie;
-    }
-
     /** A workout of its own that refers to a recording beside it; {@code transcript} is what is said in it, null for nothing. */
     Path workoutWithTake(String transcript) throws IOException {
         Path movie = folder.resolve("take-1.mp4");
-        Files.copy(take(), movie);
+        Files.copy(SmallTake.whole(), movie);
         if (transcript != null) {
             Files.writeString(folder.resolve("take-1.vtt"), transcript);
         }
@@ -248,12 +194,14 @@ abstract class DrivenWindow extends ApplicationTest {
         return file;
     }
 
+    /** The recording was read before, as it mostly was when people open a workout. */
     void openWithTake() throws Exception {
         openWithTake(null);
     }
 
     void openWithTake(String transcript) throws Exception {
         Path file = workoutWithTake(transcript);
+        SmallTake.layReading(folder);
         interact(() -> shell.session().open(file));
         until(() -> programme() != null
                 && !programme().match().takes().isEmpty()

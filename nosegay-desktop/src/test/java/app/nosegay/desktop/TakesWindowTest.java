@@ -23,8 +23,8 @@ class TakesWindowTest extends DrivenScore {
 
     /** Two recordings of the same plan, the squats pinned in both. */
     private void openWithTwoTakes() throws Exception {
-        Files.copy(take("take-1.mp4", 0, 56), folder.resolve("one.mp4"));
-        Files.copy(take("again.mp4", 0, 55), folder.resolve("two.mp4"));
+        Files.copy(SmallTake.whole(), folder.resolve("one.mp4"));
+        Files.copy(SmallTake.part(0, 55), folder.resolve("two.mp4"));
         Path file = folder.resolve("twice" + WorkoutFile.ENDING);
         List<Workout.TakeRef> two = List.of(
                 new Workout.TakeRef("take-1", "one.mp4", Files.size(folder.resolve("one.mp4")), 56, "", null, null),
@@ -118,8 +118,8 @@ class TakesWindowTest extends DrivenScore {
     /** A camera that began a new file in the middle of the squats. */
     @Test
     void aSetCutByTheCameraIsWholeWhenTheTakesAreJoined() throws Exception {
-        Files.copy(take("a.mp4", 0, 20), folder.resolve("a.mp4"));
-        Files.copy(take("b.mp4", 20, 56), folder.resolve("b.mp4"));
+        Files.copy(SmallTake.part(0, 20), folder.resolve("a.mp4"));
+        Files.copy(SmallTake.part(20, 56), folder.resolve("b.mp4"));
         Path file = folder.resolve("cut" + WorkoutFile.ENDING);
         List<Workout.TakeRef> two = List.of(
                 new Workout.TakeRef("take-1", "a.mp4", Files.size(folder.resolve("a.mp4")), 20, "", null, null),

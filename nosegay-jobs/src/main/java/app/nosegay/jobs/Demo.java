@@ -99,7 +99,7 @@ public final class Demo {
                             folder,
                             SEED,
                             TROUBLES,
-                            new GuideVoice(),
+                            GuideVoice.loaded(),
                             progress));
         }
         return file;

@@ -79,7 +79,7 @@ class LinesRunTest {
 
     /** The lines with a second of quiet around each; where each of these parts ends. */
     private static double[] spoken(Path wav) throws Exception {
-        GuideVoice guide = new GuideVoice();
+        GuideVoice guide = GuideVoice.loaded();
         List<Float> all = new ArrayList<>();
         double[] ends = new double[LINES.size()];
         for (int i = 0; i < LINES.size(); i++) {

@@ -54,7 +54,7 @@ class ListenJobTest {
                 timeline,
                 Libraries.current(),
                 new SimulatedTake.Run(folder, "take-1", 3, Set.of()),
-                new GuideVoice(),
+                GuideVoice.loaded(),
                 Progress.NONE);
         Workout.TakeRef take =
                 new Workout.TakeRef("take-1", "take-1.mp4", Files.size(film.movie()), 60, "", null, "take-1.log.json");

@@ -49,7 +49,7 @@ class ScriptListenerTest {
         for (int i = 0; i < sound.length; i++) {
             sound[i] = (float) (noise.nextGaussian() * quiet);
         }
-        GuideVoice voice = new GuideVoice();
+        GuideVoice voice = GuideVoice.loaded();
         for (Map.Entry<String, Double> e : said.entrySet()) {
             float[] words = voice.say(e.getKey(), HZ);
             int from = (int) (e.getValue() * HZ);

@@ -114,10 +114,12 @@ public final class ScriptListener {
 
     /** Takes one stretch after the other until there is none left, or nobody wants them any more. */
     private static void hearAll(AtomicInteger next, int all, BiConsumer<SpeechRecognizer, Integer> hear) {
-        SpeechRecognizer recognizer = new SpeechRecognizer();
+        SpeechRecognizer recognizer = SpeechRecognizer.idle();
         for (int s = next.getAndIncrement(); s < all && !Thread.interrupted(); s = next.getAndIncrement()) {
             hear.accept(recognizer, s);
         }
+        // One that failed is not used again.
+        recognizer.rest();
     }
 
     private static void await(List<Future<?>> recognizers, AtomicInteger done, int all, DoubleConsumer progress) {

@@ -6,9 +6,12 @@ import edu.cmu.sphinx.result.Result;
 import edu.cmu.sphinx.result.WordResult;
 import edu.cmu.sphinx.util.props.ConfigurationManager;
 import java.io.ByteArrayInputStream;
+import java.lang.ref.SoftReference;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Queue;
 import java.util.Random;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
@@ -20,17 +23,36 @@ final class SpeechRecognizer {
     private static final List<Logger> TALK =
             List.of(Logger.getLogger("edu.cmu.sphinx"), Logger.getLogger("listen.config"));
 
+    /** Made before and not at work, for the next recording; the memory is given back where it is wanted. */
+    private static final Queue<SoftReference<SpeechRecognizer>> IDLE = new ConcurrentLinkedQueue<>();
+
     private final Recognizer recognizer;
     private final LineGrammar grammar;
     private final StreamDataSource source;
 
-    SpeechRecognizer() {
+    private SpeechRecognizer() {
         TALK.forEach(logger -> logger.setLevel(Level.OFF));
         ConfigurationManager parts = new ConfigurationManager(SpeechRecognizer.class.getResource("listen.config.xml"));
         recognizer = (Recognizer) parts.lookup("recognizer");
         grammar = (LineGrammar) parts.lookup("grammar");
         source = (StreamDataSource) parts.lookup("dataSource");
         recognizer.allocate();
+    }
+
+    /** One that is not at work, or a new one. */
+    static SpeechRecognizer idle() {
+        for (SoftReference<SpeechRecognizer> kept = IDLE.poll(); kept != null; kept = IDLE.poll()) {
+            SpeechRecognizer made = kept.get();
+            if (made != null) {
+                return made;
+            }
+        }
+        return new SpeechRecognizer();
+    }
+
+    /** Nothing more is to be heard now. */
+    void rest() {
+        IDLE.add(new SoftReference<>(this));
     }
 
     /**

@@ -1,6 +1,8 @@
 package app.nosegay.standins;
 
+import app.nosegay.cache.BoundedCache;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.net.MalformedURLException;
@@ -9,9 +11,7 @@ import java.net.URLClassLoader;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Stream;
 import javax.sound.sampled.AudioInputStream;
 
@@ -26,11 +26,25 @@ public final class GuideVoice implements Voice {
 
     private final Object mary;
     private final Method generate;
-    private final Map<String, float[]> said = new HashMap<>();
+    /** Counts and calls come over and over. */
+    private static final int KEPT = 64;
 
-    /** Loads the voice; takes some seconds. */
-    public GuideVoice() throws IOException {
-        String folder = System.getProperty(FOLDER_PROPERTY);
+    /** The one of this process: its libraries and models are large. */
+    private static GuideVoice loaded;
+
+    private final BoundedCache<Line, float[]> said = new BoundedCache<>(KEPT);
+
+    private record Line(String text, int sampleRate) {}
+
+    /** The voice; the first time this takes some seconds. */
+    public static synchronized GuideVoice loaded() throws IOException {
+        if (loaded == null) {
+            loaded = new GuideVoice(System.getProperty(FOLDER_PROPERTY));
+        }
+        return loaded;
+    }
+
+    private GuideVoice(String folder) throws IOException {
         if (folder == null || !Files.isDirectory(Path.of(folder))) {
             throw new IOException(StandInText.of(
                     "guide-voice.the-guide-voice-is-not",
@@ -72,21 +86,27 @@ public final class GuideVoice implements Voice {
 
     @Override
     public synchronized float[] say(String text, int sampleRate) throws IOException {
-        float[] known = said.get(text);
-        if (known == null) {
-            Thread thread = Thread.currentThread();
-            ClassLoader before = thread.getContextClassLoader();
-            thread.setContextClassLoader(mary.getClass().getClassLoader());
-            try (AudioInputStream audio = (AudioInputStream) generate.invoke(mary, text)) {
-                known = trimmed(resampled(samples(audio), audio.getFormat().getSampleRate(), sampleRate));
-            } catch (InvocationTargetException | IllegalAccessException e) {
-                throw new IOException(StandInText.of("guide-voice.the-guide-voice-cannot-say", text), e);
-            } finally {
-                thread.setContextClassLoader(before);
-            }
-            said.put(text, known);
+        try {
+            return said.get(new Line(text, sampleRate), () -> generated(text, sampleRate));
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
         }
-        return known;
+    }
+
+    private float[] generated(String text, int sampleRate) {
+        Thread thread = Thread.currentThread();
+        ClassLoader before = thread.getContextClassLoader();
+        thread.setContextClassLoader(mary.getClass().getClassLoader());
+        try (AudioInputStream audio = (AudioInputStream) generate.invoke(mary, text)) {
+            return trimmed(resampled(samples(audio), audio.getFormat().getSampleRate(), sampleRate));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InvocationTargetException | IllegalAccessException e) {
+            throw new UncheckedIOException(
+                    new IOException(StandInText.of("guide-voice.the-guide-voice-cannot-say", text), e));
+        } finally {
+            thread.setContextClassLoader(before);
+        }
     }
 
     private static float[] samples(AudioInputStream audio) throws IOException {

@@ -14,12 +14,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** The guide voice says whole lines, in about the time the speech fit computes with. */
 class GuideVoiceTest {
     private static final int HZ = 48_000;
-    private static GuideVoice voice;
-
-    private static synchronized GuideVoice voice() throws IOException {
-        voice = voice == null ? new GuideVoice() : voice;
-        return voice;
-    }
 
     @ParameterizedTest
     @ValueSource(
@@ -35,7 +29,7 @@ class GuideVoiceTest {
                 "Ask your doctor first if you are unsure, and stop at sharp pain, dizziness or anything that worries you."
             })
     void aLineIsSaidToItsEnd(String line) throws IOException {
-        float[] said = voice().say(line, HZ);
+        float[] said = GuideVoice.loaded().say(line, HZ);
         double seconds = said.length / (double) HZ;
         double computed = SpeechRate.DEFAULT.toSay(line, false).seconds();
         System.out.printf("%.2f s said, %.2f s computed: %s%n", seconds, computed, line);
@@ -51,6 +45,12 @@ class GuideVoiceTest {
         assertThat(loud / (said.length / (HZ / 10.0)))
                 .as("share of it that is speech")
                 .isGreaterThan(0.5);
+    }
+
+    @Test
+    void aLineSaidBeforeIsSaidAtTheRateAskedFor() throws IOException {
+        int samples = GuideVoice.loaded().say("Well done.", HZ).length;
+        assertThat(GuideVoice.loaded().say("Well done.", HZ / 3)).hasSizeBetween(samples / 3 - 200, samples / 3 + 200);
     }
 
     /**

@@ -17,7 +17,9 @@ import app.nosegay.time.Time;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,6 +31,17 @@ class CallSheetTest {
     static final List<String> MOVES = MoveLibrary.shipped().names();
     /** How much worse another form of the same speech may be read. */
     private static final double MOST_LOST = 0.03;
+
+    private static final Map<TranscriptForms.Form, CallSheet.Score> LEFT_OUT =
+            new EnumMap<>(TranscriptForms.Form.class);
+
+    /** How the sheets that are left out of learning are read in a form; each form is read once. */
+    private static CallSheet.Score leftOut(TranscriptForms.Form form) throws IOException {
+        if (!LEFT_OUT.containsKey(form)) {
+            LEFT_OUT.put(form, score(true, form));
+        }
+        return LEFT_OUT.get(form);
+    }
 
     private static CallSheet.Score score(boolean leftOut, TranscriptForms.Form form) throws IOException {
         CallSheet.Score score = CallSheet.score(CallSheet.names(leftOut), form, MOVES);
@@ -42,7 +55,8 @@ class CallSheetTest {
     @ParameterizedTest
     @ValueSource(booleans = {false, true})
     void mostOfWhatIsSaidIsFoundAndLittleElse(boolean leftOut) throws IOException {
-        CallSheet.Score score = score(leftOut, TranscriptForms.Form.AS_IS);
+        TranscriptForms.Form form = TranscriptForms.Form.AS_IS;
+        CallSheet.Score score = leftOut ? leftOut(form) : score(false, form);
         assertThat(score.precision()).as("precision").isGreaterThanOrEqualTo(0.9);
         assertThat(score.recall()).as("recall").isGreaterThanOrEqualTo(0.88);
     }
@@ -53,16 +67,16 @@ class CallSheetTest {
             value = TranscriptForms.Form.class,
             names = {"STRIPPED", "BROKEN"})
     void theSameSpeechWrittenOtherwiseGivesTheSameCalls(TranscriptForms.Form form) throws IOException {
-        double asIs = score(true, TranscriptForms.Form.AS_IS).balance();
-        assertThat(score(true, form).balance()).isGreaterThanOrEqualTo(asIs - MOST_LOST);
+        double asIs = leftOut(TranscriptForms.Form.AS_IS).balance();
+        assertThat(leftOut(form).balance()).isGreaterThanOrEqualTo(asIs - MOST_LOST);
     }
 
     /** Long captions do not say where in them a word is: the same holds between them. */
     @Test
     void longCaptionsNeedNoMarks() throws IOException {
-        double marked = score(true, TranscriptForms.Form.MERGED).balance();
+        double marked = leftOut(TranscriptForms.Form.MERGED).balance();
         assertThat(marked).isGreaterThanOrEqualTo(0.72);
-        assertThat(score(true, TranscriptForms.Form.STRIPPED_AND_MERGED).balance())
+        assertThat(leftOut(TranscriptForms.Form.STRIPPED_AND_MERGED).balance())
                 .isGreaterThanOrEqualTo(marked - MOST_LOST);
     }
 

@@ -42,7 +42,6 @@ public final class Session implements SessionExports.Source {
     private History history = new History(Workout.EMPTY);
     private WorkoutMedia media = WorkoutMedia.none(Path.of("").toAbsolutePath());
     private final TakePictures pictures = new TakePictures(take -> media.proxy(take));
-    private GuideVoice guideVoice;
     /** When the workout was changed last in this window. */
     private FileTime changedAt = FileTime.fromMillis(0);
 
@@ -302,15 +301,13 @@ public final class Session implements SessionExports.Source {
     }
 
     /** The guide voice, woken the first time it is wanted; null where it is not installed: words are then shown in time, not heard. */
-    public synchronized GuideVoice guideVoice() {
-        if (guideVoice == null) {
-            try {
-                guideVoice = new GuideVoice();
-            } catch (IOException e) {
-                Platform.runLater(() -> showState(e.getMessage()));
-            }
+    public GuideVoice guideVoice() {
+        try {
+            return GuideVoice.loaded();
+        } catch (IOException e) {
+            Platform.runLater(() -> showState(e.getMessage()));
+            return null;
         }
-        return guideVoice;
     }
 
     /** Has {@code ending} done when the window closes: a recording that is going on is finished. */

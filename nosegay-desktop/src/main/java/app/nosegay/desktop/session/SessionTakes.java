@@ -71,7 +71,7 @@ public final class SessionTakes {
                                 recipient.folder,
                                 seed,
                                 EnumSet.of(Trouble.LATE_START, Trouble.CLOCK_RATE),
-                                new GuideVoice(),
+                                GuideVoice.loaded(),
                                 progress),
                         filmed ->
                                 recipient.take(filmed.takes().get(filmed.takes().size() - 1)));
