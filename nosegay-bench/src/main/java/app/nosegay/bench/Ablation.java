@@ -1,6 +1,7 @@
 package app.nosegay.bench;
 
 import app.nosegay.bench.accuracy.Accuracy;
+import app.nosegay.bench.accuracy.OtherEvidence;
 import app.nosegay.bench.accuracy.OtherPresenter;
 import app.nosegay.jobs.Demo;
 import app.nosegay.match.features.Feature;
@@ -15,12 +16,16 @@ import java.util.stream.Collectors;
 
 /**
  * What each feature of the matcher is worth: the share of boundaries within tolerance with everything, less the share without it, in
- * points, at each level of evidence, and on another figure by voice and motion. Each row is a process of its own, as features are turned
- * off when a process begins.
+ * points, at each level of evidence; on another figure, and with somebody who talks freely, by voice and motion; by a timer that only counts
+ * down. Each row is a process of its own, as features are turned off when a process begins.
  */
 final class Ablation {
     /** Takes of another figure per sheet: they have pictures, which the simulated evidence has not. */
     private static final int OTHER_SEEDS = 4;
+    /** Runs per sheet with other evidence. */
+    private static final int EVIDENCE_SEEDS = 6;
+
+    private static final List<String> OTHERS = List.of("another figure", "free talk", "pips alone");
 
     private Ablation() {}
 
@@ -28,7 +33,7 @@ final class Ablation {
     static void table(PrintWriter out, Class<?> command, int runs) throws Exception {
         List<Double> whole = row(command, "", runs);
         out.println("| without | " + levels() + " | sure ones right, worst |");
-        out.println("|---|" + "---:|".repeat(Accuracy.Level.values().length + 2));
+        out.println("|---|" + "---:|".repeat(Accuracy.Level.values().length + OTHERS.size() + 1));
         out.println("| (nothing) | " + numbers(whole, "%.2f %%") + " |");
         out.flush();
         for (Feature feature : Feature.values()) {
@@ -45,7 +50,7 @@ final class Ablation {
     private static String levels() {
         return List.of(Accuracy.Level.values()).stream()
                 .map(l -> l.name().toLowerCase(Locale.ROOT))
-                .collect(Collectors.joining(" | ", "", " | another figure"));
+                .collect(Collectors.joining(" | ", "", " | " + String.join(" | ", OTHERS)));
     }
 
     private static String numbers(List<Double> values, String form) {
@@ -84,10 +89,12 @@ final class Ablation {
             out.printf(Locale.ROOT, "%.4f ", 100 * errors.share());
             worst = Math.min(worst, errors.calibration());
         }
-        out.printf(
-                Locale.ROOT,
-                "%.4f ",
-                100 * OtherPresenter.errors(Demo.sheets(), OTHER_SEEDS).share());
+        for (Accuracy.Errors errors : List.of(
+                OtherPresenter.errors(Demo.sheets(), OTHER_SEEDS),
+                OtherEvidence.freeTalk(Demo.sheets(), EVIDENCE_SEEDS),
+                OtherEvidence.pipsAlone(Demo.sheets(), EVIDENCE_SEEDS))) {
+            out.printf(Locale.ROOT, "%.4f ", 100 * errors.share());
+        }
         out.printf(Locale.ROOT, "%.4f%n", 100 * worst);
         out.flush();
     }

@@ -154,10 +154,15 @@ public final class Accuracy {
 
     /** The errors of one run at one level of evidence. */
     public static Errors of(String sheet, long seed, Set<Trouble> troubles, Level level) {
+        return of(run(sheet, seed, troubles), level);
+    }
+
+    /** A run of a sheet. */
+    static Performance run(String sheet, long seed, Set<Trouble> troubles) {
         MoveLibrary library = MoveLibrary.shipped();
         Timeline timeline = Expansion.expand(RunSheetParser.parse(sheet, library), library);
         CuePlan cues = CuePlanner.plan(timeline, library, SpeechRate.DEFAULT);
-        return of(Performance.of(timeline, cues, seed, troubles), level);
+        return Performance.of(timeline, cues, seed, troubles);
     }
 
     static Errors of(Performance p, Level level) {

@@ -18,9 +18,13 @@ final class BeepPattern {
      * A signal heard.
      *
      * @param pip whether it counts down to something
-     * @param countedTo the moment the last pip of a countdown counts to; 0 for others
+     * @param countedTo the moment the last pip of a countdown counts to where the timer is silent then; 0 for others
      */
-    record Signal(double seconds, boolean pip, double countedTo) {}
+    record Signal(double seconds, boolean pip, double countedTo) {
+        Signal alone() {
+            return new Signal(seconds, pip, 0);
+        }
+    }
 
     private BeepPattern() {}
 
@@ -42,10 +46,23 @@ final class BeepPattern {
             double next = i + 1 < sorted.size() ? sorted.get(i + 1).time().seconds() - at : 9;
             boolean followed = isASecond(next);
             boolean pip = followed || isCountdown(sorted, sorted.get(i));
-            // The boundary's own beep counts when it is there; a lone last pip counts to the second behind it.
             signals.add(new Signal(at, pip, pip && !followed ? at + 1 : 0));
         }
-        return signals;
+        return soundsItself(signals) ? signals.stream().map(Signal::alone).toList() : signals;
+    }
+
+    /**
+     * Whether the timer mostly beeps at the moment it counts to. Then that beep is what counts: where it was missed, pips may be missing as
+     * well, and the last one heard counts to a second too early.
+     */
+    private static boolean soundsItself(List<Signal> signals) {
+        int itself = 0;
+        int lone = 0;
+        for (int i = 0; i < signals.size(); i++) {
+            lone += signals.get(i).countedTo() > 0 ? 1 : 0;
+            itself += i > 0 && signals.get(i - 1).pip() && !signals.get(i).pip() ? 1 : 0;
+        }
+        return itself > lone;
     }
 
     private static boolean isASecond(double gap) {

@@ -77,12 +77,7 @@ public final class BoundaryFeatures {
                 Feature.NAMES.isOn() ? SpokenNames.in(take.words(), moves, heardCalls) : List.of(), moves, bins);
         talk = new TalkFeatures(take.words(), VoiceFeatures.speech(take, bins), bins);
         said = new LineFeatures(timeline, Feature.SCRIPT_LINES.isOn() ? lines : List.of(), take.words());
-        seen = new SightFeatures(
-                take,
-                bins,
-                moves,
-                timed && Feature.LESS_SEEN_BESIDE_TIMER.isOn(),
-                PlannedMovement.stillShare(timeline));
+        seen = new SightFeatures(take, bins, moves, PlannedMovement.stillShare(timeline));
         poses = take.pose();
         voice = Feature.VOICE.isOn() ? VoiceFeatures.of(timeline, lines, take, bins) : VoiceFeatures.NONE;
         boolean stepping = Feature.POSTURE_STEPS.isOn();
@@ -97,13 +92,10 @@ public final class BoundaryFeatures {
     private static float[] beeps(List<BeepPattern.Signal> signals, boolean timed, int bins) {
         float[] beeps = new float[bins];
         for (BeepPattern.Signal signal : signals) {
-            if (signal.pip() && !Feature.COUNTDOWN_PIPS.isOn()) {
-                continue;
-            }
-            double weight = (timed ? MatchWeights.BEEP : MatchWeights.STRAY_BEEP)
-                    * (signal.pip() ? MatchWeights.COUNTDOWN_SHARE : 1);
-            Grid.bump(beeps, signal.seconds(), MatchWeights.BEEP_SIGMA, weight);
-            if (signal.countedTo() > 0) {
+            if (!signal.pip()) {
+                double weight = timed ? MatchWeights.BEEP : MatchWeights.STRAY_BEEP;
+                Grid.bump(beeps, signal.seconds(), MatchWeights.BEEP_SIGMA, weight);
+            } else if (signal.countedTo() > 0 && Feature.COUNTDOWN_PIPS.isOn()) {
                 Grid.bump(beeps, signal.countedTo(), MatchWeights.BEEP_SIGMA, MatchWeights.COUNTED_TO);
             }
         }

@@ -13,7 +13,7 @@ import java.util.Set;
 public enum Feature {
     /** Tone onsets of an interval timer. */
     BEEPS,
-    /** Short tones that count to a longer one, and the moment they count to. */
+    /** The moment short tones count to, where the timer is silent then. */
     COUNTDOWN_PIPS,
     /** A boundary without a beep, beside a timer, counts against it. */
     SILENT_TIMER,
@@ -35,8 +35,6 @@ public enum Feature {
     FLUFFS,
     /** Movement in work, little in rest. */
     MOVEMENT,
-    /** What is seen counts half beside a timer. */
-    LESS_SEEN_BESIDE_TIMER,
     /** Standing or on the floor, by how high something moves. */
     POSTURE,
     /** Changes of the whole picture from one hold or stretch to the next. */

@@ -79,9 +79,7 @@ public final class MatchWeights {
     static final double TIMER_SHARE = 0.35;
     /** How sharply a beep places a boundary, in seconds. */
     static final double BEEP_SIGMA = 0.06;
-    /** A pip with another about a second later is a countdown: little weight as a boundary of its own. */
-    static final double COUNTDOWN_SHARE = 0.2;
-    /** The moment a countdown counts to, where its own beep was not heard. */
+    /** The moment a countdown counts to, where the timer is silent then. */
     static final double COUNTED_TO = 4;
     /** Beeps shorter apart than this are one signal; its first onset counts, in seconds. */
     static final double ONE_SIGNAL = 0.45;
@@ -105,8 +103,6 @@ public final class MatchWeights {
     static final double MOTION_PER_SECOND = 0.35;
     /** The same where it is also known how far it comes round. */
     static final double RHYTHM_PER_SECOND = 0.5;
-    /** Beside a timer's beeps, what is seen counts for so much: a move may hardly show, for as long as it lasts. */
-    static final double SEEN_BESIDE_TIMER_SHARE = 0.5;
     /** How much moves, where it is also known how far it comes round: people walk about in rests, and a press-up moves little … */
     static final double MUCH_SHARE = 0.7;
     /** What moves much tells of work as far as what comes round moves more than what does not: by more than this share of the range … */

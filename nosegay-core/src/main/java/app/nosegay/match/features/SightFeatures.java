@@ -28,13 +28,13 @@ final class SightFeatures {
     private final double still;
     private double motionPerSecond = MatchWeights.MOTION_PER_SECOND;
 
-    /** What {@code take} shows in its {@code bins}; {@code moves} are those of the plan; {@code timed} where a timer is heard as well. */
-    SightFeatures(TakeEvidence take, int bins, Collection<String> moves, boolean timed, double still) {
+    /** What {@code take} shows in its {@code bins}; {@code moves} are those of the plan. */
+    SightFeatures(TakeEvidence take, int bins, Collection<String> moves, double still) {
         this.bins = bins;
         this.still = still;
         movement = new double[bins + 1];
         either = new double[bins + 1];
-        telling = motion(take.motion(), Rhythm.of(take.pose()), timed ? MatchWeights.SEEN_BESIDE_TIMER_SHARE : 1);
+        telling = motion(take.motion(), Rhythm.of(take.pose()));
         posture = posture(MotionHeight.of(take.pose()));
         steps = PostureSteps.in(take.pose());
         moves.forEach(move -> standing.put(move, position(move)));
@@ -89,9 +89,9 @@ final class SightFeatures {
     }
 
     /** Cumulative log odds of work, from how much moves and how far it comes round, each against this take's own range. */
-    private boolean motion(Trace motion, Trace rhythm, double share) {
+    private boolean motion(Trace motion, Trace rhythm) {
         float[] much = motion.isEmpty() ? null : scaled(smoothed(motion, 0.25, true), 0.1, 0.5);
-        motionPerSecond = share * (rhythm.isEmpty() ? MatchWeights.MOTION_PER_SECOND : MatchWeights.RHYTHM_PER_SECOND);
+        motionPerSecond = rhythm.isEmpty() ? MatchWeights.MOTION_PER_SECOND : MatchWeights.RHYTHM_PER_SECOND;
         float[] round = rhythm.isEmpty() ? null : scaled(smoothed(rhythm, 0, false), 0.15, 0.25);
         double both = much == null || round == null ? 0 : MatchWeights.MUCH_SHARE * telling(much, round);
         double ofMuch = much == null ? 0 : round == null ? 1 : both;

@@ -60,6 +60,21 @@ class BeepPatternTest {
                 .containsExactly(30.0, 60.0, 90.0, 120.0, 150.0, 180.0);
     }
 
+    /** Where the last pip and the beep are both missed, the pip before them counts to nothing. */
+    @Test
+    void aTimerThatBeepsAtTheBoundaryItselfCountsToNothing() {
+        List<TakeEvidence.Beep> beeps = new ArrayList<>(List.of(beep(27, 120, 1000), beep(28, 120, 1000)));
+        for (int k = 2; k <= TIMES; k++) {
+            for (int left = 3; left >= 1; left--) {
+                beeps.add(beep(APART * k - left, 120, 1000));
+            }
+            beeps.add(beep(APART * k, 500, 1000));
+        }
+        List<BeepPattern.Signal> signals = BeepPattern.of(beeps);
+        assertThat(boundaries(signals)).containsExactly(60.0, 90.0, 120.0, 150.0, 180.0);
+        assertThat(signals).extracting(BeepPattern.Signal::countedTo).containsOnly(0.0);
+    }
+
     @Test
     void beepsInQuickSuccessionAreOneSignal() {
         List<BeepPattern.Signal> signals =
