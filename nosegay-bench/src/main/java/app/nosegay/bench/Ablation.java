@@ -15,9 +15,9 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
- * What each feature of the matcher is worth: the share of boundaries within tolerance with everything, less the share without it, in
- * points, at each level of evidence; on another figure, and with somebody who talks freely, by voice and motion; by a timer that only counts
- * down. Each row is a process of its own, as features are turned off when a process begins.
+ * What each feature of the matcher is worth: the share of boundaries within tolerance without it, less the share with everything, in
+ * points, at each level of evidence; on another figure, and with somebody who talks freely, by voice and motion; by a timer that only
+ * counts down. Each row is a process of its own, as features are turned off when a process begins.
  */
 final class Ablation {
     /** Takes of another figure per sheet: they have pictures, which the simulated evidence has not. */

@@ -67,19 +67,10 @@ public final class Matcher {
             ShootLog log = i < logs.size() ? logs.get(i) : null;
             TakeSolver.Found f = TakeSolver.solve(timeline, lines, takes.get(i), log, pins, next);
             next = behind(f.occurrences(), next);
-            List<SegmentOccurrence> occurrences = f.occurrences();
-            if (Feature.MISPLACED_MOVES.isOn()) {
-                occurrences = MoveOrder.misplaced(timeline, occurrences, f.features());
-            }
-            if (Feature.EXCHANGED_MOVES.isOn()) {
-                occurrences = MoveOrder.swapped(timeline, occurrences, f.features());
-            }
-            boolean ownRests = log == null && Feature.OWN_RESTS.isOn();
-            found.add(new TakeSolver.Found(
-                    ownRests ? MoveOrder.ownRests(timeline, occurrences) : occurrences,
-                    f.clock(),
-                    f.foreign(),
-                    f.features()));
+            List<SegmentOccurrence> occurrences = Feature.EXCHANGED_MOVES.isOn()
+                    ? MoveOrder.swapped(timeline, f.occurrences(), f.features())
+                    : f.occurrences();
+            found.add(new TakeSolver.Found(occurrences, f.clock(), f.foreign(), f.features()));
         }
         TakeChoice choice = new TakeChoice(timeline, takes, found, pins, choices);
         List<Match.Placed> placed = new ArrayList<>();

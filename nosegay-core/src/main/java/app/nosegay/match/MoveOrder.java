@@ -10,8 +10,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * Tells by the names said, and by who stands and who is on the floor, whether two moves of one round were done in the wrong order: their
@@ -20,90 +18,7 @@ import java.util.stream.Collectors;
 final class MoveOrder {
     private static final double FIRST_PART = 0.6;
 
-    /** A move done out of its place is looked for this many segments from it. */
-    private static final int REACH = 6;
-
     private MoveOrder() {}
-
-    /**
-     * The visits, those that seemed to be one move done again given to the one that was left out, where its name tells so: it was done
-     * later or earlier than planned.
-     */
-    static List<SegmentOccurrence> misplaced(
-            Timeline timeline, List<SegmentOccurrence> occurrences, BoundaryFeatures features) {
-        List<SegmentOccurrence> out = new ArrayList<>(occurrences);
-        for (int k = 0; k < timeline.segments().size(); k++) {
-            Segment missing = timeline.segments().get(k);
-            int segment = k;
-            boolean lost = missing.kind() == SegmentKind.WORK
-                    && missing.move() != null
-                    && out.stream().noneMatch(v -> v.segment() == segment);
-            if (!lost) {
-                continue;
-            }
-            List<SegmentOccurrence> own = out.stream()
-                    .filter(v ->
-                            Math.abs(v.segment() - segment) <= REACH && isNamed(timeline, out, v, missing, features))
-                    .toList();
-            for (SegmentOccurrence v : own) {
-                boolean last = v == own.get(own.size() - 1);
-                out.set(out.indexOf(v), moved(segment, v).broken(!last));
-            }
-        }
-        return out;
-    }
-
-    /**
-     * The visits, a rest behind a move that was left out given to the move before it whose rest is missing: people rest after what they
-     * did.
-     */
-    static List<SegmentOccurrence> ownRests(Timeline timeline, List<SegmentOccurrence> occurrences) {
-        Set<Integer> done = occurrences.stream()
-                .filter(v -> v.length()
-                        >= MatchWeights.LEFT_OUT_SHARE
-                                * timeline.segments()
-                                        .get(v.segment())
-                                        .duration()
-                                        .seconds())
-                .map(SegmentOccurrence::segment)
-                .collect(Collectors.toSet());
-        List<SegmentOccurrence> out = new ArrayList<>(occurrences);
-        for (int i = 0; i < out.size(); i++) {
-            SegmentOccurrence v = out.get(i);
-            int k = v.segment();
-            boolean follows = k >= 3
-                    && isRest(timeline, k)
-                    && isRest(timeline, k - 2)
-                    && timeline.segments().get(k - 1).kind() == SegmentKind.WORK
-                    && !done.contains(k - 1)
-                    && !done.contains(k - 2)
-                    && done.contains(k - 3);
-            if (follows && !v.startPinned() && !v.endPinned()) {
-                out.set(i, moved(k - 2, v));
-            }
-        }
-        return out;
-    }
-
-    private static boolean isRest(Timeline timeline, int segment) {
-        return timeline.segments().get(segment).kind() == SegmentKind.REST;
-    }
-
-    /** Whether a visit is one of several of its segment, not the last, and is named as {@code missing} rather than as its own move. */
-    private static boolean isNamed(
-            Timeline timeline,
-            List<SegmentOccurrence> occurrences,
-            SegmentOccurrence v,
-            Segment missing,
-            BoundaryFeatures features) {
-        Segment own = timeline.segments().get(v.segment());
-        boolean again = occurrences.stream().anyMatch(o -> o.segment() == v.segment() && o.start() > v.start());
-        if (!again || own.kind() != SegmentKind.WORK || missing.move().equals(own.move()) || v.startPinned()) {
-            return false;
-        }
-        double from = introducedFrom(timeline, occurrences, v);
-        return fit(features, missing.move(), v, from) - fit(features, own.move(), v, from) >= MatchWeights.NAMED;
-    }
 
     /** The visits, those of moves done in each other's place exchanged. */
     static List<SegmentOccurrence> swapped(

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.nosegay.captions.Caption;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
-import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.plan.SampleSheets;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
@@ -117,24 +116,6 @@ class OrderToldTest {
         assertStarts(m, "a/reverse-lunge/r1", 140);
         assertStarts(m, "a/plank/r1", again);
         assertStarts(m, "a/squat/r2", again + 60);
-    }
-
-    @Test
-    void whatIsNamedAsTheMoveLeftOutIsThatMove() {
-        int plank = index("a/plank/r1");
-        int squat = index("a/squat/r2");
-        say(101, "Next, plank.");
-        say(161, "Next, squat.");
-        BoundaryFeatures features = BoundaryFeatures.of(timeline, List.of(), take("t", 260, List.of(), words));
-        SegmentOccurrence named = new SegmentOccurrence(squat, 120, 160, 0, 0, false, false, true);
-        SegmentOccurrence own = new SegmentOccurrence(squat, 180, 220, 0, 0, false, false, false);
-        assertThat(MoveOrder.misplaced(timeline, List.of(named, own), features))
-                .extracting(SegmentOccurrence::segment)
-                .containsExactly(plank, squat);
-        SegmentOccurrence pinned = new SegmentOccurrence(squat, 120, 160, 0, 0, true, false, true);
-        assertThat(MoveOrder.misplaced(timeline, List.of(pinned, own), features))
-                .as("a pin outweighs a name")
-                .containsExactly(pinned, own);
     }
 
     private int index(String id) {
@@ -254,26 +235,5 @@ class OrderToldTest {
 
     private static List<ShootLog> noLogs(int takes) {
         return new ArrayList<>(java.util.Collections.nCopies(takes, null));
-    }
-
-    @Test
-    void theRestInFrontOfAMoveLeftOutIsThatOfTheMoveBeforeIt() {
-        Timeline plan = SampleSheets.timeline("title: T\ntalk Hi  0:20\ncircuit A  work 0:30  rest 0:20\n"
-                + "  goblet squat\n  push-up\n  kettlebell deadlift\n");
-        SegmentOccurrence squat = new SegmentOccurrence(1, 20, 50, 0, 0, false, false, false);
-        SegmentOccurrence behindPush = new SegmentOccurrence(4, 50, 70, 0, 0, false, false, false);
-        SegmentOccurrence lift = new SegmentOccurrence(5, 70, 100, 0, 0, false, false, false);
-        assertThat(MoveOrder.ownRests(plan, List.of(squat, behindPush, lift)))
-                .extracting(SegmentOccurrence::segment)
-                .containsExactly(1, 2, 5);
-        SegmentOccurrence pinned = new SegmentOccurrence(4, 50, 70, 0, 0, true, false, false);
-        assertThat(MoveOrder.ownRests(plan, List.of(squat, pinned, lift)))
-                .extracting(SegmentOccurrence::segment)
-                .containsExactly(1, 4, 5);
-        SegmentOccurrence push = new SegmentOccurrence(3, 50, 56, 0, 0, false, false, true);
-        assertThat(MoveOrder.ownRests(plan, List.of(squat, push, behindPush, lift)))
-                .as("the move was begun")
-                .extracting(SegmentOccurrence::segment)
-                .containsExactly(1, 3, 4, 5);
     }
 }

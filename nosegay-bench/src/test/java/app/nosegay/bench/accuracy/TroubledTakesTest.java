@@ -32,6 +32,18 @@ class TroubledTakesTest {
         assertThat(errors.between()).isGreaterThanOrEqualTo(0.75);
     }
 
+    /** Somebody who says other things than the script at other times is found by the movement all the same. */
+    @Test
+    void freeTalkDoesNotMislead() {
+        assertThat(OtherEvidence.freeTalk(Demo.sheets(), 1).share()).isGreaterThanOrEqualTo(0.9);
+    }
+
+    /** A timer that counts down and is silent at the boundary tells where it is. */
+    @Test
+    void whatIsCountedToIsTheBoundary() {
+        assertThat(OtherEvidence.pipsAlone(Demo.sheets(), 1).share()).isGreaterThanOrEqualTo(0.9);
+    }
+
     /** A move nobody planned, with nothing to hear but a voice: it is told as that, and nothing else is. */
     @Test
     void unplannedMovesAreFoundByTheirMovementAlone() {

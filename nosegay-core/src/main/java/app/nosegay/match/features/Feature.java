@@ -43,10 +43,6 @@ public enum Feature {
     SET_EDGES,
     /** Moves done in each other's place exchange, where their names say so. */
     EXCHANGED_MOVES,
-    /** What was taken for one move begun several times is the one left out, where its name says so. */
-    MISPLACED_MOVES,
-    /** A rest goes with the move before it. */
-    OWN_RESTS,
     /** Doubt is raised where something was left out, repeated or put in and no name says which. */
     ORDER_DOUBT;
 
