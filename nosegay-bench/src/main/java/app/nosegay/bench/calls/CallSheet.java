@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -49,9 +50,11 @@ public final class CallSheet {
     /**
      * How a sheet was read.
      *
+     * @param right with a time as close as the form allows
+     * @param rightInCaption with a time as close as its caption tells: no closer than the silence in it, which may lie before a word or after
      * @param wrong what was missed and what was made up, a line each
      */
-    public record Score(int right, int found, int there, List<String> wrong) {
+    public record Score(int right, int rightInCaption, int found, int there, List<String> wrong) {
         public double precision() {
             return right / (double) Math.max(1, found);
         }
@@ -65,10 +68,20 @@ public final class CallSheet {
             return 2.0 * right / Math.max(1, found + there);
         }
 
+        /** The same with times as close as captions tell them. */
+        public double balanceInCaptions() {
+            return 2.0 * rightInCaption / Math.max(1, found + there);
+        }
+
         private Score plus(Score other) {
             List<String> all = new ArrayList<>(wrong);
             all.addAll(other.wrong);
-            return new Score(right + other.right, found + other.found, there + other.there, all);
+            return new Score(
+                    right + other.right,
+                    rightInCaption + other.rightInCaption,
+                    found + other.found,
+                    there + other.there,
+                    all);
         }
     }
 
@@ -146,7 +159,7 @@ public final class CallSheet {
     /** Reads the calls of every recording of some sheets in a form and compares them with what is written there. */
     public static Score score(List<String> names, TranscriptForms.Form form, Collection<String> moves)
             throws IOException {
-        Score score = new Score(0, 0, 0, List.of());
+        Score score = new Score(0, 0, 0, 0, List.of());
         for (String name : names) {
             for (Recording recording : read(name)) {
                 score = score.plus(score(recording, form, moves));
@@ -156,15 +169,25 @@ public final class CallSheet {
     }
 
     private static Score score(Recording recording, TranscriptForms.Form form, Collection<String> moves) {
-        List<Call> calls = new ArrayList<>(CallReader.read(form.of(recording.captions(), SEED), moves));
-        int found = calls.size();
-        int right = 0;
+        List<Caption> captions = form.of(recording.captions(), SEED);
+        List<Call> calls = CallReader.read(captions, moves);
         List<String> wrong = new ArrayList<>();
+        int right = right(recording, calls, e -> form.slack(), wrong);
+        int inCaption =
+                right(recording, calls, e -> Math.max(form.slack(), silence(captions, e.seconds())), new ArrayList<>());
+        return new Score(right, inCaption, calls.size(), recording.expected().size(), wrong);
+    }
+
+    private static int right(
+            Recording recording, List<Call> found, ToDoubleFunction<Expected> slack, List<String> wrong) {
+        List<Call> calls = new ArrayList<>(found);
+        int right = 0;
         for (Expected e : recording.expected()) {
+            double may = slack.applyAsDouble(e);
             Call hit = calls.stream()
                     .filter(c -> matches(c, e.call())
-                            && c.time().seconds() > e.seconds() - BEFORE_SECONDS - form.slack()
-                            && c.time().seconds() < Math.max(e.seconds() + AFTER_SECONDS, e.until()) + form.slack())
+                            && c.time().seconds() > e.seconds() - BEFORE_SECONDS - may
+                            && c.time().seconds() < Math.max(e.seconds() + AFTER_SECONDS, e.until()) + may)
                     .findFirst()
                     .orElse(null);
             if (hit == null) {
@@ -176,7 +199,17 @@ public final class CallSheet {
         }
         calls.forEach(c -> wrong.add(String.format(
                 Locale.ROOT, "not there: %.1f s %s in \"%s\"", c.time().seconds(), written(c), c.text())));
-        return new Score(right, found, recording.expected().size(), wrong);
+        return right;
+    }
+
+    /** The seconds of the caption at a moment in which nothing is said. */
+    private static double silence(List<Caption> captions, double seconds) {
+        return captions.stream()
+                .filter(c -> c.start().seconds() <= seconds && seconds < c.end().seconds())
+                .mapToDouble(c -> c.end().since(c.start()).seconds()
+                        - SpeechRate.DEFAULT.toSay(c.text(), true).seconds())
+                .max()
+                .orElse(0);
     }
 
     /** An expected next-up without a move takes any, a count of repetitions to the end is a count out as well; all else has to agree. */
