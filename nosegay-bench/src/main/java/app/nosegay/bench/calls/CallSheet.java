@@ -51,7 +51,7 @@ public final class CallSheet {
      * How a sheet was read.
      *
      * @param right with a time as close as the form allows
-     * @param rightInCaption with a time as close as its caption tells: no closer than the silence in it, which may lie before a word or after
+     * @param rightInCaption with a time as close as its caption tells: no closer than the silence in it
      * @param wrong what was missed and what was made up, a line each
      */
     public record Score(int right, int rightInCaption, int found, int there, List<String> wrong) {
