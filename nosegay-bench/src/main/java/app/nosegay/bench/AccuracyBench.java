@@ -122,6 +122,15 @@ final class AccuracyBench {
                     heard.recall(),
                     heard.byLoudness()[0],
                     heard.byLoudness()[1]);
+            for (TranscriptForms.Form form :
+                    List.of(TranscriptForms.Form.MERGED, TranscriptForms.Form.STRIPPED_AND_MERGED)) {
+                VoiceAccuracy.WordPlaces places = VoiceAccuracy.WordPlaces.of(speech, form, db, 4);
+                line(
+                        "    words of long captions%s within a second: by length %.3f, laid over the voice %.3f",
+                        form == TranscriptForms.Form.MERGED ? "" : " without marks",
+                        places.byLength(),
+                        places.byVoice());
+            }
         }
     }
 

@@ -1,5 +1,8 @@
 package app.nosegay.cli;
 
+import app.nosegay.cut.MatchNotes;
+import app.nosegay.evidence.Bodies;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.jobs.ListenJob;
 import app.nosegay.jobs.Media;
 import app.nosegay.jobs.SecondCameras;
@@ -68,6 +71,14 @@ final class MatchCommand implements Callable<Integer> {
     @Option(names = "--look", descriptionKey = "nosegay.match.look")
     private boolean look;
 
+    @Option(
+            names = "--not-a-person",
+            arity = "1..*",
+            paramLabel = "TIME,ACROSS,DOWN",
+            converter = PicturePlace.class,
+            descriptionKey = "nosegay.match.not-a-person")
+    private List<PicturePlace.Percent> nobody = new ArrayList<>();
+
     @Option(names = "--save", paramLabel = "WORKOUT", descriptionKey = "nosegay.match.save")
     private Path save;
 
@@ -112,7 +123,7 @@ final class MatchCommand implements Callable<Integer> {
                     new ConsoleProgress("looking", spec.commandLine().getErr()));
             media = media.withBodies(workout);
         }
-        workout = withCameras(workout, media);
+        workout = withoutNobody(withCameras(workout, media), media);
         Programme programme = media.programme(workout);
         if (listen) {
             Progress listening =
@@ -166,6 +177,23 @@ final class MatchCommand implements Callable<Integer> {
                     .findFirst()
                     .orElseThrow(() -> new IOException(CliText.of("match-command.no-interval", id)));
             workout = SecondCameras.seen(workout, interval, camera(0));
+        }
+        return workout;
+    }
+
+    /** The workout without what is no person; fails where nobody was seen. */
+    private Workout withoutNobody(Workout read, WorkoutMedia media) throws IOException {
+        Workout workout = read;
+        for (PicturePlace.Percent percent : nobody) {
+            TakeEvidence take = media.evidence().stream()
+                    .filter(t -> t.id().equals(percent.take()))
+                    .findFirst()
+                    .orElseThrow(() -> new IOException(CliText.of("match-command.no-take", percent.take())));
+            Bodies.Place place = percent.of(take.bodies());
+            if (take.bodies().at(place).isEmpty()) {
+                throw new IOException(CliText.of("match-command.nobody-there", percent.text()));
+            }
+            workout = workout.withMatching(workout.matching().withNobody(new MatchNotes.Nobody(percent.take(), place)));
         }
         return workout;
     }

@@ -4,9 +4,10 @@ import app.nosegay.calls.Call;
 import app.nosegay.calls.reader.CallReader;
 import app.nosegay.calls.reader.HeardStructure;
 import app.nosegay.calls.reader.TranscriptJson;
+import app.nosegay.captions.Caption;
 import app.nosegay.jobs.Libraries;
 import app.nosegay.jobs.PlanFrom;
-import app.nosegay.jobs.WorkoutMedia;
+import app.nosegay.jobs.SaidInVideo;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
 import java.io.PrintWriter;
@@ -47,8 +48,9 @@ final class TranscriptCommand implements Callable<Integer> {
         writing.reads(file).checkJson(json);
         writing.check(sheet);
         writing.check(chapters);
-        List<Call> calls = CallReader.read(
-                WorkoutMedia.transcript(file), Libraries.current().names());
+        List<Caption> captions = SaidInVideo.captions(
+                file, new ConsoleProgress("listening", spec.commandLine().getErr()));
+        List<Call> calls = CallReader.read(captions, Libraries.current().names());
         List<HeardStructure.Heard> heard = HeardStructure.of(calls);
         if (sheet != null) {
             writing.text(sheet, PlanFrom.draft(calls));

@@ -162,6 +162,7 @@ class CommandsTest {
             assertThat(Math.abs(off)).as(truth.get(k).path("id").asText()).isLessThan(1 / 30.0);
         }
         aSecondCamera(sheet, takes.resolve("take-1.mp4"));
+        noPerson(sheet, takes.resolve("take-1.mp4"));
         Path out = folder.resolve("out");
         Path proof = folder.resolve("proof.json");
         Ran proven = Ran.of("proof", workout, "--json", proof);
@@ -193,6 +194,24 @@ class CommandsTest {
                 .contains("Go!");
         assertThat(Files.readString(out.resolve("chapters.txt"))).startsWith("0:00 Hello\n");
         assertThat(Ran.of("publish", workout, "--out", out).code()).isEqualTo(2);
+    }
+
+    /** The only one who was seen is said to be nobody. */
+    private void noPerson(Path sheet, Path film) throws IOException {
+        Path saved = folder.resolve("nobody.nosegay.json");
+        Ran match = Ran.of("match", sheet, "--footage", film, "--not-a-person", "0:20,50,55", "--save", saved);
+        assertThat(match.err()).isEmpty();
+        assertThat(match.out()).contains("take-1: ").doesNotContain("people");
+        holdsTo("workout.schema.json", saved);
+        assertThat(Ran.of("match", sheet, "--footage", film, "--not-a-person", "0:20,2,3")
+                        .err())
+                .contains("nobody is seen at 0:20,2,3");
+        assertThat(Ran.of("match", sheet, "--footage", film, "--not-a-person", "take-9@0:20,50,55")
+                        .err())
+                .contains("there is no take-9");
+        assertThat(Ran.of("match", sheet, "--footage", film, "--not-a-person", "on the left")
+                        .err())
+                .contains("'on the left' is no place in a picture");
     }
 
     /** The same film once more stands for another camera: found by its sound, seen in one interval, nothing matched in it. */

@@ -1,6 +1,8 @@
 package app.nosegay.cut;
 
 import app.nosegay.captions.CaptionText;
+import app.nosegay.evidence.Bodies;
+import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
@@ -23,6 +25,7 @@ import java.util.Set;
  * @param repairs caption corrections accepted or refused
  * @param mutes what was said and is not to be heard
  * @param cameras recordings of the same run by another camera
+ * @param nobody what was taken for a person and is none
  */
 public record MatchNotes(
         Map<String, String> choices,
@@ -32,9 +35,10 @@ public record MatchNotes(
         Map<String, List<Time<Axis.Take>>> taps,
         List<CaptionText.Repair> repairs,
         List<Mute> mutes,
-        List<SecondCamera> cameras) {
+        List<SecondCamera> cameras,
+        List<Nobody> nobody) {
     public static final MatchNotes NONE = new MatchNotes(
-            Map.of(), List.of(), LengthRule.RECORDING, Map.of(), Map.of(), List.of(), List.of(), List.of());
+            Map.of(), List.of(), LengthRule.RECORDING, Map.of(), Map.of(), List.of(), List.of(), List.of(), List.of());
 
     public MatchNotes {
         choices = Map.copyOf(choices);
@@ -44,6 +48,7 @@ public record MatchNotes(
         repairs = List.copyOf(repairs);
         mutes = List.copyOf(mutes);
         cameras = List.copyOf(cameras);
+        nobody = List.copyOf(nobody);
     }
 
     /**
@@ -57,6 +62,9 @@ public record MatchNotes(
     /** A stretch of a take in which nothing of its sound is to be heard. */
     public record Mute(String take, Span<Axis.Take> span) {}
 
+    /** A place in a picture of a take where somebody was seen who is no person: furniture, a shadow, a picture on the wall. */
+    public record Nobody(String take, Bodies.Place place) {}
+
     public LengthRule rule(String segment) {
         return rules.getOrDefault(segment, rule);
     }
@@ -65,7 +73,7 @@ public record MatchNotes(
     public MatchNotes withoutChoice(String segment) {
         Map<String, String> less = new HashMap<>(choices);
         less.remove(segment);
-        return new MatchNotes(less, cuts, rule, rules, taps, repairs, mutes, cameras);
+        return new MatchNotes(less, cuts, rule, rules, taps, repairs, mutes, cameras, nobody);
     }
 
     /** The decision about a stretch, by overlap; empty when none was taken. */
@@ -78,7 +86,7 @@ public record MatchNotes(
     public MatchNotes withChoice(String segment, String take) {
         Map<String, String> more = new HashMap<>(choices);
         more.put(segment, take);
-        return new MatchNotes(more, cuts, rule, rules, taps, repairs, mutes, cameras);
+        return new MatchNotes(more, cuts, rule, rules, taps, repairs, mutes, cameras, nobody);
     }
 
     /** With {@code decision} in place of any about the same stretch. */
@@ -87,24 +95,24 @@ public record MatchNotes(
                 .filter(c -> !(c.take().equals(decision.take()) && c.span().overlaps(decision.span())))
                 .toList());
         more.add(decision);
-        return new MatchNotes(choices, more, rule, rules, taps, repairs, mutes, cameras);
+        return new MatchNotes(choices, more, rule, rules, taps, repairs, mutes, cameras, nobody);
     }
 
     public MatchNotes withRule(LengthRule all) {
-        return new MatchNotes(choices, cuts, all, rules, taps, repairs, mutes, cameras);
+        return new MatchNotes(choices, cuts, all, rules, taps, repairs, mutes, cameras, nobody);
     }
 
     public MatchNotes withRule(String segment, LengthRule one) {
         Map<String, LengthRule> more = new HashMap<>(rules);
         more.put(segment, one);
-        return new MatchNotes(choices, cuts, rule, more, taps, repairs, mutes, cameras);
+        return new MatchNotes(choices, cuts, rule, more, taps, repairs, mutes, cameras, nobody);
     }
 
     /** With a segment following the whole workout's rule again. */
     public MatchNotes withoutRule(String segment) {
         Map<String, LengthRule> less = new HashMap<>(rules);
         less.remove(segment);
-        return new MatchNotes(choices, cuts, rule, less, taps, repairs, mutes, cameras);
+        return new MatchNotes(choices, cuts, rule, less, taps, repairs, mutes, cameras, nobody);
     }
 
     public MatchNotes withTaps(String segment, List<Time<Axis.Take>> times) {
@@ -114,7 +122,7 @@ public record MatchNotes(
         } else {
             more.put(segment, List.copyOf(times));
         }
-        return new MatchNotes(choices, cuts, rule, rules, more, repairs, mutes, cameras);
+        return new MatchNotes(choices, cuts, rule, rules, more, repairs, mutes, cameras, nobody);
     }
 
     public MatchNotes withRepair(CaptionText.Repair repair) {
@@ -124,7 +132,7 @@ public record MatchNotes(
                         && r.from().equals(repair.from())))
                 .toList());
         more.add(repair);
-        return new MatchNotes(choices, cuts, rule, rules, taps, more, mutes, cameras);
+        return new MatchNotes(choices, cuts, rule, rules, taps, more, mutes, cameras, nobody);
     }
 
     /** Without any decision about one caption. */
@@ -139,15 +147,16 @@ public record MatchNotes(
                         .filter(r -> !r.take().equals(take) || !r.time().equals(time))
                         .toList(),
                 mutes,
-                cameras);
+                cameras,
+                nobody);
     }
 
     private MatchNotes mutes(List<Mute> other) {
-        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, other, cameras);
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, other, cameras, nobody);
     }
 
     private MatchNotes cameras(List<SecondCamera> other) {
-        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes, other);
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes, other, nobody);
     }
 
     /** With {@code more} not to be heard. */
@@ -155,6 +164,44 @@ public record MatchNotes(
         List<Mute> all = new ArrayList<>(mutes);
         more.stream().filter(m -> !all.contains(m)).forEach(all::add);
         return mutes(all);
+    }
+
+    /** With what was seen at a place as no person. */
+    public MatchNotes withNobody(Nobody one) {
+        List<Nobody> more = new ArrayList<>(nobody);
+        more.add(one);
+        return nobody(more);
+    }
+
+    /** With everybody who was seen as a person again. */
+    public MatchNotes withEverybody() {
+        return nobody(List.of());
+    }
+
+    private MatchNotes nobody(List<Nobody> other) {
+        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes, cameras, other);
+    }
+
+    /** The takes without what was seen in them and is no person; the same takes where nothing is. */
+    public List<TakeEvidence> seen(List<TakeEvidence> takes) {
+        return takes.stream().map(this::seen).toList();
+    }
+
+    /** A question to a take: without what was seen at these places. */
+    private record Without(List<Bodies.Place> places) {}
+
+    private TakeEvidence seen(TakeEvidence take) {
+        List<Bodies.Place> places = nobody.stream()
+                .filter(n -> n.take().equals(take.id()))
+                .map(Nobody::place)
+                .toList();
+        return places.isEmpty()
+                ? take
+                : take.derived()
+                        .get(
+                                1,
+                                new Without(places),
+                                () -> take.withBodies(take.bodies().without(places)));
     }
 
     /** With a recording as a second camera, in place of what was known of it. */
@@ -198,7 +245,7 @@ public record MatchNotes(
     /** With segment ids replaced where lines were renamed. */
     public MatchNotes renamed(Map<String, String> ids) {
         return new MatchNotes(
-                moved(choices, ids), cuts, rule, moved(rules, ids), moved(taps, ids), repairs, mutes, cameras);
+                moved(choices, ids), cuts, rule, moved(rules, ids), moved(taps, ids), repairs, mutes, cameras, nobody);
     }
 
     private static <V> Map<String, V> moved(Map<String, V> by, Map<String, String> ids) {

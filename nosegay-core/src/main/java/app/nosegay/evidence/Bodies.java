@@ -3,7 +3,12 @@ package app.nosegay.evidence;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Time;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * The people in the picture of a take and where their joints are, at a steady rate.
@@ -11,16 +16,73 @@ import java.util.List;
  * @param hz samples per second
  * @param shape width of the picture by its height
  * @param people each person found, the one seen longest first
+ * @param told the places at which somebody was left out who is no person
  */
-public record Bodies(double hz, double shape, List<Body> people) {
+public record Bodies(double hz, double shape, List<Body> people, Set<Place> told) {
     public static final Bodies NONE = new Bodies(0, 1, List.of());
 
     public Bodies {
         people = List.copyOf(people);
+        told = Set.copyOf(told);
+    }
+
+    public Bodies(double hz, double shape, List<Body> people) {
+        this(hz, shape, people, Set.of());
     }
 
     public boolean isEmpty() {
         return people.isEmpty();
+    }
+
+    /**
+     * A place in a picture of a take.
+     *
+     * @param x in heights of the picture from its left edge
+     * @param y in heights from its upper edge
+     */
+    public record Place(Time<Axis.Take> at, double x, double y) {}
+
+    /** Farther than this from all joints, in heights of the picture, a place is nobody's. */
+    private static final double REACH = 0.12;
+
+    /** Those in the picture at a moment, from left to right. */
+    public List<Body> across(Time<Axis.Take> time) {
+        int sample = nearest(time);
+        return people.stream()
+                .filter(b -> b.isIn(sample))
+                .sorted(Comparator.comparingDouble(b -> b.middleX(sample, Joint.LEFT_HIP)))
+                .toList();
+    }
+
+    /** The place of the middle of somebody's trunk at a moment at which they are in the picture. */
+    public Place place(Body body, Time<Axis.Take> time) {
+        int sample = nearest(time);
+        return new Place(time, body.trunkX(sample), body.trunkY(sample));
+    }
+
+    /** The sample nearest to a moment. */
+    public int nearest(Time<Axis.Take> time) {
+        return (int) Math.round(time.seconds() * hz);
+    }
+
+    /** Whoever is at a place: the one with the nearest joint. */
+    public Optional<Body> at(Place place) {
+        int sample = nearest(place.at());
+        return people.stream()
+                .filter(b -> b.distance(sample, place) <= REACH)
+                .min(Comparator.comparingDouble(b -> b.distance(sample, place)));
+    }
+
+    /** Without those who are at some places: what was taken for a person there. Whoever was behind them stays. */
+    public Bodies without(Collection<Place> places) {
+        Set<Place> all = new HashSet<>(told);
+        all.addAll(places);
+        List<Body> nobody = places.stream()
+                .filter(p -> !told.contains(p))
+                .flatMap(p -> at(p).stream())
+                .toList();
+        return new Bodies(
+                hz, shape, people.stream().filter(b -> !nobody.contains(b)).toList(), all);
     }
 
     /** The first sample at or after {@code time}. */
@@ -117,6 +179,27 @@ public record Bodies(double hz, double shape, List<Body> people) {
 
         public double middleY(int sample, Joint joint) {
             return (y(sample, joint) + y(sample, joint.opposite())) / 2;
+        }
+
+        /** The middle between shoulders and hips. */
+        public double trunkX(int sample) {
+            return (middleX(sample, Joint.LEFT_SHOULDER) + middleX(sample, Joint.LEFT_HIP)) / 2;
+        }
+
+        public double trunkY(int sample) {
+            return (middleY(sample, Joint.LEFT_SHOULDER) + middleY(sample, Joint.LEFT_HIP)) / 2;
+        }
+
+        /** How far the nearest joint or the middle of the trunk is from a place; without end where the person is not in the picture. */
+        private double distance(int sample, Place place) {
+            if (!isIn(sample)) {
+                return Double.POSITIVE_INFINITY;
+            }
+            double nearest = Math.hypot(trunkX(sample) - place.x(), trunkY(sample) - place.y());
+            for (Joint joint : Joint.values()) {
+                nearest = Math.min(nearest, Math.hypot(x(sample, joint) - place.x(), y(sample, joint) - place.y()));
+            }
+            return nearest;
         }
 
         /** How likely the joint is seen where it is said to be, 0 to 1. */

@@ -26,7 +26,8 @@ public final class SpokenStretches {
         return take.derived().get(1, new Asked(), () -> of(take.voice()));
     }
 
-    private static List<Span<Axis.Take>> of(Trace voice) {
+    /** The same by how likely somebody speaks. */
+    public static List<Span<Axis.Take>> of(Trace voice) {
         List<Span<Axis.Take>> stretches = new ArrayList<>();
         double from = -1;
         double to = -1;

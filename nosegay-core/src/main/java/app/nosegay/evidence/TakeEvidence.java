@@ -169,8 +169,7 @@ public record TakeEvidence(
                         null,
                         words.stream()
                                 .filter(w -> span.contains(w.start()))
-                                .map(w ->
-                                        new Caption(w.start().minus(by), w.end().minus(by), w.text()).by(w.speaker()))
+                                .map(w -> w.later(by.negated()))
                                 .toList())
                 .withVoice(voice.part(span));
     }

@@ -3,6 +3,7 @@ package app.nosegay.workout;
 import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.MatchNotes;
 import app.nosegay.cut.SecondCamera;
+import app.nosegay.evidence.Bodies;
 import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
 import app.nosegay.time.Axis;
@@ -82,6 +83,14 @@ public final class JoinedTakes {
                 .map(r -> new CaptionText.Repair(
                         take(r.take()), time(r.take(), r.time()), r.from(), r.to(), r.accepted()))
                 .toList();
-        return new MatchNotes(choices, cuts, notes.rule(), notes.rules(), taps, repairs, mutes, cameras);
+        List<MatchNotes.Nobody> nobody = notes.nobody().stream()
+                .map(n -> new MatchNotes.Nobody(
+                        take(n.take()),
+                        new Bodies.Place(
+                                time(n.take(), n.place().at()),
+                                n.place().x(),
+                                n.place().y())))
+                .toList();
+        return new MatchNotes(choices, cuts, notes.rule(), notes.rules(), taps, repairs, mutes, cameras, nobody);
     }
 }

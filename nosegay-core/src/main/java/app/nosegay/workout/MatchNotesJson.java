@@ -4,6 +4,7 @@ import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.LengthRule;
 import app.nosegay.cut.MatchNotes;
 import app.nosegay.cut.SecondCamera;
+import app.nosegay.evidence.Bodies;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -56,6 +57,7 @@ final class MatchNotesJson {
                     .put("laterMicros", c.later().micros())
                     .put("lengthMicros", c.length().micros());
         }
+        writeNobody(node.putArray("nobody"), notes.nobody());
         ArrayNode mutes = node.putArray("mutes");
         for (MatchNotes.Mute m : notes.mutes()) {
             mutes.addObject()
@@ -105,7 +107,29 @@ final class MatchNotesJson {
                     new Length(Math.max(0, c.path("lengthMicros").asLong()))));
         }
         LengthRule rule = LengthRule.of(node.path("rule").asText()).orElse(LengthRule.RECORDING);
-        return new MatchNotes(choices, cuts, rule, rules, taps, repairs, mutes, cameras);
+        return new MatchNotes(
+                choices, cuts, rule, rules, taps, repairs, mutes, cameras, readNobody(node.path("nobody")));
+    }
+
+    private static void writeNobody(ArrayNode node, List<MatchNotes.Nobody> nobody) {
+        for (MatchNotes.Nobody n : nobody) {
+            node.addObject()
+                    .put("take", n.take())
+                    .put("micros", n.place().at().micros())
+                    .put("x", n.place().x())
+                    .put("y", n.place().y());
+        }
+    }
+
+    private static List<MatchNotes.Nobody> readNobody(JsonNode node) {
+        List<MatchNotes.Nobody> nobody = new ArrayList<>();
+        for (JsonNode n : node) {
+            Time<Axis.Take> at = new Time<>(n.path("micros").asLong());
+            nobody.add(new MatchNotes.Nobody(
+                    n.path("take").asText(),
+                    new Bodies.Place(at, n.path("x").asDouble(), n.path("y").asDouble())));
+        }
+        return nobody;
     }
 
     private static Span<Axis.Take> span(JsonNode node) {

@@ -97,7 +97,7 @@ public record Programme(
 
     public static Programme of(Workout workout, List<TakeEvidence> takes, List<ShootLog> logs, MoveLibrary library) {
         Timeline timeline = Expansion.expand(RunSheetParser.parse(workout.sheet(), library), library);
-        List<TakeEvidence> evidence = Speakers.told(takes, presenters(timeline));
+        List<TakeEvidence> evidence = workout.matching().seen(Speakers.told(takes, presenters(timeline)));
         PlanReport report = PlanReport.of(timeline, library, workout.settings().costs());
         CuePlan cues = CuePlanner.plan(timeline, library, workout.script());
         List<Finding> scriptFindings =

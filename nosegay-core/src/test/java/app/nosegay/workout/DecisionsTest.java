@@ -12,6 +12,7 @@ import app.nosegay.dress.Face;
 import app.nosegay.dress.FrameShape;
 import app.nosegay.dress.Layout;
 import app.nosegay.dress.Style;
+import app.nosegay.evidence.Bodies;
 import app.nosegay.library.CueKind;
 import app.nosegay.match.Pin;
 import app.nosegay.plan.check.ChangeCosts;
@@ -121,6 +122,7 @@ class DecisionsTest {
                 .withTaps("ground-work/push-up/r2", List.of(at))
                 .withRepair(new CaptionText.Repair("take-1", at, "goblin", "goblet", true))
                 .withMutes(List.of(new MatchNotes.Mute("take-1", new Span<>(at, at.plus(Length.ofSeconds(2))))))
+                .withNobody(new MatchNotes.Nobody("take-1", new Bodies.Place(at, 0.31, 0.625)))
                 .withCamera(new SecondCamera("take-3", "take-1", Length.ofSeconds(-2.5), Length.ofSeconds(600)));
         Workout w = hanging("ground-work/push-up/r2").withMatching(notes);
         assertThat(WorkoutJson.read(WorkoutJson.write(w))).isEqualTo(w);

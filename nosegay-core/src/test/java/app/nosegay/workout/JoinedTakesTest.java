@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.captions.CaptionText;
 import app.nosegay.cut.MatchNotes;
+import app.nosegay.evidence.Bodies;
 import app.nosegay.match.Match;
 import app.nosegay.match.Pin;
 import app.nosegay.time.Length;
@@ -45,6 +46,7 @@ class JoinedTakesTest {
                 .withTaps("a", List.of(Time.ofSeconds(11), Time.ofSeconds(14)))
                 .withTaps("b", List.of(Time.ofSeconds(11)))
                 .withRepair(new CaptionText.Repair("take-2", Time.ofSeconds(7), "swat", "squat", true))
+                .withNobody(new MatchNotes.Nobody("take-2", new Bodies.Place(Time.ofSeconds(6), 0.4, 0.6)))
                 .withMutes(List.of(
                         new MatchNotes.Mute("take-2", new Span<>(Time.ofSeconds(1), Time.ofSeconds(2))),
                         new MatchNotes.Mute("take-3", new Span<>(Time.ofSeconds(1), Time.ofSeconds(2)))));
@@ -82,6 +84,8 @@ class JoinedTakesTest {
                 .containsExactly(
                         new MatchNotes.Mute("take-1", new Span<>(Time.ofSeconds(101), Time.ofSeconds(102))),
                         new MatchNotes.Mute("take-3", new Span<>(Time.ofSeconds(1), Time.ofSeconds(2))));
+        assertThat(notes.nobody())
+                .containsExactly(new MatchNotes.Nobody("take-1", new Bodies.Place(Time.ofSeconds(106), 0.4, 0.6)));
         assertThat(notes.cuts()).singleElement().satisfies(c -> {
             assertThat(c.take()).isEqualTo("take-1");
             assertThat(c.span()).isEqualTo(new Span<>(Time.ofSeconds(103), Time.ofSeconds(105)));

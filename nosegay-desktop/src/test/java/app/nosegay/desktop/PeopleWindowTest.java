@@ -7,8 +7,11 @@ import java.awt.image.BufferedImage;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ListView;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
 
 /** People are looked for in the background, and what was understood of them can be seen over the picture. */
@@ -33,6 +36,19 @@ class PeopleWindowTest extends DrivenWindow {
         return shown.getImage() == null ? null : SwingFXUtils.fromFXImage(shown.getImage(), null);
     }
 
+    /** Has joints drawn over a line's picture; what it was without them. */
+    private BufferedImage drawn() throws Exception {
+        clickOn("#stage-match");
+        ListView<?> score = lookup("#score").query();
+        until(() -> score.getItems().size() > 3);
+        interact(() -> score.getSelectionModel().select(1));
+        until(() -> picture() != null);
+        BufferedImage bare = picture();
+        choose(0, true);
+        until(() -> different(bare, picture()) > 200);
+        return bare;
+    }
+
     private static int different(BufferedImage a, BufferedImage b) {
         int n = 0;
         for (int y = 0; y < a.getHeight(); y++) {
@@ -48,17 +64,46 @@ class PeopleWindowTest extends DrivenWindow {
         openWithTake();
         until(() -> !programme().evidence().get(0).bodies().isEmpty());
         assertThat(text("#looking")).isEmpty();
-        clickOn("#stage-match");
+        BufferedImage bare = drawn();
         assertThat(text("#match-summary")).contains("people");
-        ListView<?> score = lookup("#score").query();
-        until(() -> score.getItems().size() > 3);
-        interact(() -> score.getSelectionModel().select(1));
-        until(() -> picture() != null);
-        BufferedImage bare = picture();
-        choose(0, true);
-        until(() -> different(bare, picture()) > 200);
         choose(0, false);
         until(() -> different(bare, picture()) == 0);
+    }
+
+    @Test
+    void whoIsNoPersonIsLeftOutAndComesBack() throws Exception {
+        openWithTake();
+        until(() -> !programme().evidence().get(0).bodies().isEmpty());
+        int all = programme().evidence().get(0).bodies().people().size();
+        BufferedImage bare = drawn();
+
+        MenuButton people = lookup("#people").query();
+        interact(people::show);
+        Menu nobody = (Menu) people.getItems().get(1);
+        assertThat(nobody.getItems()).isNotEmpty();
+        interact(() -> {
+            nobody.getItems().get(0).fire();
+            people.hide();
+        });
+        until(() -> programme().evidence().get(0).bodies().people().size() == all - 1);
+        assertThat(programme().workout().matching().nobody()).hasSize(1);
+        until(() -> different(bare, picture()) == 0);
+
+        push(KeyCode.CONTROL, KeyCode.Z);
+        until(() -> programme().evidence().get(0).bodies().people().size() == all);
+        until(() -> different(bare, picture()) > 200);
+        ImageView shown = lookup(".picture .image-view").query();
+        clickOn(shown, MouseButton.PRIMARY);
+        until(() -> lookup("This is not a person").tryQuery().isPresent());
+        clickOn("This is not a person");
+        until(() -> programme().evidence().get(0).bodies().people().size() == all - 1);
+
+        interact(() -> {
+            people.show();
+            people.getItems().get(2).fire();
+            people.hide();
+        });
+        until(() -> programme().evidence().get(0).bodies().people().size() == all);
     }
 
     @Test
@@ -67,10 +112,10 @@ class PeopleWindowTest extends DrivenWindow {
         clickOn("#stage-match");
         until(() -> !text("#looking").isEmpty()
                 || !programme().evidence().get(0).bodies().isEmpty());
-        choose(1, false);
+        choose(3, false);
         assertThat(text("#looking")).isEmpty();
         assertThat(SettingsNote.SIGHT_OFF.isSet()).isTrue();
-        choose(1, true);
+        choose(3, true);
         assertThat(SettingsNote.SIGHT_OFF.isSet()).isFalse();
         until(() -> !programme().evidence().get(0).bodies().isEmpty());
     }

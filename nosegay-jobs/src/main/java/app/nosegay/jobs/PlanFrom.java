@@ -10,6 +10,7 @@ import app.nosegay.files.InputFile;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.logbook.Request;
+import app.nosegay.media.Progress;
 import app.nosegay.plan.Expansion;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.check.PlanCheck;
@@ -44,24 +45,24 @@ public final class PlanFrom {
         return Request.of(text, library).sheet(library);
     }
 
-    /** What was planned in a video, from its timed transcript, or the one that lies beside it under its name. */
+    /** What was planned in a video, from what was said in it. */
     public static String video(Path file) throws IOException {
-        Path transcript = isMovie(file) ? Media.transcriptBeside(file) : file;
-        if (transcript == null) {
-            throw new IOException(JobText.of("plan-from.no-transcript", file.getFileName()));
-        }
-        String draft = draft(calls(WorkoutMedia.transcript(transcript)));
+        return video(file, SaidInVideo.captions(file, Progress.NONE));
+    }
+
+    private static String video(Path file, List<Caption> captions) throws IOException {
+        String draft = draft(calls(captions));
         if (draft.equals(DraftSheet.NOTHING)) {
-            throw new IOException(JobText.of("plan-from.nothing-heard", transcript.getFileName()));
+            throw new IOException(JobText.of("plan-from.nothing-heard", file.getFileName()));
         }
         return draft;
     }
 
     /** What was said in a video, from its timed transcript: one line for each caption, with the time before it. */
-    public static String said(Path file) throws IOException {
-        video(file);
-        Path transcript = isMovie(file) ? Media.transcriptBeside(file) : file;
-        return WorkoutMedia.transcript(transcript).stream()
+    public static String said(Path file, Progress progress) throws IOException {
+        List<Caption> captions = SaidInVideo.captions(file, progress);
+        video(file, captions);
+        return SaidInVideo.lines(captions).stream()
                 .map(c -> String.format(
                         Locale.ROOT,
                         "[%d:%04.1f] %s",

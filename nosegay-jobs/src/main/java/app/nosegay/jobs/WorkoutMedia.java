@@ -2,6 +2,8 @@ package app.nosegay.jobs;
 
 import app.nosegay.captions.Caption;
 import app.nosegay.captions.TranscriptReader;
+import app.nosegay.evidence.SpokenStretches;
+import app.nosegay.evidence.SpokenWords;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.files.Fingerprint;
 import app.nosegay.files.InputFile;
@@ -67,7 +69,8 @@ public record WorkoutMedia(
             if (known && !Fingerprint.of(movie).equals(take.fingerprint())) {
                 replaced.add(take.id());
             }
-            TakeEvidence read = reading.evidence().withWords(transcript(folder, take));
+            List<Caption> words = SpokenWords.laid(transcript(folder, take), SpokenStretches.of(reading.evidence()));
+            TakeEvidence read = reading.evidence().withWords(words);
             evidence.add(
                     EvidenceCache.bodies(movie, folder).map(read::withBodies).orElse(read));
             logs.add(take.log() == null ? null : log(Media.resolved(folder, take.log())));

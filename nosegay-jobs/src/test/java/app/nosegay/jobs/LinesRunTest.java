@@ -6,18 +6,9 @@ import app.nosegay.captions.Caption;
 import app.nosegay.media.Device;
 import app.nosegay.media.MediaCheck;
 import app.nosegay.media.Progress;
-import app.nosegay.standins.GuideVoice;
-import java.io.ByteArrayInputStream;
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
-import javax.sound.sampled.AudioFileFormat;
-import javax.sound.sampled.AudioFormat;
-import javax.sound.sampled.AudioInputStream;
-import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -79,35 +70,14 @@ class LinesRunTest {
 
     /** The lines with a second of quiet around each; where each of these parts ends. */
     private static double[] spoken(Path wav) throws Exception {
-        GuideVoice guide = GuideVoice.loaded();
-        List<Float> all = new ArrayList<>();
+        SpokenSound sound = new SpokenSound();
         double[] ends = new double[LINES.size()];
         for (int i = 0; i < LINES.size(); i++) {
-            quiet(all);
-            for (float sample : guide.say(LINES.get(i), HZ)) {
-                all.add(sample);
-            }
-            quiet(all);
-            ends[i] = all.size() / (double) HZ;
+            ends[i] = sound.quiet(1).says(LINES.get(i)).quiet(1).seconds();
         }
         // The room goes on after the last word.
-        for (int i = 0; i < 5; i++) {
-            quiet(all);
-        }
-        ByteBuffer bytes = ByteBuffer.allocate(2 * all.size()).order(ByteOrder.LITTLE_ENDIAN);
-        all.forEach(s -> bytes.putShort((short) Math.round(s * Short.MAX_VALUE)));
-        AudioFormat format = new AudioFormat(HZ, 16, 1, true, false);
-        try (AudioInputStream sound =
-                new AudioInputStream(new ByteArrayInputStream(bytes.array()), format, all.size())) {
-            AudioSystem.write(sound, AudioFileFormat.Type.WAVE, wav.toFile());
-        }
+        sound.quiet(5).write(wav);
         assertThat(Files.size(wav)).isPositive();
         return ends;
-    }
-
-    private static void quiet(List<Float> sound) {
-        for (int i = 0; i < HZ; i++) {
-            sound.add(0f);
-        }
     }
 }

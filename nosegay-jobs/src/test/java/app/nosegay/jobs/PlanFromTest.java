@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
+import app.nosegay.media.Progress;
 import app.nosegay.plan.sheet.RunSheetParser;
 import app.nosegay.workout.Workout;
 import java.io.IOException;
@@ -81,7 +82,7 @@ class PlanFromTest {
                 "WEBVTT\n\n00:10.000 --> 00:13.000\nFirst move, squats. Three, two, one, go!\n\n"
                         + "00:53.000 --> 00:55.000\nAnd rest. Next up, the bent over road.\n\n"
                         + "01:13.000 --> 01:15.000\nThree, two, one, go!\n\n01:55.000 --> 01:56.000\nAnd rest.\n");
-        String said = PlanFrom.said(captions);
+        String said = PlanFrom.said(captions, Progress.NONE);
         assertThat(said).startsWith("[0:10.0] First move, squats.").contains("[1:13.0] Three, two, one, go!");
         assertThat(PlanFrom.transcript(said)).contains("  squat\n").doesNotContain("bent-over row");
         assertThat(PlanFrom.transcript(said.replace("road", "row"))).contains("  bent-over row\n");

@@ -3,12 +3,15 @@ package app.nosegay.paint;
 import app.nosegay.evidence.Bodies;
 import app.nosegay.evidence.Bodies.Body;
 import app.nosegay.evidence.Joint;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
+import java.awt.geom.Rectangle2D;
 import java.util.List;
 
 /** The joints that were understood, over a picture: the left side in one ink, the right in another, what is unsure faded. */
@@ -20,17 +23,36 @@ public final class Skeleton {
             List.of(Joint.LEFT_SHOULDER, Joint.LEFT_ELBOW, Joint.LEFT_WRIST, Joint.LEFT_INDEX_FINGER),
             List.of(Joint.LEFT_SHOULDER, Joint.LEFT_HIP, Joint.LEFT_KNEE, Joint.LEFT_ANKLE, Joint.LEFT_TOES));
     private static final double UNSURE = 0.4;
+    /** Radius of the circle a number stands in, at least. */
+    private static final double NUMBER_PIXELS = 9;
 
     private Skeleton() {}
 
-    /** Draws everybody seen in a sample over a picture of {@code height} pixels. */
-    public static void draw(Graphics2D g, Bodies bodies, int sample, double height) {
+    /** Draws everybody seen at a moment over a picture of {@code height} pixels; where they are several, numbered from the left. */
+    public static void draw(Graphics2D g, Bodies bodies, Time<Axis.Take> time, double height) {
         g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-        for (Body body : bodies.people()) {
-            if (body.isIn(sample)) {
-                draw(g, body, sample, height);
-            }
+        int sample = bodies.nearest(time);
+        List<Body> seen = bodies.across(time);
+        seen.forEach(body -> draw(g, body, sample, height));
+        for (int i = 0; i < seen.size() && seen.size() > 1; i++) {
+            number(g, seen.get(i), sample, height, i + 1);
         }
+    }
+
+    /** A number on somebody's chest, where no joint is. */
+    private static void number(Graphics2D g, Body body, int sample, double height, int number) {
+        double x = body.trunkX(sample) * height;
+        double y = body.trunkY(sample) * height;
+        double r = Math.max(NUMBER_PIXELS, height / 26);
+        g.setColor(Palette.PAPER);
+        g.fill(new Ellipse2D.Double(x - r, y - r, 2 * r, 2 * r));
+        g.setColor(Palette.INK);
+        g.setStroke(new BasicStroke(1));
+        g.draw(new Ellipse2D.Double(x - r, y - r, 2 * r, 2 * r));
+        g.setFont(Typefaces.text(1.5 * r));
+        String digits = Integer.toString(number);
+        Rectangle2D box = g.getFontMetrics().getStringBounds(digits, g);
+        g.drawString(digits, (float) (x - box.getWidth() / 2), (float) (y + 0.52 * r));
     }
 
     private static void draw(Graphics2D g, Body body, int sample, double height) {

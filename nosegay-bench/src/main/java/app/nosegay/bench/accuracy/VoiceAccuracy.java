@@ -1,6 +1,9 @@
 package app.nosegay.bench.accuracy;
 
+import app.nosegay.bench.calls.TranscriptForms;
+import app.nosegay.captions.Caption;
 import app.nosegay.evidence.SpokenStretches;
+import app.nosegay.evidence.SpokenWords;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.Trace;
 import app.nosegay.evidence.sound.VoiceListener;
@@ -12,9 +15,11 @@ import app.nosegay.time.Length;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 
 /**
  * How well a voice is heard under music, per 32 ms: the lines of a script, said by the stand-in's voice, under synthetic music with drums
@@ -31,18 +36,25 @@ public record VoiceAccuracy(double precision, double recall, double[] byLoudness
     /** Speech is what is less than 30 dB under its own level, the ends of words too: breaths and stops between words are softer. */
     private static final double UNDER = 0.001;
 
-    /** The lines of a script one after the other. */
-    public record Speech(float[] sound, boolean[] speaks) {}
+    /**
+     * The lines of a script one after the other.
+     *
+     * @param lines each as long as it took to say
+     */
+    public record Speech(float[] sound, boolean[] speaks, List<Caption> lines) {}
 
     public static Speech speech(Timeline timeline, CuePlan cues, Voice voice) throws IOException {
         int n = (int) (timeline.total().seconds() * HZ);
         float[] sound = new float[n];
+        List<Caption> lines = new ArrayList<>();
         for (var line : cues.lines()) {
             float[] said = voice.say(line.text(), HZ);
             int at = (int) (line.start().seconds() * HZ);
             for (int i = 0; i < said.length && at + i < n; i++) {
                 sound[at + i] += said[i];
             }
+            Time<Axis.Take> start = Time.ofSeconds(at / (double) HZ);
+            lines.add(new Caption(start, start.plus(Length.ofSeconds(said.length / (double) HZ)), line.text()));
         }
         boolean[] speaks = new boolean[n / FRAME];
         double level = rms(sound);
@@ -50,7 +62,7 @@ public record VoiceAccuracy(double precision, double recall, double[] byLoudness
             speaks[f] = energy(sound, f) > UNDER * level * level;
         }
         close(speaks);
-        return new Speech(sound, speaks);
+        return new Speech(sound, speaks, lines);
     }
 
     /** Stops shorter than a breath belong to the speech around them. */
@@ -68,31 +80,71 @@ public record VoiceAccuracy(double precision, double recall, double[] byLoudness
 
     /** At {@code db} of the voice over the music, in decibels; without music for infinity. */
     public static VoiceAccuracy of(Speech speech, double db, long seed) {
+        float[] mixed = mixed(speech, db, seed);
+        boolean[] found = new boolean[speech.speaks().length];
+        for (Span<Axis.Take> s : heard(mixed)) {
+            Arrays.fill(found, frame(s.start(), found.length), frame(s.end(), found.length), true);
+        }
+        double[] ours = compared(found, speech.speaks());
+        return new VoiceAccuracy(ours[0], ours[1], bestLoudness(mixed, speech.speaks()));
+    }
+
+    /**
+     * Which share of the words is placed within a second of where it is said, when the lines are put together to captions of up to
+     * forty seconds.
+     */
+    public record WordPlaces(double byLength, double byVoice) {
+        /** Under music at {@code db}. */
+        public static WordPlaces of(Speech speech, TranscriptForms.Form form, double db, long seed) {
+            List<Caption> captions = form.of(speech.lines(), seed);
+            return new WordPlaces(
+                    near(speech.lines(), captions),
+                    near(speech.lines(), SpokenWords.laid(captions, heard(mixed(speech, db, seed)))));
+        }
+
+        private static double near(List<Caption> said, List<Caption> placed) {
+            List<Caption.Word> truth =
+                    said.stream().flatMap(c -> c.words().stream()).toList();
+            List<Caption.Word> found =
+                    placed.stream().flatMap(c -> c.words().stream()).toList();
+            if (truth.size() != found.size()) {
+                throw new IllegalArgumentException(truth.size() + " words said, " + found.size() + " placed");
+            }
+            return IntStream.range(0, truth.size())
+                            .filter(i -> Math.abs(found.get(i)
+                                            .start()
+                                            .since(truth.get(i).start())
+                                            .seconds())
+                                    <= 1)
+                            .count()
+                    / (double) truth.size();
+        }
+    }
+
+    private static float[] mixed(Speech speech, double db, long seed) {
         float[] music = music(speech.sound().length, seed);
         double gain = Double.isInfinite(db) ? 0 : rms(speech.sound()) / rms(music) / Math.pow(10, db / 20);
         float[] mixed = new float[music.length];
         for (int i = 0; i < mixed.length; i++) {
             mixed[i] = (float) (speech.sound()[i] + gain * music[i]);
         }
+        return mixed;
+    }
+
+    private static List<Span<Axis.Take>> heard(float[] sound) {
         VoiceListener listener = new VoiceListener();
-        listener.listen(mixed, mixed.length);
-        TakeEvidence take = new TakeEvidence(
+        listener.listen(sound, sound.length);
+        return SpokenStretches.of(new TakeEvidence(
                         "t",
                         "t.wav",
-                        Length.ofSeconds(mixed.length / (double) HZ),
+                        Length.ofSeconds(sound.length / (double) HZ),
                         List.of(),
                         List.of(),
                         Trace.NONE,
                         Trace.NONE,
                         null,
                         List.of())
-                .withVoice(listener.finish());
-        boolean[] found = new boolean[speech.speaks().length];
-        for (Span<Axis.Take> s : SpokenStretches.of(take)) {
-            Arrays.fill(found, frame(s.start(), found.length), frame(s.end(), found.length), true);
-        }
-        double[] ours = compared(found, speech.speaks());
-        return new VoiceAccuracy(ours[0], ours[1], bestLoudness(mixed, speech.speaks()));
+                .withVoice(listener.finish()));
     }
 
     private static int frame(Time<Axis.Take> time, int most) {

@@ -1,8 +1,11 @@
 package app.nosegay.bench.calls;
 
 import app.nosegay.captions.Caption;
+import app.nosegay.evidence.SpokenWords;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
+import app.nosegay.time.Span;
+import app.nosegay.time.SpeechRate;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,7 +33,10 @@ public final class TranscriptForms {
         BROKEN(0),
         /** Marks, but captions of 2 to 40 s: words lie somewhere inside. */
         MERGED(MERGED_SLACK),
-        STRIPPED_AND_MERGED(MERGED_SLACK);
+        STRIPPED_AND_MERGED(MERGED_SLACK),
+        /** Long captions of a recording in which the voice was heard. */
+        MERGED_AND_HEARD(0),
+        STRIPPED_MERGED_AND_HEARD(0);
 
         private final double slack;
 
@@ -50,6 +56,9 @@ public final class TranscriptForms {
                 case BROKEN -> broken(captions, WORDS_A_LINE);
                 case MERGED -> merged(captions, new Random(seed));
                 case STRIPPED_AND_MERGED -> merged(stripped(captions), new Random(seed));
+                case MERGED_AND_HEARD -> SpokenWords.laid(MERGED.of(captions, seed), voice(captions, new Random(seed)));
+                case STRIPPED_MERGED_AND_HEARD ->
+                    SpokenWords.laid(STRIPPED_AND_MERGED.of(captions, seed), voice(captions, new Random(seed)));
             };
         }
     }
@@ -61,6 +70,41 @@ public final class TranscriptForms {
 
     private static final double SHORTEST_MERGED = 2;
     private static final double LONGEST_MERGED = 40;
+
+    /** A voice that begins or ends is noticed so much too early or late, in seconds (standard deviation). */
+    private static final double NOTICED_SECONDS = 0.1;
+    /** Shorter breaths are not noticed. */
+    private static final Length BREATH = Length.ofMillis(260);
+    /** How much longer than usual a slow speaker takes. */
+    private static final double SLOW = 1.3;
+
+    /** When somebody is heard speaking who says these words as the captions tell. */
+    private static List<Span<Axis.Take>> voice(List<Caption> captions, Random random) {
+        List<Span<Axis.Take>> voice = new ArrayList<>();
+        List<Caption.Word> words =
+                captions.stream().flatMap(c -> c.words().stream()).toList();
+        for (Caption.Word word : words) {
+            // No word is drawn out: who counts is silent between the numbers.
+            Length said = SpeechRate.DEFAULT.toSay(word.text(), true).times(SLOW);
+            Time<Axis.Take> from = noticed(word.start(), random);
+            Time<Axis.Take> to = noticed(Time.min(word.end(), word.start().plus(said)), random);
+            int last = voice.size() - 1;
+            if (last >= 0 && from.since(voice.get(last).end()).compareTo(BREATH) < 0) {
+                voice.set(
+                        last,
+                        new Span<>(
+                                voice.get(last).start(),
+                                Time.max(to, voice.get(last).end())));
+            } else if (to.isAfter(from)) {
+                voice.add(new Span<>(from, to));
+            }
+        }
+        return voice;
+    }
+
+    private static Time<Axis.Take> noticed(Time<Axis.Take> at, Random random) {
+        return Time.max(Time.zero(), at.plus(Length.ofSeconds(NOTICED_SECONDS * random.nextGaussian())));
+    }
 
     /** Small letters and no marks. */
     static List<Caption> stripped(List<Caption> captions) {

@@ -17,6 +17,8 @@ import java.util.stream.IntStream;
 /** What is read off bodies in solid takes, beside what the small pictures alone give: repetitions, sides, postures. */
 public final class SightAccuracy {
     private static final int SETS = 4;
+    /** Takes of two rounds, which last twice as long. */
+    private static final int LOOKED_AT = 6;
 
     private int sets;
     private int found;
@@ -83,6 +85,7 @@ public final class SightAccuracy {
                 all.sideTold,
                 all.sided));
         lines.accept(String.format(Locale.ROOT, "posture right %.1f %%", 100.0 * all.postureRight / all.sets));
+        LookAccuracy.table(first, Math.min(takes, LOOKED_AT), lines);
     }
 
     private String add(TakeEvidence seen, Done d) {

@@ -90,6 +90,15 @@ class CallSheetTest {
                 .isGreaterThanOrEqualTo(marked - MOST_LOST);
     }
 
+    /** Where a voice is heard in the recording, words of long captions are close to where they are said, with marks or without. */
+    @Test
+    void aRecordingTellsWhereWordsOfLongCaptionsAre() throws IOException {
+        double heard = leftOut(TranscriptForms.Form.MERGED_AND_HEARD).balance();
+        assertThat(heard).isGreaterThanOrEqualTo(0.85);
+        assertThat(leftOut(TranscriptForms.Form.STRIPPED_MERGED_AND_HEARD).balance())
+                .isGreaterThanOrEqualTo(heard - MOST_LOST);
+    }
+
     @Test
     void theHeardStructureBecomesADraftSheet() throws IOException {
         CallSheet.Recording recording = CallSheet.read("calls-c.txt").get(0);

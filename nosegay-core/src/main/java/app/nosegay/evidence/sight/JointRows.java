@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Where the joints of one person are in each sample of a take, measured by the person's own trunk, which makes near and far alike: x and y
@@ -120,6 +121,37 @@ public final class JointRows {
             now[i] = Math.max(Math.min(before[i], now[i]), Math.min(Math.max(before[i], now[i]), behind[i]));
         }
         return now;
+    }
+
+    /** The same in trunks about the middle of the hips: wherever one stands. */
+    double[] aboutHips(int sample) {
+        double[] row = row(sample);
+        int hip = 2 * MOVING.indexOf(Joint.LEFT_HIP);
+        int other = 2 * MOVING.indexOf(Joint.RIGHT_HIP);
+        double x = (row[hip] + row[other]) / 2;
+        double y = (row[hip + 1] + row[other + 1]) / 2;
+        for (int i = 0; i < row.length; i += 2) {
+            row[i] = (row[i] - x) / TRUNK;
+            row[i + 1] = (row[i + 1] - y) / TRUNK;
+        }
+        return row;
+    }
+
+    /** How far the shoulders are apart in the picture over a stretch, in seconds: in most samples, in trunks; 0 where nobody is found. */
+    public double shouldersApart(double start, double end) {
+        double[] apart = IntStream.range(sample(start), Math.max(sample(start), sample(end)))
+                .filter(body::isIn)
+                .mapToDouble(s -> Math.hypot(
+                        body.x(s, Joint.LEFT_SHOULDER) - body.x(s, Joint.RIGHT_SHOULDER),
+                        body.y(s, Joint.LEFT_SHOULDER) - body.y(s, Joint.RIGHT_SHOULDER)))
+                .sorted()
+                .toArray();
+        return apart.length == 0 ? 0 : apart[apart.length / 2] / trunk;
+    }
+
+    /** The place among the joints of the one on the other side. */
+    static int opposite(int joint) {
+        return MOVING.indexOf(MOVING.get(joint).opposite());
     }
 
     private double[] raw(int sample) {

@@ -39,10 +39,15 @@ public final class VoiceListener {
     private int count;
     private int filled;
 
-    /** The next samples of the sound, between −1 and 1. */
+    /** The next {@code n} samples of the sound, between −1 and 1. */
     public void listen(float[] samples, int n) {
-        for (int i = 0; i < n; ) {
-            int more = Math.min(STEP - filled, n - i);
+        listen(samples, 0, n);
+    }
+
+    /** The next samples of the sound: those of {@code samples} from one place to another. */
+    public void listen(float[] samples, int from, int to) {
+        for (int i = from; i < to; ) {
+            int more = Math.min(STEP - filled, to - i);
             System.arraycopy(samples, i, input, BEFORE + filled, more);
             filled += more;
             i += more;

@@ -1,7 +1,6 @@
 package app.nosegay.review.seen;
 
 import app.nosegay.evidence.TakeEvidence;
-import app.nosegay.evidence.sight.JointRows;
 import app.nosegay.evidence.sight.Posture;
 import app.nosegay.evidence.sight.WorkingSide;
 import app.nosegay.library.Move;
@@ -11,14 +10,10 @@ import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
-import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.text.CoreText;
-import app.nosegay.time.Length;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.commons.lang3.StringUtils;
@@ -45,7 +40,7 @@ public final class SightCheck {
     private final Timeline timeline;
     private final MoveLibrary library;
     private final List<Finding> findings = new ArrayList<>();
-    private final Map<Segment, Match.Placed> otherSide = new LinkedHashMap<>();
+    private final List<SeenSet> otherSide = new ArrayList<>();
     private int sides;
 
     private SightCheck(Timeline timeline, MoveLibrary library) {
@@ -56,59 +51,49 @@ public final class SightCheck {
     /** What is shown otherwise than planned; nothing in takes nobody was looked for in. */
     public static List<Finding> findings(
             Timeline timeline, Match match, List<TakeEvidence> takes, MoveLibrary library) {
+        List<SeenSet> sets = SeenSet.of(timeline, match, takes);
         SightCheck check = new SightCheck(timeline, library);
-        for (Segment s : timeline.segments()) {
-            Match.Placed p = match.segment(s.id()).filter(Match.Placed::matched).orElse(null);
-            if (p != null && s.kind() == SegmentKind.WORK && s.move() != null) {
-                takes.stream().filter(t -> t.id().equals(p.take())).findFirst().ifPresent(t -> check.set(s, p, t));
-            }
-        }
+        sets.stream().filter(set -> set.found() >= FOUND).forEach(check::set);
         check.sides();
+        check.findings.addAll(LookCheck.findings(timeline, sets));
+        check.findings.addAll(RepCheck.findings(timeline, match, sets, library));
+        check.findings.addAll(ViewCheck.findings(timeline, sets, library));
         return check.findings;
     }
 
-    private void set(Segment s, Match.Placed p, TakeEvidence take) {
-        double start = p.performedStart().seconds();
-        double end = p.performedEnd().seconds();
-        Optional<JointRows> leader = JointRows.ofLeader(take).filter(j -> j.seen(start, end) >= FOUND);
+    private void set(SeenSet set) {
+        Segment s = set.segment();
         Optional<Move> move = s.wholeMove(library);
-        if (leader.isEmpty() || move.isEmpty()) {
+        if (move.isEmpty()) {
             return;
         }
         if (move.get().sided().contains("arm") && (s.side() == Side.LEFT || s.side() == Side.RIGHT)) {
-            double works = WorkingSide.ARMS.of(leader.get(), start, end);
+            double works = WorkingSide.ARMS.of(set.leader(), set.start(), set.end());
             if (Math.abs(works) >= ALONE) {
                 sides++;
                 if (works > 0 != (s.side() == Side.RIGHT)) {
-                    otherSide.put(s, p);
+                    otherSide.add(set);
                 }
             }
         }
-        posture(s, p, move.get(), leader.get());
+        posture(set, move.get());
     }
 
-    private void posture(Segment s, Match.Placed p, Move move, JointRows leader) {
-        double start = p.performedStart().seconds();
-        double end = p.performedEnd().seconds();
-        double floor = Posture.share(leader, start, end, Posture::isOnFloor);
-        double feet = Posture.share(leader, start, end, at -> at == Posture.STANDING);
+    private void posture(SeenSet set, Move move) {
+        double floor = Posture.share(set.leader(), set.start(), set.end(), Posture::isOnFloor);
+        double feet = Posture.share(set.leader(), set.start(), set.end(), at -> at == Posture.STANDING);
+        String spoken = timeline.spoken(set.segment().id());
         if (LYING.contains(move.position()) && feet >= HELD) {
-            posture(s, p, CoreText.of("match.posture.standing", timeline.spoken(s.id())));
+            posture(set, CoreText.of("match.posture.standing", spoken));
         } else if (move.position().equals("standing") && floor >= HELD) {
-            posture(s, p, CoreText.of("match.posture.floor", timeline.spoken(s.id())));
+            posture(set, CoreText.of("match.posture.floor", spoken));
         }
     }
 
-    private void posture(Segment s, Match.Placed p, String message) {
-        findings.add(Finding.at("match.posture", Severity.LOOK, s, StringUtils.capitalize(message))
+    private void posture(SeenSet set, String message) {
+        findings.add(Finding.at("match.posture", Severity.LOOK, set.segment(), StringUtils.capitalize(message))
                 .withFix(CoreText.of("match.posture.fix"))
-                .withMoment(middle(p)));
-    }
-
-    /** In the middle of a set it is shown best. */
-    private static Finding.Moment middle(Match.Placed p) {
-        Length half = p.performedEnd().since(p.performedStart()).times(0.5);
-        return Finding.Moment.at(p.take(), p.performedStart().plus(half));
+                .withMoment(set.middle()));
     }
 
     private void sides() {
@@ -117,7 +102,8 @@ public final class SightCheck {
                     .withFix(CoreText.of("match.mirrored.fix")));
             return;
         }
-        otherSide.forEach((s, p) -> {
+        otherSide.forEach(set -> {
+            Segment s = set.segment();
             String told = CoreText.of(
                     "match.side-shown.message",
                     timeline.spoken(s.id()),
@@ -125,7 +111,7 @@ public final class SightCheck {
                     s.side().other().word());
             findings.add(Finding.at("match.side-shown", Severity.FIX, s, StringUtils.capitalize(told))
                     .withFix(CoreText.of("match.side-shown.fix"))
-                    .withMoment(middle(p)));
+                    .withMoment(set.middle()));
         });
     }
 }

@@ -8,6 +8,7 @@ import app.nosegay.evidence.Bodies;
 import app.nosegay.evidence.Bodies.Body;
 import app.nosegay.evidence.Joint;
 import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.util.List;
@@ -131,6 +132,32 @@ class JointsTest {
     }
 
     @Test
+    void whoIsNoPersonIsLeftOutAndWhoIsBehindStays() {
+        Body near = SampleBodies.take(20, (j, t) -> SampleBodies.standing(j), 0.9, 0.2, 1)
+                .bodies()
+                .people()
+                .get(0);
+        Body behind = SampleBodies.take(20, (j, t) -> SampleBodies.standing(j), 0.92, 0.19, 2)
+                .bodies()
+                .people()
+                .get(0);
+        Bodies both = new Bodies(8, 16 / 9.0, List.of(near, behind));
+        Time<Axis.Take> at = Time.ofSeconds(5);
+        assertThat(both.across(at)).containsExactly(near, behind);
+        assertThat(both.across(Time.ofSeconds(60))).isEmpty();
+        Bodies.Place place = both.place(near, at);
+        Bodies one = both.without(List.of(place));
+        assertThat(one.people()).containsExactly(behind);
+        assertThat(one.without(List.of(place)).people())
+                .as("told twice, one is left out")
+                .containsExactly(behind);
+        Bodies.Place later = new Bodies.Place(Time.ofSeconds(60), place.x(), place.y());
+        assertThat(both.at(later)).as("who is gone").isEmpty();
+        assertThat(both.at(new Bodies.Place(at, 0.2, 0.1))).as("the wall").isEmpty();
+        assertThat(both.without(List.of(later)).people()).hasSize(2);
+    }
+
+    @Test
     void presentersAreToldFromLeftToRightAndOnlyWhenAllAreThere() {
         Bodies right = SampleBodies.take(20, (j, t) -> SampleBodies.standing(j), 1.4, 0.2, 1)
                 .bodies();
@@ -146,7 +173,7 @@ class JointsTest {
                                 right.people().get(0),
                                 behind.people().get(0),
                                 left.people().get(0))));
-        Span<app.nosegay.time.Axis.Take> span = new Span<>(Time.ofSeconds(2), Time.ofSeconds(8));
+        Span<Axis.Take> span = new Span<>(Time.ofSeconds(2), Time.ofSeconds(8));
         List<Double> across = Presenters.across(take, span, 2);
         assertThat(across).hasSize(2);
         assertThat(across.get(0)).isCloseTo(0.4 * 9 / 16, within(0.01));

@@ -10,11 +10,13 @@ import app.nosegay.time.Span;
 import app.nosegay.time.Time;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 
@@ -66,6 +68,26 @@ public final class TakeScreen {
         }
     }
 
+    /** A moment of a take that is on the screen. */
+    public record Shown(Path file, Time<Axis.Take> time) {}
+
+    /** What is on the screen; empty before anything is. */
+    public Optional<Shown> shown() {
+        return Optional.ofNullable(shown).map(file -> new Shown(file, shownAt));
+    }
+
+    /** Told a click on the picture: its place in heights of the picture from the upper left corner, and the click itself. */
+    public interface Clicked {
+        void at(double x, double y, MouseEvent click);
+    }
+
+    public void onClicked(Clicked clicked) {
+        picture.setOnMouseClicked(e -> {
+            double pixels = picture.getLayoutBounds().getHeight();
+            clicked.at(e.getX() / pixels, e.getY() / pixels, e);
+        });
+    }
+
     public Image image() {
         return picture.getImage();
     }
@@ -91,6 +113,8 @@ public final class TakeScreen {
                 newest.offer(image, latest -> {
                     if (playing == mine[0]) {
                         picture.setImage(latest);
+                        shown = file;
+                        shownAt = time;
                         moved.accept(time);
                     }
                 });

@@ -227,7 +227,7 @@ public final class StartScreen implements StageView {
         session.jobs()
                 .run(
                         DesktopText.of("start.reading", file.getFileName()),
-                        progress -> PlanFrom.said(file),
+                        progress -> PlanFrom.said(file, progress),
                         said -> page(
                                 DesktopText.of("start.from-video"),
                                 DesktopText.of("start.video-hint"),

@@ -1,0 +1,101 @@
+package app.nosegay.review.seen;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.nosegay.evidence.Joint;
+import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.sight.SampleBodies;
+import app.nosegay.library.MoveLibrary;
+import app.nosegay.match.Match;
+import app.nosegay.plan.Finding;
+import app.nosegay.plan.SampleSheets;
+import app.nosegay.plan.Segment;
+import app.nosegay.plan.Timeline;
+import app.nosegay.plan.terms.SegmentKind;
+import app.nosegay.plan.terms.Side;
+import java.util.List;
+import java.util.function.ToDoubleBiFunction;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** How repetitions are done, read off joints. */
+class RepCheckTest {
+    private static final MoveLibrary LIBRARY = MoveLibrary.shipped();
+    private static final double PERIOD = 2.5;
+    private static final Timeline TIMELINE = SampleSheets.timeline("title: Seen\ncalls: none\n"
+            + "straight-sets A  sets 1  rest 0:10\n  front raise  reps 10  tempo 3-0-1\n"
+            + "  single-arm press  reps 8  sides separate\n");
+
+    /** A take whose arms go as far as {@code depth} says of a set and a repetition, from 0 on, and a match that counts them. */
+    private static List<Finding> findings(ToDoubleBiFunction<Segment, Integer> depth, double trembles) {
+        TakeEvidence take = SampleBodies.take(TIMELINE.total().seconds(), (joint, seconds) -> {
+            double[] at = SampleBodies.standing(joint).clone();
+            for (Segment s : TIMELINE.segments()) {
+                double into = seconds - s.start().seconds();
+                boolean now = into >= 0 && seconds < s.end().seconds() && s.kind() == SegmentKind.WORK;
+                boolean works = s.side() != (joint.name().contains("LEFT") ? Side.RIGHT : Side.LEFT);
+                if (now && works && (joint == Joint.LEFT_WRIST || joint == Joint.RIGHT_WRIST)) {
+                    int rep = (int) (into / PERIOD);
+                    double out = 0.5 - 0.5 * Math.cos(2 * Math.PI * into / PERIOD);
+                    at[1] -= 1.8 * out * depth.applyAsDouble(s, rep) + trembles * Math.sin(7 * rep * rep) * out;
+                }
+            }
+            return at;
+        });
+        Match match = AsPlanned.match(TIMELINE, PERIOD);
+        return RepCheck.findings(TIMELINE, match, SeenSet.of(TIMELINE, match, List.of(take)), LIBRARY);
+    }
+
+    private static List<String> codes(List<Finding> findings) {
+        return findings.stream()
+                .map(Finding::code)
+                .filter(c -> !c.equals("match.tempo"))
+                .toList();
+    }
+
+    @Test
+    void repetitionsThatAreAlikeAreNoFinding() {
+        assertThat(codes(findings((s, rep) -> 1, 0))).isEmpty();
+        assertThat(codes(findings((s, rep) -> 0.85 + 0.15 * Math.sin(rep), 0))).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {0, 3, 6})
+    void halfARepetitionIsToldWithItsNumberAndMoment(int which) {
+        List<Finding> found = findings((s, rep) -> s.move().equals("front raise") && rep == which ? 0.45 : 1, 0);
+        Finding half = found.stream()
+                .filter(f -> f.code().equals("match.rep-range"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(half.message()).startsWith("Front raise").contains("repetition " + (which + 1) + " goes only");
+        assertThat(half.moment().span().start().seconds()).isEqualTo((which + 1) * PERIOD);
+    }
+
+    @Test
+    void aWholeSetOfThemIsAWayOfDoingItAndUnsureJointsTellNothing() {
+        assertThat(codes(findings((s, rep) -> rep % 2 == 0 ? 0.45 : 1, 0))).isEmpty();
+        assertThat(codes(findings((s, rep) -> rep == 3 ? 0.45 : 1, 0.9))).isEmpty();
+    }
+
+    @Test
+    void aSideThatGoesLessFarIsToldOnce() {
+        List<Finding> found = findings((s, rep) -> s.side() == Side.LEFT ? 0.6 : 1, 0);
+        assertThat(codes(found)).containsExactly("match.range-uneven");
+        Finding uneven = found.stream()
+                .filter(f -> f.code().equals("match.range-uneven"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(uneven.message()).startsWith("Single-arm press").contains("left", "% as far as the right side");
+    }
+
+    /** Repetitions take 2.5 s; 4 s were written for one move, the other has the library's own tempo. */
+    @Test
+    void anotherTempoThanWrittenIsToldWhereOneWasWritten() {
+        assertThat(findings((s, rep) -> 1, 0)).singleElement().satisfies(f -> {
+            assertThat(f.code()).isEqualTo("match.tempo");
+            assertThat(f.message())
+                    .isEqualTo("Front raise, set 1: a repetition takes 2.5 s, 4.0 s are planned (3-0-1).");
+        });
+    }
+}
