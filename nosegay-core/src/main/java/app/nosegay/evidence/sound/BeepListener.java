@@ -112,6 +112,7 @@ public final class BeepListener {
             }
         }
         for (ChimeListener.Heard c : chimes.heard()) {
+            beeps.removeIf(b -> isPartOf(c, b));
             if (beeps.stream().noneMatch(b -> isDuring(c, b))) {
                 beeps.add(new TakeEvidence.Beep(
                         Time.ofSeconds(c.seconds()),
@@ -129,6 +130,12 @@ public final class BeepListener {
         }
         double minutes = (double) frame * hop / sampleRate / 60;
         return TimerToneFilter.of(once, minutes, b -> Math.pow(10, b.db() / 20));
+    }
+
+    /** Whether a beep is one tone of a chord, heard where it stood out for a moment; tones near each other beat, and do so late. */
+    private static boolean isPartOf(ChimeListener.Heard chord, TakeEvidence.Beep beep) {
+        double at = beep.time().seconds();
+        return at > chord.seconds() - ONE_SOUND && at < chord.end() && chord.isChordWith(beep.hz());
     }
 
     /** Whether a chime is what was heard as a beep, or as what is left of one. */

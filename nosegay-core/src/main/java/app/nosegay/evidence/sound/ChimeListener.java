@@ -40,6 +40,9 @@ final class ChimeListener {
     private static final int TOGETHER = 4;
     /** A pitch is known again within this share. */
     private static final double SAME_PITCH = 0.004;
+    /** A pitch as another listener reads it, whose window is shorter, lies within this share: notes beside it draw it aside. */
+    private static final double NEAR_PITCH = 0.03;
+
     /** A signal is there within so many frames of its beginning; music may swell. */
     private static final int SHARP_FRAMES = 4;
     /** So many clear ones of the same pitches make a signal, which is then known under a voice, too. */
@@ -63,8 +66,17 @@ final class ChimeListener {
     private final List<Partial> steady = new ArrayList<>();
     private final List<Float> totals = new ArrayList<>();
 
-    /** One chime: its onset and length in seconds, the pitch of its strongest partial and its amplitude. */
-    record Heard(double seconds, double length, double hz, double amplitude) {}
+    /** One chime: its onset and length in seconds, the pitch of its strongest partial and its amplitude, and the pitches of all. */
+    record Heard(double seconds, double length, double hz, double amplitude, List<Double> pitches) {
+        double end() {
+            return seconds + length;
+        }
+
+        /** Whether it is a chord in which this pitch sounds. */
+        boolean isChordWith(double hz) {
+            return pitches.size() > 1 && pitches.stream().anyMatch(p -> Math.abs(p - hz) < NEAR_PITCH * hz);
+        }
+    }
 
     /** A partial while it lasts. */
     private static final class Partial {
@@ -287,6 +299,7 @@ final class ChimeListener {
         double length = (main.last - main.first + 1) / (double) FRAMES;
         // The power of a Hann-windowed sine of amplitude a adds up to 1.5 (a · N / 4)².
         double amplitude = Math.sqrt(main.strongest() / 1.5) * 4 / WINDOW;
-        return new Heard(Math.max(0, onset), length, main.pitch(), amplitude);
+        List<Double> pitches = sound.stream().map(Partial::pitch).toList();
+        return new Heard(Math.max(0, onset), length, main.pitch(), amplitude, pitches);
     }
 }

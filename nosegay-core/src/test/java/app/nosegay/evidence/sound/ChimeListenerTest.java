@@ -96,6 +96,12 @@ class ChimeListenerTest {
         assertHeard(heard(recording(chord, 0.1)));
     }
 
+    /** Two tones near each other beat: in turn, either of them stands out like a single one. */
+    @Example
+    void tonesNearEachOtherAreOneSignal() {
+        assertHeard(heard(recording(tones(0.35, 0, new double[] {452, 542.4}, new double[] {1, 0.9}), 0.1)));
+    }
+
     @Example
     void aBuzzerABellAndAGongAreHeardOnceEach() {
         double[] odd = {220, 660, 1100, 1540, 1980, 2420};
