@@ -61,6 +61,7 @@ class HouseTest {
             "script.check",
             "shoot",
             "match.features",
+            "match.lattice",
             "match",
             "cut",
             "review.said",

@@ -7,6 +7,7 @@ import app.nosegay.match.features.Feature;
 import app.nosegay.match.features.Grid;
 import app.nosegay.match.features.MatchWeights;
 import app.nosegay.match.features.PlannedMovement;
+import app.nosegay.match.lattice.SegmentLattice;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import java.util.ArrayList;
@@ -43,7 +44,8 @@ final class BoundaryPlacer {
     /** What is known of a boundary before it is placed: the bins it may be at, what speaks for each, and where a pin holds it. */
     private record Band(int low, int high, double[] evidence, Double fixed) {}
 
-    List<SegmentOccurrence> place(List<SequenceSolver.Item> items) {
+    List<SegmentOccurrence> place(TakeOrder.Found found) {
+        List<SegmentLattice.Item> items = found.items();
         if (items.isEmpty()) {
             return List.of();
         }
@@ -65,6 +67,7 @@ final class BoundaryPlacer {
                 new BoundarySolver(low, high, planned, costs, at, (i, b) -> within[i].at(b)).maxMarginals();
         MarginalReader chain = new MarginalReader(
                 features, take.length().seconds(), new MarginalReader.Chain(marginals, low, planned, fixed));
+        double[] doubts = found.doubts();
         List<SegmentOccurrence> occurrences = new ArrayList<>();
         for (int i = 0; i < m; i++) {
             if (items.get(i).segment() >= 0) {
@@ -72,8 +75,8 @@ final class BoundaryPlacer {
                         items.get(i).segment(),
                         chain.seconds(i),
                         chain.seconds(i + 1),
-                        chain.doubt(i),
-                        chain.doubt(i + 1),
+                        Math.max(chain.doubt(i), doubts[i]),
+                        Math.max(chain.doubt(i + 1), doubts[i]),
                         false,
                         false,
                         items.get(i).broken(),
@@ -84,14 +87,14 @@ final class BoundaryPlacer {
         return TakeSolver.marked(occurrences);
     }
 
-    private List<Band> bands(List<SequenceSolver.Item> items) {
+    private List<Band> bands(List<SegmentLattice.Item> items) {
         int m = items.size();
         int last = features.bins() - 1;
         int reach = (int) Math.round(MatchWeights.REFINE_SECONDS / MatchWeights.GRID_SECONDS);
         List<Band> bands = new ArrayList<>();
         for (int i = 0; i <= m; i++) {
-            SequenceSolver.Item before = i > 0 ? items.get(i - 1) : null;
-            SequenceSolver.Item after = i < m ? items.get(i) : null;
+            SegmentLattice.Item before = i > 0 ? items.get(i - 1) : null;
+            SegmentLattice.Item after = i < m ? items.get(i) : null;
             int found = Math.min(last, after != null ? after.from() : before.to());
             Double fixed = fixed(before, after);
             int centre = fixed == null ? found : Math.min(last, Grid.bin(fixed));
@@ -110,14 +113,14 @@ final class BoundaryPlacer {
     }
 
     /** In bins. */
-    private double planned(SequenceSolver.Item item) {
+    private double planned(SegmentLattice.Item item) {
         boolean asPlanned = item.segment() >= 0 && !item.broken() && byPlan;
         return asPlanned
                 ? timeline.segments().get(item.segment()).duration().seconds() / MatchWeights.GRID_SECONDS
                 : item.to() - item.from();
     }
 
-    private double costPerBin(SequenceSolver.Item item) {
+    private double costPerBin(SegmentLattice.Item item) {
         return item.segment() < 0 || item.broken()
                 ? MatchWeights.PER_SECOND_OFF * MatchWeights.GRID_SECONDS * MatchWeights.LOOSE_SHARE
                 : order.costPerBin(item.segment());
@@ -127,10 +130,10 @@ final class BoundaryPlacer {
      * What the repetitions of a set tell of its ends, where nobody works beyond them. Counted sets begin and end with a repetition; timed
      * work does so with the clock, up to one repetition further out.
      */
-    private void edges(List<SequenceSolver.Item> items, int[] low, double[][] at) {
+    private void edges(List<SegmentLattice.Item> items, int[] low, double[][] at) {
         double grid = MatchWeights.GRID_SECONDS;
         for (int i = 0; i < items.size(); i++) {
-            SequenceSolver.Item item = items.get(i);
+            SegmentLattice.Item item = items.get(i);
             Segment s = item.segment() < 0 ? null : timeline.segments().get(item.segment());
             if (s == null || !s.kind().isMoving() || PlannedMovement.isStill(s)) {
                 continue;
@@ -146,7 +149,7 @@ final class BoundaryPlacer {
         }
     }
 
-    private boolean works(List<SequenceSolver.Item> items, int i) {
+    private boolean works(List<SegmentLattice.Item> items, int i) {
         return i >= 0
                 && i < items.size()
                 && items.get(i).segment() >= 0
@@ -162,7 +165,7 @@ final class BoundaryPlacer {
         }
     }
 
-    private float[] evidence(SequenceSolver.Item before, SequenceSolver.Item after) {
+    private float[] evidence(SegmentLattice.Item before, SegmentLattice.Item after) {
         boolean from = before != null && before.segment() >= 0;
         boolean to = after != null && after.segment() >= 0;
         if (from && before.broken() && !to) {
@@ -178,7 +181,7 @@ final class BoundaryPlacer {
                 : to ? features.starting(after.segment()) : features.nothing();
     }
 
-    private Double fixed(SequenceSolver.Item before, SequenceSolver.Item after) {
+    private Double fixed(SegmentLattice.Item before, SegmentLattice.Item after) {
         for (Pin pin : pins) {
             Integer k = indexes.get(pin.segment());
             boolean starts =

@@ -67,7 +67,7 @@ public final class Matcher {
             ShootLog log = i < logs.size() ? logs.get(i) : null;
             TakeSolver.Found f = TakeSolver.solve(timeline, lines, takes.get(i), log, pins, next);
             next = behind(f.occurrences(), next);
-            List<SegmentOccurrence> occurrences = Feature.EXCHANGED_MOVES.isOn()
+            List<SegmentOccurrence> occurrences = log != null && Feature.EXCHANGED_MOVES.isOn()
                     ? MoveOrder.swapped(timeline, f.occurrences(), f.features())
                     : f.occurrences();
             found.add(new TakeSolver.Found(occurrences, f.clock(), f.foreign(), f.features()));

@@ -2,6 +2,7 @@ package app.nosegay.match;
 
 import app.nosegay.match.features.BoundaryFeatures;
 import app.nosegay.match.features.MatchWeights;
+import app.nosegay.match.lattice.LatticeEvidence;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
@@ -10,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 
 /**
  * Tells by the names said, and by who stands and who is on the floor, whether two moves of one round were done in the wrong order: their
@@ -87,6 +89,21 @@ final class MoveOrder {
                 v.broken(),
                 v.startLikely(),
                 v.endLikely());
+    }
+
+    /** The moves that may be done in each other's place, without those of segments that are pinned. */
+    static List<LatticeEvidence.Exchange> exchanges(Timeline timeline, Set<Integer> pinned) {
+        List<LatticeEvidence.Exchange> exchanges = new ArrayList<>();
+        int n = timeline.segments().size();
+        for (int k = 0; k < n; k++) {
+            for (int other = k + 1; other <= k + 2 && other < n; other++) {
+                if (exchangeable(timeline, k, other) && !pinned.contains(k) && !pinned.contains(other)) {
+                    boolean led = k > 0 && timeline.segments().get(k - 1).kind() == SegmentKind.REST;
+                    exchanges.add(new LatticeEvidence.Exchange(k, other, led));
+                }
+            }
+        }
+        return exchanges;
     }
 
     private static boolean exchangeable(Timeline timeline, int a, int b) {

@@ -2,8 +2,11 @@ package app.nosegay.match;
 
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.match.features.BoundaryFeatures;
+import app.nosegay.match.features.Feature;
 import app.nosegay.match.features.Grid;
 import app.nosegay.match.features.MatchWeights;
+import app.nosegay.match.lattice.LatticeDoubt;
+import app.nosegay.match.lattice.SegmentLattice;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.BlockKind;
@@ -12,6 +15,7 @@ import app.nosegay.shoot.ShootLog;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 
 /** In which order what of the plan is in one take: as the shoot log tells where there is one, else as the evidence does. */
 final class TakeOrder {
@@ -41,13 +45,24 @@ final class TakeOrder {
         this.features = features;
     }
 
-    /** What was done, in order; pauses between are −1. */
-    List<SequenceSolver.Item> items() {
-        return log == null || log.entries().isEmpty() ? heard() : logged();
+    /** What was done, in order, pauses between being −1; and how well it fits, in nats. */
+    record Found(List<SegmentLattice.Item> items, double score, Supplier<double[]> doubt) {
+        /** How likely each item is somewhere else altogether, or was left out. */
+        double[] doubts() {
+            return doubt.get();
+        }
+    }
+
+    Found found() {
+        if (log == null || log.entries().isEmpty()) {
+            return heard();
+        }
+        List<SegmentLattice.Item> items = logged();
+        return new Found(items, 0, () -> new double[items.size()]);
     }
 
     /** The order the log tells, at the offset at which the evidence fits best: its tones were not heard. */
-    private List<SequenceSolver.Item> logged() {
+    private List<SegmentLattice.Item> logged() {
         List<ShootLog.Entry> entries = log.entries().stream()
                 .filter(e -> indexes.containsKey(e.segment()))
                 .toList();
@@ -90,8 +105,8 @@ final class TakeOrder {
         return score - (first < 0 ? 0 : goesOn ? first < next ? entering(first) : 0 : logBegins(entries, first));
     }
 
-    private List<SequenceSolver.Item> at(List<ShootLog.Entry> entries, int bestOffset) {
-        List<SequenceSolver.Item> items = new ArrayList<>();
+    private List<SegmentLattice.Item> at(List<ShootLog.Entry> entries, int bestOffset) {
+        List<SegmentLattice.Item> items = new ArrayList<>();
         int last = -1;
         for (ShootLog.Entry e : entries) {
             int a = bestOffset + Grid.bin(e.span().start().seconds());
@@ -100,10 +115,10 @@ final class TakeOrder {
                 continue;
             }
             if (last >= 0 && a > last + 2) {
-                items.add(new SequenceSolver.Item(-1, last, a, false));
+                items.add(new SegmentLattice.Item(-1, last, a, false));
             }
             items.add(
-                    new SequenceSolver.Item(indexes.get(e.segment()), last >= 0 && a <= last + 2 ? last : a, b, false));
+                    new SegmentLattice.Item(indexes.get(e.segment()), last >= 0 && a <= last + 2 ? last : a, b, false));
             last = b;
         }
         return items;
@@ -115,7 +130,7 @@ final class TakeOrder {
     }
 
     /** What it costs that a take begins with segment {@code k}: the next takes up where the one before it broke off. */
-    private double entering(int k) {
+    double entering(int k) {
         int n = timeline.segments().size();
         boolean goesOn = next > 0 && next < n;
         boolean rest = goesOn && !timeline.segments().get(next).kind().isMoving();
@@ -128,11 +143,19 @@ final class TakeOrder {
         return k == 0 ? 0 : MatchWeights.PART_OF_PLAN + MatchWeights.UNLIKELY_BEGINNING;
     }
 
-    private List<SequenceSolver.Item> heard() {
-        List<SequenceSolver.Item> coarse = new SequenceSolver(new Coarse()).solve();
-        return coarse.stream()
-                .map(i -> new SequenceSolver.Item(i.segment(), i.from() * STRIDE, i.to() * STRIDE, i.broken()))
+    private Found heard() {
+        CoarseTake evidence = new CoarseTake(timeline, take, pins, features, this);
+        SegmentLattice lattice = new SegmentLattice(evidence);
+        List<SegmentLattice.Item> coarse = lattice.solve();
+        List<SegmentLattice.Item> fine = coarse.stream()
+                .map(i -> new SegmentLattice.Item(i.segment(), i.from() * STRIDE, i.to() * STRIDE, i.broken()))
                 .toList();
+        boolean doubted = Feature.ORDER_DOUBT.isOn() && !features.isEmpty();
+        int reach = (int) (MatchWeights.REFINE_SECONDS / evidence.binSeconds());
+        return new Found(
+                fine,
+                lattice.bestScore(),
+                () -> doubted ? LatticeDoubt.of(lattice, coarse, reach) : new double[coarse.size()]);
     }
 
     /** What each bin of the fine grid off the planned length of segment {@code k} costs. */
@@ -160,150 +183,5 @@ final class TakeOrder {
                 ? MatchWeights.HEARD_TALK_SHARE
                 : features.hearsTalk() ? MatchWeights.VOICED_TALK_SHARE : MatchWeights.TALK_SHARE;
         return (s.kind() == SegmentKind.TALK ? talk : 1) * (features.isTimed() ? 1 : MatchWeights.BY_HAND_SHARE);
-    }
-
-    /** The take on the coarse grid: of two fine bins the stronger evidence counts. */
-    private final class Coarse implements SequenceSolver.Evidence {
-        private final int n = timeline.segments().size();
-        private final float[][] joint = new float[n + 1][];
-        private final float[][] ending = new float[n + 1][];
-        private final float[][] starting = new float[n + 1][];
-        private final BoundaryFeatures.Within[] within = new BoundaryFeatures.Within[n];
-        private final int[] plannedStart = new int[n + 1];
-        private final Map<float[], float[]> made = new java.util.IdentityHashMap<>();
-        private final BoundaryFeatures.Within idle = features.still();
-        private final int before;
-        private final int after;
-
-        Coarse() {
-            for (int k = 0; k <= n; k++) {
-                joint[k] = made.computeIfAbsent(features.joint(k), TakeOrder::coarse);
-                ending[k] = made.computeIfAbsent(features.ending(k), TakeOrder::coarse);
-                starting[k] = made.computeIfAbsent(features.starting(k), TakeOrder::coarse);
-                double at = k < n
-                        ? timeline.segments().get(k).start().seconds()
-                        : timeline.total().seconds();
-                plannedStart[k] = (int) Math.round(at / binSeconds());
-            }
-            for (Pin pin : pins) {
-                Integer k = indexes.get(pin.segment());
-                if (k != null) {
-                    int boundary = pin.end() ? k + 1 : k;
-                    pin(joint, boundary, pin);
-                    pin(pin.end() ? ending : starting, boundary, pin);
-                }
-            }
-            for (int k = 0; k < n; k++) {
-                within[k] = features.within(k);
-            }
-            double longer = take.length().seconds() - timeline.total().seconds();
-            // A take about as long as the plan holds it whole; a short one may be any part of it.
-            boolean whole = longer > -0.25 * timeline.total().seconds();
-            double reach = MatchWeights.BAND_SECONDS + Math.abs(longer);
-            before = whole ? (int) Math.round(reach / binSeconds()) : Integer.MAX_VALUE / 2;
-            after = before;
-        }
-
-        @Override
-        public int bins() {
-            return (features.bins() + STRIDE - 1) / STRIDE;
-        }
-
-        @Override
-        public double binSeconds() {
-            return MatchWeights.GRID_SECONDS * STRIDE;
-        }
-
-        @Override
-        public int segments() {
-            return n;
-        }
-
-        @Override
-        public int planned(int k) {
-            return Math.max(
-                    1, (int) Math.round(timeline.segments().get(k).duration().seconds() / binSeconds()));
-        }
-
-        @Override
-        public double entering(int k) {
-            return TakeOrder.this.entering(k);
-        }
-
-        @Override
-        public double leftOut(int k, boolean again) {
-            boolean still = !timeline.segments().get(k).kind().isMoving();
-            return !again ? MatchWeights.LEFT_OUT : still ? MatchWeights.LEFT_OUT_WITH_IT : MatchWeights.LEFT_OUT_AGAIN;
-        }
-
-        @Override
-        public double costPerBin(int k) {
-            return TakeOrder.this.costPerBin(k) * STRIDE;
-        }
-
-        @Override
-        public double mostForLonger() {
-            return features.seesMovement() ? MatchWeights.MOST_FOR_LONGER_SEEN : MatchWeights.MOST_FOR_LONGER;
-        }
-
-        @Override
-        public double joint(int k, int bin) {
-            return joint[k][bin];
-        }
-
-        @Override
-        public double ending(int k, int bin) {
-            return ending[k][bin];
-        }
-
-        @Override
-        public double starting(int k, int bin) {
-            return starting[k][bin];
-        }
-
-        /** Boundaries share their evidence: the one that is pinned gets its own. */
-        private void pin(float[][] evidence, int boundary, Pin pin) {
-            evidence[boundary] = evidence[boundary].clone();
-            int bin = features.binAt(pin.time().seconds()) / STRIDE;
-            evidence[boundary][bin] += (float) MatchWeights.PINNED;
-        }
-
-        @Override
-        public double fluff(int bin) {
-            return features.fluff(bin * STRIDE);
-        }
-
-        @Override
-        public double within(int k, int bin) {
-            return within[k].at(bin * STRIDE);
-        }
-
-        @Override
-        public double idle(int bin) {
-            return idle.at(bin * STRIDE);
-        }
-
-        @Override
-        public int low(int bin) {
-            return first(bin - after);
-        }
-
-        @Override
-        public int high(int bin) {
-            return first(bin + before + 1);
-        }
-
-        private int first(int planned) {
-            int at = java.util.Arrays.binarySearch(plannedStart, planned);
-            return at >= 0 ? at : Math.min(n, -at - 1);
-        }
-    }
-
-    private static float[] coarse(float[] fine) {
-        float[] out = new float[(fine.length + STRIDE - 1) / STRIDE];
-        for (int i = 0; i < fine.length; i++) {
-            out[i / STRIDE] = i % STRIDE == 0 ? fine[i] : Math.max(out[i / STRIDE], fine[i]);
-        }
-        return out;
     }
 }

@@ -84,9 +84,7 @@ final class TakeSolver {
 
     private List<SegmentOccurrence> placed() {
         TakeOrder order = new TakeOrder(timeline, take, log, pins, next, features);
-        List<SegmentOccurrence> refined =
-                new BoundaryPlacer(timeline, take, pins, features, order, log == null).place(order.items());
-        return pinned(Feature.ORDER_DOUBT.isOn() ? OrderDoubt.applied(timeline, refined, features) : refined);
+        return pinned(new BoundaryPlacer(timeline, take, pins, features, order, log == null).place(order.found()));
     }
 
     /** Whether speech and silence fit the script where the solution that profits most from them lies: else something else is said. */

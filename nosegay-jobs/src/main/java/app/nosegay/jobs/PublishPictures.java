@@ -5,6 +5,7 @@ import app.nosegay.dress.DressNotes;
 import app.nosegay.dress.Layout;
 import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.evidence.sight.Box;
+import app.nosegay.evidence.sight.CloseUp;
 import app.nosegay.evidence.sight.Frame;
 import app.nosegay.evidence.sight.OccupancyMap;
 import app.nosegay.files.AtomicFile;
@@ -53,48 +54,66 @@ public final class PublishPictures {
     /** The title's lines are no wider than these shares of a wide cover. */
     private static final double[] WIDEST = {0.62, 0.34};
 
+    /** So many sets are looked at closely for a cover. */
+    private static final int COVERS = 6;
+
     private static final List<Layout.Anchor> CORNERS = List.of(
             Layout.Anchor.BOTTOM_LEFT, Layout.Anchor.TOP_LEFT, Layout.Anchor.BOTTOM_RIGHT, Layout.Anchor.TOP_RIGHT);
 
     private PublishPictures() {}
 
-    /** A moment that would make a cover, and how much moves in its set. */
-    private record Candidate(Time<Axis.Cut> time, double motion) {}
+    /** A set that would make a cover, and how much moves in it. */
+    private record Candidate(Segment segment, Match.Placed placed, TakeEvidence take, double motion) {}
+
+    /** A moment that would make a cover, and how good a one. */
+    private record Shown(Time<Axis.Cut> time, double worth) {}
 
     /**
-     * Moments of the programme that would make a cover, the best first: in the middle of the sets in which most moves, where the
-     * presenter is furthest from standing; one per move. Never a mistake shown on purpose.
+     * Moments of the programme that would make a cover, the best first: of the sets in which most moves, one per move, where the move is
+     * at its farthest and the face turned to the camera. Never a mistake shown on purpose.
      */
     public static List<Time<Axis.Cut>> coverMoments(Programme programme) {
         Map<String, Candidate> byMove = new LinkedHashMap<>();
         for (Segment s : programme.timeline().segments()) {
             Match.Placed p = programme.match().segment(s.id()).orElse(null);
-            Span<Axis.Cut> shown = p == null ? null : programme.cut().shown(p).orElse(null);
-            TakeEvidence take = p == null
+            TakeEvidence take = p == null || s.kind() != SegmentKind.WORK
                     ? null
                     : programme.evidence().stream()
                             .filter(e -> e.id().equals(p.take()))
                             .findFirst()
                             .orElse(null);
-            if (s.kind() != SegmentKind.WORK || shown == null || take == null) {
-                continue;
-            }
-            double motion =
-                    mean(take.motion().part(new Span<>(p.start(), p.end())).values());
-            Candidate c = new Candidate(middleRep(programme, s, p, shown), motion);
-            boolean wrong = NegativeDemonstration.in(take).stream().anyMatch(w -> programme
-                    .cut()
-                    .clipAt(c.time())
-                    .filter(clip -> w.span().contains(clip.sourceAt(c.time())))
-                    .isPresent());
-            if (!wrong) {
-                byMove.merge(s.move(), c, (a, b) -> b.motion() > a.motion() ? b : a);
+            if (take != null && programme.cut().shown(p).isPresent()) {
+                double motion =
+                        mean(take.motion().part(new Span<>(p.start(), p.end())).values());
+                byMove.merge(s.move(), new Candidate(s, p, take, motion), (a, b) -> b.motion() > a.motion() ? b : a);
             }
         }
         return byMove.values().stream()
                 .sorted(Comparator.comparingDouble(Candidate::motion).reversed())
-                .map(Candidate::time)
+                .limit(COVERS)
+                .map(c -> shown(programme, c))
+                .filter(c -> !isMistake(programme, c.time()))
+                .sorted(Comparator.comparingDouble(Shown::worth).reversed())
+                .map(Shown::time)
                 .toList();
+    }
+
+    private static boolean isMistake(Programme programme, Time<Axis.Cut> time) {
+        return programme.cut().clipAt(time).stream().anyMatch(clip -> programme.evidence().stream()
+                .filter(e -> e.id().equals(clip.take()))
+                .flatMap(e -> NegativeDemonstration.in(e).stream())
+                .anyMatch(wrong -> wrong.span().contains(clip.sourceAt(time))));
+    }
+
+    /** The moment of a set that shows it best. */
+    private static Shown shown(Programme programme, Candidate c) {
+        Span<Axis.Cut> shown = programme.cut().shown(c.placed()).orElseThrow();
+        Match.Placed p = c.placed();
+        Optional<CloseUp.Still> still = CloseUp.best(c.take(), new Span<>(p.performedStart(), p.performedEnd()));
+        Time<Axis.Cut> time = still.flatMap(s -> programme.cut().toCut(p.take(), s.time()))
+                .filter(shown::contains)
+                .orElseGet(() -> middleRep(programme, c.segment(), p, shown));
+        return new Shown(time, c.motion() * (1 + still.map(CloseUp.Still::face).orElse(0.0)));
     }
 
     /** Just before a rep is completed the presenter is on the way, not standing. */

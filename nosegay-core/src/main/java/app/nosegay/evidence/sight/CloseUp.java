@@ -6,6 +6,9 @@ import app.nosegay.evidence.TakeEvidence;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Span;
 import app.nosegay.time.Time;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 
 /** Which part of a take's picture shows whoever leads, and when a move is at its clearest. */
@@ -20,6 +23,8 @@ public final class CloseUp {
     private static final double ENDS = 0.15;
     /** Moments tried for the clearest. */
     private static final int TRIED = 60;
+    /** A face to the camera is worth so much of the whole way of a move: people look at faces first. */
+    private static final double FACE = 0.5;
 
     private CloseUp() {}
 
@@ -60,28 +65,65 @@ public final class CloseUp {
         return Optional.of(new Box((left + right - side) / 2, (top + bottom - side) / 2, side, side));
     }
 
+    /**
+     * A moment for a still picture.
+     *
+     * @param face how far the face is seen and turned to the camera, 0 to 1
+     */
+    public record Still(Time<Axis.Take> time, double face) {}
+
+    /** A moment that was tried: how far from the start the move is there, in its driving joint. */
+    private record Tried(Time<Axis.Take> time, double away) {}
+
     /** When whoever leads is farthest from how they stand at the start; the middle where nobody was found. */
     public static Time<Axis.Take> clearest(TakeEvidence take, Span<Axis.Take> span) {
-        Time<Axis.Take> middle = span.start().plus(span.length().times(0.5));
-        JointRows person = JointRows.ofLeader(take).orElse(null);
-        if (person == null) {
-            return middle;
-        }
+        return JointRows.ofLeader(take)
+                .flatMap(person -> tried(person, span).stream()
+                        .filter(t -> t.away() > 0)
+                        .max(Comparator.comparingDouble(Tried::away)))
+                .map(Tried::time)
+                .orElse(span.start().plus(span.length().times(0.5)));
+    }
+
+    /** When a stretch makes the best still: the move far from its start and the face to the camera; none where nobody was found. */
+    public static Optional<Still> best(TakeEvidence take, Span<Axis.Take> span) {
+        return JointRows.ofLeader(take).flatMap(person -> {
+            List<Tried> tried = tried(person, span);
+            double farthest =
+                    Math.max(1e-9, tried.stream().mapToDouble(Tried::away).max().orElse(0));
+            return tried.stream()
+                    .max(Comparator.comparingDouble(t -> t.away() / farthest + FACE * face(person, t.time())))
+                    .map(t -> new Still(t.time(), face(person, t.time())));
+        });
+    }
+
+    private static List<Tried> tried(JointRows person, Span<Axis.Take> span) {
         DrivingJoint joint =
                 DrivingJoint.of(person, span.start().seconds(), span.end().seconds());
         double still = joint.at(person, span.start().seconds(), false);
-        double farthest = 0;
-        Time<Axis.Take> clearest = middle;
+        List<Tried> tried = new ArrayList<>();
         for (int i = 0; i <= TRIED; i++) {
             double share = ENDS + (1 - 2 * ENDS) * i / TRIED;
             Time<Axis.Take> time = span.start().plus(span.length().times(share));
-            double away = Math.max(away(joint, person, time, false, still), away(joint, person, time, true, still));
-            if (away > farthest) {
-                farthest = away;
-                clearest = time;
-            }
+            tried.add(new Tried(
+                    time, Math.max(away(joint, person, time, false, still), away(joint, person, time, true, still))));
         }
-        return clearest;
+        return tried;
+    }
+
+    /** A face is seen as far as nose and eyes are, and looks at the camera as far as its nose is midway between its ears. */
+    private static double face(JointRows person, Time<Axis.Take> time) {
+        Body body = person.body();
+        int sample = person.sample(time.seconds());
+        if (!body.isIn(sample)) {
+            return 0;
+        }
+        double seen = Math.min(
+                body.sure(sample, Joint.NOSE),
+                Math.min(body.sure(sample, Joint.LEFT_EYE), body.sure(sample, Joint.RIGHT_EYE)));
+        double half = Math.abs(body.x(sample, Joint.LEFT_EAR) - body.x(sample, Joint.RIGHT_EAR)) / 2;
+        double off = Math.abs(body.x(sample, Joint.NOSE) - body.middleX(sample, Joint.LEFT_EAR));
+        return seen * Math.max(0, 1 - off / Math.max(1e-9, half));
     }
 
     private static double away(

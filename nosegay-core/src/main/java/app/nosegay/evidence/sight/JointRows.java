@@ -15,8 +15,8 @@ import java.util.stream.IntStream;
  * of the joints that movements show in. A sample without the person is as the one before.
  */
 public final class JointRows {
-    /** One trunk is so many numbers: what joints tremble by at rest is then about 1, as the noise of pictures is. */
-    private static final double TRUNK = 40;
+    /** One trunk is so many numbers of a row: what joints tremble by at rest is then about 1, as the noise of pictures is. */
+    public static final double TRUNK = 40;
 
     /** Less than this, in trunks to either side, is the trembling of the network; nodding is more. */
     private static final double TREMBLES = 0.03;
@@ -36,12 +36,26 @@ public final class JointRows {
             Joint.LEFT_ANKLE,
             Joint.RIGHT_ANKLE);
 
+    /** Beyond the edge of the picture by less than this, in heights of it, a joint may be inside: the network is out by as much. */
+    private static final double BEYOND = 0.02;
+
+    /** An edge of the picture. */
+    public enum Edge {
+        TOP,
+        BOTTOM,
+        SIDES
+    }
+
     private final double hz;
+    /** The picture's width by its height. */
+    private final double shape;
+
     private final Body body;
     private final double trunk;
 
     public JointRows(Bodies bodies, Body body) {
         this.hz = bodies.hz();
+        this.shape = bodies.shape();
         this.body = body;
         this.trunk = trunk(body);
     }
@@ -67,6 +81,24 @@ public final class JointRows {
         return seen / (double) (to - from);
     }
 
+    /** The share of a stretch, in seconds, in which one of {@code joints} lies beyond an edge of the picture. */
+    public double beyond(double start, double end, List<Joint> joints, Edge edge) {
+        int from = sample(start);
+        int to = Math.max(from + 1, sample(end));
+        long beyond = IntStream.range(from, to)
+                .filter(s -> body.isIn(s) && joints.stream().anyMatch(j -> isBeyond(s, j, edge)))
+                .count();
+        return beyond / (double) (to - from);
+    }
+
+    private boolean isBeyond(int sample, Joint joint, Edge edge) {
+        return switch (edge) {
+            case TOP -> body.y(sample, joint) < -BEYOND;
+            case BOTTOM -> body.y(sample, joint) > 1 + BEYOND;
+            case SIDES -> body.x(sample, joint) < -BEYOND || body.x(sample, joint) > shape + BEYOND;
+        };
+    }
+
     /** Whether any joint goes farther over a stretch, in seconds, than they tremble by. */
     boolean moves(double start, double end) {
         double[] sum = new double[numbers()];
@@ -87,7 +119,7 @@ public final class JointRows {
     }
 
     /** The sample nearest to a moment, in seconds. */
-    int sample(double seconds) {
+    public int sample(double seconds) {
         return (int) Math.round(seconds * hz);
     }
 
@@ -112,8 +144,8 @@ public final class JointRows {
         return MOVING.size() * 2;
     }
 
-    /** The middle of three samples each: a joint that jumps to the other side for one of them does not count. */
-    double[] row(int sample) {
+    /** In {@link #TRUNK}ths. The middle of three samples each: a joint that jumps to the other side for one of them does not count. */
+    public double[] row(int sample) {
         double[] before = raw(sample - 1);
         double[] now = raw(sample);
         double[] behind = raw(sample + 1);

@@ -10,6 +10,7 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.script.ScriptLine;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -34,6 +35,7 @@ public final class BoundaryFeatures {
     private final TakeEvidence.Poses poses;
     private final Map<List<Double>, SetEdges.Edges> edges = new ConcurrentHashMap<>();
     private final BoundarySums sums;
+    private final Map<float[], float[]> coarse = new IdentityHashMap<>();
     private final boolean heard;
     private final boolean anything;
 
@@ -217,6 +219,19 @@ public final class BoundaryFeatures {
         return fluffs;
     }
 
+    /** Evidence on a grid of so many bins each, kept: of each the strongest counts. Every solve asks for the same. */
+    public float[] coarse(float[] fine, int stride) {
+        synchronized (coarse) {
+            return coarse.computeIfAbsent(fine, x -> {
+                float[] out = new float[(fine.length + stride - 1) / stride];
+                for (int i = 0; i < fine.length; i++) {
+                    out[i / stride] = i % stride == 0 ? fine[i] : Math.max(out[i / stride], fine[i]);
+                }
+                return out;
+            });
+        }
+    }
+
     /** For a boundary between two segments that do not follow each other in the plan. */
     public float[] between(int before, int after) {
         return sums.of(before, after);
@@ -240,9 +255,14 @@ public final class BoundaryFeatures {
 
     /** Cumulative fit of segment {@code k} with what is seen and said, up to a bin. */
     public Within within(int k) {
+        return within(k, k + 1);
+    }
+
+    /** The same where segment {@code then} follows it. */
+    public Within within(int k, int then) {
         Segment s = timeline.segments().get(k);
         double moves = Feature.MOVEMENT.isOn() ? PlannedMovement.movesShare(s) : 0;
-        double[] named = s.kind().isMoving() && s.move() != null ? names.expected(s.move()) : introducing(k);
+        double[] named = s.kind().isMoving() && s.move() != null ? names.expected(s.move()) : introducing(k, then);
         double stands = !Feature.POSTURE.isOn() || named == null || !s.kind().isMoving() || moves <= 0
                 ? 0
                 : seen.standing(s.move());
@@ -253,9 +273,9 @@ public final class BoundaryFeatures {
     }
 
     /** What tells that a rest goes before the move it is followed by; null where that move was done before it, too. */
-    private double[] introducing(int k) {
+    private double[] introducing(int k, int then) {
         Segment before = segment(k - 1);
-        Segment next = segment(k + 1);
+        Segment next = segment(then);
         boolean leads = segment(k).kind() == SegmentKind.REST && PlannedMovement.isWork(next) && next.move() != null;
         boolean same = leads && before != null && next.move().equals(before.move());
         return leads && !same ? names.introduced(next.move()) : null;

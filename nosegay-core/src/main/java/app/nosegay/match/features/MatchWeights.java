@@ -184,6 +184,12 @@ public final class MatchWeights {
     static final double BETWEEN_LINES = 1.5;
     /** What is heard for less than this, in seconds, is no sentence, where the words are not known. */
     static final double SHORTEST_SENTENCE = 0.6;
+    /** Two moves done in each other's place. */
+    public static final double EXCHANGED = 7;
+    /** Another order is as unlikely as its score is lower, by so many nats a power of e: scores add up what is not independent. */
+    public static final double ORDER_SPREAD = 1.5;
+    /** By so many nats less likely an order is no doubt. */
+    public static final double BEYOND_DOUBT = 30;
     /** Two moves are taken for exchanged when their names tell it by three mentions more than the plan's order. */
     public static final double SWAPPED = 3 * NAMED;
     /** Doubt asks how likely the boundary lies further away than this, in seconds: what can be had from beeps … */
@@ -194,8 +200,6 @@ public final class MatchWeights {
     static final double TOLERANCE_MOTION = 2.0;
     /** Likelihoods are spread by this much: the evidence is less independent than it is added up to be. */
     public static final double DOUBT_SPREAD = 1.0;
-    /** Where something was left out, repeated or put in, which of several like segments it was is known only when their names are said. */
-    public static final double ORDER_DOUBT = 0.35;
     /** Nothing that was only heard or seen is certain. */
     public static final double LEAST_DOUBT = 0.01;
 

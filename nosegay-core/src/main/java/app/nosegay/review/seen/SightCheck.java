@@ -58,6 +58,8 @@ public final class SightCheck {
         check.findings.addAll(LookCheck.findings(timeline, sets));
         check.findings.addAll(RepCheck.findings(timeline, match, sets, library));
         check.findings.addAll(ViewCheck.findings(timeline, sets, library));
+        check.findings.addAll(FrameCheck.findings(timeline, sets));
+        check.findings.addAll(HoldCheck.findings(timeline, sets));
         return check.findings;
     }
 

@@ -1,4 +1,4 @@
-package app.nosegay.match;
+package app.nosegay.match.lattice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package app.nosegay.match;
+package app.nosegay.match.lattice;
 
 /**
  * The greatest of the values of the last so many bins, in constant time a bin on average: a queue of the values no later one exceeds
