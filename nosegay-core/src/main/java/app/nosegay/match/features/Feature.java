@@ -41,9 +41,9 @@ public enum Feature {
     POSTURE_STEPS,
     /** The first and last repetition of a set edge it. */
     SET_EDGES,
-    /** Moves done in each other's place exchange, where their names say so. */
+    /** Moves may be done in each other's place. */
     EXCHANGED_MOVES,
-    /** Doubt is raised where something was left out, repeated or put in and no name says which. */
+    /** A boundary is doubted as far as another order is likely. */
     ORDER_DOUBT;
 
     /** For the bench: names, comma separated, of what is off in this process. */
