@@ -45,8 +45,8 @@ final class TakeOrder {
         this.features = features;
     }
 
-    /** What was done, in order, pauses between being −1; and how well it fits, in nats. */
-    record Found(List<SegmentLattice.Item> items, double score, Supplier<double[]> doubt) {
+    /** What was done, in order, pauses between being −1. */
+    record Found(List<SegmentLattice.Item> items, Supplier<double[]> doubt) {
         /** How likely each item is somewhere else altogether, or was left out. */
         double[] doubts() {
             return doubt.get();
@@ -58,7 +58,7 @@ final class TakeOrder {
             return heard();
         }
         List<SegmentLattice.Item> items = logged();
-        return new Found(items, 0, () -> new double[items.size()]);
+        return new Found(items, () -> new double[items.size()]);
     }
 
     /** The order the log tells, at the offset at which the evidence fits best: its tones were not heard. */
@@ -152,10 +152,7 @@ final class TakeOrder {
                 .toList();
         boolean doubted = Feature.ORDER_DOUBT.isOn() && !features.isEmpty();
         int reach = (int) (MatchWeights.REFINE_SECONDS / evidence.binSeconds());
-        return new Found(
-                fine,
-                lattice.bestScore(),
-                () -> doubted ? LatticeDoubt.of(lattice, coarse, reach) : new double[coarse.size()]);
+        return new Found(fine, () -> doubted ? LatticeDoubt.of(lattice, coarse, reach) : new double[coarse.size()]);
     }
 
     /** What each bin of the fine grid off the planned length of segment {@code k} costs. */

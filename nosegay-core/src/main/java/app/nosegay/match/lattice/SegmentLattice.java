@@ -164,7 +164,7 @@ public final class SegmentLattice {
     }
 
     /** How well the best sequence fits, in nats; once solved. */
-    public double bestScore() {
+    double bestScore() {
         return bestScore;
     }
 
