@@ -14,8 +14,8 @@ final class Stillness {
     private static final double WINDOW = 1;
     /** On average over the joints, so many trunks off is another position. */
     private static final double OFF = 0.3;
-    /** Out of it for less than this, in seconds, is a slip of the foot. */
-    private static final double LEAST = 3;
+    /** Out of it for fewer windows is a slip of the foot. */
+    private static final int LEAST = 3;
 
     private Stillness() {}
 
@@ -23,17 +23,17 @@ final class Stillness {
     static List<Span<Axis.Take>> left(JointRows person, double start, double end) {
         double[] held = position(person, start, end);
         List<Span<Axis.Take>> left = new ArrayList<>();
-        double since = Double.NaN;
-        for (double at = start; at < end; at += WINDOW) {
-            boolean off = at + WINDOW <= end && off(position(person, at, at + WINDOW), held) > OFF;
-            if (off && Double.isNaN(since)) {
-                since = at;
-            }
-            if (!off && !Double.isNaN(since)) {
-                if (at - since >= LEAST) {
-                    left.add(new Span<>(Time.ofSeconds(since), Time.ofSeconds(at)));
+        int windows = (int) Math.floor((end - start) / WINDOW);
+        int since = -1;
+        for (int w = 0; w <= windows; w++) {
+            double at = start + w * WINDOW;
+            boolean off = w < windows && off(position(person, at, at + WINDOW), held) > OFF;
+            since = off && since < 0 ? w : since;
+            if (!off && since >= 0) {
+                if (w - since >= LEAST) {
+                    left.add(new Span<>(Time.ofSeconds(start + since * WINDOW), Time.ofSeconds(at)));
                 }
-                since = Double.NaN;
+                since = -1;
             }
         }
         return left;

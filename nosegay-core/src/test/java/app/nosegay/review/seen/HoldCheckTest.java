@@ -28,7 +28,7 @@ class HoldCheckTest {
     }
 
     /** Given up at any moment of the first plank, for as long as one takes a breath. */
-    @Property(tries = 20)
+    @Property(tries = 100)
     void aHoldThatIsLeftIsToldWithTheMoment(
             @ForAll @IntRange(min = 3, max = 20) int from, @ForAll @IntRange(min = 4, max = 8) int seconds) {
         double start = timeline.segments().stream()
