@@ -26,6 +26,7 @@ import picocli.CommandLine.Parameters;
             FitCommand.class,
             ShortenCommand.class,
             ScriptCommand.class,
+            FrameCommand.class,
             SimulateCommand.class,
             MatchCommand.class,
             ProofCommand.class,

@@ -113,6 +113,9 @@ class CommandsTest {
         Ran run = Ran.of("match", sheet, "--footage", text);
         assertThat(run.code()).isEqualTo(2);
         assertThat(run.err()).startsWith("nosegay: talk.mp4: this is not a video");
+        Ran frame = Ran.of("frame", sheet, text, "--json", "-");
+        assertThat(frame.code()).isEqualTo(2);
+        assertThat(frame.err()).startsWith("nosegay: talk.mp4: this is not a video");
         Path broken = Files.writeString(folder.resolve("x" + ".nosegay.json"), "{\"format\":1");
         assertThat(Ran.of("publish", broken, "--out", folder.resolve("out")).err())
                 .contains("x.nosegay.json: this is not a workout file");
@@ -128,6 +131,11 @@ class CommandsTest {
         assertThat(Ran.of("simulate", sheet, "--out", takes, "--seed", 21, "--trouble", "clock-rate")
                         .code())
                 .isZero();
+        Ran frame = Ran.of("frame", sheet, takes.resolve("take-1.mp4"));
+        assertThat(frame.code()).isZero();
+        assertThat(frame.out())
+                .startsWith("Everything that was shown stays in the picture")
+                .contains("Not seen in this clip: Standing, arms straight up");
         Path workout = folder.resolve("w.nosegay.json");
         Path json = folder.resolve("match.json");
         Ran match = Ran.of(

@@ -31,7 +31,7 @@ public record SetUp(
         List<String> gear,
         List<String> floor,
         Map<String, String> angles,
-        List<String> extremes,
+        List<Extreme> extremes,
         List<String> checks,
         List<String> sayFirst) {
 
@@ -65,15 +65,12 @@ public record SetUp(
         if (!things.isEmpty()) {
             floor.add(CoreText.of("shoot.set-up.gear-beside-the-mat-out", String.join(", ", things)));
         }
-        List<String> extremes = new ArrayList<>();
-        extremes.add(CoreText.of("shoot.set-up.standing-arms-straight-up-with", overhead));
+        List<Extreme> extremes = new ArrayList<>();
+        extremes.add(overhead ? Extreme.WEIGHT_UP : Extreme.ARMS_UP);
         if (lying || floorWork) {
-            extremes.add(CoreText.of("shoot.set-up.lying-at-full-length"));
+            extremes.add(Extreme.LYING);
         }
-        extremes.add(
-                wide
-                        ? CoreText.of("shoot.set-up.the-widest-step-to-the")
-                        : CoreText.of("shoot.set-up.arms-out-to-both-sides"));
+        extremes.add(wide ? Extreme.WIDE_STEP : Extreme.ARMS_OUT);
         List<String> first = cues.lines().stream()
                 .filter(l -> !l.isCall())
                 .limit(4)

@@ -203,7 +203,7 @@ class ShootClockTest {
                 MoveLibrary.shipped());
         assertThat(setUp.gear()).isNotEmpty();
         assertThat(setUp.angles()).containsKeys("goblet squat", "single-arm row");
-        assertThat(setUp.extremes().get(0)).contains("arms straight up");
+        assertThat(setUp.extremes().get(0).text()).contains("arms straight up");
         assertThat(setUp.sayFirst()).isNotEmpty();
     }
 }

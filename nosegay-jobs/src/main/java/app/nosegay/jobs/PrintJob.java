@@ -17,6 +17,7 @@ import app.nosegay.proof.IntervalComparison;
 import app.nosegay.proof.Proof;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.script.Wordings;
+import app.nosegay.shoot.Extreme;
 import app.nosegay.shoot.SetUp;
 import app.nosegay.time.Length;
 import app.nosegay.workout.Programme;
@@ -175,7 +176,10 @@ public final class PrintJob {
                     JobText.of("print-job.gear-in-order-of-use"),
                     setUp.gear().isEmpty() ? List.of("none") : setUp.gear());
             ticks(sheet, JobText.of("print-job.on-the-floor"), setUp.floor());
-            ticks(sheet, JobText.of("print-job.test-frame-does-it-hold"), setUp.extremes());
+            ticks(
+                    sheet,
+                    JobText.of("print-job.test-frame-does-it-hold"),
+                    setUp.extremes().stream().map(Extreme::text).toList());
             ticks(sheet, JobText.of("print-job.light-sound-safety"), setUp.checks());
             ticks(
                     sheet,

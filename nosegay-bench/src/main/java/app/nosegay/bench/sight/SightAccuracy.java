@@ -85,6 +85,7 @@ public final class SightAccuracy {
                 all.sideTold,
                 all.sided));
         lines.accept(String.format(Locale.ROOT, "posture right %.1f %%", 100.0 * all.postureRight / all.sets));
+        FrameAccuracy.table(first, takes, lines);
         LookAccuracy.table(first, Math.min(takes, LOOKED_AT), lines);
     }
 

@@ -214,14 +214,7 @@ final class SolidTake {
         byte[] grey = new byte[n * COLUMNS * ROWS];
         try (BodyFinder finder = new BodyFinder(HZ, 0)) {
             for (int i = 0; i < n; i++) {
-                BufferedImage image = picture(i);
-                int[] pixels = image.getRGB(0, 0, width, height, null, 0, width);
-                byte[] rgb = new byte[pixels.length * 3];
-                for (int k = 0; k < pixels.length; k++) {
-                    rgb[3 * k] = (byte) (pixels[k] >> 16);
-                    rgb[3 * k + 1] = (byte) (pixels[k] >> 8);
-                    rgb[3 * k + 2] = (byte) pixels[k];
-                }
+                byte[] rgb = rgb(picture(i), 0);
                 finder.see(new Picture(width, height, rgb));
                 shrink(rgb, grey, i * COLUMNS * ROWS);
             }
@@ -229,7 +222,7 @@ final class SolidTake {
             return new TakeEvidence(
                             "t",
                             "t.mp4",
-                            Length.ofSeconds(length),
+                            length(),
                             List.of(),
                             List.of(),
                             Trace.NONE,
@@ -238,6 +231,36 @@ final class SolidTake {
                             List.of())
                     .withBodies(bodies);
         }
+    }
+
+    /** The bodies as a camera sees them that cuts off so many upper rows of the picture. */
+    Bodies cutOff(int rows) {
+        try (BodyFinder finder = new BodyFinder(HZ, 0)) {
+            for (int i = 0; i < samples(); i++) {
+                finder.see(new Picture(width, height - rows, rgb(picture(i), rows)));
+            }
+            return BodyFinder.found(List.of(finder));
+        }
+    }
+
+    int height() {
+        return height;
+    }
+
+    Length length() {
+        return Length.ofSeconds(length);
+    }
+
+    private static byte[] rgb(BufferedImage image, int top) {
+        int width = image.getWidth();
+        int[] pixels = image.getRGB(0, top, width, image.getHeight() - top, null, 0, width);
+        byte[] rgb = new byte[pixels.length * 3];
+        for (int k = 0; k < pixels.length; k++) {
+            rgb[3 * k] = (byte) (pixels[k] >> 16);
+            rgb[3 * k + 1] = (byte) (pixels[k] >> 8);
+            rgb[3 * k + 2] = (byte) pixels[k];
+        }
+        return rgb;
     }
 
     private void shrink(byte[] rgb, byte[] cells, int at) {

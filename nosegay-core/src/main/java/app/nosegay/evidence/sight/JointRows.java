@@ -92,11 +92,38 @@ public final class JointRows {
     }
 
     private boolean isBeyond(int sample, Joint joint, Edge edge) {
+        return room(sample, joint, edge) < -BEYOND;
+    }
+
+    /** How far inside an edge of the picture a joint is, in heights of it. */
+    private double room(int sample, Joint joint, Edge edge) {
         return switch (edge) {
-            case TOP -> body.y(sample, joint) < -BEYOND;
-            case BOTTOM -> body.y(sample, joint) > 1 + BEYOND;
-            case SIDES -> body.x(sample, joint) < -BEYOND || body.x(sample, joint) > shape + BEYOND;
+            case TOP -> body.y(sample, joint);
+            case BOTTOM -> 1 - body.y(sample, joint);
+            case SIDES -> Math.min(body.x(sample, joint), shape - body.x(sample, joint));
         };
+    }
+
+    /**
+     * How near somebody comes to an edge of the picture.
+     *
+     * @param room what is left, in heights of the picture; less than 0 beyond it
+     * @param seconds when
+     */
+    public record Nearest(double room, double seconds) {}
+
+    /** A joint counts where it is in so many samples: in fewer the network may be out. */
+    public static final int SAMPLES = 3;
+
+    /** How near any of {@code joints} comes to an edge in the whole take, in {@link #SAMPLES} samples or more; none without them. */
+    public Optional<Nearest> nearest(List<Joint> joints, Edge edge) {
+        List<Nearest> all = IntStream.range(body.first(), body.end())
+                .filter(body::isIn)
+                .mapToObj(s -> new Nearest(
+                        joints.stream().mapToDouble(j -> room(s, j, edge)).min().orElseThrow(), s / hz))
+                .sorted(Comparator.comparingDouble(Nearest::room))
+                .toList();
+        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(Math.min(SAMPLES, all.size()) - 1));
     }
 
     /** Whether any joint goes farther over a stretch, in seconds, than they tremble by. */
@@ -124,7 +151,7 @@ public final class JointRows {
     }
 
     /** The length of the trunk, in heights of the picture. */
-    double trunk() {
+    public double trunk() {
         return trunk;
     }
 

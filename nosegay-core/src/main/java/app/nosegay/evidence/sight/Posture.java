@@ -31,7 +31,7 @@ public enum Posture {
     }
 
     /** The posture in one sample of a person, whose trunk is as long as {@code trunk} when it is seen whole. */
-    static Posture of(Body body, int sample, double trunk) {
+    public static Posture of(Body body, int sample, double trunk) {
         double rises = (body.middleY(sample, Joint.LEFT_HIP) - body.middleY(sample, Joint.LEFT_SHOULDER)) / trunk;
         double feet = Math.max(body.y(sample, Joint.LEFT_ANKLE), body.y(sample, Joint.RIGHT_ANKLE));
         double hips = (feet - body.middleY(sample, Joint.LEFT_HIP)) / trunk;

@@ -1,6 +1,5 @@
 package app.nosegay.review.seen;
 
-import app.nosegay.evidence.Joint;
 import app.nosegay.evidence.sight.JointRows;
 import app.nosegay.plan.Finding;
 import app.nosegay.plan.Finding.Severity;
@@ -23,10 +22,6 @@ final class FrameCheck {
     /** Gone for more than this share is how the picture was framed. */
     private static final double MOST = 0.8;
 
-    private static final List<Joint> HEAD = List.of(Joint.NOSE);
-    private static final List<Joint> HANDS = List.of(Joint.LEFT_WRIST, Joint.RIGHT_WRIST);
-    private static final List<Joint> FEET = List.of(Joint.LEFT_ANKLE, Joint.RIGHT_ANKLE);
-
     private FrameCheck() {}
 
     /** One finding for each part of the body and edge of the picture in each take. */
@@ -35,38 +30,43 @@ final class FrameCheck {
                 .filter(set -> set.found() >= FOUND)
                 .collect(Collectors.groupingBy(set -> set.placed().take(), LinkedHashMap::new, Collectors.toList()));
         List<Finding> findings = new ArrayList<>();
-        byTake.values().forEach(own -> List.of(HEAD, HANDS, FEET).forEach(part -> Arrays.stream(JointRows.Edge.values())
+        byTake.values().forEach(own -> List.of(BodyPart.values()).forEach(part -> Arrays.stream(JointRows.Edge.values())
                 .flatMap(edge -> finding(timeline, own, part, edge).stream())
                 .forEach(findings::add)));
         return findings;
     }
 
-    private static boolean leaves(SeenSet set, List<Joint> part, JointRows.Edge edge) {
-        double share = set.leader().beyond(set.start(), set.end(), part, edge);
+    private static boolean leaves(SeenSet set, BodyPart part, JointRows.Edge edge) {
+        double share = set.leader().beyond(set.start(), set.end(), part.joints(), edge);
         return share >= LEAST && share <= MOST;
     }
 
     private static Optional<Finding> finding(
-            Timeline timeline, List<SeenSet> sets, List<Joint> part, JointRows.Edge edge) {
+            Timeline timeline, List<SeenSet> sets, BodyPart part, JointRows.Edge edge) {
         List<SeenSet> out = sets.stream().filter(set -> leaves(set, part, edge)).toList();
         if (out.isEmpty()) {
             return Optional.empty();
         }
         String first = timeline.spoken(out.get(0).segment().id());
-        String where =
-                switch (edge) {
-                    case TOP -> CoreText.of("match.out-of-frame.top");
-                    case BOTTOM -> CoreText.of("match.out-of-frame.bottom");
-                    case SIDES -> CoreText.of("match.out-of-frame.sides");
+        String where = edge(edge);
+        String message =
+                switch (part) {
+                    case HEAD -> CoreText.of("match.out-of-frame.head", where, out.size(), first);
+                    case HANDS -> CoreText.of("match.out-of-frame.hands", where, out.size(), first);
+                    case FEET -> CoreText.of("match.out-of-frame.feet", where, out.size(), first);
                 };
-        String message = part == HEAD
-                ? CoreText.of("match.out-of-frame.head", where, out.size(), first)
-                : part == HANDS
-                        ? CoreText.of("match.out-of-frame.hands", where, out.size(), first)
-                        : CoreText.of("match.out-of-frame.feet", where, out.size(), first);
         return Optional.of(
                 Finding.at("match.out-of-frame", Severity.LOOK, out.get(0).segment(), message)
                         .withFix(CoreText.of("match.out-of-frame.fix"))
                         .withMoment(out.get(0).middle()));
+    }
+
+    /** An edge as it is named in a sentence. */
+    static String edge(JointRows.Edge edge) {
+        return switch (edge) {
+            case TOP -> CoreText.of("match.out-of-frame.top");
+            case BOTTOM -> CoreText.of("match.out-of-frame.bottom");
+            case SIDES -> CoreText.of("match.out-of-frame.sides");
+        };
     }
 }

@@ -6,7 +6,6 @@ import app.nosegay.desktop.controls.Labels;
 import app.nosegay.desktop.session.Session;
 import app.nosegay.desktop.session.SessionTakes;
 import app.nosegay.desktop.session.StageView;
-import app.nosegay.jobs.PrintJob;
 import app.nosegay.jobs.ShootRun;
 import app.nosegay.script.ScriptLine;
 import app.nosegay.shoot.ShootClock;
@@ -19,7 +18,6 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
@@ -32,7 +30,7 @@ import javafx.scene.layout.VBox;
 public final class ShootStage implements StageView {
     private final Session session;
     private final BorderPane view = new BorderPane();
-    private final SetUpList checklist = new SetUpList();
+    private final SetUpList checklist;
     private final StartFrom from = new StartFrom();
     private final DeviceChoice devices;
     private final Slider volume = new Slider(0, 1, 0.5);
@@ -66,6 +64,7 @@ public final class ShootStage implements StageView {
         devices = new DeviceChoice(session);
         takes = new TakeList(session);
         saying = new SayingAgain(session, devices, view::setCenter, this::said);
+        checklist = new SetUpList(session, this::showTrial, this::showReady);
         ready = ready();
         view.setCenter(ready);
         view.getStyleClass().add("shoot");
@@ -81,17 +80,7 @@ public final class ShootStage implements StageView {
     }
 
     private Region ready() {
-        Label heading = new Label(DesktopText.of("shoot.shoot-stage.before-you-film"));
-        heading.getStyleClass().add("heading");
-        Region scroll = checklist.view();
-        VBox.setVgrow(scroll, Priority.ALWAYS);
-        Button print = new Button(DesktopText.of("shoot.shoot-stage.print-the-set-up-sheet"));
-        print.getStyleClass().add("quiet");
-        print.setId("print-set-up");
-        print.setOnAction(e -> session.exports()
-                .print(PrintJob.Form.SET_UP_PDF, view.getScene().getWindow()));
-        VBox left = new VBox(10, heading, scroll, print);
-        left.getStyleClass().add("stage");
+        Region left = checklist.view();
         HBox.setHgrow(left, Priority.ALWAYS);
         return new HBox(left, controls());
     }
@@ -187,8 +176,7 @@ public final class ShootStage implements StageView {
 
             @Override
             public void back() {
-                view.setCenter(ready);
-                start.requestFocus();
+                showReady();
             }
 
             @Override
@@ -216,8 +204,7 @@ public final class ShootStage implements StageView {
 
     /** Back from the page of lines, and waiting for what was recorded of them. */
     private void said() {
-        view.setCenter(ready);
-        start.requestFocus();
+        showReady();
         before = session.workout().takes();
         opened = session.opened();
     }
@@ -248,6 +235,23 @@ public final class ShootStage implements StageView {
         if (run != null) {
             run.tell(ShootClock::stop);
         }
+    }
+
+    /** Looks at a test clip, as after the button has asked for one. */
+    public void tryFrame(Path clip) {
+        checklist.tryFrame(clip);
+    }
+
+    private void showTrial(Region page) {
+        // What is shown while the camera runs goes before it.
+        if (run == null && !saying.isOn()) {
+            view.setCenter(page);
+        }
+    }
+
+    private void showReady() {
+        view.setCenter(ready);
+        start.requestFocus();
     }
 
     private void begin() {
@@ -313,8 +317,7 @@ public final class ShootStage implements StageView {
         ShootRun done = run;
         SessionTakes.Recipient madeFor = recipient;
         run = null;
-        view.setCenter(ready);
-        start.requestFocus();
+        showReady();
         if (done.isRehearsal()) {
             done.end();
             return;
