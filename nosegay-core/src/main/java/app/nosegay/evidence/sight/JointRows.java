@@ -150,6 +150,11 @@ public final class JointRows {
         return (int) Math.round(seconds * hz);
     }
 
+    /** From one sample to the next, in seconds. */
+    public double period() {
+        return 1 / hz;
+    }
+
     /** The length of the trunk, in heights of the picture. */
     public double trunk() {
         return trunk;

@@ -1,6 +1,5 @@
 package app.nosegay.review.seen;
 
-import app.nosegay.evidence.sight.DrivingJoint;
 import app.nosegay.evidence.sight.WorkingSide;
 import app.nosegay.library.Move;
 import app.nosegay.library.MoveLibrary;
@@ -15,61 +14,30 @@ import app.nosegay.time.Axis;
 import app.nosegay.time.Tempo;
 import app.nosegay.time.Time;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.apache.commons.lang3.StringUtils;
 
 /** How the repetitions of whoever leads are done: as far as each other, as far with either side, and as fast as planned. */
 final class RepCheck {
-    /** Somebody has to be found for this share of a set. */
-    private static final double FOUND = 0.9;
-
-    /** Fewer repetitions have no usual way. */
-    private static final int FEWEST = 4;
-
-    /** What goes less than this share of the usual way does not count to most trainers: about half of it. */
-    private static final double HALF = 0.6;
-
-    /** Of more than this share of a set it is not told: then it is a way of doing the move. */
-    private static final double FEW = 0.25;
-
-    /** All others have to be as even as this, or the joints are not seen well enough to say anything. */
-    private static final double EVEN = 0.75;
-
     /** A side that goes less than this share of the other's way is seen to. */
     private static final double UNEVEN = 0.75;
-
-    /** A joint that goes less far, in trunks, only trembles. */
-    private static final double TREMBLES = 0.15;
 
     /** Repetitions that take this share of a written tempo, or its inverse, are another tempo. */
     private static final double OFF_TEMPO = 0.75;
 
-    private record Done(SeenSet set, List<Time<Axis.Take>> ends, double[] ways) {
+    /** By how much of the movement the way out is longer or shorter than written, before it is another tempo. */
+    private static final double OFF_SHARE = 0.2;
+
+    private record Done(SeenSet set, List<Time<Axis.Take>> ends, RepWays ways) {
         Segment segment() {
             return set.segment();
         }
 
         double usual() {
-            return median(ways);
-        }
-
-        /** Which go about half as far as the others; none where the others differ as well. */
-        List<Integer> shallow() {
-            return isEven()
-                    ? IntStream.range(0, ways.length)
-                            .filter(i -> ways[i] < HALF * usual())
-                            .boxed()
-                            .toList()
-                    : List.of();
-        }
-
-        boolean isEven() {
-            return Arrays.stream(ways).allMatch(w -> w < HALF * usual() || w > EVEN * usual() && w < usual() / EVEN);
+            return ways.usual();
         }
     }
 
@@ -88,32 +56,25 @@ final class RepCheck {
         RepCheck check = new RepCheck(timeline, library);
         for (SeenSet set : sets) {
             List<Time<Axis.Take>> ends = match.reps().getOrDefault(set.segment().id(), List.of());
-            if (ends.size() >= FEWEST && set.found() >= FOUND) {
-                check.set(set, ends);
+            RepWays ways = RepWays.of(set.leader(), set.start(), set.end(), ends);
+            if (ways != null) {
+                check.set(new Done(set, ends, ways));
             }
         }
         return check.findings;
     }
 
-    private void set(SeenSet set, List<Time<Axis.Take>> ends) {
-        DrivingJoint joint = DrivingJoint.of(set.leader(), set.start(), set.end());
-        double[] ways = new double[ends.size()];
-        double from = set.start();
-        for (int i = 0; i < ways.length; i++) {
-            ways[i] = joint.range(set.leader(), from, ends.get(i).seconds());
-            from = ends.get(i).seconds();
-        }
-        Done done = new Done(set, ends, ways);
-        if (done.usual() >= TREMBLES) {
-            depth(done);
+    private void set(Done done) {
+        depth(done);
+        if (done.ways().isSeen()) {
             sides(done);
         }
         tempo(done);
     }
 
     private void depth(Done done) {
-        List<Integer> shallow = done.shallow();
-        if (shallow.isEmpty() || shallow.size() > Math.max(1, FEW * done.ways().length)) {
+        List<Integer> shallow = done.ways().shallow();
+        if (shallow.isEmpty()) {
             return;
         }
         String numbers = shallow.stream().map(i -> "" + (i + 1)).collect(Collectors.joining(", "));
@@ -129,7 +90,7 @@ final class RepCheck {
     private void sides(Done done) {
         Segment s = done.segment();
         boolean oneSided = s.side() == Side.LEFT || s.side() == Side.RIGHT;
-        if (!oneSided || !done.isEven() || isFromTheSide(done.set())) {
+        if (!oneSided || !done.ways().isEven() || isFromTheSide(done.set())) {
             return;
         }
         List<Object> same = new ArrayList<>(
@@ -171,25 +132,40 @@ final class RepCheck {
         if (!written) {
             return;
         }
-        double[] lengths = new double[done.ends().size() - 1];
-        for (int i = 0; i < lengths.length; i++) {
-            lengths[i] = done.ends().get(i + 1).since(done.ends().get(i)).seconds();
-        }
         double planned = s.tempo().repLength().seconds();
-        double taken = median(lengths);
+        double taken = done.ways().length();
         if (taken < OFF_TEMPO * planned || taken > planned / OFF_TEMPO) {
-            add(
+            tempo(
                     done,
-                    "match.tempo",
-                    CoreText.of("match.tempo.fix"),
-                    done.ends().get(0),
                     CoreText.of(
                             "match.tempo.message",
                             spoken(s),
                             taken,
                             planned,
                             s.tempo().text()));
+            return;
         }
+        double out = s.tempo().seconds().get(0);
+        double back = s.tempo().seconds().get(2);
+        double moving = taken / planned * (out + back);
+        done.ways().outShare().ifPresent(share -> {
+            if (Math.abs(share - out / (out + back)) > OFF_SHARE) {
+                tempo(
+                        done,
+                        CoreText.of(
+                                "match.tempo.phases",
+                                spoken(s),
+                                share * moving,
+                                (1 - share) * moving,
+                                out,
+                                back,
+                                s.tempo().text()));
+            }
+        });
+    }
+
+    private void tempo(Done done, String message) {
+        add(done, "match.tempo", CoreText.of("match.tempo.fix"), done.ends().get(0), message);
     }
 
     private void add(Done done, String code, String fix, Time<Axis.Take> at, String message) {
@@ -200,11 +176,5 @@ final class RepCheck {
 
     private String spoken(Segment s) {
         return timeline.spoken(s.id());
-    }
-
-    private static double median(double[] values) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        return sorted[sorted.length / 2];
     }
 }

@@ -305,7 +305,16 @@ class SegmentLatticeTest {
 
     @Test
     void whatIsSeenWhereItIsPlannedIsNotDoubted() {
-        assertThat(Arrays.stream(doubts(exchanged()))).hasSize(5).allMatch(d -> d < 0.3);
+        Written take = new Written(100, 20, 20, 10, 20, 20).exchangeable(1, 3);
+        int at = 0;
+        int[] lengths = {20, 20, 10, 20, 20};
+        for (int k = 0; k < lengths.length; k++) {
+            take.boundary(k, at).seen(k, at, at + lengths[k]);
+            at += lengths[k];
+        }
+        assertThat(Arrays.stream(doubts(take.boundary(lengths.length, at))))
+                .hasSize(5)
+                .allMatch(d -> d < 0.02);
     }
 
     /** One of three alike was left out, and nothing tells which. */

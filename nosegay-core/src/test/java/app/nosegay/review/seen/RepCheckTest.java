@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.nosegay.evidence.Joint;
 import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.sight.JointRows;
 import app.nosegay.evidence.sight.SampleBodies;
 import app.nosegay.library.MoveLibrary;
 import app.nosegay.match.Match;
@@ -13,10 +14,14 @@ import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
+import app.nosegay.time.Axis;
+import app.nosegay.time.Time;
 import java.util.List;
 import java.util.function.ToDoubleBiFunction;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** How repetitions are done, read off joints. */
@@ -97,5 +102,56 @@ class RepCheckTest {
             assertThat(f.message())
                     .isEqualTo("Front raise, set 1: a repetition takes 2.5 s, 4.0 s are planned (3-0-1).");
         });
+    }
+
+    /** As long as written, but down as fast as up. */
+    @ParameterizedTest
+    @CsvSource({"0.5, 0", "0.8, 1", "0.62, 0"})
+    void theWayOutIsHeldAgainstTheWrittenOne(double planned, int told) {
+        String tempo = PERIOD * planned + "-0-" + PERIOD * (1 - planned);
+        Timeline timeline = SampleSheets.timeline("title: Seen\ncalls: none\nstraight-sets A  sets 1  rest 0:10\n"
+                + "  front raise  reps 10  tempo " + tempo + "\n");
+        Match match = AsPlanned.match(timeline, PERIOD);
+        for (double share : new double[] {0.5, 0.3}) {
+            TakeEvidence take = SampleBodies.take(timeline.total().seconds(), (joint, seconds) -> {
+                double[] at = SampleBodies.standing(joint).clone();
+                if (joint == Joint.LEFT_WRIST || joint == Joint.RIGHT_WRIST) {
+                    at[1] -= 1.6 * out(seconds % PERIOD / PERIOD, share);
+                }
+                return at;
+            });
+            List<Finding> found =
+                    RepCheck.findings(timeline, match, SeenSet.of(timeline, match, List.of(take)), LIBRARY);
+            assertThat(found).hasSize(share < 0.5 && planned > 0.5 ? 1 : told);
+            assertThat(found).allSatisfy(f -> assertThat(f.message()).contains("the first phase takes about"));
+        }
+    }
+
+    /** How far out a joint is that takes {@code share} of a repetition for its way out. */
+    private static double out(double phase, double share) {
+        double of = phase < share ? phase / share : (1 - phase) / (1 - share);
+        return 0.5 - 0.5 * Math.cos(Math.PI * of);
+    }
+
+    @Test
+    void halfRepetitionsAreTheSameInAMirror() {
+        TakeEvidence take = SampleBodies.take(40, (joint, seconds) -> {
+            double[] at = SampleBodies.standing(joint).clone();
+            if (joint == Joint.LEFT_WRIST || joint == Joint.RIGHT_WRIST) {
+                int rep = (int) (seconds / PERIOD);
+                at[1] -= (rep == 3 ? 0.7 : 1.6) * out(seconds % PERIOD / PERIOD, 0.5);
+            }
+            return at;
+        });
+        List<Time<Axis.Take>> ends = IntStream.rangeClosed(1, 10)
+                .mapToObj(i -> Time.<Axis.Take>ofSeconds(i * PERIOD))
+                .toList();
+        for (TakeEvidence seen : List.of(take, SampleBodies.mirrored(take))) {
+            JointRows leader = JointRows.ofLeader(seen).orElseThrow();
+            assertThat(RepWays.of(leader, 0, 10 * PERIOD, ends).shallow()).containsExactly(3);
+            assertThat(RepWays.of(leader, 0, 3 * PERIOD, ends.subList(0, 3)))
+                    .as("too few")
+                    .isNull();
+        }
     }
 }

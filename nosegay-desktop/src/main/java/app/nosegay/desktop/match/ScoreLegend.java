@@ -58,7 +58,10 @@ final class ScoreLegend extends FlowPane {
         add(DesktopText.of("match.score-legend.movement"), curve(Math.PI / 2, Palette.COUNT));
         add(
                 DesktopText.of("match.score-legend.rep"),
-                lifted(g -> ScoreMarks.rep(g, MIDDLE), ScoreMarks.TRACE_END - 18));
+                lifted(g -> ScoreMarks.rep(g, MIDDLE, false), ScoreMarks.TRACE_END - 18));
+        add(
+                DesktopText.of("match.score-legend.shallow"),
+                lifted(g -> ScoreMarks.rep(g, MIDDLE, true), ScoreMarks.TRACE_END - 18));
         add(
                 DesktopText.of("match.score-legend.word"),
                 lifted(g -> ScoreMarks.word(g, MIDDLE), ScoreMarks.TRACE_END - 13));

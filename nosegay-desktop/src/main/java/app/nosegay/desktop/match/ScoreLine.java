@@ -2,12 +2,14 @@ package app.nosegay.desktop.match;
 
 import app.nosegay.desktop.controls.DesktopText;
 import app.nosegay.evidence.TakeEvidence;
+import app.nosegay.evidence.sight.JointRows;
 import app.nosegay.match.Match;
 import app.nosegay.plan.Interval;
 import app.nosegay.plan.Segment;
 import app.nosegay.plan.Timeline;
 import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
+import app.nosegay.review.seen.RepWays;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Length;
 import app.nosegay.time.Span;
@@ -15,6 +17,7 @@ import app.nosegay.time.Time;
 import app.nosegay.workout.Programme;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -29,6 +32,7 @@ import java.util.Set;
  * @param recorded where it is in the take; null when it is missing
  * @param take the evidence of the take it lies in; null when it is missing
  * @param reps rep moments inside it
+ * @param shallow those of them that go only about half as far as the others
  * @param target the rep target, or 0
  */
 public record ScoreLine(
@@ -37,6 +41,7 @@ public record ScoreLine(
         Span<Axis.Take> recorded,
         TakeEvidence take,
         List<Time<Axis.Take>> reps,
+        Set<Time<Axis.Take>> shallow,
         int target)
         implements ScoreRow {
     /** A rest off by less than this is as planned, in seconds. */
@@ -110,13 +115,14 @@ public record ScoreLine(
                             found.get(0).start(), found.get(found.size() - 1).end());
             TakeEvidence take =
                     found.isEmpty() ? null : evidence(programme, found.get(0).take());
-            lines.add(new ScoreLine(interval, placed, recorded, take, reps, target));
+            lines.add(new ScoreLine(interval, placed, recorded, take, reps, shallow(take, found, match), target));
         }
         for (Match.Unplanned u : match.unplanned()) {
             if (u.isOfARest()) {
                 continue;
             }
-            ScoreLine line = new ScoreLine(null, List.of(), u.span(), evidence(programme, u.take()), List.of(), 0);
+            ScoreLine line =
+                    new ScoreLine(null, List.of(), u.span(), evidence(programme, u.take()), List.of(), Set.of(), 0);
             int at = 0;
             while (at < lines.size()
                     && (lines.get(at).recorded() == null
@@ -129,6 +135,20 @@ public record ScoreLine(
             lines.add(at, line);
         }
         return lines;
+    }
+
+    private static Set<Time<Axis.Take>> shallow(TakeEvidence take, List<Match.Placed> found, Match match) {
+        Set<Time<Axis.Take>> shallow = new HashSet<>();
+        JointRows leader = take == null ? null : JointRows.ofLeader(take).orElse(null);
+        for (Match.Placed p : leader == null ? List.<Match.Placed>of() : found) {
+            List<Time<Axis.Take>> ends = match.reps().getOrDefault(p.id(), List.of());
+            RepWays ways = RepWays.of(
+                    leader, p.performedStart().seconds(), p.performedEnd().seconds(), ends);
+            if (ways != null) {
+                ways.shallow().forEach(i -> shallow.add(ends.get(i)));
+            }
+        }
+        return shallow;
     }
 
     private static TakeEvidence evidence(Programme programme, String take) {

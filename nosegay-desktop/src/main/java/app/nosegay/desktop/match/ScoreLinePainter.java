@@ -162,7 +162,8 @@ final class ScoreLinePainter {
 
     private void reps(Graphics2D g, ScoreLine line, double from) {
         for (Time<Axis.Take> rep : line.reps()) {
-            ScoreMarks.rep(g, grid.at(rep.since(line.recorded().start()).seconds(), from));
+            double x = grid.at(rep.since(line.recorded().start()).seconds(), from);
+            ScoreMarks.rep(g, x, line.shallow().contains(rep));
         }
     }
 

@@ -67,10 +67,11 @@ final class ScoreMarks {
         g.fill(mark);
     }
 
-    static void rep(Graphics2D g, double x) {
-        g.setColor(Lamplight.of(Palette.COUNT));
-        g.setStroke(new BasicStroke(2));
-        g.draw(new Line2D.Double(x, TRACE_END - 7, x, TRACE_END + 1));
+    /** Where a repetition ends; half as high, in another ink, where it goes only half as far. */
+    static void rep(Graphics2D g, double x, boolean shallow) {
+        g.setColor(Lamplight.of(shallow ? Palette.CAUTION : Palette.COUNT));
+        g.setStroke(new BasicStroke(shallow ? 4 : 2));
+        g.draw(new Line2D.Double(x, TRACE_END - (shallow ? 3 : 7), x, TRACE_END + 1));
     }
 
     /** How loud it is at a moment, from nothing (0) to full height (1). */
