@@ -139,6 +139,11 @@ public record Move(
         return position.equals("standing") ? motion : motion + "@" + position;
     }
 
+    /** What drives it. */
+    public Driver driver() {
+        return Driver.of(this);
+    }
+
     public boolean isOnFloor() {
         return height() == Height.FLOOR;
     }

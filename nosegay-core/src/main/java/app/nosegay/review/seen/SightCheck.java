@@ -59,6 +59,7 @@ public final class SightCheck {
         check.findings.addAll(RepCheck.findings(timeline, match, sets, library));
         check.findings.addAll(ViewCheck.findings(timeline, sets, library));
         check.findings.addAll(FrameCheck.findings(timeline, sets));
+        check.findings.addAll(DriverCheck.findings(timeline, sets, library));
         check.findings.addAll(HoldCheck.findings(timeline, sets));
         return check.findings;
     }
