@@ -73,18 +73,17 @@ final class RepCheck {
     }
 
     private void depth(Done done) {
-        List<Integer> shallow = done.ways().shallow();
-        if (shallow.isEmpty()) {
+        List<Time<Axis.Take>> halves = done.ways().halves();
+        if (halves.isEmpty()) {
             return;
         }
-        String numbers = shallow.stream().map(i -> "" + (i + 1)).collect(Collectors.joining(", "));
-        Time<Axis.Take> at = done.ends().get(shallow.get(0));
+        String when = halves.stream().map(Time::toString).collect(Collectors.joining(", "));
         add(
                 done,
                 "match.rep-range",
                 CoreText.of("match.rep-range.fix"),
-                at,
-                CoreText.of("match.rep-range.message", spoken(done.segment()), shallow.size(), numbers));
+                halves.get(0),
+                CoreText.of("match.rep-range.message", spoken(done.segment()), halves.size(), when));
     }
 
     private void sides(Done done) {

@@ -21,6 +21,18 @@ public final class RepWays {
     /** What goes less than this share of the usual way does not count to most trainers: about half of it. */
     private static final double HALF = 0.6;
 
+    /** The same in the way of one joint, which is looser than the whole pattern repetitions are counted by. */
+    private static final double HALF_OUT = 0.75;
+
+    /** A joint is out from this share of the way on; half a squat, by its knees, lowers the hips by a fifth. */
+    private static final double OUT = 0.12;
+
+    /** Out for less than this share of a repetition is trembling. */
+    private static final double SHORT = 0.3;
+
+    /** A repetition that takes so many times as long as the others has one in it that was not counted. */
+    private static final double LONG = 1.6;
+
     /** Of more than this share of a set it is not told: then it is a way of doing the move. */
     private static final double FEW = 0.25;
 
@@ -77,16 +89,49 @@ public final class RepWays {
         return usual() >= TREMBLES;
     }
 
-    /** The repetitions, from 0, that go about half as far as the others; none where that is many, or the others differ as well. */
-    public List<Integer> shallow() {
+    /**
+     * When repetitions end that go about half as far as the others, counted or not; none where that is many, or the others differ as
+     * well.
+     */
+    public List<Time<Axis.Take>> halves() {
         if (!isSeen() || !isEven()) {
             return List.of();
         }
-        List<Integer> shallow = IntStream.range(0, ways.length)
-                .filter(i -> ways[i] < HALF * usual())
+        List<Time<Axis.Take>> halves = IntStream.range(0, ways.length)
                 .boxed()
+                .flatMap(i -> halves(i).mapToObj(s -> Time.<Axis.Take>ofSeconds(s)))
                 .toList();
-        return shallow.size() > Math.max(1, FEW * ways.length) ? List.of() : shallow;
+        return halves.size() > Math.max(1, FEW * ways.length) ? List.of() : halves;
+    }
+
+    private DoubleStream halves(int rep) {
+        if (ways[rep] < HALF * usual()) {
+            return DoubleStream.of(bounds[rep + 1]);
+        }
+        boolean isLong = bounds[rep + 1] - bounds[rep] > LONG * length();
+        return isLong ? uncounted(bounds[rep], bounds[rep + 1]) : DoubleStream.empty();
+    }
+
+    /** Between two repetitions that are far apart: where the joint went out and back beside the one that was counted. */
+    private DoubleStream uncounted(double start, double end) {
+        double[] away = away(start, end);
+        double most = Arrays.stream(away).max().orElse(0);
+        DoubleStream.Builder halves = DoubleStream.builder();
+        int since = -1;
+        double peak = 0;
+        for (int i = 0; i < away.length; i++) {
+            if (away[i] > OUT * most) {
+                since = since < 0 ? i : since;
+                peak = Math.max(peak, away[i]);
+            } else if (since >= 0) {
+                if (peak < HALF_OUT * most && (i - since) * person.period() > SHORT * length()) {
+                    halves.add(start + i * person.period());
+                }
+                since = -1;
+                peak = 0;
+            }
+        }
+        return halves.build();
     }
 
     boolean isEven() {
@@ -113,25 +158,25 @@ public final class RepWays {
     }
 
     private double outShare(double start, double end) {
-        int n = person.sample(end) - person.sample(start);
-        double[] best = new double[0];
-        double farthest = 0;
-        for (boolean right : new boolean[] {false, true}) {
-            double[] away = away(start, n, right);
-            double most = Arrays.stream(away).max().orElse(0);
-            if (most > farthest) {
-                farthest = most;
-                best = away;
-            }
-        }
+        double[] away = away(start, end);
+        double farthest = Arrays.stream(away).max().orElse(0);
         double near = ON_ITS_WAY * farthest;
         double far = farthest - near;
-        double out = crossing(best, far, false) - crossing(best, near, false);
-        double back = crossing(best, near, true) - crossing(best, far, true);
+        double out = crossing(away, far, false) - crossing(away, near, false);
+        double back = crossing(away, near, true) - crossing(away, far, true);
         return out / (out + back);
     }
 
-    /** How far the joint is from where it is at either end of a repetition, in each of its samples; nothing where it does not come back. */
+    /** How far the joint of the side that goes farther is from where it is at either end of a repetition, sample by sample. */
+    private double[] away(double start, double end) {
+        int samples = person.sample(end) - person.sample(start);
+        double[] left = away(start, samples, false);
+        double[] right = away(start, samples, true);
+        double most = Arrays.stream(left).max().orElse(0);
+        return Arrays.stream(right).max().orElse(0) > most ? right : left;
+    }
+
+    /** The same of one side; nothing where it does not come back. */
     private double[] away(double start, int samples, boolean right) {
         double[] at = IntStream.rangeClosed(0, samples)
                 .mapToDouble(i -> joint.at(person, start + i * person.period(), right))

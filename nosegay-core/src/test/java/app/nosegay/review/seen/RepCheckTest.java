@@ -1,6 +1,7 @@
 package app.nosegay.review.seen;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.nosegay.evidence.Joint;
 import app.nosegay.evidence.TakeEvidence;
@@ -16,6 +17,7 @@ import app.nosegay.plan.terms.SegmentKind;
 import app.nosegay.plan.terms.Side;
 import app.nosegay.time.Axis;
 import app.nosegay.time.Time;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleBiFunction;
 import java.util.stream.IntStream;
@@ -73,7 +75,7 @@ class RepCheckTest {
                 .filter(f -> f.code().equals("match.rep-range"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(half.message()).startsWith("Front raise").contains("repetition " + (which + 1) + " goes only");
+        assertThat(half.message()).startsWith("Front raise").contains("one repetition goes only");
         assertThat(half.moment().span().start().seconds()).isEqualTo((which + 1) * PERIOD);
     }
 
@@ -148,7 +150,13 @@ class RepCheckTest {
                 .toList();
         for (TakeEvidence seen : List.of(take, SampleBodies.mirrored(take))) {
             JointRows leader = JointRows.ofLeader(seen).orElseThrow();
-            assertThat(RepWays.of(leader, 0, 10 * PERIOD, ends).shallow()).containsExactly(3);
+            assertThat(RepWays.of(leader, 0, 10 * PERIOD, ends).halves()).containsExactly(ends.get(3));
+            List<Time<Axis.Take>> counted = new ArrayList<>(ends);
+            counted.remove(3);
+            assertThat(RepWays.of(leader, 0, 10 * PERIOD, counted).halves())
+                    .as("not counted")
+                    .singleElement()
+                    .satisfies(at -> assertThat(at.seconds()).isCloseTo(4 * PERIOD, within(0.5)));
             assertThat(RepWays.of(leader, 0, 3 * PERIOD, ends.subList(0, 3)))
                     .as("too few")
                     .isNull();

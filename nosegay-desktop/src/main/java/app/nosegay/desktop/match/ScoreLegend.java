@@ -60,7 +60,7 @@ final class ScoreLegend extends FlowPane {
                 DesktopText.of("match.score-legend.rep"),
                 lifted(g -> ScoreMarks.rep(g, MIDDLE, false), ScoreMarks.TRACE_END - 18));
         add(
-                DesktopText.of("match.score-legend.shallow"),
+                DesktopText.of("match.score-legend.half-rep"),
                 lifted(g -> ScoreMarks.rep(g, MIDDLE, true), ScoreMarks.TRACE_END - 18));
         add(
                 DesktopText.of("match.score-legend.word"),

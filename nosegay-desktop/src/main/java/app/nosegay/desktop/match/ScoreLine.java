@@ -32,7 +32,7 @@ import java.util.Set;
  * @param recorded where it is in the take; null when it is missing
  * @param take the evidence of the take it lies in; null when it is missing
  * @param reps rep moments inside it
- * @param shallow those of them that go only about half as far as the others
+ * @param halves when those end that go only about half as far as the others, whether or not they are among them
  * @param target the rep target, or 0
  */
 public record ScoreLine(
@@ -41,7 +41,7 @@ public record ScoreLine(
         Span<Axis.Take> recorded,
         TakeEvidence take,
         List<Time<Axis.Take>> reps,
-        Set<Time<Axis.Take>> shallow,
+        Set<Time<Axis.Take>> halves,
         int target)
         implements ScoreRow {
     /** A rest off by less than this is as planned, in seconds. */
@@ -115,7 +115,7 @@ public record ScoreLine(
                             found.get(0).start(), found.get(found.size() - 1).end());
             TakeEvidence take =
                     found.isEmpty() ? null : evidence(programme, found.get(0).take());
-            lines.add(new ScoreLine(interval, placed, recorded, take, reps, shallow(take, found, match), target));
+            lines.add(new ScoreLine(interval, placed, recorded, take, reps, halves(take, found, match), target));
         }
         for (Match.Unplanned u : match.unplanned()) {
             if (u.isOfARest()) {
@@ -137,18 +137,18 @@ public record ScoreLine(
         return lines;
     }
 
-    private static Set<Time<Axis.Take>> shallow(TakeEvidence take, List<Match.Placed> found, Match match) {
-        Set<Time<Axis.Take>> shallow = new HashSet<>();
+    private static Set<Time<Axis.Take>> halves(TakeEvidence take, List<Match.Placed> found, Match match) {
+        Set<Time<Axis.Take>> halves = new HashSet<>();
         JointRows leader = take == null ? null : JointRows.ofLeader(take).orElse(null);
         for (Match.Placed p : leader == null ? List.<Match.Placed>of() : found) {
             List<Time<Axis.Take>> ends = match.reps().getOrDefault(p.id(), List.of());
             RepWays ways = RepWays.of(
                     leader, p.performedStart().seconds(), p.performedEnd().seconds(), ends);
             if (ways != null) {
-                ways.shallow().forEach(i -> shallow.add(ends.get(i)));
+                halves.addAll(ways.halves());
             }
         }
-        return shallow;
+        return halves;
     }
 
     private static TakeEvidence evidence(Programme programme, String take) {

@@ -161,10 +161,12 @@ final class ScoreLinePainter {
     }
 
     private void reps(Graphics2D g, ScoreLine line, double from) {
-        for (Time<Axis.Take> rep : line.reps()) {
-            double x = grid.at(rep.since(line.recorded().start()).seconds(), from);
-            ScoreMarks.rep(g, x, line.shallow().contains(rep));
-        }
+        line.reps().stream().filter(rep -> !line.halves().contains(rep)).forEach(rep -> rep(g, line, rep, from, false));
+        line.halves().forEach(rep -> rep(g, line, rep, from, true));
+    }
+
+    private void rep(Graphics2D g, ScoreLine line, Time<Axis.Take> rep, double from, boolean isHalf) {
+        ScoreMarks.rep(g, grid.at(rep.since(line.recorded().start()).seconds(), from), isHalf);
     }
 
     /** A line that goes on below is torn at the edge. */

@@ -68,10 +68,10 @@ final class ScoreMarks {
     }
 
     /** Where a repetition ends; half as high, in another ink, where it goes only half as far. */
-    static void rep(Graphics2D g, double x, boolean shallow) {
-        g.setColor(Lamplight.of(shallow ? Palette.CAUTION : Palette.COUNT));
-        g.setStroke(new BasicStroke(shallow ? 4 : 2));
-        g.draw(new Line2D.Double(x, TRACE_END - (shallow ? 3 : 7), x, TRACE_END + 1));
+    static void rep(Graphics2D g, double x, boolean isHalf) {
+        g.setColor(Lamplight.of(isHalf ? Palette.CAUTION : Palette.COUNT));
+        g.setStroke(new BasicStroke(isHalf ? 4 : 2));
+        g.draw(new Line2D.Double(x, TRACE_END - (isHalf ? 3 : 7), x, TRACE_END + 1));
     }
 
     /** How loud it is at a moment, from nothing (0) to full height (1). */
